@@ -1,0 +1,2 @@
+export { activeContentOf, activeMatterOfLine, chargeShares, sumActiveMatter } from "./activeMatter.ts";
+export type { ActiveMatter, ByCharge } from "./activeMatter.ts";

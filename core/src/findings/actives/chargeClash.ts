@@ -1,0 +1,43 @@
+import type { Charge, MaterialsBySlug } from "../../library/material.ts";
+import { leavesOf } from "../../formula/leaves.ts";
+import type { SettledLine } from "../../formula/types.ts";
+import type { Rule } from "../finding.ts";
+
+const MADE_FOR_ANIONICS = "anionic-compatible-cationic";
+
+/** CHARGE_CLASH: a cationic that is not made for anionics, beside any anionic. */
+export const chargeClash: Rule = {
+  codes: ["CHARGE_CLASH"],
+  check({ sheet }) {
+    const present = sheet.lines.filter((settled) => settled.percent > 0);
+    const cationics = present.filter((settled) => carries(settled, "cationic", sheet.materials));
+    if (cationics.length === 0) return [];
+    const anionics = present.filter((settled) => carries(settled, "anionic", sheet.materials));
+    if (anionics.length === 0) return [];
+    return [
+      {
+        code: "CHARGE_CLASH",
+        severity: "stop",
+        lines: [...new Set([...cationics, ...anionics].map((settled) => settled.line.id))],
+        what: `${namesOf(cationics)} ${cationics.length === 1 ? "is" : "are"} cationic and would meet ${namesOf(anionics)}, anionic.`,
+        why: "The opposite charges bind each other: the blend turns cloudy or curdles, and neither cleans nor conditions.",
+        cure: "Take the cationic out, use a conditioner made for anionic blends, or build the wash on amphoterics and nonionics.",
+      },
+    ];
+  },
+};
+
+function carries(settled: SettledLine, charge: Charge, materials: MaterialsBySlug): boolean {
+  if (settled.material.parts === undefined) return clashes(settled.material, charge);
+  return leavesOf(settled.material, materials).some((leaf) => leaf.fraction > 0 && clashes(leaf.material, charge));
+}
+
+function clashes(material: { readonly charge: Charge | null; readonly flags: readonly string[] }, charge: Charge): boolean {
+  return material.charge === charge && !(charge === "cationic" && material.flags.includes(MADE_FOR_ANIONICS));
+}
+
+function namesOf(lines: readonly SettledLine[]): string {
+  const names = [...new Set(lines.map((settled) => settled.material.name))];
+  if (names.length <= 3) return names.join(" and ");
+  return `${names.slice(0, 2).join(", ")} and ${names.length - 2} more`;
+}

@@ -1,0 +1,19 @@
+import type { Rule } from "../finding.ts";
+
+/** MASS_NO_QS: exactly 100 %, but no line takes the rest. Dry products need none. */
+export const massNoQs: Rule = {
+  codes: ["MASS_NO_QS"],
+  check({ balance, profile }) {
+    if (balance.state !== "closed" || balance.hasQs || profile.dry) return [];
+    return [
+      {
+        code: "MASS_NO_QS",
+        severity: "consider",
+        lines: [],
+        what: "The lines add up to 100 %, and none of them takes the rest.",
+        why: "The next change of any line will leave the sheet open or over.",
+        cure: "Let the water take the rest.",
+      },
+    ];
+  },
+};

@@ -1,0 +1,45 @@
+import { finestFirst } from "../../quantities/scales.ts";
+import { tooSmallCures } from "../../quantities/tooSmall.ts";
+import { decimalPlaces } from "../../quantities/decimals.ts";
+import { written, writtenMass, writtenShort } from "../../quantities/written.ts";
+import type { Finding, Rule } from "../finding.ts";
+
+/** TOO_SMALL_TO_WEIGH: a line below 20 steps of the finest scale, with both cures. */
+export const tooSmallToWeigh: Rule = {
+  codes: ["TOO_SMALL_TO_WEIGH"],
+  check({ sheet, weighed, balance }) {
+    const finest = finestFirst(sheet.formula.scales)[0];
+    if (finest === undefined) return [];
+    const step = finest.readabilityGrams;
+    const findings: Finding[] = [];
+    weighed.forEach((line, index) => {
+      const settled = sheet.lines[index];
+      if (!line.tooSmall || settled === undefined) return;
+      const cures = tooSmallCures(line.grams, line.percent, step);
+      const batch = `make at least ${writtenMass(Math.ceil(cures.smallestBatchGrams))}`;
+      const roomPercent = balance.hasQs ? balance.qsPercent : 0;
+      const stock = cures.stock !== null && stockWaterPercent(line.percent, cures.stock.strengthPercent) <= roomPercent ? cures.stock : null;
+      findings.push({
+        code: "TOO_SMALL_TO_WEIGH",
+        severity: stock === null ? "fix" : "consider",
+        lines: [line.id],
+        what: `${writtenShort(line.grams, decimalPlaces(step) + 2)} g of ${settled.material.name} is too small to weigh.`,
+        why: `The ${finest.name} scale shows steps of ${writtenShort(step, 4)} g; below ${writtenShort(cures.leastGrams, 4)} g rounding alone costs over 2.5 %.`,
+        cure:
+          stock === null
+            ? `${batch.charAt(0).toUpperCase()}${batch.slice(1)}.`
+            : `Make a ${writtenShort(stock.strengthPercent, 1)} % solution and weigh ${written(stock.massGrams, decimalPlaces(step))} g, its water comes off the rest; or ${batch}.`,
+      });
+    });
+    return findings;
+  },
+  notJudged({ sheet }) {
+    if (sheet.formula.scales.length > 0) return [];
+    return [{ what: "TOO_SMALL_TO_WEIGH", missing: "a scale with its readability", lines: [] }];
+  },
+};
+
+/** Water a stock solution of that strength brings beside the material, % w/w of the formula. */
+function stockWaterPercent(percent: number, strengthPercent: number): number {
+  return (percent * 100) / strengthPercent - percent;
+}

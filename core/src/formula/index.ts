@@ -1,0 +1,15 @@
+export { assess, coreVersion } from "./assess.ts";
+export type { AssessedLine, Assessment } from "./assess.ts";
+export { bodyStrata } from "./bodyStrata.ts";
+export type { Stratum, StratumKind } from "./bodyStrata.ts";
+export { leavesOf } from "./leaves.ts";
+export type { Leaf } from "./leaves.ts";
+export { massBalance, OPEN_BELOW_PERCENT, OVER_ABOVE_PERCENT } from "./massBalance.ts";
+export type { MassBalance, MassState } from "./massBalance.ts";
+export { profileOf, profiles } from "./profiles.ts";
+export type { Profile, ProfileSlug } from "./profiles.ts";
+export { Refusal } from "./refusal.ts";
+export type { RefusalKind } from "./refusal.ts";
+export { settle } from "./settle.ts";
+export { completeSnapshot } from "./snapshot.ts";
+export type { Formula, FormulaLine, Phase, SchoolSlug, SettledLine, SettledSheet } from "./types.ts";

@@ -1,0 +1,54 @@
+import { roundToMultiple } from "../quantities/decimals.ts";
+import { finestFirst, type Scale } from "../quantities/scales.ts";
+import { isTooSmall } from "../quantities/tooSmall.ts";
+import { weighOut } from "../quantities/weighOut.ts";
+import type { MassBalance } from "./massBalance.ts";
+import type { SettledSheet } from "./types.ts";
+
+/** A line as it goes to the scale. */
+export interface WeighedLine {
+  readonly id: string;
+  /** % w/w of the formula. */
+  readonly percent: number;
+  /** Exact. */
+  readonly grams: number;
+  /** Rounded to the scale; the whole column adds up. */
+  readonly gramsToWeigh: number;
+  /** Name of the scale; null where the maker has none. */
+  readonly scale: string | null;
+  readonly tooSmall: boolean;
+}
+
+/** Grams of every line: batch × percent ⁄ 100, exact and as the maker's scales can show them. */
+export function weighSheet(sheet: SettledSheet, balance: MassBalance): readonly WeighedLine[] {
+  const { batchGrams, scales } = sheet.formula;
+  const masses = sheet.lines.map((settled) => ({
+    massGrams: (batchGrams * settled.percent) / 100,
+    takesTheRest: settled.line.qs === true && balance.state === "closed",
+  }));
+  const finest: Scale | undefined = finestFirst(scales)[0];
+  const weighed = weighOut(masses, wholeGrams(batchGrams, masses, balance, finest), scales);
+  return sheet.lines.map((settled, index) => {
+    const grams = masses[index]?.massGrams ?? 0;
+    const chosen = weighed[index];
+    return {
+      id: settled.line.id,
+      percent: settled.percent,
+      grams,
+      gramsToWeigh: chosen?.gramsToWeigh ?? grams,
+      scale: chosen?.scale?.name ?? null,
+      tooSmall: finest !== undefined && settled.line.qs !== true && isTooSmall(grams, finest.readabilityGrams),
+    };
+  });
+}
+
+function wholeGrams(
+  batchGrams: number,
+  masses: readonly { readonly massGrams: number }[],
+  balance: MassBalance,
+  finest: Scale | undefined,
+): number {
+  if (balance.state === "closed") return batchGrams;
+  const sum = masses.reduce((total, mass) => total + mass.massGrams, 0);
+  return finest === undefined ? sum : roundToMultiple(sum, finest.readabilityGrams);
+}

@@ -1,0 +1,2 @@
+export { charges } from "./material.ts";
+export type * from "./material.ts";

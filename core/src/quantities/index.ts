@@ -1,0 +1,10 @@
+export { decimalPlaces, floorToMultiple, roundToMultiple, toDecimals } from "./decimals.ts";
+export { MOST_BATCH_GRAMS, readMassGrams, readNumber, readPercent } from "./readNumber.ts";
+export type { NumberProblem, ReadNumber } from "./readNumber.ts";
+export { finestFirst, scaleFor } from "./scales.ts";
+export type { Scale } from "./scales.ts";
+export { FEWEST_STEPS, isTooSmall, STOCK_STRENGTHS_PERCENT, tooSmallCures } from "./tooSmall.ts";
+export type { TooSmallCures } from "./tooSmall.ts";
+export { weighOut } from "./weighOut.ts";
+export type { MassToWeigh, WeighedOut } from "./weighOut.ts";
+export { written, writtenMass, writtenPercent, writtenShort } from "./written.ts";

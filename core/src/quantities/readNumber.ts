@@ -1,0 +1,49 @@
+/** Why a typed number was not taken. The words for it belong to the screen. */
+export type NumberProblem = "empty" | "not-a-number" | "two-marks" | "not-positive" | "negative" | "above-most";
+
+export type ReadNumber =
+  | { readonly ok: true; readonly value: number }
+  | { readonly ok: false; readonly problem: NumberProblem; readonly most?: number };
+
+const PLAIN_NUMBER = /^[+-]?(\d+\.?\d*|\.\d+)$/;
+
+/**
+ * Reads a number as people type it: decimal point or comma, true minus, spaces around it. No exponent, no grouping:
+ * "1,200.5" is refused as ambiguous rather than guessed.
+ */
+export function readNumber(text: string): ReadNumber {
+  const plain = text.trim().replace(/\u2212/g, "-").replace(/[\s\u00a0\u202f]/g, "");
+  if (plain === "") return { ok: false, problem: "empty" };
+  const marks = plain.match(/[.,]/g)?.length ?? 0;
+  if (marks > 1) return { ok: false, problem: "two-marks" };
+  const pointed = plain.replace(",", ".");
+  if (!PLAIN_NUMBER.test(pointed)) return { ok: false, problem: "not-a-number" };
+  const value = Number(pointed);
+  return Number.isFinite(value) ? { ok: true, value } : { ok: false, problem: "not-a-number" };
+}
+
+/** Reads a share of the formula, % w/w, 0 to 100. A closing % sign is allowed. */
+export function readPercent(text: string): ReadNumber {
+  const read = readNumber(text.replace(/%\s*$/, ""));
+  if (!read.ok) return read;
+  if (read.value < 0) return { ok: false, problem: "negative" };
+  if (read.value > 100) return { ok: false, problem: "above-most", most: 100 };
+  return { ok: true, value: read.value === 0 ? 0 : read.value };
+}
+
+/** The largest batch taken: a tonne is no kitchen bench any more. */
+export const MOST_BATCH_GRAMS = 1_000_000;
+
+const GRAMS_PER_UNIT: Readonly<Record<string, number>> = { "": 1, g: 1, kg: 1000 };
+
+/** Reads a mass in grams, above 0: "600", "600 g", "1,2 kg". */
+export function readMassGrams(text: string): ReadNumber {
+  const parts = /^(.*?)\s*(kg|g)?\s*$/i.exec(text);
+  const factor = GRAMS_PER_UNIT[(parts?.[2] ?? "").toLowerCase()] ?? 1;
+  const read = readNumber(parts?.[1] ?? "");
+  if (!read.ok) return read;
+  if (read.value <= 0) return { ok: false, problem: "not-positive" };
+  const grams = read.value * factor;
+  if (grams > MOST_BATCH_GRAMS) return { ok: false, problem: "above-most", most: MOST_BATCH_GRAMS };
+  return { ok: true, value: grams };
+}

@@ -1,0 +1,24 @@
+import { describe, expect, it } from "vitest";
+import { written, writtenMass, writtenPercent, writtenShort } from "./written.ts";
+
+describe("numbers as written", () => {
+  it("keeps asked decimals and a true minus", () => {
+    expect(written(12.37, 2)).toBe("12.37");
+    expect(written(-3, 2)).toBe("\u22123.00");
+    expect(writtenShort(0.2, 4)).toBe("0.2");
+    expect(writtenShort(4000, 1)).toBe("4000");
+  });
+
+  it("shows small shares instead of rounding them away", () => {
+    expect(writtenPercent(58.695)).toBe("58.70");
+    expect(writtenPercent(0)).toBe("0.00");
+    expect(writtenPercent(0.005)).toBe("0.005");
+    expect(writtenPercent(0.01234)).toBe("0.0123");
+  });
+
+  it("writes batches in grams and large ones in kilograms", () => {
+    expect(writtenMass(600)).toBe("600 g");
+    expect(writtenMass(4000)).toBe("4000 g");
+    expect(writtenMass(12_500)).toBe("12.5 kg");
+  });
+});

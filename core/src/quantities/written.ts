@@ -1,0 +1,29 @@
+import { toDecimals } from "./decimals.ts";
+
+const MINUS = "\u2212";
+
+function signed(text: string): string {
+  return text.startsWith("-") ? MINUS + text.slice(1) : text;
+}
+
+/** Writes a number with a fixed count of decimals and a true minus: 3.05 → "3.05", −3 → "−3.00". */
+export function written(value: number, decimals: number): string {
+  return signed(value.toFixed(decimals));
+}
+
+/** Writes a number with at most so many decimals: 4000 → "4000", 0.2000 → "0.2". */
+export function writtenShort(value: number, mostDecimals: number): string {
+  return signed(String(toDecimals(value, mostDecimals)));
+}
+
+/** Writes a share with two decimals, or with as many as show three digits where it is smaller than 0.1 %. */
+export function writtenPercent(percent: number): string {
+  const size = Math.abs(percent);
+  if (size === 0 || size >= 0.1) return written(percent, 2);
+  return writtenShort(percent, Math.min(12, 2 - Math.floor(Math.log10(size))));
+}
+
+/** Writes a batch mass: "600 g", from 10 kg on "12.5 kg". */
+export function writtenMass(grams: number): string {
+  return grams >= 10_000 ? `${writtenShort(grams / 1000, 3)} kg` : `${writtenShort(grams, 3)} g`;
+}
