@@ -7,4 +7,4 @@ export { FEWEST_STEPS, isTooSmall, STOCK_STRENGTHS_PERCENT, tooSmallCures } from
 export type { TooSmallCures } from "./tooSmall.ts";
 export { weighOut } from "./weighOut.ts";
 export type { MassToWeigh, WeighedOut } from "./weighOut.ts";
-export { written, writtenMass, writtenPercent, writtenShort } from "./written.ts";
+export { percentText, written, writtenMass, writtenPercent, writtenShort } from "./written.ts";

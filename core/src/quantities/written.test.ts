@@ -1,5 +1,7 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { written, writtenMass, writtenPercent, writtenShort } from "./written.ts";
+import { readPercent } from "./readNumber.ts";
+import { percentText, written, writtenMass, writtenPercent, writtenShort } from "./written.ts";
 
 describe("numbers as written", () => {
   it("keeps asked decimals and a true minus", () => {
@@ -20,5 +22,25 @@ describe("numbers as written", () => {
     expect(writtenMass(600)).toBe("600 g");
     expect(writtenMass(4000)).toBe("4000 g");
     expect(writtenMass(12_500)).toBe("12.5 kg");
+  });
+});
+
+describe("a percent in a cell", () => {
+  it.each([
+    [15, "15.00"],
+    [58.695, "58.695"],
+    [1e-7, "0.0000001"],
+    [0, "0.00"],
+  ])("%d stands as %s", (value, text) => {
+    expect(percentText(value)).toBe(text);
+  });
+
+  it("reads back as the same number", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 100_000_000 }), (millionths) => {
+        const value = millionths / 1_000_000;
+        expect(readPercent(percentText(value))).toEqual({ ok: true, value });
+      }),
+    );
   });
 });

@@ -1,4 +1,4 @@
-import { toDecimals } from "./decimals.ts";
+import { decimalPlaces, toDecimals } from "./decimals.ts";
 
 const MINUS = "\u2212";
 
@@ -26,4 +26,9 @@ export function writtenPercent(percent: number): string {
 /** Writes a batch mass: "600 g", from 10 kg on "12.5 kg". */
 export function writtenMass(grams: number): string {
   return grams >= 10_000 ? `${writtenShort(grams / 1000, 3)} kg` : `${writtenShort(grams, 3)} g`;
+}
+
+/** Writes a percent for a cell so that it reads back as the same number: at least two decimals, never an exponent. */
+export function percentText(percent: number): string {
+  return percent.toFixed(Math.min(100, Math.max(2, decimalPlaces(percent))));
 }

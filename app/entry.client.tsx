@@ -1,0 +1,19 @@
+import { setNonce } from "get-nonce";
+import { startTransition, StrictMode } from "react";
+import { hydrateRoot } from "react-dom/client";
+import { HydratedRouter } from "react-router/dom";
+import { NonceProvider } from "./frame/nonce";
+
+const nonce = document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce;
+if (nonce !== undefined) setNonce(nonce);
+
+startTransition(() => {
+  hydrateRoot(
+    document,
+    <StrictMode>
+      <NonceProvider value={nonce}>
+        <HydratedRouter />
+      </NonceProvider>
+    </StrictMode>,
+  );
+});

@@ -1,0 +1,42 @@
+import type { ReactNode } from "react";
+import { Link } from "react-router";
+import classes from "./Frame.module.css";
+import { Mark } from "./Mark";
+import { ThemeSwitch } from "./ThemeSwitch";
+import { WashLine } from "./washLine/WashLine";
+import type { Peg } from "./washLine/pegs";
+
+interface FrameProps {
+  /** What stands in the header beside the mark. */
+  readonly head: ReactNode;
+  /** What can be done, at the right end of the header. */
+  readonly doors?: ReactNode;
+  readonly pegs: readonly Peg[];
+  readonly children: ReactNode;
+}
+
+/** The page frame: header, wash line, content. */
+export function Frame({ head, doors, pegs, children }: FrameProps) {
+  return (
+    <div className={classes.frame}>
+      <a href="#content" className={classes.skip}>
+        To the content
+      </a>
+      <header className={`${classes.header} not-printed`}>
+        <Link to="/" className={classes.home} aria-label="Tensidrum, today">
+          <Mark />
+          <span className={classes.homeName}>Tensidrum</span>
+        </Link>
+        <div className={classes.head}>{head}</div>
+        <div className={classes.doors}>
+          {doors}
+          <ThemeSwitch />
+        </div>
+      </header>
+      <WashLine pegs={pegs} />
+      <main id="content" className={classes.content} tabIndex={-1}>
+        {children}
+      </main>
+    </div>
+  );
+}

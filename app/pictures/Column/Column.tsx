@@ -1,0 +1,165 @@
+import type { Charge } from "@tensidrum/core/library";
+import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
+import { memo, useId, useMemo } from "react";
+import { ChargeSign } from "../../components/ChargeSign";
+import { chargeWords } from "../../components/chargeWords";
+import classes from "./Column.module.css";
+import { columnGeometry, type BodyStratum, type ColumnData } from "./geometry";
+import { ChargeHatches, hatchId } from "./hatches";
+
+interface ColumnProps extends ColumnData {
+  readonly profileName: string;
+}
+
+const stratumWords: Readonly<Record<BodyStratum["kind"], string>> = {
+  rest: "water, the rest",
+  brought: "with the cleansers",
+  care: "care",
+  oils: "oils, solubiliser",
+  scent: "scent",
+  keep: "keep",
+  acid: "acid or base",
+  salt: "salt",
+  body: "thickener",
+  other: "colour",
+  open: "still open",
+};
+
+const stratumFill: Readonly<Record<Exclude<BodyStratum["kind"], "brought" | "open">, string>> = {
+  rest: "var(--stratum-water)",
+  care: "var(--stratum-care)",
+  oils: "var(--stratum-plain)",
+  scent: "var(--stratum-scent)",
+  keep: "var(--stratum-keep)",
+  acid: "var(--stratum-acid)",
+  salt: "var(--glaze)",
+  body: "var(--stratum-plain)",
+  other: "var(--stratum-acid)",
+};
+
+/** The formula as a measuring bottle: active matter in the neck against the profile's window, the rest in the body. */
+export const Column = memo(function Column({ profileName, actives, strata, window, openPercent }: ColumnProps) {
+  const prefix = useId().replaceAll(":", "");
+  const picture = useMemo(() => columnGeometry({ actives, strata, window, openPercent }), [actives, strata, window, openPercent]);
+  const active = actives.reduce((sum, band) => sum + band.percent, 0);
+  const { neck } = picture;
+  const fillOf = (kind: BodyStratum["kind"]) =>
+    kind === "open" || kind === "brought" ? `url(#${prefix}-${kind})` : stratumFill[kind];
+  return (
+    <figure className={classes.figure}>
+      <svg
+        className={classes.picture}
+        viewBox={`0 0 ${picture.width} ${picture.height.toFixed(1)}`}
+        role="img"
+        aria-label={`Measuring bottle: ${writtenPercent(active)} % active matter; ${profileName} usually has ${writtenShort(window.low, 2)} to ${writtenShort(window.high, 2)} %.`}
+      >
+        <defs>
+          <ChargeHatches prefix={prefix} />
+        </defs>
+        <rect className={classes.window} x={neck.left - 46} width={46} y={picture.bracket.top} height={Math.max(1, picture.bracket.bottom - picture.bracket.top)} />
+        <path className={classes.bracket} d={`M${neck.left - 40} ${picture.bracket.top}h-6V${picture.bracket.bottom}h6`} />
+        {picture.ticks.map((tick) => (
+          <line key={tick.percent} className={classes.tick} x1={neck.left - (tick.isMajor ? 9 : 5)} x2={neck.left - 2} y1={tick.y} y2={tick.y} />
+        ))}
+        {picture.ticks
+          .filter((tick) => tick.isMajor)
+          .map((tick) => (
+            <text key={tick.percent} className={classes.scale} x={neck.left - 13} y={tick.y + 4} textAnchor="end">
+              {writtenShort(tick.percent, 1)}
+              {tick.percent === neck.maxPercent ? " %" : ""}
+            </text>
+          ))}
+        {picture.strata.map((stratum) => (
+          <path key={stratum.kind} d={stratum.path} fill={fillOf(stratum.kind)} />
+        ))}
+        {picture.bands.map((band) => (
+          <rect key={band.charge} x={neck.left} width={neck.right - neck.left} y={band.y} height={band.height} fill={`url(#${hatchId(prefix, band.charge)})`} />
+        ))}
+        {active > 0 && (
+          <path className={classes.meniscus} d={`M${neck.left} ${picture.meniscusY - 4}Q${(neck.left + neck.right) / 2} ${picture.meniscusY + 3} ${neck.right} ${picture.meniscusY - 4}`} />
+        )}
+        <path className={classes.glass} d={picture.glass} />
+        {picture.bands.map((band) => (
+          <BandLabel key={band.charge} band={band} x={neck.right} />
+        ))}
+        {picture.strata.map((stratum) => (
+          <StratumLabel key={stratum.kind} stratum={stratum} />
+        ))}
+      </svg>
+      <figcaption className={classes.caption}>drawn to area: equal area, equal percent</figcaption>
+      <details className={classes.numbers}>
+        <summary>as numbers</summary>
+        <table>
+          <tbody>
+            {actives
+              .filter((band) => band.percent > 0)
+              .map((band) => (
+                <tr key={band.charge}>
+                  <th scope="row">{chargeWords[band.charge].name} active</th>
+                  <td>{writtenPercent(band.percent)} %</td>
+                </tr>
+              ))}
+            {picture.strata.toReversed().map((stratum) => (
+              <tr key={stratum.kind}>
+                <th scope="row">{stratumWords[stratum.kind]}</th>
+                <td>{writtenPercent(stratum.percent)} %</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </figure>
+  );
+});
+
+const SIGN_ROOM = 19;
+
+function BandLabel({ band, x }: { readonly band: { charge: Charge; percent: number; y: number; height: number }; readonly x: number }) {
+  const middle = band.y + band.height / 2;
+  return (
+    <g>
+      {band.height >= SIGN_ROOM && <ChargeSign charge={band.charge} cx={x - 27} cy={middle} radius={9} />}
+      <text className={classes.amount} x={x + 12} y={middle + 1}>
+        {writtenPercent(band.percent)}
+      </text>
+      <text className={classes.word} x={x + 12} y={middle + 14}>
+        {chargeWords[band.charge].name}
+      </text>
+      <line className={classes.leader} x1={x} x2={x + 9} y1={middle} y2={middle} />
+    </g>
+  );
+}
+
+function StratumLabel({ stratum }: { readonly stratum: BodyStratum }) {
+  if (stratum.percent <= 0) return null;
+  const middle = (stratum.top + stratum.bottom) / 2;
+  if (stratum.labelInside) {
+    const isTall = stratum.bottom - stratum.top >= 44;
+    return (
+      <g textAnchor="middle">
+        <text className={isTall ? classes.bigAmount : classes.amount} x={120} y={stratum.labelY + (isTall ? 2 : -1)}>
+          {writtenPercent(stratum.percent)}
+        </text>
+        <text className={classes.word} x={120} y={stratum.labelY + (isTall ? 17 : 11)}>
+          {stratumWords[stratum.kind]}
+        </text>
+      </g>
+    );
+  }
+  return (
+    <g>
+      <path className={classes.leader} d={`M${184} ${middle.toFixed(1)}L190 ${stratum.labelY.toFixed(1)}`} />
+      <text className={classes.word} x={192} y={stratum.labelY + 4}>
+        <tspan className={classes.small}>{writtenPercent(stratum.percent)}</tspan> {shortWords(stratum.kind)}
+      </text>
+    </g>
+  );
+}
+
+/** Words that fit beside the glass. */
+function shortWords(kind: BodyStratum["kind"]): string {
+  if (kind === "acid") return "acid";
+  if (kind === "oils") return "oil";
+  if (kind === "body") return "thick";
+  return kind === "brought" ? "brought" : kind;
+}

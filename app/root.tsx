@@ -1,0 +1,57 @@
+import "@fontsource-variable/literata/opsz.css";
+import "@fontsource-variable/sofia-sans/index.css";
+import "@fontsource-variable/sofia-sans-semi-condensed/index.css";
+import "@mantine/core/styles/baseline.css";
+import "@mantine/core/styles/default-css-variables.css";
+import "@mantine/core/styles/global.css";
+import "@mantine/core/styles/UnstyledButton.css";
+import "@mantine/core/styles/Button.css";
+import "@mantine/core/styles/Input.css";
+import "@mantine/core/styles/InlineInput.css";
+import "@mantine/core/styles/ScrollArea.css";
+import "@mantine/core/styles/Popover.css";
+import "@mantine/core/styles/Combobox.css";
+import "./frame/tokens.css";
+import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from "@mantine/core";
+import type { ReactNode } from "react";
+import { Links, type LinksFunction, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import { ProblemPage } from "./frame/ProblemPage";
+import { useNonce } from "./frame/nonce";
+import { cssVariablesResolver, theme } from "./frame/theme";
+
+export const links: LinksFunction = () => [{ rel: "icon", href: "/favicon.svg", type: "image/svg+xml" }];
+
+export function Layout({ children }: { children: ReactNode }) {
+  const nonce = useNonce();
+  return (
+    <html lang="en-GB" {...mantineHtmlProps}>
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <ColorSchemeScript nonce={nonce} suppressHydrationWarning defaultColorScheme="auto" />
+        <Meta />
+        <Links nonce={nonce} />
+      </head>
+      <body>
+        <MantineProvider
+          theme={theme}
+          defaultColorScheme="auto"
+          cssVariablesResolver={cssVariablesResolver}
+          getStyleNonce={() => nonce ?? ""}
+        >
+          {children}
+        </MantineProvider>
+        <ScrollRestoration nonce={nonce} />
+        <Scripts nonce={nonce} />
+      </body>
+    </html>
+  );
+}
+
+export default function App() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary({ error }: { error: unknown }) {
+  return <ProblemPage error={error} />;
+}

@@ -1,0 +1,11 @@
+import { index, route, type RouteConfig } from "@react-router/dev/routes";
+
+export default [
+  index("today/todayRoute.tsx"),
+  route("sheet", "sheet/newSheetRoute.ts"),
+  route("sheet/:formulaId/:number?", "sheet/sheetRoute.tsx"),
+  route("weighing/:formulaId/:number", "weighing/weighingRoute.tsx"),
+  route("scales", "scales/scalesRoute.tsx"),
+  route("materials.json", "sheet/materialsRoute.ts"),
+  route("*", "frame/notFoundRoute.tsx"),
+] satisfies RouteConfig;

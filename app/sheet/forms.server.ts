@@ -1,0 +1,181 @@
+import { Refusal } from "@tensidrum/core/formula";
+import Joi from "joi";
+import { NOTE_LENGTH, PHASE_TITLE_LENGTH, type TypedSheet } from "./typed/typedSheet";
+import type { FieldProblem } from "./typed/readTyped";
+
+/** Longest text a cell may send; what it should be is said at the field. */
+const LONGEST_CELL = 5000;
+const MOST_ROWS = 2000;
+
+const uuid = Joi.string().guid({ version: ["uuidv4", "uuidv8"] });
+const cell = Joi.string().allow("").max(LONGEST_CELL);
+const rows = (item: Joi.Schema) => Joi.array().items(item).max(MOST_ROWS).default([]);
+
+/** What a button of the sheet's form asks for. */
+export type SheetIntent =
+  | { readonly kind: "autosave" | "save" | "set" | "find" | "add-phase" | "begin-draft" | "discard-draft" | "delete-formula" }
+  | { readonly kind: "remove" | "up" | "down" | "add"; readonly id: string };
+
+export interface SheetForm {
+  readonly intent: SheetIntent;
+  readonly versionId: string;
+  readonly revision: number;
+  readonly typed: TypedSheet;
+  readonly note: string;
+  readonly find: string;
+  /** Phase and id of a line about to be added. */
+  readonly newPhase: string;
+  readonly newId: string;
+  readonly problems: readonly FieldProblem[];
+}
+
+interface RawForm {
+  intent: string;
+  versionId: string;
+  revision: number;
+  name: string;
+  profile: string;
+  batch: string;
+  phaseLetter: string[];
+  phaseTitle: string[];
+  lineId: string[];
+  linePhase: string[];
+  lineMaterial: string[];
+  linePercent: string[];
+  lineAssay: string[];
+  restLine: string[];
+  note: string;
+  find: string;
+  newPhase: string;
+  newId: string;
+}
+
+const letter = Joi.string().pattern(/^[A-Z]$/);
+
+const plainIntent = /^(autosave|save|set|find|add-phase|begin-draft|discard-draft|delete-formula)$/;
+const aimedIntent = /^(remove|up|down|add):([0-9a-f-]{36})$/;
+
+const schema = Joi.object<RawForm>({
+  intent: Joi.alternatives(Joi.string().pattern(plainIntent), Joi.string().pattern(aimedIntent)).required(),
+  versionId: uuid.required(),
+  revision: Joi.number().integer().min(0).required(),
+  name: cell.required(),
+  profile: cell.required(),
+  batch: cell.required(),
+  phaseLetter: rows(letter).unique().min(1),
+  phaseTitle: rows(Joi.string().allow("").max(PHASE_TITLE_LENGTH)),
+  lineId: rows(uuid).unique(),
+  linePhase: rows(letter),
+  lineMaterial: rows(uuid),
+  linePercent: rows(cell),
+  lineAssay: rows(cell),
+  restLine: rows(Joi.string().allow("")),
+  note: Joi.string().allow("").max(NOTE_LENGTH).default(""),
+  find: Joi.string().allow("").max(200).default(""),
+  newPhase: letter.default("A"),
+  newId: uuid.default(() => crypto.randomUUID()),
+}).custom((form: RawForm, helpers) => {
+  const { lineId, linePhase, lineMaterial, linePercent, lineAssay, phaseLetter, phaseTitle } = form;
+  const agree = [linePhase, lineMaterial, linePercent, lineAssay].every((column) => column.length === lineId.length);
+  if (!agree || phaseTitle.length !== phaseLetter.length) return helpers.error("form.uneven");
+  if (linePhase.some((phase) => !phaseLetter.includes(phase))) return helpers.error("form.phase");
+  return form;
+});
+
+const repeated = new Set([
+  "phaseLetter",
+  "phaseTitle",
+  "lineId",
+  "linePhase",
+  "lineMaterial",
+  "linePercent",
+  "lineAssay",
+  "restLine",
+]);
+
+function objectOf(form: FormData): Record<string, unknown> {
+  const raw: Record<string, unknown> = {};
+  for (const key of new Set(form.keys())) {
+    const values = form.getAll(key);
+    raw[key] = repeated.has(key) || values.length > 1 ? values : values[0];
+  }
+  return raw;
+}
+
+function intentOf(text: string): SheetIntent {
+  const aimed = aimedIntent.exec(text);
+  if (aimed !== null) return { kind: aimed[1] as "remove" | "up" | "down" | "add", id: aimed[2] as string };
+  return { kind: text as "save" };
+}
+
+/**
+ * Reads the sheet's form. What a maker can mend at a field comes back as problems; a form this page could not have
+ * sent is refused.
+ */
+export function readSheetForm(form: FormData): SheetForm {
+  const { value, error } = schema.validate(objectOf(form), { convert: true, abortEarly: true });
+  if (error !== undefined) throw refusalOf(error);
+  const lines = value.lineId.map((id, index) => ({
+    id,
+    phase: value.linePhase[index] as string,
+    materialId: value.lineMaterial[index] as string,
+    percent: value.linePercent[index] as string,
+    assay: value.lineAssay[index] as string,
+  }));
+  const rest = value.restLine.filter((id) => id !== "");
+  const problems: FieldProblem[] = [];
+  if (rest.length > 1) problems.push({ field: "restLine", message: "Only one line can take the rest. Choose one." });
+  const restLineId = rest[0] !== undefined && value.lineId.includes(rest[0]) ? rest[0] : null;
+  return {
+    intent: intentOf(value.intent),
+    versionId: value.versionId,
+    revision: value.revision,
+    typed: {
+      name: value.name,
+      profile: value.profile,
+      batch: value.batch,
+      phases: value.phaseLetter.map((phase, index) => ({ letter: phase, title: value.phaseTitle[index] ?? "" })),
+      lines,
+      restLineId,
+    },
+    note: value.note,
+    find: value.find,
+    newPhase: value.newPhase,
+    newId: value.newId,
+    problems,
+  };
+}
+
+function refusalOf(error: Joi.ValidationError): Refusal {
+  const detail = error.details[0];
+  const field = detail?.path.join(" ") ?? "";
+  if (detail?.type === "object.unknown") {
+    return new Refusal("not-possible", `The form carries a field this page does not know: "${field}".`, "Load the page again and repeat the change.");
+  }
+  return new Refusal("not-possible", `The form is not as this page sends it${field === "" ? "" : ` (${field})`}.`, "Load the page again and repeat the change.");
+}
+
+const ids = Joi.object<{ formulaId: string; versionId: string; waterLineId: string }>({
+  formulaId: uuid.required(),
+  versionId: uuid.required(),
+  waterLineId: uuid.required(),
+});
+
+/** Reads the form that begins a formula: nothing but the identifiers the browser made. */
+export function readNewFormulaForm(form: FormData) {
+  const { value, error } = ids.validate(Object.fromEntries(form), { abortEarly: true });
+  if (error !== undefined) throw refusalOf(error);
+  return value;
+}
+
+const address = Joi.object<{ formulaId: string; number?: number }>({
+  formulaId: uuid.required(),
+  number: Joi.number().integer().min(1).max(100_000),
+});
+
+/** Reads the address of a sheet; anything that cannot be one is simply not here. */
+export function readSheetAddress(params: { readonly formulaId?: string | undefined; readonly number?: string | undefined }) {
+  const { value, error } = address.validate({ ...params }, { convert: true });
+  if (error !== undefined) throw new Refusal("not-found", "No formula lies at this address.", "Go back to Today and open it from there.");
+  return value;
+}

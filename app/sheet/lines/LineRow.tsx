@@ -1,0 +1,185 @@
+import { useSortable } from "@dnd-kit/sortable";
+import { CSS } from "@dnd-kit/utilities";
+import type { Material } from "@tensidrum/core/library";
+import { writtenPercent } from "@tensidrum/core/quantities";
+import { memo, type ReactNode } from "react";
+import { ChargeTag } from "../../components/ChargeSign";
+import { chargeWords } from "../../components/chargeWords";
+import { FindingMark } from "../../components/FindingMark";
+import { PERCENT_MARK } from "./lineKeys";
+import type { LineActions } from "./lineActions";
+import { LineDetail } from "./LineDetail";
+import classes from "./LineTable.module.css";
+import { tagsOfKey } from "./findingTags";
+import { roleOf, shownInci, shownMaterial } from "@tensidrum/core/library";
+import type { TypedLine } from "../typed/typedSheet";
+
+interface LineRowProps {
+  readonly line: TypedLine;
+  readonly material: Material | undefined;
+  readonly isRest: boolean;
+  /** What the line of the rest gets. */
+  readonly restPercent: string | null;
+  readonly activePercent: number | null;
+  readonly grams: string;
+  readonly tags: string;
+  readonly problem: string | undefined;
+  readonly assayProblem: string | undefined;
+  readonly isOpen: boolean;
+  readonly isOver: boolean;
+  readonly isDraft: boolean;
+  readonly phaseLetters: string;
+  readonly actions: LineActions;
+  /** The phase's letter and title, on its first line. */
+  readonly phaseHead: ReactNode;
+}
+
+/** One line of the sheet. Cells are native inputs, and a row draws again only when it changes itself. */
+export const LineRow = memo(function LineRow(props: LineRowProps) {
+  const { line, material, isRest, tags, problem, isOpen, isDraft, actions, phaseHead } = props;
+  const sortable = useSortable({ id: line.id, disabled: !isDraft });
+  const marks = tagsOfKey(tags);
+  const shown = material === undefined ? { name: "unknown material", detail: "" } : shownMaterial(material);
+  const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
+  const hasStop = marks.some((mark) => mark.severity === "stop");
+  return (
+    <>
+      <tr
+        ref={sortable.setNodeRef}
+        style={style}
+        id={`line-${line.id}`}
+        className={classes.row}
+        data-dragged={sortable.isDragging || undefined}
+        data-first={phaseHead !== null || undefined}
+        data-stop={hasStop || undefined}
+      >
+        <td className={classes.phase}>{phaseHead}</td>
+        <td className={classes.sign}>
+          {isDraft && (
+            <button
+              type="button"
+              ref={sortable.setActivatorNodeRef}
+              className={classes.grip}
+              {...sortable.attributes}
+              {...sortable.listeners}
+              aria-label={`Move ${shown.name}`}
+            >
+              <svg width="8" height="14" viewBox="0 0 8 14" aria-hidden="true" fill="currentColor">
+                <path d="M1 2h2v2H1zm4 0h2v2H5zM1 6h2v2H1zm4 0h2v2H5zm-4 4h2v2H1zm4 0h2v2H5z" />
+              </svg>
+            </button>
+          )}
+          {material?.charge != null && <ChargeTag charge={material.charge} name={chargeWords[material.charge].name} />}
+        </td>
+        <td className={classes.material}>
+          <button
+            type="button"
+            className={classes.name}
+            aria-expanded={isOpen}
+            title={material === undefined ? undefined : `${material.name}\n${shownInci(material)}`}
+            onClick={() => actions.toggleDetail(line.id)}
+          >
+            {shown.name}
+            {shown.detail !== "" && <span className={classes.detail}> {shown.detail}</span>}
+          </button>
+        </td>
+        <td className={classes.role}>{material === undefined ? "" : roleOf(material)}</td>
+        <td className={classes.percent}>
+          <PercentCell {...props} name={shown.name} />
+        </td>
+        <td className={classes.active}>{props.activePercent !== null && props.activePercent > 0 ? writtenPercent(props.activePercent) : ""}</td>
+        <td className={classes.grams}>{props.grams}</td>
+        <td className={classes.ends}>
+          <span className={classes.marks}>
+            {marks.map((mark) => (
+              <FindingMark key={mark.number} {...mark} />
+            ))}
+          </span>
+          {isDraft && <RowButtons line={line} name={shown.name} actions={actions} />}
+        </td>
+      </tr>
+      {problem !== undefined && (
+        <tr className={classes.problem}>
+          <td colSpan={8} id={`problem-${line.id}`}>
+            {problem}
+          </td>
+        </tr>
+      )}
+      {isOpen && material !== undefined && (
+        <LineDetail
+          line={line}
+          material={material}
+          isRest={isRest}
+          isDraft={isDraft}
+          problem={props.assayProblem}
+          phaseLetters={props.phaseLetters}
+          actions={actions}
+        />
+      )}
+    </>
+  );
+});
+
+function PercentCell({ line, isRest, restPercent, problem, isOver, isDraft, actions, name }: LineRowProps & { readonly name: string }) {
+  return (
+    <>
+      <input type="hidden" name="lineId" value={line.id} />
+      <input type="hidden" name="linePhase" value={line.phase} />
+      <input type="hidden" name="lineMaterial" value={line.materialId} />
+      <input type="hidden" name="lineAssay" value={line.assay} />
+      <label className={classes.rest} title={`${name} takes the rest (Alt Q)`}>
+        <input
+          type="radio"
+          name="restLine"
+          value={line.id}
+          checked={isRest}
+          disabled={!isDraft}
+          onChange={() => actions.takeTheRest(line.id)}
+          aria-label={`${name} takes the rest`}
+        />
+        <span aria-hidden="true">q.s.</span>
+      </label>
+      <input
+        className={classes.cell}
+        {...{ [PERCENT_MARK]: line.id }}
+        name="linePercent"
+        inputMode="decimal"
+        autoComplete="off"
+        value={isRest ? (restPercent ?? "") : line.percent}
+        readOnly={isRest || !isDraft}
+        data-over={(isRest && isOver) || undefined}
+        aria-label={`${name}, percent`}
+        aria-invalid={problem !== undefined || undefined}
+        aria-describedby={problem === undefined ? undefined : `problem-${line.id}`}
+        onChange={(event) => actions.typePercent(line.id, event.currentTarget.value)}
+        onFocus={() => actions.enter(line)}
+      />
+    </>
+  );
+}
+
+function RowButtons({ line, name, actions }: { readonly line: TypedLine; readonly name: string; readonly actions: LineActions }) {
+  return (
+    <span className={classes.buttons}>
+      <button type="submit" name="intent" value={`up:${line.id}`} className={classes.unscripted} aria-label={`${name} one up`}>
+        ↑
+      </button>
+      <button type="submit" name="intent" value={`down:${line.id}`} className={classes.unscripted} aria-label={`${name} one down`}>
+        ↓
+      </button>
+      <button
+        type="submit"
+        name="intent"
+        value={`remove:${line.id}`}
+        aria-label={`Take ${name} out`}
+        title="Take this line out"
+        onClick={(event) => {
+          event.preventDefault();
+          actions.remove(line.id);
+        }}
+      >
+        ×
+      </button>
+    </span>
+  );
+}

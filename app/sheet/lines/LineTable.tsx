@@ -1,0 +1,175 @@
+import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import { finestDecimals, gramsText, type Assessment } from "@tensidrum/core/formula";
+import type { Material } from "@tensidrum/core/library";
+import { percentText, toDecimals, writtenPercent, written, type Scale } from "@tensidrum/core/quantities";
+import { type ReactNode, useMemo } from "react";
+import { assayField, percentField, type FieldProblem } from "../typed/readTyped";
+import { PHASE_TITLE_LENGTH, type TypedPhase, type TypedSheet } from "../typed/typedSheet";
+import { findingTags, tagsKey } from "./findingTags";
+import type { LineActions } from "./lineActions";
+import { handleLineKeys } from "./lineKeys";
+import { LineRow } from "./LineRow";
+import classes from "./LineTable.module.css";
+
+export interface PhaseActions {
+  typeTitle(letter: string, title: string): void;
+  remove(letter: string): void;
+}
+
+interface LineTableProps {
+  readonly typed: TypedSheet;
+  readonly materials: ReadonlyMap<string, Material>;
+  readonly assessment: Assessment;
+  readonly scales: readonly Scale[];
+  readonly problems: readonly FieldProblem[];
+  readonly openLineId: string | null;
+  readonly isDraft: boolean;
+  readonly actions: LineActions;
+  readonly phaseActions: PhaseActions;
+  /** A line was dropped where another stands. */
+  readonly onDrop: (lineId: string, overLineId: string) => void;
+  /** Enter in the last cell. */
+  readonly onLastEnter: () => void;
+  readonly children?: ReactNode;
+}
+
+/** Six digits are more than any scale shows, and hide the noise of the sum. */
+const REST_DECIMALS = 6;
+
+/** The lines by phase: percent in, active matter and grams out. */
+export function LineTable(props: LineTableProps) {
+  const { typed, assessment, scales, problems, isDraft, actions, onDrop } = props;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const ids = typed.lines.map((line) => line.id).join();
+  const sortableIds = useMemo(() => (ids === "" ? [] : ids.split(",")), [ids]);
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (over !== null && over.id !== active.id) onDrop(String(active.id), String(over.id));
+  };
+  const problemOf = new Map(problems.map(({ field, message }) => [field, message]));
+  const assessed = new Map(assessment.lines.map((line) => [line.id, line]));
+  const tags = findingTags(assessment.findings);
+  const sheetDecimals = finestDecimals(assessment.lines, scales);
+  const isOver = assessment.totalPercent > 100;
+  const letters = typed.phases.map((phase) => phase.letter).join("");
+  const totalGrams = assessment.lines.reduce((sum, line) => sum + line.gramsToWeigh, 0);
+
+  const rowsOf = (phase: TypedPhase) => {
+    const lines = typed.lines.filter((line) => line.phase === phase.letter);
+    const head = <PhaseHead phase={phase} isDraft={isDraft} actions={props.phaseActions} isEmpty={lines.length === 0} />;
+    if (lines.length === 0) {
+      return (
+        <tr className={classes.row} data-first>
+          <td className={classes.phase}>{head}</td>
+          <td colSpan={7} className={classes.empty}>
+            nothing in it yet
+          </td>
+        </tr>
+      );
+    }
+    return lines.map((line, index) => {
+      const reading = assessed.get(line.id);
+      const isRest = line.id === typed.restLineId;
+      return (
+        <LineRow
+          key={line.id}
+          line={line}
+          material={props.materials.get(line.materialId)}
+          isRest={isRest}
+          restPercent={isRest && reading !== undefined ? percentText(toDecimals(reading.percent, REST_DECIMALS)) : null}
+          activePercent={reading?.activePercent ?? null}
+          grams={reading === undefined ? "" : gramsText(reading, scales, isRest ? sheetDecimals : null)}
+          tags={tagsKey(tags.get(line.id))}
+          problem={problemOf.get(percentField(line.id))}
+          assayProblem={problemOf.get(assayField(line.id))}
+          isOpen={props.openLineId === line.id}
+          isOver={isRest && isOver}
+          isDraft={isDraft}
+          phaseLetters={letters}
+          actions={actions}
+          phaseHead={index === 0 ? head : null}
+        />
+      );
+    });
+  };
+
+  return (
+    <DndContext id="lines" sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+      <table className={classes.table} onKeyDown={(event) => handleLineKeys(event, actions, props.onLastEnter)}>
+        <thead>
+          <tr>
+            <th scope="col" className={classes.phase}>
+              <span className="only-for-readers">phase</span>
+            </th>
+            <th scope="col" className={classes.sign}>
+              <span className="only-for-readers">charge</span>
+            </th>
+            <th scope="col" className={classes.material}>
+              material
+            </th>
+            <th scope="col" className={classes.role}>
+              role
+            </th>
+            <th scope="col" className={classes.percent}>
+              % as supplied
+            </th>
+            <th scope="col" className={classes.active}>
+              active
+            </th>
+            <th scope="col" className={classes.grams}>
+              grams
+            </th>
+            <th scope="col" className={classes.ends}>
+              <span className="only-for-readers">findings</span>
+            </th>
+          </tr>
+        </thead>
+        <SortableContext items={sortableIds} strategy={verticalListSortingStrategy}>
+          <tbody>{typed.phases.map((phase) => rowsOf(phase))}</tbody>
+        </SortableContext>
+        <tfoot>
+          <tr>
+            <td colSpan={2} />
+            <td className={classes.material}>{typed.lines.length === 1 ? "1 line" : `${typed.lines.length} lines`}</td>
+            <td />
+            <td className={classes.percent} data-over={isOver || undefined}>
+              {writtenPercent(assessment.totalPercent)}
+            </td>
+            <td className={classes.active}>{writtenPercent(assessment.activeMatter.percent)}</td>
+            <td className={classes.grams}>{written(totalGrams, sheetDecimals)}</td>
+            <td />
+          </tr>
+        </tfoot>
+      </table>
+    </DndContext>
+  );
+}
+
+function PhaseHead({ phase, isDraft, isEmpty, actions }: { readonly phase: TypedPhase; readonly isDraft: boolean; readonly isEmpty: boolean; readonly actions: PhaseActions }) {
+  const canGo = isDraft && isEmpty;
+  return (
+    <span className={classes.phaseHead}>
+      <span className={classes.letter}>{phase.letter}</span>
+      <input type="hidden" name="phaseLetter" value={phase.letter} />
+      <input
+        className={classes.title}
+        name="phaseTitle"
+        value={phase.title}
+        maxLength={PHASE_TITLE_LENGTH}
+        readOnly={!isDraft}
+        autoComplete="off"
+        placeholder="title"
+        aria-label={`Title of phase ${phase.letter}`}
+        onChange={(event) => actions.typeTitle(phase.letter, event.currentTarget.value)}
+      />
+      {canGo && (
+        <button type="button" className={classes.dropPhase} onClick={() => actions.remove(phase.letter)} aria-label={`Take phase ${phase.letter} out`}>
+          ×
+        </button>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,35 @@
+import { referenceLibrary } from "@tensidrum/core/reference";
+import { describe, expect, it } from "vitest";
+import { findMaterials } from "./findMaterials";
+
+const all = referenceLibrary.map((facts) => ({ id: facts.slug, facts }));
+const slugsFor = (text: string) => findMaterials(all, text).map((found) => found.id);
+
+describe("finding a material", () => {
+  it.each([
+    ["cocamidopropyl betaine", "cocamidopropyl-betaine"],
+    ["xanthan", "xanthan-gum"],
+    ["Glycerin", "glycerin"],
+  ])("by name: %s finds %s first", (text, slug) => {
+    expect(slugsFor(text)[0]).toBe(slug);
+  });
+
+  it("by INCI name: Mel is honey", () => {
+    expect(slugsFor("Hydroxypropyltrimonium Honey")[0]).toBe("hydroxypropyltrimonium-honey");
+    expect(slugsFor("Tetrasodium Glutamate Diacetate")).toContain("tetrasodium-glda");
+  });
+
+  it("by role: preservatives come up for preservative", () => {
+    const roles = findMaterials(all, "preservative").map((found) => found.facts.role);
+    expect(roles.filter((role) => role === "preservative").length).toBeGreaterThan(5);
+  });
+
+  it.each(["cocamidopropil betain", "cocoamidopropyl betaine"])("forgives %s", (text) => {
+    expect(slugsFor(text)).toContain("cocamidopropyl-betaine");
+  });
+
+  it("finds nothing for nonsense, and at most twelve of anything", () => {
+    expect(slugsFor("zzqqxx")).toEqual([]);
+    expect(slugsFor("sodium").length).toBeLessThanOrEqual(12);
+  });
+});

@@ -1,0 +1,92 @@
+import { Refusal } from "@tensidrum/core/formula";
+import { percentText, writtenShort } from "@tensidrum/core/quantities";
+import dayjs from "dayjs";
+import { database, type Database } from "../../db/client.server";
+import { findVersion, listLines, listPhases, listVersions } from "../../db/formulas/queries.server";
+import { listMaterials } from "../../db/materials/queries.server";
+import { listScales } from "../../db/scales/queries.server";
+import { currentMakerId } from "../frame/maker.server";
+import { findMaterials } from "./lines/findMaterials";
+import { materialsOfLines } from "./materials.server";
+import type { TypedSheet } from "./typed/typedSheet";
+
+export interface SheetAddress {
+  readonly formulaId: string;
+  readonly number?: number | undefined;
+}
+
+/** A stored version in the cells, as it was left. */
+export async function typedVersion(db: Database, makerId: string, address: SheetAddress) {
+  const found = await findVersion(db, makerId, address);
+  if (found === undefined) {
+    throw new Refusal("not-found", "This formula or version is not here.", "Go back to Today and open it from there.");
+  }
+  const { version, formulaName } = found;
+  const [phases, lines] = await Promise.all([
+    listPhases(db, makerId, version.id),
+    listLines(db, makerId, version.id),
+  ]);
+  const typed: TypedSheet = {
+    name: version.snapshot?.name ?? formulaName,
+    profile: version.profile,
+    batch: writtenShort(version.batchGrams, 6),
+    phases,
+    lines: lines.map((line) => ({
+      id: line.id,
+      phase: line.phaseLetter,
+      materialId: line.materialId,
+      percent: line.percent === null ? "" : percentText(line.percent),
+      assay: line.assayPercent === null ? "" : percentText(line.assayPercent),
+    })),
+    restLineId: lines.find((line) => line.takesTheRest)?.id ?? null,
+  };
+  return { version, typed };
+}
+
+/** Everything the Sheet shows. A set version brings its stored readings and the facts of its own snapshot. */
+export async function openSheet(address: SheetAddress, find: string) {
+  const db = database();
+  const makerId = currentMakerId();
+  const { version, typed } = await typedVersion(db, makerId, address);
+  const [used, scales, versions, matches] = await Promise.all([
+    materialsOfLines(db, makerId, typed.lines.map((line) => line.materialId)),
+    listScales(db, makerId),
+    listVersions(db, makerId, address.formulaId),
+    find === "" ? [] : matchesFor(db, makerId, find),
+  ]);
+  const snapshot = version.snapshot;
+  const frozen = new Map(snapshot?.materials?.map((material) => [material.slug, material]));
+  const materials = [...used.byId].map(([id, facts]) => ({ id, facts: frozen.get(facts.slug) ?? facts }));
+  const own = new Set(materials.map(({ facts }) => facts.slug));
+  return {
+    formulaId: address.formulaId,
+    versionId: version.id,
+    number: version.number,
+    state: version.state,
+    revision: version.revision,
+    note: version.note,
+    typed,
+    materials,
+    parts: [...used.bySlug.values()].filter(({ slug }) => !own.has(slug)).map((facts) => frozen.get(facts.slug) ?? facts),
+    scales: snapshot?.scales ?? scales,
+    storedAssessment: version.state === "set" ? version.assessment : null,
+    versions: versions.map(({ id, number, state, note, activePercent, setAt }) => ({
+      id,
+      number,
+      state,
+      note,
+      activePercent,
+      setOn: setAt === null ? null : dayjs(setAt).format("D MMM YYYY"),
+    })),
+    find,
+    matches,
+    newId: crypto.randomUUID(),
+  };
+}
+
+export type OpenSheet = Awaited<ReturnType<typeof openSheet>>;
+
+async function matchesFor(db: Database, makerId: string, find: string) {
+  const all = await listMaterials(db, makerId);
+  return findMaterials(all, find);
+}

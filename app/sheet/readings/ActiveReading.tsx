@@ -1,0 +1,62 @@
+import { chargeShares } from "@tensidrum/core/actives";
+import type { Assessment, Profile } from "@tensidrum/core/formula";
+import type { Charge } from "@tensidrum/core/library";
+import { written, writtenShort } from "@tensidrum/core/quantities";
+import { ChargeTag } from "../../components/ChargeSign";
+import { chargeWords } from "../../components/chargeWords";
+import classes from "./ActiveReading.module.css";
+
+const shown: readonly Charge[] = ["anionic", "amphoteric", "nonionic", "cationic"];
+
+/** The hero of the Sheet: how much active cleanser, whether that suits the profile, and of which charge it is. */
+export function ActiveReading({ assessment, profile }: { readonly assessment: Assessment; readonly profile: Profile }) {
+  const { activeMatter } = assessment;
+  const shares = chargeShares(activeMatter);
+  const state = windowState(assessment);
+  return (
+    <section className={classes.reading} aria-label="Active matter">
+      <p className={classes.hero}>
+        <output className={classes.number}>{written(activeMatter.percent, 2)}</output>
+        <span className={classes.unit}>%</span>
+        <span className={classes.beside}>
+          <strong>active matter</strong>
+          <span className={classes.state} data-off={state.isOff || undefined}>
+            {state.words}
+          </span>
+          <span>
+            range {written(activeMatter.low, 1)} to {written(activeMatter.high, 1)}
+          </span>
+        </span>
+      </p>
+      <p className={classes.window}>
+        {profile.name}: {writtenShort(profile.activePercent.low, 2)} to {writtenShort(profile.activePercent.high, 2)} %, {profile.activeReason}.
+      </p>
+      <ul className={classes.shares} aria-label="Shares of the active matter by charge">
+        {shown
+          .filter((charge) => charge !== "cationic" || shares.cationic > 0)
+          .map((charge) => (
+            <li key={charge} data-none={shares[charge] === 0 || undefined}>
+              <ChargeTag charge={charge} />
+              <span className={classes.chargeName}>{chargeWords[charge].name}</span>
+              <span className={classes.bar} aria-hidden="true">
+                <span style={{ width: `${shares[charge]}%`, background: `var(--${charge})` }} />
+              </span>
+              <span className={classes.share}>
+                {written(shares[charge], 1)} <small>%</small>
+              </span>
+              <span className={classes.amount}>
+                {written(activeMatter.byCharge[charge], 2)} <small>% of all</small>
+              </span>
+            </li>
+          ))}
+      </ul>
+    </section>
+  );
+}
+
+function windowState({ findings }: Assessment): { readonly words: string; readonly isOff: boolean } {
+  const codes = findings.map((finding) => finding.code);
+  if (codes.includes("ACTIVE_LOW")) return { words: "below its window", isOff: true };
+  if (codes.includes("ACTIVE_HIGH")) return { words: "above its window", isOff: true };
+  return { words: "in its window", isOff: false };
+}

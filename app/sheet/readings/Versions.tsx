@@ -1,0 +1,84 @@
+import { Button } from "@mantine/core";
+import { written } from "@tensidrum/core/quantities";
+import { Link } from "react-router";
+import { NOTE_LENGTH } from "../typed/typedSheet";
+import type { OpenSheet } from "../openSheet.server";
+import classes from "./Versions.module.css";
+
+interface VersionsProps {
+  readonly sheet: OpenSheet;
+}
+
+/** Draft and set versions of this formula, and what can be done with the one shown. */
+export function Versions({ sheet }: VersionsProps) {
+  const { formulaId, versions, number: shown, state } = sheet;
+  const draft = versions.find((version) => version.state === "draft");
+  return (
+    <section className={classes.versions} aria-labelledby="versions-head">
+      <h2 id="versions-head" className={classes.head}>
+        Versions
+      </h2>
+      <ol className={classes.list}>
+        {versions.map((version) => (
+          <li key={version.id} data-shown={version.number === shown || undefined}>
+            {version.number === shown ? <strong>v{version.number}</strong> : <Link to={`/sheet/${formulaId}/${version.number}`}>v{version.number}</Link>}
+            <span>{version.state === "draft" ? "draft" : `set ${version.setOn ?? ""}`}</span>
+            <span className={classes.percent}>{written(version.activePercent, 2)} %</span>
+            {version.note !== "" && <q>{version.note}</q>}
+          </li>
+        ))}
+      </ol>
+      {state === "draft" ? <SetThis number={shown} /> : <GoOn formulaId={formulaId} number={shown} draftNumber={draft?.number} />}
+      <ThrowAway isDraft={state === "draft"} number={shown} isOnly={versions.length === 1} />
+    </section>
+  );
+}
+
+function SetThis({ number }: { readonly number: number }) {
+  return (
+    <div className={classes.set}>
+      <label htmlFor="note">Note for version {number}</label>
+      <textarea id="note" name="note" rows={2} maxLength={NOTE_LENGTH} placeholder="what changed, and why" />
+      <div className={classes.setRow}>
+        <span>A set version never changes again.</span>
+        <Button type="submit" name="intent" value="set" h={36}>
+          Set version {number}
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function GoOn({ formulaId, number, draftNumber }: { readonly formulaId: string; readonly number: number; readonly draftNumber: number | undefined }) {
+  if (draftNumber !== undefined) {
+    return (
+      <p className={classes.hint}>
+        This version is set. Work goes on in <Link to={`/sheet/${formulaId}/${draftNumber}`}>the draft, v{draftNumber}</Link>.
+      </p>
+    );
+  }
+  return (
+    <div className={classes.setRow}>
+      <span>This version is set and stays as it is.</span>
+      <Button type="submit" name="intent" value="begin-draft" h={36}>
+        Go on from v{number}
+      </Button>
+    </div>
+  );
+}
+
+function ThrowAway({ isDraft, number, isOnly }: { readonly isDraft: boolean; readonly number: number; readonly isOnly: boolean }) {
+  return (
+    <details className={classes.away}>
+      <summary>throw away</summary>
+      {isDraft && !isOnly && (
+        <button type="submit" name="intent" value="discard-draft">
+          Throw draft v{number} away, keep the set versions
+        </button>
+      )}
+      <button type="submit" name="intent" value="delete-formula">
+        Throw the whole formula away, {isOnly ? "its only version" : "all versions"} with it
+      </button>
+    </details>
+  );
+}

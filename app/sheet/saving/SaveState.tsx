@@ -1,0 +1,32 @@
+import dayjs from "dayjs";
+import type { SaveStatus } from "./useAutosave";
+import classes from "./SaveState.module.css";
+
+/** Whether what is typed has been saved, in a few words. Without scripts it stays empty and the button saves. */
+export function SaveState({ status }: { readonly status: SaveStatus }) {
+  const words = wordsOf(status);
+  return (
+    <span className={classes.state} role="status" data-alarm={words.isAlarm || undefined} data-status={status.kind}>
+      {words.text}
+    </span>
+  );
+}
+
+function wordsOf(status: SaveStatus): { readonly text: string; readonly isAlarm: boolean } {
+  switch (status.kind) {
+    case "saved":
+      return { text: status.at === null ? "all saved" : `saved ${dayjs(status.at).format("HH:mm")}`, isAlarm: false };
+    case "typing":
+      return { text: "typed, not saved yet", isAlarm: false };
+    case "saving":
+      return { text: "saving …", isAlarm: false };
+    case "to-mend":
+      return { text: "mend the marked cell, then it is saved", isAlarm: true };
+    case "away":
+      return { text: "database away, kept on this device", isAlarm: true };
+    case "stale":
+      return { text: "changed in another window", isAlarm: true };
+    case "refused":
+      return { text: "not saved", isAlarm: true };
+  }
+}

@@ -1,0 +1,40 @@
+import type { TypedSheet } from "../typed/typedSheet";
+
+/** Typing that has not reached the database yet, kept on this device so that a reload loses nothing. */
+export interface KeptTyping {
+  readonly revision: number;
+  readonly typed: TypedSheet;
+}
+
+const keyOf = (versionId: string) => `tensidrum.typing.${versionId}`;
+
+export function keepTyping(versionId: string, kept: KeptTyping): void {
+  try {
+    localStorage.setItem(keyOf(versionId), JSON.stringify(kept));
+  } catch {
+    // Storage is full or barred: the page itself still holds the text.
+  }
+}
+
+export function forgetTyping(versionId: string): void {
+  try {
+    localStorage.removeItem(keyOf(versionId));
+  } catch {
+    // Nothing was kept then.
+  }
+}
+
+export function keptTyping(versionId: string): KeptTyping | null {
+  try {
+    const text = localStorage.getItem(keyOf(versionId));
+    return text === null ? null : kept(JSON.parse(text));
+  } catch {
+    return null;
+  }
+}
+
+function kept(value: unknown): KeptTyping | null {
+  const candidate = value as Partial<KeptTyping> | null;
+  const isWhole = typeof candidate?.revision === "number" && Array.isArray(candidate.typed?.lines) && Array.isArray(candidate.typed.phases);
+  return isWhole ? (candidate as KeptTyping) : null;
+}

@@ -1,0 +1,11 @@
+import type { FormBase } from "./sheetFormData";
+import type { FieldProblem } from "./typed/readTyped";
+import type { TypedSheet } from "./typed/typedSheet";
+
+/** What the sheet's action answers when it does not lead elsewhere. */
+export type SheetAnswer =
+  | { readonly kind: "saved"; readonly revision: number; readonly savedAt: string }
+  | { readonly kind: "problems"; readonly problems: readonly FieldProblem[]; readonly typed: TypedSheet }
+  | { readonly kind: "stale"; readonly message: string; readonly revision: number; readonly theirs: TypedSheet; readonly typed: TypedSheet }
+  | { readonly kind: "refused"; readonly message: string; readonly remedy: string }
+  | { readonly kind: "away"; readonly typed?: TypedSheet; readonly base?: FormBase };

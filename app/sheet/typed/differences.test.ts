@@ -1,0 +1,43 @@
+import { describe, expect, it } from "vitest";
+import { differencesOf } from "./differences";
+import type { TypedSheet } from "./typedSheet";
+
+const sheet: TypedSheet = {
+  name: "Example wash",
+  profile: "body-wash",
+  batch: "600",
+  phases: [{ letter: "A", title: "" }],
+  lines: [
+    { id: "w", phase: "A", materialId: "water", percent: "", assay: "" },
+    { id: "b", phase: "A", materialId: "betaine", percent: "12", assay: "" },
+  ],
+  restLineId: "w",
+};
+const [water, betaine] = sheet.lines as [TypedSheet["lines"][number], TypedSheet["lines"][number]];
+const names = (id: string) => id;
+
+describe("what two windows disagree on", () => {
+  it("nothing, when nothing differs", () => {
+    expect(differencesOf(sheet, sheet, names)).toEqual([]);
+  });
+
+  it("a percent and a name, side by side", () => {
+    const theirs = { ...sheet, name: "Other wash", lines: [water, { ...betaine, percent: "14" }] };
+    expect(differencesOf(sheet, theirs, names)).toEqual([
+      { what: "Name", mine: "Example wash", theirs: "Other wash" },
+      { what: "betaine", mine: "12 %", theirs: "14 %" },
+    ]);
+  });
+
+  it("a line only one of them has, and who takes the rest", () => {
+    const theirs = { ...sheet, lines: [water], restLineId: null };
+    expect(differencesOf(sheet, theirs, names)).toEqual([
+      { what: "water", mine: "takes the rest", theirs: "empty" },
+      { what: "betaine", mine: "12 %", theirs: "not there" },
+    ]);
+  });
+
+  it("the order alone", () => {
+    expect(differencesOf(sheet, { ...sheet, lines: [betaine, water] }, names)).toHaveLength(1);
+  });
+});

@@ -1,0 +1,40 @@
+import type { TypedLine, TypedSheet } from "./typedSheet";
+
+export interface Difference {
+  readonly what: string;
+  readonly mine: string;
+  readonly theirs: string;
+}
+
+const ABSENT = "not there";
+
+function shownPercent(sheet: TypedSheet, line: TypedLine | undefined): string {
+  if (line === undefined) return ABSENT;
+  if (line.id === sheet.restLineId) return "takes the rest";
+  return line.percent === "" ? "empty" : `${line.percent} %`;
+}
+
+/** Where two readings of the same sheet differ, head first, then line by line. */
+export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (materialId: string) => string): readonly Difference[] {
+  const found: Difference[] = [];
+  const compare = (what: string, a: string, b: string) => {
+    if (a !== b) found.push({ what, mine: a, theirs: b });
+  };
+  compare("Name", mine.name, theirs.name);
+  compare("Profile", mine.profile, theirs.profile);
+  compare("Batch", mine.batch, theirs.batch);
+  const ids = new Set([...mine.lines, ...theirs.lines].map((line) => line.id));
+  for (const id of ids) {
+    const a = mine.lines.find((line) => line.id === id);
+    const b = theirs.lines.find((line) => line.id === id);
+    const name = nameOf((a ?? b)?.materialId ?? "");
+    compare(name, shownPercent(mine, a), shownPercent(theirs, b));
+    if (a !== undefined && b !== undefined) {
+      compare(`${name}, phase`, a.phase, b.phase);
+      compare(`${name}, certificate`, a.assay, b.assay);
+    }
+  }
+  const order = (sheet: TypedSheet) => sheet.lines.map((line) => line.id).join();
+  if (found.length === 0 && order(mine) !== order(theirs)) compare("Order of the lines", "yours", "theirs");
+  return found;
+}

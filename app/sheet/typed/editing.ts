@@ -1,0 +1,98 @@
+import { nextPhaseLetter, type TypedLine, type TypedSheet } from "./typedSheet";
+
+/** Every change a maker can make to a sheet, as a pure step from one sheet to the next. */
+
+export function withPercent(sheet: TypedSheet, lineId: string, percent: string): TypedSheet {
+  return withLine(sheet, lineId, (line) => ({ ...line, percent }));
+}
+
+export function withAssay(sheet: TypedSheet, lineId: string, assay: string): TypedSheet {
+  return withLine(sheet, lineId, (line) => ({ ...line, assay }));
+}
+
+function withLine(sheet: TypedSheet, lineId: string, change: (line: TypedLine) => TypedLine): TypedSheet {
+  return { ...sheet, lines: sheet.lines.map((line) => (line.id === lineId ? change(line) : line)) };
+}
+
+/** A new line at the end of its phase. */
+export function withNewLine(sheet: TypedSheet, line: TypedLine): TypedSheet {
+  return inPhaseOrder({ ...sheet, lines: [...sheet.lines, line] });
+}
+
+export function withoutLine(sheet: TypedSheet, lineId: string): TypedSheet {
+  return {
+    ...sheet,
+    lines: sheet.lines.filter((line) => line.id !== lineId),
+    restLineId: sheet.restLineId === lineId ? null : sheet.restLineId,
+  };
+}
+
+/** That line takes the rest; `shownPercent` is what the former one showed and keeps. Null: no line does. */
+export function withRestLine(sheet: TypedSheet, lineId: string | null, shownPercent: string): TypedSheet {
+  const former = sheet.restLineId;
+  const kept = former === null ? sheet : withPercent(sheet, former, shownPercent);
+  return { ...kept, restLineId: lineId };
+}
+
+/** One place up (−1) or down (1); past the edge of its phase a line moves into the next one. */
+export function withLineStepped(sheet: TypedSheet, lineId: string, step: -1 | 1): TypedSheet {
+  const from = sheet.lines.findIndex((line) => line.id === lineId);
+  const line = sheet.lines[from];
+  if (line === undefined) return sheet;
+  const neighbour = sheet.lines[from + step];
+  if (neighbour !== undefined && neighbour.phase === line.phase) {
+    const lines = [...sheet.lines];
+    lines[from] = neighbour;
+    lines[from + step] = line;
+    return { ...sheet, lines };
+  }
+  const phaseIndex = sheet.phases.findIndex((phase) => phase.letter === line.phase);
+  const phase = sheet.phases[phaseIndex + step]?.letter;
+  if (phase === undefined) return sheet;
+  const others = sheet.lines.filter((other) => other.id !== lineId);
+  const moved = { ...line, phase };
+  return inPhaseOrder({ ...sheet, lines: step === 1 ? [moved, ...others] : [...others, moved] });
+}
+
+/** Puts a line where another stands, in that one's phase. */
+export function withLineAt(sheet: TypedSheet, lineId: string, overLineId: string): TypedSheet {
+  const from = sheet.lines.findIndex((line) => line.id === lineId);
+  const to = sheet.lines.findIndex((line) => line.id === overLineId);
+  const line = sheet.lines[from];
+  const over = sheet.lines[to];
+  if (line === undefined || over === undefined || from === to) return sheet;
+  const lines = sheet.lines.filter((other) => other.id !== lineId);
+  lines.splice(to, 0, { ...line, phase: over.phase });
+  return inPhaseOrder({ ...sheet, lines });
+}
+
+export function withLineInPhase(sheet: TypedSheet, lineId: string, phase: string): TypedSheet {
+  const line = sheet.lines.find((candidate) => candidate.id === lineId);
+  if (line === undefined || line.phase === phase) return sheet;
+  const others = sheet.lines.filter((other) => other.id !== lineId);
+  return inPhaseOrder({ ...sheet, lines: [...others, { ...line, phase }] });
+}
+
+/** A new phase at the end with the next free letter; nothing changes when all are taken. */
+export function withNewPhase(sheet: TypedSheet): TypedSheet {
+  const letter = nextPhaseLetter(sheet.phases);
+  if (letter === null) return sheet;
+  const phases = [...sheet.phases, { letter, title: "" }].sort((a, b) => (a.letter < b.letter ? -1 : 1));
+  return { ...sheet, phases };
+}
+
+export function withPhaseTitle(sheet: TypedSheet, letter: string, title: string): TypedSheet {
+  return { ...sheet, phases: sheet.phases.map((phase) => (phase.letter === letter ? { ...phase, title } : phase)) };
+}
+
+/** Takes a phase away; only an empty one goes, and never the last. */
+export function withoutPhase(sheet: TypedSheet, letter: string): TypedSheet {
+  if (sheet.phases.length === 1 || sheet.lines.some((line) => line.phase === letter)) return sheet;
+  return { ...sheet, phases: sheet.phases.filter((phase) => phase.letter !== letter) };
+}
+
+/** Lines sorted by their phase, keeping the order inside each. */
+function inPhaseOrder(sheet: TypedSheet): TypedSheet {
+  const lines = sheet.phases.flatMap((phase) => sheet.lines.filter((line) => line.phase === phase.letter));
+  return { ...sheet, lines };
+}

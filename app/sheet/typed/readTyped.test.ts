@@ -1,0 +1,64 @@
+import { describe, expect, it } from "vitest";
+import { percentField, readTyped } from "./readTyped";
+import type { TypedSheet } from "./typedSheet";
+
+const typed = (percent: string, changes: Partial<TypedSheet> = {}): TypedSheet => ({
+  name: "Example wash",
+  profile: "body-wash",
+  batch: "600",
+  phases: [{ letter: "A", title: "" }],
+  lines: [
+    { id: "w", phase: "A", materialId: "m-w", percent: "whatever stands here", assay: "" },
+    { id: "b", phase: "A", materialId: "m-b", percent, assay: "" },
+  ],
+  restLineId: "w",
+  ...changes,
+});
+
+const problemsOf = (sheet: TypedSheet) => readTyped(sheet, 500).problems;
+
+describe("reading the cells", () => {
+  it("12,5 is 12.5, and the line of the rest is not read", () => {
+    const { sheet, problems } = readTyped(typed("12,5"), 500);
+    expect(problems).toEqual([]);
+    expect(sheet.lines.map((line) => line.percent)).toEqual([null, 12.5]);
+    expect(sheet.batchGrams).toBe(600);
+  });
+
+  it.each([
+    ["-3", "below 0"],
+    ["101", "above 100"],
+    ["abc", "not a number"],
+    ["1e309", "not a number"],
+    ["1,2.3", "Two decimal marks"],
+  ])("%s is answered at its own cell and counts as not typed", (text, words) => {
+    const { sheet, problems } = readTyped(typed(text), 500);
+    expect(problems).toHaveLength(1);
+    expect(problems[0]?.field).toBe(percentField("b"));
+    expect(problems[0]?.message).toContain(words);
+    expect(sheet.lines[1]?.percent).toBeNull();
+  });
+
+  it("an empty cell is no mistake yet", () => {
+    expect(problemsOf(typed(""))).toEqual([]);
+  });
+
+  it("a batch that cannot be read leaves the last one standing", () => {
+    const { sheet, problems } = readTyped(typed("1", { batch: "some" }), 500);
+    expect(sheet.batchGrams).toBe(500);
+    expect(problems.map((problem) => problem.field)).toEqual(["batch"]);
+  });
+
+  it("refuses 400 characters of name, no name, and a profile nobody knows", () => {
+    expect(problemsOf(typed("1", { name: "x".repeat(400) }))[0]?.message).toContain("400");
+    expect(problemsOf(typed("1", { name: "  " }))[0]?.field).toBe("name");
+    expect(problemsOf(typed("1", { profile: "floor-polish" }))[0]?.field).toBe("profile");
+  });
+
+  it("a certificate counts from just above 0", () => {
+    const withAssay = (assay: string) =>
+      readTyped(typed("1", { lines: [{ id: "b", phase: "A", materialId: "m-b", percent: "1", assay }] }), 500);
+    expect(withAssay("30,4").sheet.lines[0]?.assayPercent).toBe(30.4);
+    expect(withAssay("0").problems[0]?.field).toBe("assay:b");
+  });
+});

@@ -1,0 +1,88 @@
+import type { ProfileSlug } from "@tensidrum/core/formula";
+import { profileOf } from "@tensidrum/core/formula";
+import { readMassGrams, readPercent } from "@tensidrum/core/quantities";
+import { massProblem, percentProblem } from "./numberWords";
+import { MOST_LINES, NAME_LENGTH, type TypedLine, type TypedSheet } from "./typedSheet";
+
+/** The field a sentence belongs to: "name", "batch", "profile", "percent:<line id>", "assay:<line id>", "lines". */
+export type FieldKey = string;
+
+export interface FieldProblem {
+  readonly field: FieldKey;
+  readonly message: string;
+}
+
+export interface ReadLine {
+  readonly id: string;
+  readonly phase: string;
+  readonly materialId: string;
+  readonly percent: number | null;
+  readonly takesTheRest: boolean;
+  readonly assayPercent: number | null;
+}
+
+export interface ReadSheet {
+  readonly name: string;
+  readonly profile: ProfileSlug;
+  readonly batchGrams: number;
+  readonly lines: readonly ReadLine[];
+}
+
+export const percentField = (lineId: string): FieldKey => `percent:${lineId}`;
+export const assayField = (lineId: string): FieldKey => `assay:${lineId}`;
+
+const FALLBACK_PROFILE: ProfileSlug = "everyday-shampoo";
+
+/**
+ * Reads the cells. What cannot be read is named field by field; in `sheet` such a percent counts as not typed and a
+ * batch as `lastBatchGrams`, so that the readings can go on while something is half typed.
+ */
+export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: ReadSheet; problems: readonly FieldProblem[] } {
+  const problems: FieldProblem[] = [];
+  const say = (field: FieldKey, message: string) => problems.push({ field, message });
+
+  const name = typed.name.trim();
+  if (name === "") say("name", "Give it a name.");
+  if (name.length > NAME_LENGTH) say("name", `A name has at most ${NAME_LENGTH} characters, this one has ${name.length}.`);
+
+  const profile = profileOf(typed.profile)?.slug;
+  if (profile === undefined) say("profile", "Choose one of the profiles listed.");
+
+  const batch = readMassGrams(typed.batch);
+  if (!batch.ok) say("batch", massProblem(batch));
+
+  if (typed.lines.length > MOST_LINES) say("lines", `A sheet holds at most ${MOST_LINES} lines, this one has ${typed.lines.length}.`);
+
+  const lines = typed.lines.map((line) => readLine(line, typed.restLineId, say));
+  return {
+    sheet: { name, profile: profile ?? FALLBACK_PROFILE, batchGrams: batch.ok ? batch.value : lastBatchGrams, lines },
+    problems,
+  };
+}
+
+function readLine(line: TypedLine, restLineId: string | null, say: (field: FieldKey, message: string) => void): ReadLine {
+  const takesTheRest = line.id === restLineId;
+  const { id, phase, materialId } = line;
+  return {
+    id,
+    phase,
+    materialId,
+    takesTheRest,
+    percent: takesTheRest ? null : readCell(line.percent, percentField(id), say),
+    assayPercent: readAssay(line.assay, assayField(id), say),
+  };
+}
+
+function readCell(text: string, field: FieldKey, say: (field: FieldKey, message: string) => void): number | null {
+  const read = readPercent(text);
+  if (read.ok) return read.value;
+  if (read.problem !== "empty") say(field, percentProblem(read));
+  return null;
+}
+
+function readAssay(text: string, field: FieldKey, say: (field: FieldKey, message: string) => void): number | null {
+  const read = readCell(text, field, say);
+  if (read !== 0) return read;
+  say(field, "A certificate of 0 % is none. Leave it empty or give more than 0.");
+  return null;
+}

@@ -1,0 +1,40 @@
+/** A line as it stands in the cells: text, not yet numbers. */
+export interface TypedLine {
+  readonly id: string;
+  readonly phase: string;
+  readonly materialId: string;
+  /** What stands in the percent cell; ignored on the line that takes the rest. */
+  readonly percent: string;
+  /** Active content by the lot's certificate, as typed; empty where none is known. */
+  readonly assay: string;
+}
+
+export interface TypedPhase {
+  readonly letter: string;
+  readonly title: string;
+}
+
+/** The sheet as typed. Lines stand in the order of their phases. */
+export interface TypedSheet {
+  readonly name: string;
+  readonly profile: string;
+  readonly batch: string;
+  readonly phases: readonly TypedPhase[];
+  readonly lines: readonly TypedLine[];
+  readonly restLineId: string | null;
+}
+
+export const NAME_LENGTH = 120;
+export const PHASE_TITLE_LENGTH = 40;
+export const NOTE_LENGTH = 2000;
+export const MOST_LINES = 300;
+
+/** The next free phase letter, or null when all 26 are taken. */
+export function nextPhaseLetter(phases: readonly TypedPhase[]): string | null {
+  const taken = new Set(phases.map((phase) => phase.letter));
+  for (let code = 65; code <= 90; code += 1) {
+    const letter = String.fromCharCode(code);
+    if (!taken.has(letter)) return letter;
+  }
+  return null;
+}

@@ -1,0 +1,87 @@
+import type { Assessment } from "@tensidrum/core/formula";
+import { percentText } from "@tensidrum/core/quantities";
+import { type RefObject, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import type { LineActions } from "./lines/lineActions";
+import { focusPercent } from "./lines/lineKeys";
+import type { PhaseActions } from "./lines/LineTable";
+import {
+  withAssay,
+  withLineAt,
+  withLineInPhase,
+  withLineStepped,
+  withNewLine,
+  withNewPhase,
+  withoutLine,
+  withoutPhase,
+  withPercent,
+  withPhaseTitle,
+  withRestLine,
+} from "./typed/editing";
+import { sheetHistory, startHistory } from "./typed/sheetHistory";
+import type { TypedLine, TypedSheet } from "./typed/typedSheet";
+
+/** The sheet being edited, with its history and everything rows and fields can ask of it. */
+export function useSheetEditor(loaded: TypedSheet) {
+  const [history, dispatch] = useReducer(sheetHistory, loaded, startHistory);
+  const [openLineId, setOpenLine] = useState<string | null>(null);
+  const [phase, setPhase] = useState(loaded.phases.at(-1)?.letter ?? "A");
+  /** What the line of the rest shows just now, for when another line takes over. */
+  const restShown = useRef("");
+
+  const edits = useMemo(() => {
+    const change = (key: string | null, step: (sheet: TypedSheet) => TypedSheet) => dispatch({ kind: "change", key, change: step });
+    const lineActions: LineActions = {
+      typePercent: (id, text) => change(`percent:${id}`, (sheet) => withPercent(sheet, id, text)),
+      typeAssay: (id, text) => change(`assay:${id}`, (sheet) => withAssay(sheet, id, text)),
+      takeTheRest: (id) => {
+        const shown = restShown.current;
+        change(null, (sheet) => (sheet.restLineId === id ? sheet : withRestLine(sheet, id, shown)));
+      },
+      remove: (id) => change(null, (sheet) => withoutLine(sheet, id)),
+      step: (id, by) => change(null, (sheet) => withLineStepped(sheet, id, by)),
+      sendToPhase: (id, letter) => change(null, (sheet) => withLineInPhase(sheet, id, letter)),
+      toggleDetail: (id) => setOpenLine((open) => (open === id ? null : id)),
+      enter: (line) => setPhase(line.phase),
+    };
+    const phaseActions: PhaseActions = {
+      typeTitle: (letter, title) => change(`phase:${letter}`, (sheet) => withPhaseTitle(sheet, letter, title)),
+      remove: (letter) => change(null, (sheet) => withoutPhase(sheet, letter)),
+    };
+    return {
+      lineActions,
+      phaseActions,
+      head: (field: "name" | "profile" | "batch", value: string) => change(field, (sheet) => ({ ...sheet, [field]: value })),
+      drop: (id: string, overId: string) => change(null, (sheet) => withLineAt(sheet, id, overId)),
+      addLine: (line: TypedLine) => {
+        change(null, (sheet) => withNewLine(sheet, line));
+        // The row is there after the next drawing; then the hand goes to its percent.
+        requestAnimationFrame(() => requestAnimationFrame(() => focusPercent(line.id)));
+      },
+      addNewPhase: () => change(null, withNewPhase),
+      undo: () => dispatch({ kind: "undo" }),
+      redo: () => dispatch({ kind: "redo" }),
+      replace: (sheet: TypedSheet) => dispatch({ kind: "replace", sheet }),
+    };
+  }, []);
+
+  const lastLetter = history.now.phases.at(-1)?.letter ?? "A";
+  const newLinePhase = history.now.phases.some(({ letter }) => letter === phase) ? phase : lastLetter;
+  return {
+    typed: history.now,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    openLineId,
+    newLinePhase,
+    setNewLinePhase: setPhase,
+    restShown,
+    ...edits,
+  };
+}
+
+/** Keeps in mind what the line of the rest shows. */
+export function useRestShown(restShown: RefObject<string>, restLineId: string | null, assessment: Assessment): void {
+  useEffect(() => {
+    const rest = assessment.lines.find((line) => line.id === restLineId);
+    restShown.current = rest === undefined ? "" : percentText(Number(rest.percent.toFixed(6)));
+  }, [restShown, restLineId, assessment]);
+}

@@ -1,0 +1,54 @@
+import { profileOf } from "@tensidrum/core/formula";
+import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
+import dayjs from "dayjs";
+import { database } from "../../db/client.server";
+import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
+import { currentMakerId } from "../frame/maker.server";
+
+const PAGE = 30;
+const FINDINGS_SHOWN = 2;
+
+/** The home board: formulas, newest change first, with what must be mended in each. Nothing is recomputed here. */
+export async function openToday(page: number) {
+  const db = database();
+  const makerId = currentMakerId();
+  const [rows, total] = await Promise.all([
+    listFormulas(db, makerId, { limit: PAGE, offset: (page - 1) * PAGE }),
+    countFormulas(db, makerId),
+  ]);
+  const now = dayjs();
+  return {
+    day: now.format("D"),
+    weekday: now.format("dddd"),
+    month: now.format("MMMM YYYY"),
+    page,
+    pages: Math.max(1, Math.ceil(total / PAGE)),
+    total,
+    newIds: { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID(), waterLineId: crypto.randomUUID() },
+    formulas: rows.map((row) => {
+      const profile = profileOf(row.profile);
+      return {
+        id: row.id,
+        name: row.name,
+        number: row.number,
+        isDraft: row.state === "draft",
+        profile: profile?.name ?? row.profile,
+        window: profile === undefined ? "" : `${writtenShort(profile.activePercent.low, 2)} to ${writtenShort(profile.activePercent.high, 2)} %`,
+        batch: writtenMass(row.batchGrams),
+        activePercent: row.activePercent,
+        lineCount: row.lineCount,
+        counts: { stops: row.stopCount, fixes: row.fixCount, considers: row.considerCount },
+        findings: row.findings.slice(0, FINDINGS_SHOWN).map(({ code, severity, what, cure }) => ({ code, severity, what, cure })),
+        changed: dayjs(row.updatedAt).isSame(now, "day") ? `today ${dayjs(row.updatedAt).format("HH:mm")}` : dayjs(row.updatedAt).format("D MMM YYYY"),
+      };
+    }),
+  };
+}
+
+export type TodayBoard = Awaited<ReturnType<typeof openToday>>;
+
+/** The page asked for; anything that is no page is the first. */
+export function readPage(request: Request): number {
+  const page = Number(new URL(request.url).searchParams.get("page") ?? 1);
+  return Number.isInteger(page) && page >= 1 && page <= 100_000 ? page : 1;
+}

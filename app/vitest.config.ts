@@ -1,0 +1,5 @@
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  test: { name: "interface", root: import.meta.dirname, include: ["**/*.test.ts"], exclude: ["**/*.server.test.ts"], environment: "node" },
+});

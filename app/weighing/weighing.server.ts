@@ -1,0 +1,79 @@
+import { finestDecimals, gramsText, profileOf, Refusal } from "@tensidrum/core/formula";
+import { roleOf, shownInci } from "@tensidrum/core/library";
+import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
+import dayjs from "dayjs";
+import Joi from "joi";
+import { database } from "../../db/client.server";
+import { findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
+import { materialsById } from "../../db/materials/queries.server";
+import { listScales } from "../../db/scales/queries.server";
+import { currentMakerId } from "../frame/maker.server";
+
+const address = Joi.object<{ formulaId: string; number: number }>({
+  formulaId: Joi.string().guid().required(),
+  number: Joi.number().integer().min(1).max(100_000).required(),
+});
+
+/** Reads the address of a weighing sheet; anything that cannot be one is simply not here. */
+export function readWeighingAddress(params: { readonly formulaId?: string | undefined; readonly number?: string | undefined }) {
+  const { value, error } = address.validate({ ...params });
+  if (error !== undefined) throw notHere();
+  return value;
+}
+
+function notHere(): Refusal {
+  return new Refusal("not-found", "No weighing sheet lies at this address.", "Go back to Today and open the formula from there.");
+}
+
+/** The weighing sheet of one version: what to weigh, phase by phase, on which scale. */
+export async function openWeighing(wanted: { readonly formulaId: string; readonly number: number }) {
+  const db = database();
+  const makerId = currentMakerId();
+  const found = await findVersion(db, makerId, wanted);
+  if (found === undefined) throw notHere();
+  const { version, formulaName } = found;
+  const [phases, lines, ownScales] = await Promise.all([
+    listPhases(db, makerId, version.id),
+    listLines(db, makerId, version.id),
+    listScales(db, makerId),
+  ]);
+  const current = await materialsById(db, makerId, [...new Set(lines.map((line) => line.materialId))]);
+  const frozen = new Map(version.snapshot?.materials?.map((material) => [material.slug, material]));
+  const materials = new Map(current.map(({ id, facts }) => [id, frozen.get(facts.slug) ?? facts]));
+  const scales = version.snapshot?.scales ?? ownScales;
+  const { assessment } = version;
+  const weighed = new Map(assessment.lines.map((line) => [line.id, line]));
+  const decimals = finestDecimals(assessment.lines, scales);
+  return {
+    formulaId: wanted.formulaId,
+    number: version.number,
+    isDraft: version.state === "draft",
+    name: version.snapshot?.name ?? formulaName,
+    profile: profileOf(version.profile)?.name ?? version.profile,
+    batch: writtenMass(version.batchGrams),
+    printedOn: dayjs().format("D MMMM YYYY"),
+    total: assessment.lines.reduce((sum, line) => sum + line.gramsToWeigh, 0).toFixed(decimals),
+    totalPercent: writtenPercent(assessment.totalPercent),
+    urgent: assessment.findings.filter((finding) => finding.severity !== "consider").map((finding) => `${finding.what} ${finding.cure}`),
+    phases: phases.map((phase) => ({
+      ...phase,
+      lines: lines
+        .filter((line) => line.phaseLetter === phase.letter)
+        .map((line) => {
+          const material = materials.get(line.materialId);
+          const reading = weighed.get(line.id);
+          return {
+            id: line.id,
+            name: material?.name ?? "unknown material",
+            inci: material === undefined ? "" : shownInci(material),
+            role: material === undefined ? "" : roleOf(material),
+            percent: reading === undefined ? "" : writtenPercent(reading.percent),
+            takesTheRest: line.takesTheRest,
+            grams: reading === undefined ? "" : gramsText(reading, scales, line.takesTheRest ? decimals : null),
+            scale: reading?.scale ?? "",
+            tooSmall: reading?.tooSmall ?? false,
+          };
+        }),
+    })),
+  };
+}

@@ -1,0 +1,44 @@
+import type { Scale } from "../quantities/scales.ts";
+import type { ProfileSlug } from "./profiles.ts";
+import type { Formula, FormulaLine, Phase } from "./types.ts";
+
+/** A line as it is worked on: it may still lack its number. */
+export interface DraftLine {
+  readonly id: string;
+  readonly phase: string;
+  /** Slug of the material. */
+  readonly material: string;
+  /** % w/w; null while nothing is typed, and on the line that takes the rest. */
+  readonly percent: number | null;
+  readonly takesTheRest: boolean;
+  readonly assayPercent: number | null;
+}
+
+export interface Draft {
+  readonly name: string;
+  readonly profile: ProfileSlug;
+  readonly batchGrams: number;
+  readonly scales: readonly Scale[];
+  readonly phases: readonly Phase[];
+  readonly lines: readonly DraftLine[];
+}
+
+/** The formula a draft stands for. A line without a number yet counts as 0 %. */
+export function formulaOfDraft(draft: Draft): Formula {
+  return {
+    format: "tensidrum-formula/1",
+    name: draft.name,
+    profile: draft.profile,
+    batchGrams: draft.batchGrams,
+    scales: draft.scales.map(({ name, readabilityGrams, capacityGrams }) => ({ name, readabilityGrams, capacityGrams })),
+    phases: draft.phases,
+    lines: draft.lines.map(lineOfDraft),
+  };
+}
+
+function lineOfDraft(line: DraftLine): FormulaLine {
+  const { id, phase, material } = line;
+  const assay = line.assayPercent === null ? {} : { assayPercent: line.assayPercent };
+  if (line.takesTheRest) return { id, phase, material, qs: true, ...assay };
+  return { id, phase, material, percent: line.percent ?? 0, ...assay };
+}

@@ -1,0 +1,46 @@
+import { drizzle, type NodePgDatabase } from "drizzle-orm/node-postgres";
+import pg from "pg";
+
+export type Database = NodePgDatabase;
+/** What a query needs: the database itself or a transaction on it. */
+export type Executor = Pick<Database, "select" | "selectDistinctOn" | "insert" | "update" | "delete" | "execute" | "transaction">;
+
+export interface OpenDatabase {
+  readonly db: Database;
+  close(): Promise<void>;
+}
+
+const CONNECT_MILLISECONDS = 3000;
+const STATEMENT_MILLISECONDS = 15_000;
+const POOL_SIZE = 10;
+
+/** Opens a pool of connections. A connection that breaks while idle is dropped, the next query opens another. */
+export function openDatabase(connectionString: string): OpenDatabase {
+  const pool = new pg.Pool({
+    connectionString,
+    max: POOL_SIZE,
+    connectionTimeoutMillis: CONNECT_MILLISECONDS,
+    statement_timeout: STATEMENT_MILLISECONDS,
+  });
+  pool.on("error", (error) => console.error(`A database connection broke: ${error.message}`));
+  return { db: drizzle(pool), close: () => pool.end() };
+}
+
+const shared = globalThis as typeof globalThis & { tensidrumDatabase?: OpenDatabase };
+
+/** The pool of this process; development reloads modules, so it lives on the global object. */
+export function database(): Database {
+  shared.tensidrumDatabase ??= openDatabase(databaseUrl());
+  return shared.tensidrumDatabase.db;
+}
+
+export async function closeDatabase(): Promise<void> {
+  await shared.tensidrumDatabase?.close();
+  delete shared.tensidrumDatabase;
+}
+
+export function databaseUrl(): string {
+  const url = process.env.DATABASE_URL;
+  if (url === undefined || url === "") throw new Error("DATABASE_URL is not set; start with bin/start or bin/dev");
+  return url;
+}

@@ -1,0 +1,101 @@
+import { createHash } from "node:crypto";
+import { assess, completeSnapshot, coreVersion, formulaOfDraft, type DraftLine } from "@tensidrum/core/formula";
+import type { MaterialsBySlug } from "@tensidrum/core/library";
+import type { Scale } from "@tensidrum/core/quantities";
+import type { Executor } from "../client.server";
+import { deleteFormula, insertDraftFrom, insertFormula, saveDraft, setDraft, type DraftContent } from "../formulas/writes.server";
+import { listMaterials } from "../materials/queries.server";
+import { listScales } from "../scales/queries.server";
+import { demoFormulas, type DemoFormula, type DemoVersion } from "./formulas";
+import { workshop } from "./workshop";
+
+interface Bench {
+  readonly idOfSlug: ReadonlyMap<string, string>;
+  readonly materials: MaterialsBySlug;
+  readonly scales: readonly Scale[];
+}
+
+/** Lays the demo formulas in as they were on the first day; formulas of the maker's own stay. */
+export async function loadDemo(db: Executor): Promise<void> {
+  const stored = await listMaterials(db, workshop.id);
+  const bench: Bench = {
+    idOfSlug: new Map(stored.map(({ id, facts }) => [facts.slug, id])),
+    materials: new Map(stored.map(({ facts }) => [facts.slug, facts])),
+    scales: await listScales(db, workshop.id),
+  };
+  await db.transaction(async (tx) => {
+    for (const formula of demoFormulas) {
+      await deleteFormula(tx, workshop.id, formula.id);
+      await layIn(tx, formula, bench);
+    }
+  });
+}
+
+async function layIn(db: Executor, formula: DemoFormula, bench: Bench): Promise<void> {
+  let parentId: string | undefined;
+  for (const version of formula.versions) {
+    const { content, snapshot } = contentOf(formula, version, bench);
+    let revision = 0;
+    if (parentId === undefined) {
+      await insertFormula(db, workshop.id, { formulaId: formula.id, versionId: version.id }, content);
+    } else {
+      await insertDraftFrom(db, workshop.id, { parentId, versionId: version.id });
+      revision = (await saveDraft(db, workshop.id, { versionId: version.id, revision: 0 }, content)) ?? 0;
+    }
+    if (version.note !== undefined) {
+      const record = { note: version.note, snapshot, assessment: content.assessment, coreVersion };
+      await setDraft(db, workshop.id, { versionId: version.id, revision }, record);
+    }
+    parentId = version.id;
+  }
+}
+
+function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
+  const lines = version.lines.map(
+    ([phase, material, percent]): DraftLine => ({
+      id: stableUuid(`${formula.name} ${material}`),
+      phase,
+      material,
+      percent: percent === "q.s." ? null : percent,
+      takesTheRest: percent === "q.s.",
+      assayPercent: null,
+    }),
+  );
+  const phases = Object.entries(formula.phases).map(([letter, title]) => ({ letter, title }));
+  const { name, profile, batchGrams } = formula;
+  const file = formulaOfDraft({
+    name,
+    profile,
+    batchGrams,
+    scales: bench.scales,
+    phases: phases.map(({ letter, title }) => ({ id: letter, title })),
+    lines,
+  });
+  const content: DraftContent = {
+    name,
+    profile,
+    batchGrams,
+    phases,
+    lines: lines.map(({ id, phase, material, percent, takesTheRest, assayPercent }) => ({
+      id,
+      phaseLetter: phase,
+      materialId: bench.idOfSlug.get(material) ?? missing(material),
+      percent,
+      takesTheRest,
+      assayPercent,
+    })),
+    assessment: assess(file, bench.materials),
+    coreVersion,
+  };
+  return { content, snapshot: completeSnapshot(file, bench.materials) };
+}
+
+function missing(material: string): never {
+  throw new Error(`The demo uses "${material}", which the library does not hold`);
+}
+
+/** The same text always gives the same UUID (version 8, from a hash), so that demo lines keep theirs across versions. */
+function stableUuid(text: string): string {
+  const hex = createHash("sha256").update(text).digest("hex");
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}

@@ -1,0 +1,123 @@
+import type { Finding } from "@tensidrum/core/findings";
+import { and, asc, count, desc, eq, sql } from "drizzle-orm";
+import type { Executor } from "../client.server";
+import { formulas, lines, phases, versions } from "./schema";
+
+const currentFirst = [desc(sql`${versions.state} = 'draft'`), desc(versions.number)] as const;
+
+/** One page of formulas with the version being worked on: the draft, else the newest. Newest change first. */
+export async function listFormulas(db: Executor, makerId: string, page: { readonly limit: number; readonly offset: number }) {
+  const current = db
+    .selectDistinctOn([versions.formulaId], {
+      formulaId: versions.formulaId,
+      number: versions.number,
+      state: versions.state,
+      profile: versions.profile,
+      batchGrams: versions.batchGrams,
+      activePercent: versions.activePercent,
+      stopCount: versions.stopCount,
+      fixCount: versions.fixCount,
+      considerCount: versions.considerCount,
+      lineCount: versions.lineCount,
+      findings: sql<Finding[]>`${versions.assessment} -> 'findings'`.as("findings"),
+      updatedAt: versions.updatedAt,
+    })
+    .from(versions)
+    .innerJoin(pageOf(db, makerId, page), sql`page.id = ${versions.formulaId}`)
+    .where(eq(versions.makerId, makerId))
+    .orderBy(versions.formulaId, ...currentFirst)
+    .as("current");
+  return db
+    .select({
+      id: formulas.id,
+      name: formulas.name,
+      number: current.number,
+      state: current.state,
+      profile: current.profile,
+      batchGrams: current.batchGrams,
+      activePercent: current.activePercent,
+      stopCount: current.stopCount,
+      fixCount: current.fixCount,
+      considerCount: current.considerCount,
+      lineCount: current.lineCount,
+      findings: current.findings,
+      updatedAt: current.updatedAt,
+    })
+    .from(formulas)
+    .innerJoin(current, eq(current.formulaId, formulas.id))
+    .where(eq(formulas.makerId, makerId))
+    .orderBy(desc(formulas.updatedAt), asc(formulas.id));
+}
+
+function pageOf(db: Executor, makerId: string, page: { readonly limit: number; readonly offset: number }) {
+  return db
+    .select({ id: formulas.id })
+    .from(formulas)
+    .where(eq(formulas.makerId, makerId))
+    .orderBy(desc(formulas.updatedAt), asc(formulas.id))
+    .limit(page.limit)
+    .offset(page.offset)
+    .as("page");
+}
+
+export async function countFormulas(db: Executor, makerId: string): Promise<number> {
+  const [row] = await db.select({ formulas: count() }).from(formulas).where(eq(formulas.makerId, makerId));
+  return row?.formulas ?? 0;
+}
+
+/** One version with its formula's name: the one of that number, else the draft, else the newest. */
+export async function findVersion(db: Executor, makerId: string, wanted: { readonly formulaId: string; readonly number?: number | undefined }) {
+  const [row] = await db
+    .select({ version: versions, formulaName: formulas.name })
+    .from(versions)
+    .innerJoin(formulas, eq(formulas.id, versions.formulaId))
+    .where(
+      and(
+        eq(versions.makerId, makerId),
+        eq(versions.formulaId, wanted.formulaId),
+        wanted.number === undefined ? undefined : eq(versions.number, wanted.number),
+      ),
+    )
+    .orderBy(...currentFirst)
+    .limit(1);
+  return row;
+}
+
+export async function listVersions(db: Executor, makerId: string, formulaId: string) {
+  return db
+    .select({
+      id: versions.id,
+      number: versions.number,
+      state: versions.state,
+      note: versions.note,
+      parentId: versions.parentId,
+      activePercent: versions.activePercent,
+      setAt: versions.setAt,
+    })
+    .from(versions)
+    .where(and(eq(versions.makerId, makerId), eq(versions.formulaId, formulaId)))
+    .orderBy(desc(versions.number));
+}
+
+export async function listPhases(db: Executor, makerId: string, versionId: string) {
+  return db
+    .select({ letter: phases.letter, title: phases.title })
+    .from(phases)
+    .where(and(eq(phases.makerId, makerId), eq(phases.versionId, versionId)))
+    .orderBy(asc(phases.position));
+}
+
+export async function listLines(db: Executor, makerId: string, versionId: string) {
+  return db
+    .select({
+      id: lines.id,
+      phaseLetter: lines.phaseLetter,
+      materialId: lines.materialId,
+      percent: lines.percent,
+      takesTheRest: lines.takesTheRest,
+      assayPercent: lines.assayPercent,
+    })
+    .from(lines)
+    .where(and(eq(lines.makerId, makerId), eq(lines.versionId, versionId)))
+    .orderBy(asc(lines.position));
+}

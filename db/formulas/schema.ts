@@ -1,0 +1,153 @@
+import type { Assessment, Formula } from "@tensidrum/core/formula";
+import { sql } from "drizzle-orm";
+import {
+  boolean,
+  check,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  numeric,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uniqueIndex,
+  uuid,
+} from "drizzle-orm/pg-core";
+import { makers } from "../makers/schema";
+import { materials } from "../materials/schema";
+
+const moment = (name: string) => timestamp(name, { withTimezone: true });
+
+export const formulas = pgTable(
+  "formulas",
+  {
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id")
+      .notNull()
+      .references(() => makers.id, { onDelete: "cascade" }),
+    name: text("name").notNull(),
+    createdAt: moment("created_at").notNull().defaultNow(),
+    updatedAt: moment("updated_at").notNull().defaultNow(),
+  },
+  (table) => [
+    unique("formulas_id_maker").on(table.id, table.makerId),
+    index("formulas_maker_updated").on(table.makerId, table.updatedAt),
+    check("formulas_name_length", sql`char_length(${table.name}) between 1 and 120`),
+  ],
+);
+
+/** A draft changes as it is typed; a set version never changes again. */
+export const versions = pgTable(
+  "versions",
+  {
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    formulaId: uuid("formula_id").notNull(),
+    parentId: uuid("parent_id"),
+    number: integer("number").notNull(),
+    state: text("state", { enum: ["draft", "set"] }).notNull(),
+    note: text("note").notNull().default(""),
+    profile: text("profile").notNull(),
+    batchGrams: numeric("batch_grams", { mode: "number" }).notNull(),
+    /** Counts the saves of a draft; a save names the one it began from. */
+    revision: integer("revision").notNull().default(0),
+    assessment: jsonb("assessment").$type<Assessment>().notNull(),
+    coreVersion: text("core_version").notNull(),
+    /** The complete tensidrum-formula/1 file of a set version. */
+    snapshot: jsonb("snapshot").$type<Formula>(),
+    // Taken from the assessment, so that lists read columns.
+    activePercent: numeric("active_percent", { mode: "number" }).notNull(),
+    stopCount: integer("stop_count").notNull(),
+    fixCount: integer("fix_count").notNull(),
+    considerCount: integer("consider_count").notNull(),
+    lineCount: integer("line_count").notNull(),
+    createdAt: moment("created_at").notNull().defaultNow(),
+    updatedAt: moment("updated_at").notNull().defaultNow(),
+    setAt: moment("set_at"),
+  },
+  (table) => [
+    foreignKey({
+      name: "versions_formula",
+      columns: [table.formulaId, table.makerId],
+      foreignColumns: [formulas.id, formulas.makerId],
+    }).onDelete("cascade"),
+    foreignKey({
+      name: "versions_parent",
+      columns: [table.parentId, table.formulaId],
+      foreignColumns: [table.id, table.formulaId],
+    }),
+    unique("versions_id_formula").on(table.id, table.formulaId),
+    unique("versions_id_maker").on(table.id, table.makerId),
+    unique("versions_formula_number").on(table.formulaId, table.number),
+    uniqueIndex("versions_one_draft").on(table.formulaId).where(sql`state = 'draft'`),
+    check("versions_number", sql`${table.number} > 0`),
+    check("versions_note_length", sql`char_length(${table.note}) <= 2000`),
+    check("versions_batch", sql`${table.batchGrams} > 0 and ${table.batchGrams} <= 1000000`),
+    check("versions_state", sql`${table.state} in ('draft', 'set')`),
+    check(
+      "versions_set_is_complete",
+      sql`(${table.state} = 'set') = (${table.snapshot} is not null) and (${table.state} = 'set') = (${table.setAt} is not null)`,
+    ),
+  ],
+);
+
+export const phases = pgTable(
+  "phases",
+  {
+    versionId: uuid("version_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    letter: text("letter").notNull(),
+    title: text("title").notNull(),
+    position: integer("position").notNull(),
+  },
+  (table) => [
+    primaryKey({ name: "phases_pkey", columns: [table.versionId, table.letter] }),
+    foreignKey({
+      name: "phases_version",
+      columns: [table.versionId, table.makerId],
+      foreignColumns: [versions.id, versions.makerId],
+    }).onDelete("cascade"),
+    check("phases_letter", sql`${table.letter} ~ '^[A-Z]$'`),
+    check("phases_title_length", sql`char_length(${table.title}) <= 40`),
+  ],
+);
+
+/** A line keeps its id from version to version, so that versions can be compared line by line. */
+export const lines = pgTable(
+  "lines",
+  {
+    id: uuid("id").notNull(),
+    versionId: uuid("version_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    phaseLetter: text("phase_letter").notNull(),
+    materialId: uuid("material_id")
+      .notNull()
+      .references(() => materials.id),
+    position: integer("position").notNull(),
+    /** Null on the line that takes the rest, and on a draft's line that has no number yet. */
+    percent: numeric("percent", { mode: "number" }),
+    takesTheRest: boolean("takes_the_rest").notNull(),
+    assayPercent: numeric("assay_percent", { mode: "number" }),
+  },
+  (table) => [
+    primaryKey({ name: "lines_pkey", columns: [table.versionId, table.id] }),
+    foreignKey({
+      name: "lines_version",
+      columns: [table.versionId, table.makerId],
+      foreignColumns: [versions.id, versions.makerId],
+    }).onDelete("cascade"),
+    foreignKey({
+      name: "lines_phase",
+      columns: [table.versionId, table.phaseLetter],
+      foreignColumns: [phases.versionId, phases.letter],
+    }).onDelete("cascade"),
+    index("lines_material").on(table.materialId),
+    uniqueIndex("lines_one_takes_the_rest").on(table.versionId).where(sql`takes_the_rest`),
+    check("lines_percent", sql`${table.percent} >= 0 and ${table.percent} <= 100`),
+    check("lines_assay", sql`${table.assayPercent} > 0 and ${table.assayPercent} <= 100`),
+    check("lines_rest_has_no_percent", sql`not (${table.takesTheRest} and ${table.percent} is not null)`),
+  ],
+);

@@ -1,0 +1,188 @@
+import type { Assessment, Formula } from "@tensidrum/core/formula";
+import { and, eq, max, sql } from "drizzle-orm";
+import type { Executor } from "../client.server";
+import { formulas, lines, phases, versions } from "./schema";
+
+export interface PhaseRow {
+  readonly letter: string;
+  readonly title: string;
+}
+
+export interface LineRow {
+  readonly id: string;
+  readonly phaseLetter: string;
+  readonly materialId: string;
+  readonly percent: number | null;
+  readonly takesTheRest: boolean;
+  readonly assayPercent: number | null;
+}
+
+/** Everything a draft holds, with the readings made from it. */
+export interface DraftContent {
+  readonly name: string;
+  readonly profile: string;
+  readonly batchGrams: number;
+  readonly phases: readonly PhaseRow[];
+  readonly lines: readonly LineRow[];
+  readonly assessment: Assessment;
+  readonly coreVersion: string;
+}
+
+function countOf(assessment: Assessment, severity: string): number {
+  return assessment.findings.filter((finding) => finding.severity === severity).length;
+}
+
+function headOf(content: DraftContent) {
+  const { assessment } = content;
+  return {
+    profile: content.profile,
+    batchGrams: content.batchGrams,
+    assessment,
+    coreVersion: content.coreVersion,
+    activePercent: assessment.activeMatter.percent,
+    stopCount: countOf(assessment, "stop"),
+    fixCount: countOf(assessment, "fix"),
+    considerCount: countOf(assessment, "consider"),
+    lineCount: content.lines.length,
+  };
+}
+
+async function insertBody(db: Executor, makerId: string, versionId: string, content: Pick<DraftContent, "phases" | "lines">) {
+  const owner = { versionId, makerId };
+  if (content.phases.length > 0) {
+    await db.insert(phases).values(content.phases.map((phase, position) => ({ ...owner, ...phase, position })));
+  }
+  if (content.lines.length > 0) {
+    await db.insert(lines).values(content.lines.map((line, position) => ({ ...owner, ...line, position })));
+  }
+}
+
+/** A new formula with its first draft, version 1. */
+export async function insertFormula(
+  db: Executor,
+  makerId: string,
+  ids: { readonly formulaId: string; readonly versionId: string },
+  content: DraftContent,
+): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx.insert(formulas).values({ id: ids.formulaId, makerId, name: content.name });
+    await tx.insert(versions).values({
+      id: ids.versionId,
+      makerId,
+      formulaId: ids.formulaId,
+      number: 1,
+      state: "draft",
+      ...headOf(content),
+    });
+    await insertBody(tx, makerId, ids.versionId, content);
+  });
+}
+
+/** A save names the revision it began from. Returns the new revision, or `undefined` when another save came first. */
+export async function saveDraft(
+  db: Executor,
+  makerId: string,
+  base: { readonly versionId: string; readonly revision: number },
+  content: DraftContent,
+): Promise<number | undefined> {
+  return db.transaction(async (tx) => {
+    const [won] = await tx
+      .update(versions)
+      .set({ ...headOf(content), revision: sql`${versions.revision} + 1`, updatedAt: sql`now()` })
+      .where(
+        and(
+          eq(versions.makerId, makerId),
+          eq(versions.id, base.versionId),
+          eq(versions.state, "draft"),
+          eq(versions.revision, base.revision),
+        ),
+      )
+      .returning({ revision: versions.revision, formulaId: versions.formulaId });
+    if (won === undefined) return undefined;
+    await tx
+      .update(formulas)
+      .set({ name: content.name, updatedAt: sql`now()` })
+      .where(and(eq(formulas.makerId, makerId), eq(formulas.id, won.formulaId)));
+    await tx.delete(phases).where(and(eq(phases.makerId, makerId), eq(phases.versionId, base.versionId)));
+    await insertBody(tx, makerId, base.versionId, content);
+    return won.revision;
+  });
+}
+
+/** Turns a draft into a set version. Returns its number, or `undefined` when the draft has moved on. */
+export async function setDraft(
+  db: Executor,
+  makerId: string,
+  base: { readonly versionId: string; readonly revision: number },
+  record: { readonly note: string; readonly snapshot: Formula; readonly assessment: Assessment; readonly coreVersion: string },
+): Promise<number | undefined> {
+  const [won] = await db
+    .update(versions)
+    .set({ ...record, state: "set", setAt: sql`now()`, updatedAt: sql`now()` })
+    .where(
+      and(
+        eq(versions.makerId, makerId),
+        eq(versions.id, base.versionId),
+        eq(versions.state, "draft"),
+        eq(versions.revision, base.revision),
+      ),
+    )
+    .returning({ number: versions.number });
+  return won?.number;
+}
+
+/**
+ * A new draft that goes on from a set version: same phases and lines, next free number, the set one as parent.
+ * Returns its number, or `undefined` when there is no such set version.
+ */
+export async function insertDraftFrom(
+  db: Executor,
+  makerId: string,
+  ids: { readonly parentId: string; readonly versionId: string },
+): Promise<number | undefined> {
+  return db.transaction(async (tx) => {
+    const [parent] = await tx
+      .select()
+      .from(versions)
+      .where(and(eq(versions.makerId, makerId), eq(versions.id, ids.parentId), eq(versions.state, "set")));
+    if (parent === undefined) return undefined;
+    const [newest] = await tx
+      .select({ number: max(versions.number) })
+      .from(versions)
+      .where(and(eq(versions.makerId, makerId), eq(versions.formulaId, parent.formulaId)));
+    const number = (newest?.number ?? 0) + 1;
+    const { id: parentId, snapshot: _snapshot, setAt: _setAt, createdAt: _created, updatedAt: _updated, ...head } = parent;
+    await tx.insert(versions).values({ ...head, id: ids.versionId, parentId, number, state: "draft", note: "", revision: 0 });
+    await copyBody(tx, makerId, { from: parentId, to: ids.versionId });
+    await tx
+      .update(formulas)
+      .set({ updatedAt: sql`now()` })
+      .where(and(eq(formulas.makerId, makerId), eq(formulas.id, parent.formulaId)));
+    return number;
+  });
+}
+
+async function copyBody(db: Executor, makerId: string, ids: { readonly from: string; readonly to: string }) {
+  const ownPhases = await db.select().from(phases).where(and(eq(phases.makerId, makerId), eq(phases.versionId, ids.from)));
+  const ownLines = await db.select().from(lines).where(and(eq(lines.makerId, makerId), eq(lines.versionId, ids.from)));
+  if (ownPhases.length > 0) await db.insert(phases).values(ownPhases.map((phase) => ({ ...phase, versionId: ids.to })));
+  if (ownLines.length > 0) await db.insert(lines).values(ownLines.map((line) => ({ ...line, versionId: ids.to })));
+}
+
+/** Throws a draft away. Returns whether there was one. */
+export async function deleteDraft(db: Executor, makerId: string, versionId: string): Promise<boolean> {
+  const gone = await db
+    .delete(versions)
+    .where(and(eq(versions.makerId, makerId), eq(versions.id, versionId), eq(versions.state, "draft")))
+    .returning({ id: versions.id });
+  return gone.length > 0;
+}
+
+/** Takes a formula away with all its versions. Returns whether there was one. */
+export async function deleteFormula(db: Executor, makerId: string, formulaId: string): Promise<boolean> {
+  const gone = await db
+    .delete(formulas)
+    .where(and(eq(formulas.makerId, makerId), eq(formulas.id, formulaId)))
+    .returning({ id: formulas.id });
+  return gone.length > 0;
+}

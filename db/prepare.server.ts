@@ -1,0 +1,45 @@
+import { drizzle } from "drizzle-orm/node-postgres";
+import { migrate } from "drizzle-orm/node-postgres/migrator";
+import pg from "pg";
+import { firstScales, workshop } from "./demo/workshop";
+import { loadDemo } from "./demo/loadDemo.server";
+import { ensureMaker, markDemoDecided } from "./makers/queries.server";
+import { loadReferenceLibrary } from "./materials/loadReference.server";
+import { listScales, replaceScales } from "./scales/queries.server";
+
+export interface PrepareOptions {
+  readonly connectionString: string;
+  readonly migrationsFolder: string;
+  readonly demo: "once" | "never" | "reset";
+  readonly say: (step: string) => void;
+}
+
+/** Any constant will do, as long as every process of the application uses the same. */
+const PREPARE_LOCK = 7_305_361;
+
+/**
+ * Brings a database to what this build needs: tables, reference library, the maker and, once, the demo formulas.
+ * Several processes may call it at the same time; they wait for each other.
+ */
+export async function prepareDatabase({ connectionString, migrationsFolder, demo, say }: PrepareOptions): Promise<void> {
+  const client = new pg.Client({ connectionString });
+  await client.connect();
+  try {
+    await client.query("select pg_advisory_lock($1)", [PREPARE_LOCK]);
+    const db = drizzle(client);
+    await migrate(db, { migrationsFolder });
+    const written = await loadReferenceLibrary(db);
+    if (written > 0) say(`Laid in the reference library: ${written} materials.`);
+    const decided = await ensureMaker(db, workshop);
+    if (!decided && (await listScales(db, workshop.id)).length === 0) {
+      await replaceScales(db, workshop.id, firstScales.map((scale) => ({ ...scale, id: crypto.randomUUID() })));
+    }
+    if (demo === "reset" || (demo === "once" && !decided)) {
+      await loadDemo(db);
+      say("Laid in the demo formulas of the wardrobe workshop.");
+    }
+    if (!decided) await markDemoDecided(db, workshop.id);
+  } finally {
+    await client.end();
+  }
+}

@@ -1,0 +1,48 @@
+import { root } from "./commands.mjs";
+import { readOptions } from "./options.mjs";
+import { checkNode, ensureNodePackages } from "./packages.mjs";
+import { run, say } from "./say.mjs";
+import { checkPort, standUpDatabase } from "./standUp.mjs";
+
+await run(async () => {
+  const { port, demo } = readOptions("bin/dev");
+  checkNode();
+  await checkPort(port);
+  await ensureNodePackages();
+  const database = await standUpDatabase();
+  process.env.DATABASE_URL = database.url;
+  process.env.NODE_ENV = "development";
+
+  const [{ createServer }, { default: express }] = await Promise.all([import("vite"), import("express")]);
+  const vite = await createServer({ root, server: { middlewareMode: true } });
+  const load = () => vite.ssrLoadModule("./server/application.ts");
+  const { prepareDatabase, closeDatabase } = await load();
+  await prepareDatabase({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, say });
+
+  const application = express();
+  application.use(vite.middlewares);
+  application.use(async (request, response, next) => {
+    try {
+      const { pages } = await load();
+      await pages(request, response, next);
+    } catch (error) {
+      if (error instanceof Error) vite.ssrFixStacktrace(error);
+      next(error);
+    }
+  });
+  const server = application.listen(port, "127.0.0.1", () => say(`Tensidrum (hot reload) is ready at http://127.0.0.1:${port}/`));
+
+  let ending = false;
+  const end = async () => {
+    if (ending) return;
+    ending = true;
+    server.closeAllConnections();
+    server.close();
+    await vite.close();
+    await closeDatabase();
+    await database.stop();
+    process.exit(0);
+  };
+  process.on("SIGINT", () => void end());
+  process.on("SIGTERM", () => void end());
+});

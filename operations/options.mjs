@@ -1,0 +1,41 @@
+import { parseArgs } from "node:util";
+import { Obstacle } from "./say.mjs";
+
+const DEFAULT_PORT = 4180;
+
+/**
+ * Reads the command line of bin/start and bin/dev.
+ * @param {string} command
+ */
+export function readOptions(command) {
+  const usage = `Usage: ${command} [--port NUMBER] [--empty] [--reset-demo]
+  --port NUMBER   port on 127.0.0.1, else ${DEFAULT_PORT}
+  --empty         a new database begins without the demo formulas
+  --reset-demo    puts the demo formulas back as they were; your own stay
+A DATABASE_URL in the environment is used instead of an own database server.`;
+  let values;
+  try {
+    ({ values } = parseArgs({
+      options: {
+        port: { type: "string" },
+        empty: { type: "boolean", default: false },
+        "reset-demo": { type: "boolean", default: false },
+        help: { type: "boolean", default: false },
+      },
+    }));
+  } catch (error) {
+    throw new Obstacle(`${error instanceof Error ? error.message : error}\n${usage}`);
+  }
+  if (values.help) {
+    process.stdout.write(`${usage}\n`);
+    process.exit(0);
+  }
+  if (values.empty && values["reset-demo"]) throw new Obstacle("--empty and --reset-demo exclude each other. Choose one.");
+  const port = Number(values.port ?? process.env.PORT ?? DEFAULT_PORT);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) {
+    throw new Obstacle(`"${values.port ?? process.env.PORT}" is no port. Give a whole number from 1 to 65535.`);
+  }
+  /** @type {"once" | "never" | "reset"} */
+  const demo = values["reset-demo"] ? "reset" : values.empty ? "never" : "once";
+  return { port, demo };
+}

@@ -1,0 +1,77 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { createServer } from "node:net";
+import { ensurePostgres, isAlive, startCluster } from "./cluster.mjs";
+import { root } from "./commands.mjs";
+import { Obstacle, say } from "./say.mjs";
+
+const DATA = `${root}/.data`;
+const OWNER = `${DATA}/start.pid`;
+
+/** Stops with a sentence when somebody listens on that port already. @param {number} port */
+export function checkPort(port) {
+  return /** @type {Promise<void>} */ (
+    new Promise((resolve, reject) => {
+      const probe = createServer();
+      probe.on("error", (error) => {
+        const code = /** @type {NodeJS.ErrnoException} */ (error).code;
+        reject(
+          new Obstacle(
+            code === "EADDRINUSE"
+              ? `Port ${port} is in use. If that is another Tensidrum, open http://127.0.0.1:${port}/, else choose another port: --port ${port + 1}`
+              : `Port ${port} cannot be opened (${code ?? error.message}). Choose another: --port 4180`,
+          ),
+        );
+      });
+      probe.listen(port, "127.0.0.1", () => probe.close(() => resolve()));
+    })
+  );
+}
+
+/**
+ * The database to use: the one of DATABASE_URL, else the project's own cluster, started.
+ * @returns {Promise<{ url: string, stop: () => Promise<void>, ended: Promise<void> | undefined }>}
+ */
+export async function standUpDatabase() {
+  const given = process.env.DATABASE_URL;
+  if (given !== undefined && given !== "") {
+    say("Using the database of DATABASE_URL.");
+    return { url: given, stop: async () => undefined, ended: undefined };
+  }
+  await ensurePostgres();
+  takeOwnership();
+  try {
+    const cluster = await startCluster(DATA);
+    return {
+      url: cluster.url,
+      ended: cluster.ended,
+      stop: async () => {
+        await cluster.stop();
+        rmSync(OWNER, { force: true });
+      },
+    };
+  } catch (error) {
+    rmSync(OWNER, { force: true });
+    throw error;
+  }
+}
+
+/** Only one start at a time may use the project's cluster. */
+function takeOwnership() {
+  mkdirSync(DATA, { recursive: true });
+  const owner = existsSync(OWNER) ? Number(readFileSync(OWNER, "utf8")) : undefined;
+  if (owner !== undefined && owner !== process.pid && isAlive(owner) && looksLikeOurs(owner)) {
+    throw new Obstacle(
+      `Tensidrum already runs from this folder (process ${owner}). Stop it there with Ctrl-C, or type  kill ${owner}  and start again.`,
+    );
+  }
+  writeFileSync(OWNER, String(process.pid));
+}
+
+/** A pid file may speak of a process that has long become another. @param {number} pid */
+function looksLikeOurs(pid) {
+  try {
+    return /bin\/(start|dev)/.test(readFileSync(`/proc/${pid}/cmdline`, "utf8"));
+  } catch {
+    return true;
+  }
+}
