@@ -11,6 +11,8 @@ export default defineConfig({
     },
   },
   worker: { format: "es" },
+  // Small fonts would become data: addresses, which the font policy refuses.
+  build: { assetsInlineLimit: 0 },
   optimizeDeps: {
     include: [
       "@mantine/core",

@@ -83,16 +83,6 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
       doors={
         <>
           {isDraft && <SaveState status={save.status} />}
-          {isDraft && (
-            <span className={classes.scripted}>
-              <button type="button" className={classes.door} disabled={!editor.canUndo} onClick={editor.undo} title="Ctrl Z">
-                Undo
-              </button>
-              <button type="button" className={classes.door} disabled={!editor.canRedo} onClick={editor.redo} title="Ctrl Shift Z">
-                Redo
-              </button>
-            </span>
-          )}
           <Link className={classes.door} to={`/weighing/${sheet.formulaId}/${sheet.number}`}>
             Weighing sheet
           </Link>
@@ -172,10 +162,22 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
               </Button>
             </p>
           )}
-          <p className={classes.scales}>
-            Weighed on {sheet.scales.length === 0 ? "no scale yet" : sheet.scales.map((scale) => `${scale.name} (${scale.readabilityGrams} g)`).join(" and ")}.{" "}
-            <Link to="/scales">Your scales</Link>
-          </p>
+          <div className={classes.foot}>
+            <p className={classes.scales}>
+              Weighed on {sheet.scales.length === 0 ? "no scale yet" : sheet.scales.map((scale) => `${scale.name} (${scale.readabilityGrams} g)`).join(" and ")}.{" "}
+              <Link to="/scales">Your scales</Link>
+            </p>
+            {isDraft && (
+              <span className={classes.scripted}>
+                <button type="button" className={classes.door} disabled={!editor.canUndo} onClick={editor.undo} title="Ctrl Z">
+                  Undo
+                </button>
+                <button type="button" className={classes.door} disabled={!editor.canRedo} onClick={editor.redo} title="Ctrl Shift Z">
+                  Redo
+                </button>
+              </span>
+            )}
+          </div>
         </div>
         <div className={classes.readings}>
           <ActiveReading assessment={assessment} profile={profile} />

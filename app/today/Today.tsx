@@ -1,10 +1,11 @@
 import { Button } from "@mantine/core";
-import { written } from "@tensidrum/core/quantities";
+import { written, writtenShort } from "@tensidrum/core/quantities";
 import { useRef } from "react";
 import { Form, Link } from "react-router";
 import { FindingMark } from "../components/FindingMark";
 import { Frame } from "../frame/Frame";
 import { pegsSeenFrom } from "../frame/washLine/pegs";
+import { Neck } from "../pictures/Neck/Neck";
 import type { TodayBoard } from "./today.server";
 import classes from "./Today.module.css";
 
@@ -34,7 +35,7 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           </span>
         </p>
         <section className={classes.due} aria-label="What needs a hand">
-          {total === 0 ? <p className={classes.nothing}>Nothing rests, nothing is due.</p> : <DueList formulas={formulas} />}
+          {total === 0 ? <p className={classes.sentence}>Nothing rests, nothing is due.</p> : <DaySentence formulas={formulas} />}
         </section>
       </div>
       {total === 0 ? (
@@ -68,26 +69,23 @@ function sheetWords({ total, stops, fixes }: { readonly total: number; readonly 
 
 type BoardFormula = TodayBoard["formulas"][number];
 
-const MOST_DUE = 4;
-
-/** The most urgent finding of each formula that has one to stop or fix. */
-function DueList({ formulas }: { readonly formulas: readonly BoardFormula[] }) {
-  const due = formulas.filter(({ counts }) => counts.stops + counts.fixes > 0);
-  const words = { stop: "stop", fix: "fix", consider: "consider" } as const;
-  if (due.length === 0) return <p className={classes.nothing}>Nothing to mend in any sheet.</p>;
+/** What the day asks for, in a sentence, and the first door to it. */
+function DaySentence({ formulas }: { readonly formulas: readonly BoardFormula[] }) {
+  const stopped = formulas.find(({ counts }) => counts.stops > 0);
+  const broken = stopped ?? formulas.find(({ counts }) => counts.fixes > 0);
+  const ready = formulas.find(({ counts }) => counts.stops + counts.fixes === 0);
+  if (broken !== undefined) {
+    return (
+      <p className={classes.sentence}>
+        <Link to={`/sheet/${broken.id}`}>{broken.name}</Link> {stopped === undefined ? "has something to fix" : "must not be made as it stands"}.
+      </p>
+    );
+  }
+  if (ready === undefined) return null;
   return (
-    <ol className={classes.dueList}>
-      {due.slice(0, MOST_DUE).map(({ id, name, findings }) => (
-        <li key={id}>
-          <span className={classes.urgency} data-severity={findings[0]?.severity}>
-            {findings[0] === undefined ? "" : words[findings[0].severity]}
-          </span>
-          <span>
-            <Link to={`/sheet/${id}`}>{name}</Link> <strong>{findings[0]?.what}</strong> {findings[0]?.cure}
-          </span>
-        </li>
-      ))}
-    </ol>
+    <p className={classes.sentence}>
+      Nothing to mend. <Link to={`/weighing/${ready.id}/${ready.number}`}>{ready.name}</Link> can be weighed.
+    </p>
   );
 }
 
@@ -107,15 +105,23 @@ function FormulaRow({ formula }: { readonly formula: BoardFormula }) {
           {formula.lineCount} lines · batch {formula.batch} · {formula.changed}
         </p>
       </div>
-      <p className={classes.active}>
-        <span className={classes.number}>{written(formula.activePercent, 2)}</span>
-        <span>% active, window {formula.window}</span>
-      </p>
+      <div className={classes.active}>
+        <Neck actives={formula.actives} window={formula.window} />
+        <p>
+          <span className={classes.number}>{written(formula.activePercent, 2)}</span>
+          <span>
+            % active, window {writtenShort(formula.window.low, 2)} to {writtenShort(formula.window.high, 2)}
+          </span>
+        </p>
+      </div>
       <div className={classes.findings}>
-        {findings.length === 0 && <p className={classes.fine}>In its window, nothing to mend. Next: weigh it.</p>}
+        {findings.length === 0 && <p className={classes.fine}>In its window, nothing to mend.</p>}
         {findings.map((finding, index) => (
           <p key={`${finding.code} ${finding.what}`}>
-            <FindingMark severity={finding.severity} number={index + 1} /> <span>{finding.what}</span>
+            <FindingMark severity={finding.severity} number={index + 1} />
+            <span>
+              <strong>{finding.what}</strong> {finding.cure}
+            </span>
           </p>
         ))}
         {hidden > 0 && <p className={classes.more}>and {hidden} more</p>}

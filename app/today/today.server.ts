@@ -1,5 +1,6 @@
 import { profileOf } from "@tensidrum/core/formula";
-import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
+import { charges } from "@tensidrum/core/library";
+import { writtenMass } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
@@ -33,7 +34,8 @@ export async function openToday(page: number) {
         number: row.number,
         isDraft: row.state === "draft",
         profile: profile?.name ?? row.profile,
-        window: profile === undefined ? "" : `${writtenShort(profile.activePercent.low, 2)} to ${writtenShort(profile.activePercent.high, 2)} %`,
+        window: profile?.activePercent ?? { low: 0, high: 100 },
+        actives: charges.map((charge) => ({ charge, percent: row.byCharge[charge] })),
         batch: writtenMass(row.batchGrams),
         activePercent: row.activePercent,
         lineCount: row.lineCount,

@@ -1,3 +1,4 @@
+import type { ByCharge } from "@tensidrum/core/actives";
 import type { Finding } from "@tensidrum/core/findings";
 import { and, asc, count, desc, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
@@ -20,6 +21,7 @@ export async function listFormulas(db: Executor, makerId: string, page: { readon
       considerCount: versions.considerCount,
       lineCount: versions.lineCount,
       findings: sql<Finding[]>`${versions.assessment} -> 'findings'`.as("findings"),
+      byCharge: sql<ByCharge>`${versions.assessment} -> 'activeMatter' -> 'byCharge'`.as("by_charge"),
       updatedAt: versions.updatedAt,
     })
     .from(versions)
@@ -41,6 +43,7 @@ export async function listFormulas(db: Executor, makerId: string, page: { readon
       considerCount: current.considerCount,
       lineCount: current.lineCount,
       findings: current.findings,
+      byCharge: current.byCharge,
       updatedAt: current.updatedAt,
     })
     .from(formulas)

@@ -65,7 +65,8 @@ export async function insertFormula(
   content: DraftContent,
 ): Promise<void> {
   await db.transaction(async (tx) => {
-    await tx.insert(formulas).values({ id: ids.formulaId, makerId, name: content.name });
+    const updatedAt = sql`clock_timestamp()`;
+    await tx.insert(formulas).values({ id: ids.formulaId, makerId, name: content.name, updatedAt });
     await tx.insert(versions).values({
       id: ids.versionId,
       makerId,
@@ -101,7 +102,7 @@ export async function saveDraft(
     if (won === undefined) return undefined;
     await tx
       .update(formulas)
-      .set({ name: content.name, updatedAt: sql`now()` })
+      .set({ name: content.name, updatedAt: sql`clock_timestamp()` })
       .where(and(eq(formulas.makerId, makerId), eq(formulas.id, won.formulaId)));
     await tx.delete(phases).where(and(eq(phases.makerId, makerId), eq(phases.versionId, base.versionId)));
     await insertBody(tx, makerId, base.versionId, content);
@@ -156,7 +157,7 @@ export async function insertDraftFrom(
     await copyBody(tx, makerId, { from: parentId, to: ids.versionId });
     await tx
       .update(formulas)
-      .set({ updatedAt: sql`now()` })
+      .set({ updatedAt: sql`clock_timestamp()` })
       .where(and(eq(formulas.makerId, makerId), eq(formulas.id, parent.formulaId)));
     return number;
   });

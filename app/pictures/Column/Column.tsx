@@ -1,10 +1,9 @@
-import type { Charge } from "@tensidrum/core/library";
 import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { memo, useId, useMemo } from "react";
 import { ChargeSign } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import classes from "./Column.module.css";
-import { columnGeometry, type BodyStratum, type ColumnData } from "./geometry";
+import { columnGeometry, type BodyStratum, type ColumnData, type NeckBand } from "./geometry";
 import { ChargeHatches, hatchId } from "./hatches";
 
 interface ColumnProps extends ColumnData {
@@ -83,7 +82,7 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
           <BandLabel key={band.charge} band={band} x={neck.right} />
         ))}
         {picture.strata.map((stratum) => (
-          <StratumLabel key={stratum.kind} stratum={stratum} />
+          <StratumLabel key={stratum.kind} stratum={stratum} centre={picture.centre} wall={picture.wall} />
         ))}
       </svg>
       <figcaption className={classes.caption}>drawn to area: equal area, equal percent</figcaption>
@@ -114,33 +113,33 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
 
 const SIGN_ROOM = 19;
 
-function BandLabel({ band, x }: { readonly band: { charge: Charge; percent: number; y: number; height: number }; readonly x: number }) {
+function BandLabel({ band, x }: { readonly band: NeckBand; readonly x: number }) {
   const middle = band.y + band.height / 2;
   return (
     <g>
       {band.height >= SIGN_ROOM && <ChargeSign charge={band.charge} cx={x - 27} cy={middle} radius={9} />}
-      <text className={classes.amount} x={x + 12} y={middle + 1}>
+      <text className={classes.amount} x={x + 12} y={band.labelY + 1}>
         {writtenPercent(band.percent)}
       </text>
-      <text className={classes.word} x={x + 12} y={middle + 14}>
+      <text className={classes.word} x={x + 12} y={band.labelY + 14}>
         {chargeWords[band.charge].name}
       </text>
-      <line className={classes.leader} x1={x} x2={x + 9} y1={middle} y2={middle} />
+      <line className={classes.leader} x1={x} x2={x + 9} y1={middle} y2={band.labelY} />
     </g>
   );
 }
 
-function StratumLabel({ stratum }: { readonly stratum: BodyStratum }) {
+function StratumLabel({ stratum, centre, wall }: { readonly stratum: BodyStratum; readonly centre: number; readonly wall: number }) {
   if (stratum.percent <= 0) return null;
   const middle = (stratum.top + stratum.bottom) / 2;
   if (stratum.labelInside) {
     const isTall = stratum.bottom - stratum.top >= 44;
     return (
       <g textAnchor="middle">
-        <text className={isTall ? classes.bigAmount : classes.amount} x={120} y={stratum.labelY + (isTall ? 2 : -1)}>
+        <text className={isTall ? classes.bigAmount : classes.amount} x={centre} y={stratum.labelY + (isTall ? 2 : -1)}>
           {writtenPercent(stratum.percent)}
         </text>
-        <text className={classes.word} x={120} y={stratum.labelY + (isTall ? 17 : 11)}>
+        <text className={classes.word} x={centre} y={stratum.labelY + (isTall ? 17 : 11)}>
           {stratumWords[stratum.kind]}
         </text>
       </g>
@@ -148,8 +147,8 @@ function StratumLabel({ stratum }: { readonly stratum: BodyStratum }) {
   }
   return (
     <g>
-      <path className={classes.leader} d={`M${184} ${middle.toFixed(1)}L190 ${stratum.labelY.toFixed(1)}`} />
-      <text className={classes.word} x={192} y={stratum.labelY + 4}>
+      <path className={classes.leader} d={`M${wall} ${middle.toFixed(1)}L${wall + 6} ${stratum.labelY.toFixed(1)}`} />
+      <text className={classes.word} x={wall + 8} y={stratum.labelY + 4}>
         <tspan className={classes.small}>{writtenPercent(stratum.percent)}</tspan> {shortWords(stratum.kind)}
       </text>
     </g>
@@ -161,5 +160,6 @@ function shortWords(kind: BodyStratum["kind"]): string {
   if (kind === "acid") return "acid";
   if (kind === "oils") return "oil";
   if (kind === "body") return "thick";
-  return kind === "brought" ? "brought" : kind;
+  if (kind === "other") return "colour";
+  return kind;
 }

@@ -72,6 +72,20 @@ describe("the measuring bottle", () => {
     heights.slice(1).forEach((y, i) => expect(y - (heights[i] ?? 0)).toBeGreaterThanOrEqual(17 - 1e-9));
   });
 
+  it("keeps the labels of thin neck bands apart, upwards", () => {
+    const thin = columnGeometry({
+      ...shampoo,
+      actives: [
+        { charge: "anionic", percent: 0.4 },
+        { charge: "amphoteric", percent: 0.4 },
+        { charge: "nonionic", percent: 0.4 },
+      ],
+    });
+    const heights = thin.bands.map((band) => band.labelY);
+    expect((heights[0] ?? 0) - (heights[1] ?? 0)).toBeCloseTo(29, 9);
+    expect((heights[1] ?? 0) - (heights[2] ?? 0)).toBeCloseTo(29, 9);
+  });
+
   it("shows what is open as a stratum of its own under the neck", () => {
     const open = columnGeometry({ ...shampoo, strata: [{ kind: "rest", percent: 80.95 }], openPercent: 9 });
     expect(open.strata.map((stratum) => stratum.kind)).toEqual(["open", "rest"]);

@@ -17,6 +17,8 @@ export interface NeckBand {
   readonly percent: number;
   readonly y: number;
   readonly height: number;
+  /** Middle of its label, pushed apart from its neighbours. */
+  readonly labelY: number;
 }
 
 export interface BodyStratum {
@@ -34,6 +36,9 @@ export interface BodyStratum {
 export interface ColumnGeometry {
   readonly width: number;
   readonly height: number;
+  /** Middle of the bottle and its right wall, px. */
+  readonly centre: number;
+  readonly wall: number;
   readonly glass: string;
   readonly neck: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number; readonly maxPercent: number };
   readonly bands: readonly NeckBand[];
@@ -45,7 +50,7 @@ export interface ColumnGeometry {
   readonly areaPerPercent: number;
 }
 
-const CENTRE = 120;
+const CENTRE = 98;
 const NECK_HALF = 27;
 const BODY_HALF = 64;
 const NECK_TOP = 34;
@@ -55,6 +60,7 @@ const SHOULDER = 26;
 const FOOT = 14;
 const WIDTH = 236;
 const LABEL_GAP = 17;
+const BAND_LABEL_GAP = 29;
 const INSIDE_FROM = 26;
 /** Points along the shoulder; enough that its area is right to a thousandth of a percent. */
 const SHOULDER_POINTS = 32;
@@ -129,7 +135,7 @@ function glassPath(bottom: number): string {
   );
 }
 
-/** Pushes label heights apart, top to bottom, as little as needed. */
+/** Pushes ascending label heights apart, as little as needed. */
 function spread(heights: readonly number[], gap: number): number[] {
   const placed: number[] = [];
   for (const height of heights) placed.push(Math.max(height, (placed.at(-1) ?? -Infinity) + gap));
@@ -150,12 +156,13 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
   let below = 0;
   const bands = data.actives
     .filter((band) => band.percent > 0)
-    .map((band): NeckBand => {
+    .map((band) => {
       const bottom = yOf(below);
       below += band.percent;
       const y = yOf(below);
       return { ...band, y, height: bottom - y };
     });
+  const upwards = spread(bands.map((band) => -(band.y + band.height / 2)), BAND_LABEL_GAP);
 
   const fromTheTop = [
     ...(data.openPercent > 0 ? [{ kind: "open" as const, percent: data.openPercent }] : []),
@@ -180,9 +187,11 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
   return {
     width: WIDTH,
     height: lowestLabel + FOOT,
+    centre: CENTRE,
+    wall: CENTRE + BODY_HALF,
     glass: glassPath(bottom),
     neck: { left: CENTRE - NECK_HALF, right: CENTRE + NECK_HALF, top: NECK_TOP, bottom: NECK_BOTTOM, maxPercent },
-    bands,
+    bands: bands.map((band, i) => ({ ...band, labelY: -(upwards[i] ?? 0) })),
     meniscusY: yOf(Math.min(below, maxPercent)),
     ticks: ticksOf(maxPercent, yOf),
     bracket: { top: yOf(data.window.high), bottom: yOf(data.window.low) },

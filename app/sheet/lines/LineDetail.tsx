@@ -24,7 +24,11 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
       <td colSpan={2} />
       <td colSpan={6}>
         <div className={classes.facts}>
-          <p className={classes.inci}>{material.parts === undefined ? shownInci(material) : "a blend, computed from its parts"}</p>
+          <p className={classes.inci}>
+            <strong>{material.name}</strong>
+            <br />
+            {material.parts === undefined ? shownInci(material) : "a blend, computed from its parts"}
+          </p>
           {bringsActives && (
             <label className={classes.field}>
               strength on the certificate

@@ -39,7 +39,7 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
   const { line, material, isRest, tags, problem, isOpen, isDraft, actions, phaseHead } = props;
   const sortable = useSortable({ id: line.id, disabled: !isDraft });
   const marks = tagsOfKey(tags);
-  const shown = material === undefined ? { name: "unknown material", detail: "" } : shownMaterial(material);
+  const shown = material === undefined ? { name: "unknown material" } : shownMaterial(material);
   const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
   const hasStop = marks.some((mark) => mark.severity === "stop");
   return (
@@ -80,7 +80,6 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
             onClick={() => actions.toggleDetail(line.id)}
           >
             {shown.name}
-            {shown.detail !== "" && <span className={classes.detail}> {shown.detail}</span>}
           </button>
         </td>
         <td className={classes.role}>{material === undefined ? "" : roleOf(material)}</td>

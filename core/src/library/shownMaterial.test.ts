@@ -11,6 +11,10 @@ describe("a material as shown", () => {
     expect(shownMaterial(materialOf("water-distilled")).detail).toBe("");
   });
 
+  it("lets a comma in brackets be", () => {
+    expect(shownMaterial(materialOf("water-soluble-dye-powder")).name).toBe("Water-soluble dye powder (blue, CI 42090 type)");
+  });
+
   it("leaves the water out of the INCI names unless it is all there is", () => {
     expect(shownInci(materialOf("cocamidopropyl-betaine"))).toBe("Cocamidopropyl Betaine, Sodium Chloride, Glycerin");
     expect(shownInci(materialOf("water-distilled"))).toBe("Aqua");

@@ -1,10 +1,13 @@
 import type { Material } from "./material.ts";
 
+/** Parts a name at its first comma outside brackets. */
+const NAME_AND_DETAIL = /^((?:\([^)]*\)|[^,(])+), (.+)$/;
+
 /** Name and detail of a material: "Cocamidopropyl betaine" and "about 30 % active". */
 export function shownMaterial(material: Material): { readonly name: string; readonly detail: string } {
-  const comma = material.name.indexOf(", ");
-  if (comma < 0) return { name: material.name, detail: "" };
-  return { name: material.name.slice(0, comma), detail: material.name.slice(comma + 2) };
+  const [whole, name, detail] = NAME_AND_DETAIL.exec(material.name) ?? [];
+  if (whole === undefined || name === undefined || detail === undefined) return { name: material.name, detail: "" };
+  return { name, detail };
 }
 
 /** The INCI names a label would carry, without the water they come in. */

@@ -2,6 +2,7 @@ import type { Charge, MaterialsBySlug } from "../../library/material.ts";
 import { leavesOf } from "../../formula/leaves.ts";
 import type { SettledLine } from "../../formula/types.ts";
 import type { Rule } from "../finding.ts";
+import { shownMaterial } from "../../library/shownMaterial.ts";
 
 const MADE_FOR_ANIONICS = "anionic-compatible-cationic";
 
@@ -37,7 +38,7 @@ function clashes(material: { readonly charge: Charge | null; readonly flags: rea
 }
 
 function namesOf(lines: readonly SettledLine[]): string {
-  const names = [...new Set(lines.map((settled) => settled.material.name))];
+  const names = [...new Set(lines.map((settled) => shownMaterial(settled.material).name))];
   if (names.length <= 3) return names.join(" and ");
   return `${names.slice(0, 2).join(", ")} and ${names.length - 2} more`;
 }

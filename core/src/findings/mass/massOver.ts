@@ -1,5 +1,6 @@
 import { writtenPercent } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
+import { shownMaterial } from "../../library/shownMaterial.ts";
 
 /** MASS_OVER: the lines exceed 100 %. */
 export const massOver: Rule = {
@@ -17,7 +18,7 @@ export const massOver: Rule = {
         why:
           rest === undefined
             ? "A sheet cannot hold more than 100 %."
-            : `The line that takes the rest, ${rest.material.name}, cannot go below 0.`,
+            : `The line that takes the rest, ${shownMaterial(rest.material).name}, cannot go below 0.`,
         cure: `Take ${writtenPercent(excess)} % out.`,
       },
     ];

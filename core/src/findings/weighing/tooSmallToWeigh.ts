@@ -3,6 +3,7 @@ import { tooSmallCures } from "../../quantities/tooSmall.ts";
 import { decimalPlaces } from "../../quantities/decimals.ts";
 import { written, writtenMass, writtenShort } from "../../quantities/written.ts";
 import type { Finding, Rule } from "../finding.ts";
+import { shownMaterial } from "../../library/shownMaterial.ts";
 
 /** TOO_SMALL_TO_WEIGH: a line below 20 steps of the finest scale, with both cures. */
 export const tooSmallToWeigh: Rule = {
@@ -23,7 +24,7 @@ export const tooSmallToWeigh: Rule = {
         code: "TOO_SMALL_TO_WEIGH",
         severity: stock === null ? "fix" : "consider",
         lines: [line.id],
-        what: `${writtenShort(line.grams, decimalPlaces(step) + 2)} g of ${settled.material.name} is too small to weigh.`,
+        what: `${writtenShort(line.grams, decimalPlaces(step) + 2)} g of ${shownMaterial(settled.material).name} is too small to weigh.`,
         why: `The ${finest.name} scale shows steps of ${writtenShort(step, 4)} g; below ${writtenShort(cures.leastGrams, 4)} g rounding alone costs over 2.5 %.`,
         cure:
           stock === null

@@ -1,0 +1,91 @@
+import { Refusal } from "@tensidrum/core/formula";
+import { describe, expect, it } from "vitest";
+import { readNewFormulaForm, readSheetAddress, readSheetForm } from "./forms.server";
+import { sheetFormData } from "./sheetFormData";
+import type { TypedSheet } from "./typed/typedSheet";
+
+const versionId = crypto.randomUUID();
+const waterLine = { id: crypto.randomUUID(), phase: "A", materialId: crypto.randomUUID(), percent: "60.00", assay: "" };
+const betaineLine = { id: crypto.randomUUID(), phase: "B", materialId: crypto.randomUUID(), percent: "12,5", assay: "30.4" };
+
+const typed: TypedSheet = {
+  name: "Example wash",
+  profile: "body-wash",
+  batch: "1,2 kg",
+  phases: [
+    { letter: "A", title: "water" },
+    { letter: "B", title: "" },
+  ],
+  lines: [waterLine, betaineLine],
+  restLineId: waterLine.id,
+};
+
+const form = (intent = "autosave") => sheetFormData(typed, { versionId, revision: 4 }, intent);
+
+describe("the sheet's form", () => {
+  it("comes back as it was typed, text for text", () => {
+    const read = readSheetForm(form());
+    expect(read.typed).toEqual(typed);
+    expect(read).toMatchObject({ intent: { kind: "autosave" }, versionId, revision: 4, problems: [] });
+  });
+
+  it("knows which line a button speaks of", () => {
+    expect(readSheetForm(form(`remove:${betaineLine.id}`)).intent).toEqual({ kind: "remove", id: betaineLine.id });
+  });
+
+  it("two lines that take the rest are a problem at that field, not a broken form", () => {
+    const twice = form();
+    twice.append("restLine", betaineLine.id);
+    expect(readSheetForm(twice).problems).toEqual([{ field: "restLine", message: "Only one line can take the rest. Choose one." }]);
+  });
+
+  it("a rest line that is not on the sheet is none", () => {
+    const elsewhere = form();
+    elsewhere.set("restLine", crypto.randomUUID());
+    expect(readSheetForm(elsewhere).typed.restLineId).toBeNull();
+  });
+
+  const broken: [string, (data: FormData) => void, string][] = [
+    ["an unknown key", (data) => data.set("isAdmin", "1"), '"isAdmin"'],
+    ["a key given twice", (data) => data.append("name", "Other"), "name"],
+    ["no intent", (data) => data.delete("intent"), "intent"],
+    ["an unknown intent", (data) => data.set("intent", "drop-tables"), "intent"],
+    ["a revision that is no number", (data) => data.set("revision", "-1"), "revision"],
+    ["a version id that is none", (data) => data.set("versionId", "1"), "versionId"],
+    ["columns of different length", (data) => data.append("linePercent", "1"), "not as this page sends it"],
+    ["a line in a phase that is not there", (data) => data.set("linePhase", "Z"), "not as this page sends it"],
+    ["the same line twice", (data) => data.append("lineId", waterLine.id), "lineId"],
+    ["a cell of 6,000 characters", (data) => data.set("name", "x".repeat(6000)), "name"],
+  ];
+
+  it.each(broken)("refuses %s in a sentence", (_, spoil, words) => {
+    const data = form();
+    spoil(data);
+    const read = () => readSheetForm(data);
+    expect(read).toThrow(Refusal);
+    expect(read).toThrow(words);
+  });
+});
+
+describe("the form that begins a formula", () => {
+  it("takes three identifiers and nothing else", () => {
+    const ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID(), waterLineId: crypto.randomUUID() };
+    const data = new FormData();
+    for (const [key, value] of Object.entries(ids)) data.set(key, value);
+    expect(readNewFormulaForm(data)).toEqual(ids);
+    data.set("makerId", crypto.randomUUID());
+    expect(() => readNewFormulaForm(data)).toThrow('"makerId"');
+  });
+});
+
+describe("the address of a sheet", () => {
+  const formulaId = crypto.randomUUID();
+  it("is a formula and perhaps a version number", () => {
+    expect(readSheetAddress({ formulaId, number: "3" })).toEqual({ formulaId, number: 3 });
+    expect(readSheetAddress({ formulaId })).toEqual({ formulaId });
+  });
+
+  it.each([{ formulaId: "1" }, { formulaId, number: "0" }, { formulaId, number: "x" }])("%j is not here", (params) => {
+    expect(() => readSheetAddress(params)).toThrow(Refusal);
+  });
+});

@@ -1,0 +1,135 @@
+import { assess } from "@tensidrum/core/formula";
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { closeDatabase, database } from "../../db/client.server";
+import { findVersion, listVersions } from "../../db/formulas/queries.server";
+import { materialsBySlug } from "../../db/materials/queries.server";
+import { freshDatabase } from "../../db/testing/freshDatabase";
+import { currentMakerId } from "../frame/maker.server";
+import { openSheet } from "./openSheet.server";
+import { beginDraft, beginFormula, discardDraft, saveSheet, setSheet } from "./saveSheet.server";
+import type { TypedSheet } from "./typed/typedSheet";
+
+let fresh: Awaited<ReturnType<typeof freshDatabase>>;
+let server: string | undefined;
+let betaineId: string;
+let ids: { formulaId: string; versionId: string; waterLineId: string };
+let base: { formulaId: string; versionId: string; revision: number };
+let opened: Awaited<ReturnType<typeof openSheet>>;
+
+beforeAll(async () => {
+  fresh = await freshDatabase({ demo: "never" });
+  server = process.env.DATABASE_URL;
+  process.env.DATABASE_URL = fresh.connectionString;
+  const [betaine] = await materialsBySlug(database(), currentMakerId(), ["cocamidopropyl-betaine"]);
+  betaineId = betaine?.id ?? "";
+});
+
+afterAll(async () => {
+  await closeDatabase();
+  if (server !== undefined) process.env.DATABASE_URL = server;
+  await fresh.close();
+});
+
+beforeEach(async () => {
+  ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID(), waterLineId: crypto.randomUUID() };
+  await beginFormula(ids);
+  base = { formulaId: ids.formulaId, versionId: ids.versionId, revision: 0 };
+  opened = await openSheet({ formulaId: ids.formulaId }, "");
+});
+
+const withBetaine = (percent: string, changes: Partial<TypedSheet> = {}): TypedSheet => ({
+  ...opened.typed,
+  lines: [...opened.typed.lines, { id: crypto.randomUUID(), phase: "A", materialId: betaineId, percent, assay: "" }],
+  ...changes,
+});
+
+describe("a new formula", () => {
+  it("has one phase and water that takes the rest", () => {
+    expect(opened.typed).toMatchObject({ name: "Name it later", batch: "500", restLineId: ids.waterLineId });
+    expect(opened.materials.map(({ facts }) => facts.slug)).toEqual(["water-distilled"]);
+  });
+
+  it("cannot be begun twice with the same identifiers", async () => {
+    await expect(beginFormula(ids)).rejects.toThrow("begun already");
+  });
+});
+
+describe("saving", () => {
+  it("stores what was typed, 12,5 as 12.5, with its readings", async () => {
+    expect(await saveSheet(base, withBetaine("12,5"))).toMatchObject({ kind: "saved", revision: 1 });
+    const again = await openSheet({ formulaId: ids.formulaId }, "");
+    expect(again.typed.lines[1]?.percent).toBe("12.50");
+    const found = await findVersion(database(), currentMakerId(), ids);
+    expect(found?.version.activePercent).toBeCloseTo(3.75, 9);
+    expect(found?.version).toMatchObject({ fixCount: 1, stopCount: 0, lineCount: 2 });
+  });
+
+  it.each(["-3", "101", "abc", "1e309"])("answers %s at its cell and stores nothing", async (text) => {
+    const result = await saveSheet(base, withBetaine(text));
+    expect(result.kind).toBe("problems");
+    expect((await openSheet({ formulaId: ids.formulaId }, "")).typed.lines).toHaveLength(1);
+  });
+
+  it("answers an unknown material at its line and stores nothing", async () => {
+    const typed = withBetaine("1");
+    const lines = typed.lines.map((line) => (line.materialId === betaineId ? { ...line, materialId: crypto.randomUUID() } : line));
+    const result = await saveSheet(base, { ...typed, lines });
+    expect(result).toMatchObject({ kind: "problems", problems: [{ field: `percent:${lines[1]?.id}` }] });
+  });
+
+  it("a name of 400 characters is answered at the name", async () => {
+    const result = await saveSheet(base, withBetaine("1", { name: "x".repeat(400) }));
+    expect(result).toMatchObject({ kind: "problems", problems: [{ field: "name" }] });
+  });
+
+  it("a second window that comes late is shown what stands there now", async () => {
+    await saveSheet(base, withBetaine("12"));
+    const late = await saveSheet(base, withBetaine("14"));
+    expect(late).toMatchObject({ kind: "stale", revision: 1 });
+    expect(late.kind === "stale" && late.theirs.lines[1]?.percent).toBe("12.00");
+  });
+});
+
+describe("setting a version", () => {
+  it("keeps a file that reads the same with an empty library", async () => {
+    expect(await setSheet(base, withBetaine("35"), "first one")).toEqual({ kind: "set", number: 1 });
+    const found = await findVersion(database(), currentMakerId(), ids);
+    const { snapshot, assessment } = found?.version ?? {};
+    if (snapshot == null || assessment == null) throw new Error("nothing was kept");
+    expect(assess(snapshot, new Map())).toEqual(assessment);
+    expect(snapshot.lines).toHaveLength(2);
+  });
+
+  it("refuses a line without a number, at that line", async () => {
+    expect(await setSheet(base, withBetaine(""), "")).toMatchObject({ kind: "problems" });
+    expect((await listVersions(database(), currentMakerId(), ids.formulaId))[0]?.state).toBe("draft");
+  });
+
+  it("a later change of the library changes no set version", async () => {
+    await setSheet(base, withBetaine("35"), "");
+    await fresh.db.execute(
+      `update materials set facts = jsonb_set(facts, '{active}', '{"low":1,"typical":2,"high":3}') where slug = 'cocamidopropyl-betaine'`,
+    );
+    const again = await openSheet({ formulaId: ids.formulaId }, "");
+    expect(again.storedAssessment?.activeMatter.percent).toBeCloseTo(10.5, 9);
+    expect(again.materials.find(({ id }) => id === betaineId)?.facts.active?.typical).toBe(30);
+    await fresh.db.execute(
+      `update materials set facts = jsonb_set(facts, '{active}', '{"low":29,"typical":30,"high":32}') where slug = 'cocamidopropyl-betaine'`,
+    );
+  });
+
+  it("going on makes one draft, and not a second", async () => {
+    await setSheet(base, withBetaine("35"), "");
+    await beginDraft(ids.formulaId, ids.versionId);
+    await expect(beginDraft(ids.formulaId, ids.versionId)).rejects.toThrow("draft already");
+    const draft = await openSheet({ formulaId: ids.formulaId }, "");
+    expect(draft).toMatchObject({ number: 2, state: "draft" });
+    expect(await discardDraft({ formulaId: ids.formulaId, versionId: draft.versionId })).toEqual({ formulaStays: true });
+    expect((await openSheet({ formulaId: ids.formulaId }, "")).number).toBe(1);
+  });
+
+  it("throwing the only draft away takes the formula with it", async () => {
+    expect(await discardDraft(base)).toEqual({ formulaStays: false });
+    await expect(openSheet({ formulaId: ids.formulaId }, "")).rejects.toThrow("not here");
+  });
+});

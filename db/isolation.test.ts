@@ -1,0 +1,134 @@
+import { assess, coreVersion, formulaOfDraft } from "@tensidrum/core/formula";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Database } from "./client.server";
+import { demoFormulas } from "./demo/formulas";
+import { workshop } from "./demo/workshop";
+import * as formulaQueries from "./formulas/queries.server";
+import * as formulaWrites from "./formulas/writes.server";
+import { makers } from "./makers/schema";
+import * as makerQueries from "./makers/queries.server";
+import * as materialQueries from "./materials/queries.server";
+import * as scaleQueries from "./scales/queries.server";
+import { freshDatabase } from "./testing/freshDatabase";
+
+const stranger = { id: crypto.randomUUID(), name: "Somebody else" };
+const ownMaterialId = crypto.randomUUID();
+
+let db: Database;
+let close: () => Promise<void>;
+
+/** Everything the first maker owns, as the database has it. */
+async function possessions() {
+  const tables = ["formulas", "versions", "phases", "lines", "scales", "materials"];
+  const counts = [];
+  for (const table of tables) {
+    const { rows } = await db.execute(`select md5(string_agg(t::text, '|' order by t::text)) as sum from ${table} t where maker_id = '${workshop.id}'`);
+    counts.push(rows[0]?.sum);
+  }
+  return counts;
+}
+
+beforeAll(async () => {
+  const fresh = await freshDatabase({ demo: "once" });
+  ({ db, close } = fresh);
+  await db.insert(makers).values(stranger);
+  const [glycerin] = await materialQueries.materialsBySlug(db, workshop.id, ["glycerin"]);
+  if (glycerin === undefined) throw new Error("no glycerin");
+  const facts = { ...glycerin.facts, slug: "own-glycerin", name: "Own glycerin" };
+  await materialQueries.insertOwnMaterial(db, workshop.id, { id: ownMaterialId, facts, basedOnId: glycerin.id });
+});
+
+afterAll(async () => close());
+
+const [greenRoom, propRoom] = demoFormulas;
+if (greenRoom === undefined || propRoom === undefined) throw new Error("the demo has changed");
+const setVersionId = greenRoom.versions[0]?.id ?? "";
+const draftId = propRoom.versions[0]?.id ?? "";
+
+function content(): formulaWrites.DraftContent {
+  const file = formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [{ id: "A" }], lines: [] });
+  const { name, profile, batchGrams } = file;
+  return { name, profile, batchGrams, phases: [{ letter: "A", title: "" }], lines: [], assessment: assess(file, new Map()), coreVersion };
+}
+
+/** Each query of db/, asked by the stranger for what the first maker owns; what it must answer then. */
+const asked: Record<string, () => Promise<unknown>> = {
+  listFormulas: async () => formulaQueries.listFormulas(db, stranger.id, { limit: 50, offset: 0 }),
+  countFormulas: async () => ((await formulaQueries.countFormulas(db, stranger.id)) === 0 ? [] : ["some"]),
+  findVersion: async () => formulaQueries.findVersion(db, stranger.id, { formulaId: greenRoom.id }),
+  listVersions: async () => formulaQueries.listVersions(db, stranger.id, greenRoom.id),
+  listPhases: async () => formulaQueries.listPhases(db, stranger.id, setVersionId),
+  listLines: async () => formulaQueries.listLines(db, stranger.id, setVersionId),
+  listScales: async () => scaleQueries.listScales(db, stranger.id),
+  materialsById: async () => materialQueries.materialsById(db, stranger.id, [ownMaterialId]),
+  materialsBySlug: async () => materialQueries.materialsBySlug(db, stranger.id, ["own-glycerin"]),
+  listMaterials: async () => (await materialQueries.listMaterials(db, stranger.id)).filter(({ id }) => id === ownMaterialId),
+  materialsStamp: async () => ((await materialQueries.materialsStamp(db, stranger.id)).startsWith("261-") ? [] : ["counts another's material"]),
+  saveDraft: async () => formulaWrites.saveDraft(db, stranger.id, { versionId: draftId, revision: 0 }, content()),
+  setDraft: async () => {
+    const { assessment } = content();
+    const snapshot = formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [], lines: [] });
+    return formulaWrites.setDraft(db, stranger.id, { versionId: draftId, revision: 0 }, { note: "", snapshot, assessment, coreVersion });
+  },
+  insertDraftFrom: async () => formulaWrites.insertDraftFrom(db, stranger.id, { parentId: setVersionId, versionId: crypto.randomUUID() }),
+  deleteDraft: async () => formulaWrites.deleteDraft(db, stranger.id, draftId),
+  deleteFormula: async () => formulaWrites.deleteFormula(db, stranger.id, greenRoom.id),
+  replaceScales: async () => {
+    await scaleQueries.replaceScales(db, stranger.id, []);
+    return [];
+  },
+  insertFormula: async () =>
+    formulaWrites
+      .insertFormula(db, stranger.id, { formulaId: greenRoom.id, versionId: crypto.randomUUID() }, content())
+      .then(() => "taken over")
+      .catch(() => undefined),
+  insertOwnMaterial: async () => {
+    const [own] = await materialQueries.materialsById(db, workshop.id, [ownMaterialId]);
+    if (own === undefined) throw new Error("the first maker's material is gone");
+    return materialQueries
+      .insertOwnMaterial(db, stranger.id, { id: ownMaterialId, facts: own.facts, basedOnId: null })
+      .then(() => "taken over")
+      .catch(() => undefined);
+  },
+  ensureMaker: async () => {
+    await makerQueries.ensureMaker(db, { ...stranger, name: "Renamed" });
+    return (await makerQueries.findMaker(db, stranger.id))?.name === stranger.name ? [] : ["renamed"];
+  },
+  findMaker: async () => ((await makerQueries.findMaker(db, stranger.id))?.id === stranger.id ? [] : ["another maker"]),
+  markDemoDecided: async () => {
+    await makerQueries.markDemoDecided(db, stranger.id);
+    return [];
+  },
+};
+
+/** No rows, no row, nothing done. */
+function isNothing(answer: unknown): boolean {
+  return answer === undefined || answer === false || (Array.isArray(answer) && answer.length === 0);
+}
+
+/** Pure functions that stand among the queries. */
+const noQueries = ["columnsOf"];
+
+describe("a second maker", () => {
+  it("is asked about in every query there is", () => {
+    const modules = Object.values(import.meta.glob<Record<string, unknown>>("./*/{queries,writes}.server.ts", { eager: true }));
+    expect(modules.length).toBeGreaterThanOrEqual(5);
+    const names = modules.flatMap((module) => Object.keys(module).filter((name) => typeof module[name] === "function"));
+    expect(names.filter((name) => !noQueries.includes(name)).sort()).toEqual(Object.keys(asked).sort());
+  });
+
+  it.each(Object.keys(asked))("gets nothing of the first from %s, and changes nothing", async (name) => {
+    const before = await possessions();
+    const answer = await asked[name]?.();
+    expect(isNothing(answer), JSON.stringify(answer)).toBe(true);
+    expect(await possessions()).toEqual(before);
+  });
+
+  it("cannot put the first one's material into a line of their own", async () => {
+    const ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID() };
+    await formulaWrites.insertFormula(db, stranger.id, ids, content());
+    const line = { id: crypto.randomUUID(), phaseLetter: "A", materialId: ownMaterialId, percent: 1, takesTheRest: false, assayPercent: null };
+    const save = formulaWrites.saveDraft(db, stranger.id, { versionId: ids.versionId, revision: 0 }, { ...content(), lines: [line] });
+    await expect(save).rejects.toThrow();
+  });
+});

@@ -1,0 +1,14 @@
+import { defineConfig } from "vitest/config";
+
+/** Tests that need a database: of the queries, and of the services that use them. */
+export default defineConfig({
+  test: {
+    name: "server",
+    root: import.meta.dirname,
+    include: ["**/*.test.ts", "../app/**/*.server.test.ts"],
+    environment: "node",
+    globalSetup: ["./testing/throwawayCluster.ts"],
+    fileParallelism: false,
+    hookTimeout: 60_000,
+  },
+});
