@@ -7,7 +7,15 @@ import { workshop } from "./demo/workshop";
 import { brokenConstraint, isDatabaseAway } from "./failures.server";
 import { findVersion, listLines, listVersions } from "./formulas/queries.server";
 import { lines, phases, versions } from "./formulas/schema";
-import { deleteFormula, insertDraftFrom, insertFormula, saveDraft, setDraft, type DraftContent, type LineRow } from "./formulas/writes.server";
+import {
+  deleteFormula,
+  insertDraftFrom,
+  insertFormula,
+  saveDraft,
+  setDraft,
+  type DraftContent,
+  type LineRow,
+} from "./formulas/writes.server";
 import { materialsBySlug } from "./materials/queries.server";
 import { materials } from "./materials/schema";
 import { openDatabase } from "./client.server";
@@ -73,7 +81,8 @@ describe("what the database itself refuses", () => {
 
   it.each([-0.001, 100.001])("a percent of %d", async (percent) => refused([line({ percent })]));
   it("an assay of 0", async () => refused([line({ assayPercent: 0 })]));
-  it("two lines that take the rest", async () => refused([line({ takesTheRest: true, percent: null }), line({ takesTheRest: true, percent: null })]));
+  it("two lines that take the rest", async () =>
+    refused([line({ takesTheRest: true, percent: null }), line({ takesTheRest: true, percent: null })]));
   it("a line that takes the rest and has a percent", async () => refused([line({ takesTheRest: true, percent: 5 })]));
   it("an unknown material", async () => refused([line({ materialId: crypto.randomUUID() })]));
   it("a phase that is not there", async () => refused([line({ phaseLetter: "B" })]));
@@ -87,7 +96,9 @@ describe("what the database itself refuses", () => {
     const [first] = await db.select().from(versions).where(eq(versions.id, ids.versionId));
     if (first === undefined) throw new Error("no draft");
     const second = db.insert(versions).values({ ...first, id: crypto.randomUUID(), number: 2 });
-    await expect(second.then(() => undefined).catch((error: unknown) => Promise.reject(new Error(String(brokenConstraint(error)))))).rejects.toThrow("taken");
+    await expect(
+      second.then(() => undefined).catch((error: unknown) => Promise.reject(new Error(String(brokenConstraint(error))))),
+    ).rejects.toThrow("taken");
   });
 
   it("a scale that carries less than it shows", async () => {
@@ -139,10 +150,7 @@ describe("drafts and set versions", () => {
     await setDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record());
     const draftId = crypto.randomUUID();
     expect(await insertDraftFrom(db, workshop.id, { parentId: ids.versionId, versionId: draftId })).toBe(2);
-    const slip = db
-      .update(lines)
-      .set({ versionId: ids.versionId, id: crypto.randomUUID() })
-      .where(eq(lines.versionId, draftId));
+    const slip = db.update(lines).set({ versionId: ids.versionId, id: crypto.randomUUID() }).where(eq(lines.versionId, draftId));
     await expect(slip).rejects.toThrow();
   });
 
@@ -170,7 +178,9 @@ describe("preparing the database", () => {
   const prepare = (demo: "once" | "never" | "reset") => {
     const said: string[] = [];
     const migrationsFolder = `${import.meta.dirname}/migrations`;
-    return prepareDatabase({ connectionString: fresh.connectionString, migrationsFolder, demo, say: (step) => said.push(step) }).then(() => said);
+    return prepareDatabase({ connectionString: fresh.connectionString, migrationsFolder, demo, say: (step) => said.push(step) }).then(
+      () => said,
+    );
   };
 
   it("is done once; the second time there is nothing to do", async () => {
@@ -197,7 +207,10 @@ describe("preparing the database", () => {
 describe("a database that cannot be reached", () => {
   it("is told apart from a mistake", async () => {
     const nowhere = openDatabase("postgresql://nobody@127.0.0.1:1/nothing");
-    const failure = await nowhere.db.execute(sql`select 1`).then(() => null).catch((error: unknown) => error);
+    const failure = await nowhere.db
+      .execute(sql`select 1`)
+      .then(() => null)
+      .catch((error: unknown) => error);
     await nowhere.close();
     expect(isDatabaseAway(failure)).toBe(true);
     const mistake = await db.execute(sql`select nonsense from nowhere`).catch((error: unknown) => error);

@@ -12,7 +12,8 @@ const AWAY_CODES = new Set([
   "53300",
 ]);
 
-const AWAY_MESSAGES = /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Cannot use a pool after calling end/;
+const AWAY_MESSAGES =
+  /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Cannot use a pool after calling end/;
 
 const UNIQUE_VIOLATION = "23505";
 const FOREIGN_KEY_VIOLATION = "23503";

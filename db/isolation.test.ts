@@ -22,7 +22,9 @@ async function possessions() {
   const tables = ["formulas", "versions", "phases", "lines", "scales", "materials"];
   const counts = [];
   for (const table of tables) {
-    const { rows } = await db.execute(`select md5(string_agg(t::text, '|' order by t::text)) as sum from ${table} t where maker_id = '${workshop.id}'`);
+    const { rows } = await db.execute(
+      `select md5(string_agg(t::text, '|' order by t::text)) as sum from ${table} t where maker_id = '${workshop.id}'`,
+    );
     counts.push(rows[0]?.sum);
   }
   return counts;
@@ -63,7 +65,8 @@ const asked: Record<string, () => Promise<unknown>> = {
   materialsById: async () => materialQueries.materialsById(db, stranger.id, [ownMaterialId]),
   materialsBySlug: async () => materialQueries.materialsBySlug(db, stranger.id, ["own-glycerin"]),
   listMaterials: async () => (await materialQueries.listMaterials(db, stranger.id)).filter(({ id }) => id === ownMaterialId),
-  materialsStamp: async () => ((await materialQueries.materialsStamp(db, stranger.id)).startsWith("261-") ? [] : ["counts another's material"]),
+  materialsStamp: async () =>
+    (await materialQueries.materialsStamp(db, stranger.id)).startsWith("261-") ? [] : ["counts another's material"],
   saveDraft: async () => formulaWrites.saveDraft(db, stranger.id, { versionId: draftId, revision: 0 }, content()),
   setDraft: async () => {
     const { assessment } = content();
@@ -127,7 +130,14 @@ describe("a second maker", () => {
   it("cannot put the first one's material into a line of their own", async () => {
     const ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID() };
     await formulaWrites.insertFormula(db, stranger.id, ids, content());
-    const line = { id: crypto.randomUUID(), phaseLetter: "A", materialId: ownMaterialId, percent: 1, takesTheRest: false, assayPercent: null };
+    const line = {
+      id: crypto.randomUUID(),
+      phaseLetter: "A",
+      materialId: ownMaterialId,
+      percent: 1,
+      takesTheRest: false,
+      assayPercent: null,
+    };
     const save = formulaWrites.saveDraft(db, stranger.id, { versionId: ids.versionId, revision: 0 }, { ...content(), lines: [line] });
     await expect(save).rejects.toThrow();
   });

@@ -32,7 +32,11 @@ export async function prepareDatabase({ connectionString, migrationsFolder, demo
     if (written > 0) say(`Laid in the reference library: ${written} materials.`);
     const decided = await ensureMaker(db, workshop);
     if (!decided && (await listScales(db, workshop.id)).length === 0) {
-      await replaceScales(db, workshop.id, firstScales.map((scale) => ({ ...scale, id: crypto.randomUUID() })));
+      await replaceScales(
+        db,
+        workshop.id,
+        firstScales.map((scale) => ({ ...scale, id: crypto.randomUUID() })),
+      );
     }
     if (demo === "reset" || (demo === "once" && !decided)) {
       await loadDemo(db);

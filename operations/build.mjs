@@ -3,7 +3,18 @@ import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "
 import { root, runToEnd } from "./commands.mjs";
 import { Obstacle, say } from "./say.mjs";
 
-const SOURCES = ["app", "core", "db", "server", "workers", "package-lock.json", "vite.config.ts", "react-router.config.ts", "postcss.config.mjs", "tsconfig.json"];
+const SOURCES = [
+  "app",
+  "core",
+  "db",
+  "server",
+  "workers",
+  "package-lock.json",
+  "vite.config.ts",
+  "react-router.config.ts",
+  "postcss.config.mjs",
+  "tsconfig.json",
+];
 const STAMP = `${root}/build/.built-from`;
 
 /** One number for the state of everything the build reads. */

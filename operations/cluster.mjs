@@ -1,6 +1,18 @@
 import { spawn, spawnSync } from "node:child_process";
 import { createHash, randomBytes } from "node:crypto";
-import { chmodSync, chownSync, existsSync, lstatSync, mkdirSync, readdirSync, readFileSync, readlinkSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  lstatSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  readlinkSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { isRoot, outputOf } from "./commands.mjs";
@@ -19,6 +31,7 @@ const ATTEMPT_MILLISECONDS = 100;
 /**
  * @typedef {object} Cluster
  * @property {string} url connection string over the private socket
+ * @property {number} port
  * @property {() => Promise<void>} stop ends the server cleanly
  * @property {Promise<void>} ended settles when the server has gone
  */
@@ -26,7 +39,12 @@ const ATTEMPT_MILLISECONDS = 100;
 /** The newest installed PostgreSQL server's folder of programs. */
 export function findPostgres() {
   const base = "/usr/lib/postgresql";
-  const versions = existsSync(base) ? readdirSync(base).map(Number).filter(Number.isFinite).sort((a, b) => b - a) : [];
+  const versions = existsSync(base)
+    ? readdirSync(base)
+        .map(Number)
+        .filter(Number.isFinite)
+        .sort((a, b) => b - a)
+    : [];
   const folders = versions.map((version) => `${base}/${version}/bin`);
   const configured = outputOf("pg_config", ["--bindir"]);
   if (configured !== undefined) folders.push(configured);
@@ -44,10 +62,10 @@ export async function ensurePostgres() {
 /**
  * Starts the cluster kept in `folder`, making it first when there is none.
  * @param {string} folder
- * @param {{ keep?: boolean }} [options] a cluster that is not kept is written without care for crashes
+ * @param {{ keep?: boolean, port?: number }} [options] a cluster that is not kept is written without care for crashes
  * @returns {Promise<Cluster>}
  */
-export async function startCluster(folder, { keep = true } = {}) {
+export async function startCluster(folder, { keep = true, port } = {}) {
   const programs = findPostgres();
   if (programs === undefined) throw new Obstacle("The PostgreSQL server is not installed.");
   mkdirSync(folder, { recursive: true });
@@ -56,7 +74,7 @@ export async function startCluster(folder, { keep = true } = {}) {
   if (!existsSync(`${data}/PG_VERSION`)) initialise(programs, data, folder);
   checkVersion(programs, data);
   await clearOldServer(data);
-  return serve({ programs, data, socket, folder, keep });
+  return serve({ programs, data, socket, folder, keep, port: port ?? (await freePort()) });
 }
 
 /** @param {string} program @param {readonly string[]} args @returns {[string, string[]]} */
@@ -123,7 +141,14 @@ function initialise(programs, data, folder) {
   writeFileSync(password, `${randomBytes(24).toString("base64url")}\n`, { mode: 0o600 });
   giveAway(password);
   const options = ["--auth-local=trust", "--auth-host=scram-sha-256", "--encoding=UTF8", "--locale=C.UTF-8", "--no-instructions"];
-  const [command, args] = unprivileged(`${programs}/initdb`, ["-D", data, "-U", SUPERUSER, `--pwfile=${readablePassword(password, data)}`, ...options]);
+  const [command, args] = unprivileged(`${programs}/initdb`, [
+    "-D",
+    data,
+    "-U",
+    SUPERUSER,
+    `--pwfile=${readablePassword(password, data)}`,
+    ...options,
+  ]);
   const made = spawnSync(command, args, { cwd: "/", encoding: "utf8" });
   if (made.status !== 0) {
     rmSync(data, { recursive: true, force: true });
@@ -147,7 +172,9 @@ function checkVersion(programs, data) {
   const [command, args] = unprivileged(`${programs}/postgres`, ["--version"]);
   const running = /(\d+)/.exec(spawnSync(command, args, { cwd: "/", encoding: "utf8" }).stdout)?.[1];
   if (running === made) return;
-  throw new Obstacle(`The database in ${data} was made by PostgreSQL ${made}, installed is ${running ?? "another one"}. Install postgresql-${made}, or move that folder away to begin anew.`);
+  throw new Obstacle(
+    `The database in ${data} was made by PostgreSQL ${made}, installed is ${running ?? "another one"}. Install postgresql-${made}, or move that folder away to begin anew.`,
+  );
 }
 
 /** @param {number} pid */
@@ -199,11 +226,10 @@ export function freePort() {
 }
 
 /**
- * @param {{ programs: string, data: string, socket: string, folder: string, keep: boolean }} options
+ * @param {{ programs: string, data: string, socket: string, folder: string, keep: boolean, port: number }} options
  * @returns {Promise<Cluster>}
  */
-async function serve({ programs, data, socket, folder, keep }) {
-  const port = await freePort();
+async function serve({ programs, data, socket, folder, keep, port }) {
   const settings = { listen_addresses: "127.0.0.1", port, unix_socket_directories: socket, log_min_messages: "fatal" };
   const careless = keep ? {} : { fsync: "off", synchronous_commit: "off", full_page_writes: "off" };
   const flags = Object.entries({ ...settings, ...careless }).flatMap(([name, value]) => ["-c", `${name}=${value}`]);
@@ -224,7 +250,7 @@ async function serve({ programs, data, socket, folder, keep }) {
     if (server.exitCode === null && server.signalCode === null) server.kill("SIGINT");
     await ended;
   };
-  return { url: `postgresql://${SUPERUSER}@${encodeURIComponent(socket)}:${port}/${DATABASE}`, stop, ended };
+  return { url: `postgresql://${SUPERUSER}@${encodeURIComponent(socket)}:${port}/${DATABASE}`, port, stop, ended };
 }
 
 /** @param {{ programs: string, asClient: readonly string[], hasEnded: () => boolean, lastWords: () => string }} options */

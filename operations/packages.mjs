@@ -10,13 +10,17 @@ export function checkNode() {
   const [major = 0, minor = 0] = process.versions.node.split(".").map(Number);
   const [wantedMajor = 0, wantedMinor = 0] = OLDEST_NODE;
   if (major > wantedMajor || (major === wantedMajor && minor >= wantedMinor)) return;
-  throw new Obstacle(`Node.js ${OLDEST_NODE.join(".")} or newer is needed, this is ${process.versions.node}. Install a newer one and start again.`);
+  throw new Obstacle(
+    `Node.js ${OLDEST_NODE.join(".")} or newer is needed, this is ${process.versions.node}. Install a newer one and start again.`,
+  );
 }
 
 /** Installs the npm packages of the lock file when they are missing or the lock file has changed. */
 export async function ensureNodePackages() {
   const stamp = `${root}/node_modules/.installed-from`;
-  const wanted = createHash("sha256").update(readFileSync(`${root}/package-lock.json`)).digest("hex");
+  const wanted = createHash("sha256")
+    .update(readFileSync(`${root}/package-lock.json`))
+    .digest("hex");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
   say("Installing the npm packages, about a minute …");
   const code = await runToEnd("npm", ["ci", "--no-audit", "--no-fund"]);

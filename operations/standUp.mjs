@@ -4,7 +4,8 @@ import { ensurePostgres, isAlive, startCluster } from "./cluster.mjs";
 import { root } from "./commands.mjs";
 import { Obstacle, say } from "./say.mjs";
 
-const DATA = `${root}/.data`;
+/** Where the project keeps its database; tests keep theirs elsewhere. */
+const DATA = process.env.TENSIDRUM_DATA ?? `${root}/.data`;
 const OWNER = `${DATA}/start.pid`;
 
 /** Stops with a sentence when somebody listens on that port already. @param {number} port */

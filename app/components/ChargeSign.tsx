@@ -16,7 +16,9 @@ export function ChargeSign({ charge, cx, cy, radius }: ChargeSignProps) {
       <circle cx={cx} cy={cy} r={radius} fill="var(--glaze)" />
       {charge === "anionic" && <path d={`M${cx - r} ${cy}h${2 * r}`} />}
       {charge === "cationic" && <path d={`M${cx - r} ${cy}h${2 * r}M${cx} ${cy - r}v${2 * r}`} />}
-      {charge === "amphoteric" && <path d={`M${cx - r} ${cy - r * 0.3}h${2 * r}M${cx} ${cy - r * 1.2}v${r * 1.8}M${cx - r} ${cy + r}h${2 * r}`} />}
+      {charge === "amphoteric" && (
+        <path d={`M${cx - r} ${cy - r * 0.3}h${2 * r}M${cx} ${cy - r * 1.2}v${r * 1.8}M${cx - r} ${cy + r}h${2 * r}`} />
+      )}
       {charge === "nonionic" && <ellipse cx={cx} cy={cy} rx={r * 0.6} ry={r * 0.9} />}
     </g>
   );
@@ -25,7 +27,14 @@ export function ChargeSign({ charge, cx, cy, radius }: ChargeSignProps) {
 /** The same sign on its own, for a line of text; read out as the charge type's name where no word stands beside it. */
 export function ChargeTag({ charge, name }: { readonly charge: Charge; readonly name?: string }) {
   return (
-    <svg width="17" height="17" viewBox="0 0 17 17" role={name === undefined ? undefined : "img"} aria-label={name} aria-hidden={name === undefined || undefined}>
+    <svg
+      width="17"
+      height="17"
+      viewBox="0 0 17 17"
+      role={name === undefined ? undefined : "img"}
+      aria-label={name}
+      aria-hidden={name === undefined || undefined}
+    >
       <ChargeSign charge={charge} cx={8.5} cy={8.5} radius={7.2} />
     </svg>
   );

@@ -40,7 +40,10 @@ export function toldOf(error: unknown): Told {
 export function ProblemPage({ error, children }: { readonly error: unknown; readonly children?: ReactNode }) {
   const told = toldOf(error);
   return (
-    <Frame head={<span className={classes.head}>{told.title}</span>} pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })}>
+    <Frame
+      head={<span className={classes.head}>{told.title}</span>}
+      pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })}
+    >
       <title>{`${told.title}, Tensidrum`}</title>
       <section className={classes.problem}>
         <BareBottle />

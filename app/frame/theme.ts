@@ -1,4 +1,4 @@
-import { createTheme, type CSSVariablesResolver, type MantineColorsTuple } from "@mantine/core";
+import { createTheme, defaultVariantColorsResolver, type CSSVariablesResolver, type MantineColorsTuple } from "@mantine/core";
 
 const water: MantineColorsTuple = [
   "#e7f3f1",
@@ -22,6 +22,11 @@ export const theme = createTheme({
   primaryShade: { light: 8, dark: 8 },
   defaultRadius: 3,
   focusRing: "auto",
+  variantColorResolver: (input) => {
+    const colours = defaultVariantColorsResolver(input);
+    if (input.variant !== "filled") return colours;
+    return { ...colours, background: "var(--water)", hover: "var(--water-deep)", color: "var(--on-water)" };
+  },
   shadows: { xs: "none", sm: "none", md: "none", lg: "none", xl: "none" },
   fontSizes: { xs: "12.5px", sm: "14px", md: "15px", lg: "17px", xl: "20px" },
 });

@@ -26,7 +26,10 @@ export default function ScalesRoute({ loaderData }: Route.ComponentProps) {
   const problemAt = (row: number, field: string) =>
     answered?.problems.find((problem) => problem.row === row && problem.field === field)?.message;
   return (
-    <Frame head={<span className={classes.head}>Your scales</span>} pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })}>
+    <Frame
+      head={<span className={classes.head}>Your scales</span>}
+      pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })}
+    >
       <title>Your scales, Tensidrum</title>
       <Form method="post" className={classes.form} key={JSON.stringify(loaderData.scales)}>
         <p className={classes.why}>

@@ -40,7 +40,7 @@ export function AimHead({ typed, number, isDraft, problems, onChange }: AimHeadP
         <select
           className={classes.choice}
           form={SHEET_FORM}
-          name="profile"
+          name={isDraft ? "profile" : undefined}
           value={typed.profile}
           disabled={!isDraft}
           aria-label="What it should be"
@@ -52,6 +52,7 @@ export function AimHead({ typed, number, isDraft, problems, onChange }: AimHeadP
             </option>
           ))}
         </select>
+        {!isDraft && <input type="hidden" form={SHEET_FORM} name="profile" value={typed.profile} />}
       </Field>
       <Field problem={problemOf("batch")} field="batch">
         <label className={classes.batch}>
@@ -74,7 +75,15 @@ export function AimHead({ typed, number, isDraft, problems, onChange }: AimHeadP
   );
 }
 
-function Field({ problem, field, children }: { readonly problem: string | undefined; readonly field: string; readonly children: React.ReactNode }) {
+function Field({
+  problem,
+  field,
+  children,
+}: {
+  readonly problem: string | undefined;
+  readonly field: string;
+  readonly children: React.ReactNode;
+}) {
   return (
     <span className={classes.field}>
       {children}

@@ -22,7 +22,7 @@ import type { SheetAnswer } from "./sheetAnswer";
 import { SHEET_FORM } from "./sheetForm";
 import classes from "./Sheet.module.css";
 import { useReadings } from "./useReadings";
-import { useRestShown, useSheetEditor } from "./useSheetEditor";
+import { useSheetEditor } from "./useSheetEditor";
 import { useSheetKeys } from "./useSheetKeys";
 
 const FALLBACK_BATCH_GRAMS = 500;
@@ -55,13 +55,17 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
   });
   useRestoredTyping(sheet, { replace: editor.replace, announceStale: save.announceStale, learn });
   useStaleAnswer(answer, save.announceStale);
-  useRestShown(editor.restShown, typed.restLineId, assessment);
   const addInput = useRef<HTMLInputElement>(null);
   useSheetKeys({ undo: editor.undo, redo: editor.redo, addInput }, isDraft);
   const answered = answer?.kind === "problems" ? answer.problems : [];
   const problems = readings.problems.length > 0 ? readings.problems : save.problems.length > 0 ? save.problems : answered;
   const revision = answer?.kind === "stale" ? answer.revision : save.revision;
-  const submitSheet = useSheetSubmit({ formulaId: sheet.formulaId, typed, base: { versionId: sheet.versionId, revision }, isHeld: save.isBusy });
+  const submitSheet = useSheetSubmit({
+    formulaId: sheet.formulaId,
+    typed,
+    base: { versionId: sheet.versionId, revision },
+    isHeld: save.isBusy,
+  });
 
   const actives = useMemo(() => {
     const { anionic, amphoteric, nonionic, cationic } = assessment.activeMatter.byCharge;
@@ -102,7 +106,13 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
         <input type="hidden" name="versionId" value={sheet.versionId} />
         <input type="hidden" name="revision" value={revision} />
         <div className={classes.picture}>
-          <Column profileName={profile.name} actives={actives} strata={strata} window={profile.activePercent} openPercent={assessment.openPercent} />
+          <Column
+            profileName={profile.name}
+            actives={actives}
+            strata={strata}
+            window={profile.activePercent}
+            openPercent={assessment.openPercent}
+          />
         </div>
         <div className={classes.lines}>
           <SaveNotice
@@ -164,8 +174,11 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
           )}
           <div className={classes.foot}>
             <p className={classes.scales}>
-              Weighed on {sheet.scales.length === 0 ? "no scale yet" : sheet.scales.map((scale) => `${scale.name} (${scale.readabilityGrams} g)`).join(" and ")}.{" "}
-              <Link to="/scales">Your scales</Link>
+              Weighed on{" "}
+              {sheet.scales.length === 0
+                ? "no scale yet"
+                : sheet.scales.map((scale) => `${scale.name} (${scale.readabilityGrams} g)`).join(" and ")}
+              . <Link to="/scales">Your scales</Link>
             </p>
             {isDraft && (
               <span className={classes.scripted}>

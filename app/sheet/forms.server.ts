@@ -82,16 +82,7 @@ const schema = Joi.object<RawForm>({
   return form;
 });
 
-const repeated = new Set([
-  "phaseLetter",
-  "phaseTitle",
-  "lineId",
-  "linePhase",
-  "lineMaterial",
-  "linePercent",
-  "lineAssay",
-  "restLine",
-]);
+const repeated = new Set(["phaseLetter", "phaseTitle", "lineId", "linePhase", "lineMaterial", "linePercent", "lineAssay", "restLine"]);
 
 function objectOf(form: FormData): Record<string, unknown> {
   const raw: Record<string, unknown> = {};
@@ -150,9 +141,17 @@ function refusalOf(error: Joi.ValidationError): Refusal {
   const detail = error.details[0];
   const field = detail?.path.join(" ") ?? "";
   if (detail?.type === "object.unknown") {
-    return new Refusal("not-possible", `The form carries a field this page does not know: "${field}".`, "Load the page again and repeat the change.");
+    return new Refusal(
+      "not-possible",
+      `The form carries a field this page does not know: "${field}".`,
+      "Load the page again and repeat the change.",
+    );
   }
-  return new Refusal("not-possible", `The form is not as this page sends it${field === "" ? "" : ` (${field})`}.`, "Load the page again and repeat the change.");
+  return new Refusal(
+    "not-possible",
+    `The form is not as this page sends it${field === "" ? "" : ` (${field})`}.`,
+    "Load the page again and repeat the change.",
+  );
 }
 
 const ids = Joi.object<{ formulaId: string; versionId: string; waterLineId: string }>({

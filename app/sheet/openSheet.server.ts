@@ -22,10 +22,7 @@ export async function typedVersion(db: Database, makerId: string, address: Sheet
     throw new Refusal("not-found", "This formula or version is not here.", "Go back to Today and open it from there.");
   }
   const { version, formulaName } = found;
-  const [phases, lines] = await Promise.all([
-    listPhases(db, makerId, version.id),
-    listLines(db, makerId, version.id),
-  ]);
+  const [phases, lines] = await Promise.all([listPhases(db, makerId, version.id), listLines(db, makerId, version.id)]);
   const typed: TypedSheet = {
     name: version.snapshot?.name ?? formulaName,
     profile: version.profile,
@@ -49,7 +46,11 @@ export async function openSheet(address: SheetAddress, find: string) {
   const makerId = currentMakerId();
   const { version, typed } = await typedVersion(db, makerId, address);
   const [used, scales, versions, matches] = await Promise.all([
-    materialsOfLines(db, makerId, typed.lines.map((line) => line.materialId)),
+    materialsOfLines(
+      db,
+      makerId,
+      typed.lines.map((line) => line.materialId),
+    ),
     listScales(db, makerId),
     listVersions(db, makerId, address.formulaId),
     find === "" ? [] : matchesFor(db, makerId, find),

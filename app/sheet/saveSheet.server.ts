@@ -44,7 +44,11 @@ const FIRST_PROFILE = "everyday-shampoo";
 const FIRST_BATCH_GRAMS = 500;
 
 /** A new formula: one phase, and water that takes the rest. */
-export async function beginFormula(ids: { readonly formulaId: string; readonly versionId: string; readonly waterLineId: string }): Promise<void> {
+export async function beginFormula(ids: {
+  readonly formulaId: string;
+  readonly versionId: string;
+  readonly waterLineId: string;
+}): Promise<void> {
   const db = database();
   const makerId = currentMakerId();
   const [water] = await materialsBySlug(db, makerId, ["water-distilled"]);
@@ -78,7 +82,11 @@ export async function saveSheet(base: DraftBase, typed: TypedSheet): Promise<Sav
 async function contentOf(db: Database, makerId: string, typed: TypedSheet) {
   const { sheet, problems: unread } = readTyped(typed, FIRST_BATCH_GRAMS);
   const [used, scales] = await Promise.all([
-    materialsOfLines(db, makerId, typed.lines.map((line) => line.materialId)),
+    materialsOfLines(
+      db,
+      makerId,
+      typed.lines.map((line) => line.materialId),
+    ),
     listScales(db, makerId),
   ]);
   const unknown = typed.lines
@@ -102,7 +110,11 @@ async function contentOf(db: Database, makerId: string, typed: TypedSheet) {
 async function overtaken(db: Database, makerId: string, base: DraftBase): Promise<Overtaken> {
   const { version, typed } = await typedVersion(db, makerId, { formulaId: base.formulaId });
   if (version.id !== base.versionId) {
-    throw new Refusal("conflict", "This draft has been set or thrown away in another window.", "Load the page again to see what stands there now.");
+    throw new Refusal(
+      "conflict",
+      "This draft has been set or thrown away in another window.",
+      "Load the page again to see what stands there now.",
+    );
   }
   return {
     kind: "stale",
@@ -120,7 +132,10 @@ export async function setSheet(base: DraftBase, typed: TypedSheet, note: string)
   if (made.kind === "problems") return made;
   const bare = made.content.lines.filter((line) => line.percent === null && !line.takesTheRest);
   if (bare.length > 0) {
-    const problems = bare.map((line) => ({ field: percentField(line.id), message: "Give a percent, or take the line out, before setting the version." }));
+    const problems = bare.map((line) => ({
+      field: percentField(line.id),
+      message: "Give a percent, or take the line out, before setting the version.",
+    }));
     return { kind: "problems", problems } as const;
   }
   const { assessment } = made.content;
@@ -140,7 +155,11 @@ export async function beginDraft(formulaId: string, versionId: string): Promise<
   const makerId = currentMakerId();
   const current = await findVersion(db, makerId, { formulaId });
   if (current?.version.state === "draft") {
-    throw new Refusal("conflict", `There is a draft already, version ${current.version.number}.`, "Set it or throw it away first, then begin another.");
+    throw new Refusal(
+      "conflict",
+      `There is a draft already, version ${current.version.number}.`,
+      "Set it or throw it away first, then begin another.",
+    );
   }
   const number = await insertDraftFrom(db, makerId, { parentId: versionId, versionId: crypto.randomUUID() });
   if (number === undefined) throw new Refusal("not-found", "The version to go on from is not here.", "Load the page again.");

@@ -45,5 +45,9 @@ export default function SheetRoute({ loaderData }: Route.ComponentProps) {
 
 export function ErrorBoundary({ error, params }: Route.ErrorBoundaryProps) {
   const sent = useActionData<SheetAnswer>();
-  return <ProblemPage error={error}>{sent?.kind === "away" && sent.typed !== undefined && <KeptForm formulaId={params.formulaId} sent={sent} />}</ProblemPage>;
+  return (
+    <ProblemPage error={error}>
+      {sent?.kind === "away" && sent.typed !== undefined && <KeptForm formulaId={params.formulaId} sent={sent} />}
+    </ProblemPage>
+  );
 }

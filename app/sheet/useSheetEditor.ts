@@ -1,6 +1,4 @@
-import type { Assessment } from "@tensidrum/core/formula";
-import { percentText } from "@tensidrum/core/quantities";
-import { type RefObject, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import { useEffect, useMemo, useReducer, useState } from "react";
 import type { LineActions } from "./lines/lineActions";
 import { focusPercent } from "./lines/lineKeys";
 import type { PhaseActions } from "./lines/LineTable";
@@ -25,23 +23,20 @@ export function useSheetEditor(loaded: TypedSheet) {
   const [history, dispatch] = useReducer(sheetHistory, loaded, startHistory);
   const [openLineId, setOpenLine] = useState<string | null>(null);
   const [phase, setPhase] = useState(loaded.phases.at(-1)?.letter ?? "A");
-  /** What the line of the rest shows just now, for when another line takes over. */
-  const restShown = useRef("");
+  const [wantedFocus, setWantedFocus] = useState<string | null>(null);
 
   const edits = useMemo(() => {
     const change = (key: string | null, step: (sheet: TypedSheet) => TypedSheet) => dispatch({ kind: "change", key, change: step });
     const lineActions: LineActions = {
       typePercent: (id, text) => change(`percent:${id}`, (sheet) => withPercent(sheet, id, text)),
       typeAssay: (id, text) => change(`assay:${id}`, (sheet) => withAssay(sheet, id, text)),
-      takeTheRest: (id) => {
-        const shown = restShown.current;
-        change(null, (sheet) => (sheet.restLineId === id ? sheet : withRestLine(sheet, id, shown)));
-      },
+      takeTheRest: (id) => change(null, (sheet) => withRestLine(sheet, id)),
       remove: (id) => change(null, (sheet) => withoutLine(sheet, id)),
       step: (id, by) => change(null, (sheet) => withLineStepped(sheet, id, by)),
       sendToPhase: (id, letter) => change(null, (sheet) => withLineInPhase(sheet, id, letter)),
       toggleDetail: (id) => setOpenLine((open) => (open === id ? null : id)),
       enter: (line) => setPhase(line.phase),
+      focus: setWantedFocus,
     };
     const phaseActions: PhaseActions = {
       typeTitle: (letter, title) => change(`phase:${letter}`, (sheet) => withPhaseTitle(sheet, letter, title)),
@@ -54,8 +49,7 @@ export function useSheetEditor(loaded: TypedSheet) {
       drop: (id: string, overId: string) => change(null, (sheet) => withLineAt(sheet, id, overId)),
       addLine: (line: TypedLine) => {
         change(null, (sheet) => withNewLine(sheet, line));
-        // The row is there after the next drawing; then the hand goes to its percent.
-        requestAnimationFrame(() => requestAnimationFrame(() => focusPercent(line.id)));
+        setWantedFocus(line.id);
       },
       addNewPhase: () => change(null, withNewPhase),
       undo: () => dispatch({ kind: "undo" }),
@@ -63,6 +57,13 @@ export function useSheetEditor(loaded: TypedSheet) {
       replace: (sheet: TypedSheet) => dispatch({ kind: "replace", sheet }),
     };
   }, []);
+
+  // A row can take the caret only once it stands in its place.
+  useEffect(() => {
+    if (wantedFocus === null || !history.now.lines.some(({ id }) => id === wantedFocus)) return;
+    focusPercent(wantedFocus);
+    setWantedFocus(null);
+  }, [wantedFocus, history.now]);
 
   const lastLetter = history.now.phases.at(-1)?.letter ?? "A";
   const newLinePhase = history.now.phases.some(({ letter }) => letter === phase) ? phase : lastLetter;
@@ -73,15 +74,6 @@ export function useSheetEditor(loaded: TypedSheet) {
     openLineId,
     newLinePhase,
     setNewLinePhase: setPhase,
-    restShown,
     ...edits,
   };
-}
-
-/** Keeps in mind what the line of the rest shows. */
-export function useRestShown(restShown: RefObject<string>, restLineId: string | null, assessment: Assessment): void {
-  useEffect(() => {
-    const rest = assessment.lines.find((line) => line.id === restLineId);
-    restShown.current = rest === undefined ? "" : percentText(Number(rest.percent.toFixed(6)));
-  }, [restShown, restLineId, assessment]);
 }

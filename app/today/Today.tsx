@@ -77,7 +77,8 @@ function DaySentence({ formulas }: { readonly formulas: readonly BoardFormula[] 
   if (broken !== undefined) {
     return (
       <p className={classes.sentence}>
-        <Link to={`/sheet/${broken.id}`}>{broken.name}</Link> {stopped === undefined ? "has something to fix" : "must not be made as it stands"}.
+        <Link to={`/sheet/${broken.id}`}>{broken.name}</Link>{" "}
+        {stopped === undefined ? "has something to fix" : "must not be made as it stands"}.
       </p>
     );
   }

@@ -41,7 +41,9 @@ export async function openToday(page: number) {
         lineCount: row.lineCount,
         counts: { stops: row.stopCount, fixes: row.fixCount, considers: row.considerCount },
         findings: row.findings.slice(0, FINDINGS_SHOWN).map(({ code, severity, what, cure }) => ({ code, severity, what, cure })),
-        changed: dayjs(row.updatedAt).isSame(now, "day") ? `today ${dayjs(row.updatedAt).format("HH:mm")}` : dayjs(row.updatedAt).format("D MMM YYYY"),
+        changed: dayjs(row.updatedAt).isSame(now, "day")
+          ? `today ${dayjs(row.updatedAt).format("HH:mm")}`
+          : dayjs(row.updatedAt).format("D MMM YYYY"),
       };
     }),
   };

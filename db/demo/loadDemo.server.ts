@@ -51,16 +51,14 @@ async function layIn(db: Executor, formula: DemoFormula, bench: Bench): Promise<
 }
 
 function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
-  const lines = version.lines.map(
-    ([phase, material, percent]): DraftLine => ({
-      id: stableUuid(`${formula.name} ${material}`),
-      phase,
-      material,
-      percent: percent === "q.s." ? null : percent,
-      takesTheRest: percent === "q.s.",
-      assayPercent: null,
-    }),
-  );
+  const lines = version.lines.map(([phase, material, percent]): DraftLine => ({
+    id: stableUuid(`${formula.name} ${material}`),
+    phase,
+    material,
+    percent: percent === "q.s." ? null : percent,
+    takesTheRest: percent === "q.s.",
+    assayPercent: null,
+  }));
   const phases = Object.entries(formula.phases).map(([letter, title]) => ({ letter, title }));
   const { name, profile, batchGrams } = formula;
   const file = formulaOfDraft({

@@ -69,7 +69,11 @@ export async function countFormulas(db: Executor, makerId: string): Promise<numb
 }
 
 /** One version with its formula's name: the one of that number, else the draft, else the newest. */
-export async function findVersion(db: Executor, makerId: string, wanted: { readonly formulaId: string; readonly number?: number | undefined }) {
+export async function findVersion(
+  db: Executor,
+  makerId: string,
+  wanted: { readonly formulaId: string; readonly number?: number | undefined },
+) {
   const [row] = await db
     .select({ version: versions, formulaName: formulas.name })
     .from(versions)

@@ -82,7 +82,9 @@ export const versions = pgTable(
     unique("versions_id_formula").on(table.id, table.formulaId),
     unique("versions_id_maker").on(table.id, table.makerId),
     unique("versions_formula_number").on(table.formulaId, table.number),
-    uniqueIndex("versions_one_draft").on(table.formulaId).where(sql`state = 'draft'`),
+    uniqueIndex("versions_one_draft")
+      .on(table.formulaId)
+      .where(sql`state = 'draft'`),
     check("versions_number", sql`${table.number} > 0`),
     check("versions_note_length", sql`char_length(${table.note}) <= 2000`),
     check("versions_batch", sql`${table.batchGrams} > 0 and ${table.batchGrams} <= 1000000`),
@@ -145,7 +147,9 @@ export const lines = pgTable(
       foreignColumns: [phases.versionId, phases.letter],
     }).onDelete("cascade"),
     index("lines_material").on(table.materialId),
-    uniqueIndex("lines_one_takes_the_rest").on(table.versionId).where(sql`takes_the_rest`),
+    uniqueIndex("lines_one_takes_the_rest")
+      .on(table.versionId)
+      .where(sql`takes_the_rest`),
     check("lines_percent", sql`${table.percent} >= 0 and ${table.percent} <= 100`),
     check("lines_assay", sql`${table.assayPercent} > 0 and ${table.assayPercent} <= 100`),
     check("lines_rest_has_no_percent", sql`not (${table.takesTheRest} and ${table.percent} is not null)`),

@@ -164,8 +164,14 @@ export async function insertDraftFrom(
 }
 
 async function copyBody(db: Executor, makerId: string, ids: { readonly from: string; readonly to: string }) {
-  const ownPhases = await db.select().from(phases).where(and(eq(phases.makerId, makerId), eq(phases.versionId, ids.from)));
-  const ownLines = await db.select().from(lines).where(and(eq(lines.makerId, makerId), eq(lines.versionId, ids.from)));
+  const ownPhases = await db
+    .select()
+    .from(phases)
+    .where(and(eq(phases.makerId, makerId), eq(phases.versionId, ids.from)));
+  const ownLines = await db
+    .select()
+    .from(lines)
+    .where(and(eq(lines.makerId, makerId), eq(lines.versionId, ids.from)));
   if (ownPhases.length > 0) await db.insert(phases).values(ownPhases.map((phase) => ({ ...phase, versionId: ids.to })));
   if (ownLines.length > 0) await db.insert(lines).values(ownLines.map((line) => ({ ...line, versionId: ids.to })));
 }

@@ -15,5 +15,8 @@ export async function ensureMaker(db: Executor, maker: { readonly id: string; re
 }
 
 export async function markDemoDecided(db: Executor, makerId: string): Promise<void> {
-  await db.update(makers).set({ demoDecidedAt: sql`now()` }).where(eq(makers.id, makerId));
+  await db
+    .update(makers)
+    .set({ demoDecidedAt: sql`now()` })
+    .where(eq(makers.id, makerId));
 }

@@ -26,10 +26,7 @@ export const materials = pgTable(
     index("materials_role").on(table.role),
     check("materials_name_length", sql`char_length(${table.name}) between 1 and 200`),
     check("materials_slug_form", sql`${table.slug} ~ '^[a-z0-9]+(-[a-z0-9]+)*$' and char_length(${table.slug}) <= 120`),
-    check(
-      "materials_charge",
-      sql`${table.charge} is null or ${table.charge} in ('anionic', 'amphoteric', 'nonionic', 'cationic')`,
-    ),
+    check("materials_charge", sql`${table.charge} is null or ${table.charge} in ('anionic', 'amphoteric', 'nonionic', 'cationic')`),
     check("materials_facts_agree", sql`${table.facts} ->> 'slug' = ${table.slug} and ${table.facts} ->> 'name' = ${table.name}`),
     check("materials_reference_or_own", sql`(${table.makerId} is null) = (${table.libraryVersion} is not null)`),
     check("materials_based_on_is_own", sql`${table.basedOnId} is null or ${table.makerId} is not null`),

@@ -42,8 +42,7 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
   const picture = useMemo(() => columnGeometry({ actives, strata, window, openPercent }), [actives, strata, window, openPercent]);
   const active = actives.reduce((sum, band) => sum + band.percent, 0);
   const { neck } = picture;
-  const fillOf = (kind: BodyStratum["kind"]) =>
-    kind === "open" || kind === "brought" ? `url(#${prefix}-${kind})` : stratumFill[kind];
+  const fillOf = (kind: BodyStratum["kind"]) => (kind === "open" || kind === "brought" ? `url(#${prefix}-${kind})` : stratumFill[kind]);
   return (
     <figure className={classes.figure}>
       <svg
@@ -55,10 +54,23 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
         <defs>
           <ChargeHatches prefix={prefix} />
         </defs>
-        <rect className={classes.window} x={neck.left - 46} width={46} y={picture.bracket.top} height={Math.max(1, picture.bracket.bottom - picture.bracket.top)} />
+        <rect
+          className={classes.window}
+          x={neck.left - 46}
+          width={46}
+          y={picture.bracket.top}
+          height={Math.max(1, picture.bracket.bottom - picture.bracket.top)}
+        />
         <path className={classes.bracket} d={`M${neck.left - 40} ${picture.bracket.top}h-6V${picture.bracket.bottom}h6`} />
         {picture.ticks.map((tick) => (
-          <line key={tick.percent} className={classes.tick} x1={neck.left - (tick.isMajor ? 9 : 5)} x2={neck.left - 2} y1={tick.y} y2={tick.y} />
+          <line
+            key={tick.percent}
+            className={classes.tick}
+            x1={neck.left - (tick.isMajor ? 9 : 5)}
+            x2={neck.left - 2}
+            y1={tick.y}
+            y2={tick.y}
+          />
         ))}
         {picture.ticks
           .filter((tick) => tick.isMajor)
@@ -72,10 +84,20 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
           <path key={stratum.kind} d={stratum.path} fill={fillOf(stratum.kind)} />
         ))}
         {picture.bands.map((band) => (
-          <rect key={band.charge} x={neck.left} width={neck.right - neck.left} y={band.y} height={band.height} fill={`url(#${hatchId(prefix, band.charge)})`} />
+          <rect
+            key={band.charge}
+            x={neck.left}
+            width={neck.right - neck.left}
+            y={band.y}
+            height={band.height}
+            fill={`url(#${hatchId(prefix, band.charge)})`}
+          />
         ))}
         {active > 0 && (
-          <path className={classes.meniscus} d={`M${neck.left} ${picture.meniscusY - 4}Q${(neck.left + neck.right) / 2} ${picture.meniscusY + 3} ${neck.right} ${picture.meniscusY - 4}`} />
+          <path
+            className={classes.meniscus}
+            d={`M${neck.left} ${picture.meniscusY - 4}Q${(neck.left + neck.right) / 2} ${picture.meniscusY + 3} ${neck.right} ${picture.meniscusY - 4}`}
+          />
         )}
         <path className={classes.glass} d={picture.glass} />
         {picture.bands.map((band) => (

@@ -40,7 +40,13 @@ export interface ColumnGeometry {
   readonly centre: number;
   readonly wall: number;
   readonly glass: string;
-  readonly neck: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number; readonly maxPercent: number };
+  readonly neck: {
+    readonly left: number;
+    readonly right: number;
+    readonly top: number;
+    readonly bottom: number;
+    readonly maxPercent: number;
+  };
   readonly bands: readonly NeckBand[];
   readonly meniscusY: number;
   readonly ticks: readonly { readonly percent: number; readonly y: number; readonly isMajor: boolean }[];
@@ -162,12 +168,12 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
       const y = yOf(below);
       return { ...band, y, height: bottom - y };
     });
-  const upwards = spread(bands.map((band) => -(band.y + band.height / 2)), BAND_LABEL_GAP);
+  const upwards = spread(
+    bands.map((band) => -(band.y + band.height / 2)),
+    BAND_LABEL_GAP,
+  );
 
-  const fromTheTop = [
-    ...(data.openPercent > 0 ? [{ kind: "open" as const, percent: data.openPercent }] : []),
-    ...data.strata.toReversed(),
-  ];
+  const fromTheTop = [...(data.openPercent > 0 ? [{ kind: "open" as const, percent: data.openPercent }] : []), ...data.strata.toReversed()];
   let above = 0;
   const slices = fromTheTop.map(({ kind, percent }) => {
     const top = levelAt(above * areaPerPercent);
@@ -177,7 +183,10 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
   });
   const bottom = Math.max(levelAt(above * areaPerPercent), NECK_BOTTOM + SHOULDER + 2 * FOOT);
   const middles = slices.map((slice) => (slice.top + slice.bottom) / 2);
-  const outside = spread(middles.filter((_, i) => !slices[i]?.labelInside), LABEL_GAP);
+  const outside = spread(
+    middles.filter((_, i) => !slices[i]?.labelInside),
+    LABEL_GAP,
+  );
   const strata = slices.map((slice, i): BodyStratum => {
     const labelY = slice.labelInside ? (middles[i] ?? 0) : (outside.shift() ?? 0);
     return { ...slice, path: slicePath(slice.top, slice.bottom), labelY };

@@ -26,7 +26,14 @@ export function Neck({ actives, window }: NeckProps) {
         <ChargeHatches prefix={prefix} />
       </defs>
       {bands.map((band) => (
-        <rect key={band.charge} x={inside.left} width={inside.width} y={band.y} height={band.height} fill={`url(#${hatchId(prefix, band.charge)})`} />
+        <rect
+          key={band.charge}
+          x={inside.left}
+          width={inside.width}
+          y={band.y}
+          height={band.height}
+          fill={`url(#${hatchId(prefix, band.charge)})`}
+        />
       ))}
       <path d={glass} fill="none" stroke="var(--ink)" strokeWidth="1.3" strokeLinecap="round" />
       <path d={`M${bracket.x} ${bracket.top}h-5V${bracket.bottom}h5`} fill="none" stroke="var(--water)" strokeWidth="2" />

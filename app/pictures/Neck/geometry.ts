@@ -16,10 +16,7 @@ const TOP = 4;
 const BOTTOM = 58;
 
 /** The neck of the measuring bottle alone, small: active matter by charge against its window. */
-export function neckGeometry(
-  actives: readonly { readonly charge: Charge; readonly percent: number }[],
-  window: Span,
-): NeckGeometry {
+export function neckGeometry(actives: readonly { readonly charge: Charge; readonly percent: number }[], window: Span): NeckGeometry {
   const active = actives.reduce((sum, band) => sum + band.percent, 0);
   const range = neckRange(active, window);
   const yOf = (percent: number) => BOTTOM - ((BOTTOM - TOP) * Math.min(percent, range)) / range;

@@ -1,5 +1,5 @@
 import { Combobox, useCombobox } from "@mantine/core";
-import { type Ref, useRef, useState } from "react";
+import { type Ref, useEffect, useRef, useState } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import type { TypedPhase } from "../typed/typedSheet";
@@ -85,6 +85,15 @@ function MaterialSearch({ inputRef, find, onPick }: AddLineProps) {
   const combobox = useCombobox({ onDropdownClose: () => combobox.resetSelectedOption() });
   const found = store !== null && text.trim().length >= SHORTEST_SEARCH ? store.find(text) : [];
 
+  const best = found[0]?.id;
+  const { selectFirstOption } = combobox;
+  // The best match is chosen as soon as it shows, also when the library comes after the typing.
+  useEffect(() => {
+    if (best === undefined) return;
+    const frame = requestAnimationFrame(() => selectFirstOption());
+    return () => cancelAnimationFrame(frame);
+  }, [best, text, selectFirstOption]);
+
   const load = () => {
     if (isAsked.current) return;
     isAsked.current = true;
@@ -121,11 +130,14 @@ function MaterialSearch({ inputRef, find, onPick }: AddLineProps) {
           onChange={(event) => {
             setText(event.currentTarget.value);
             combobox.openDropdown();
-            combobox.selectFirstOption();
             load();
           }}
           onKeyDown={(event) => {
-            if (event.key === "Enter" && !combobox.dropdownOpened) event.preventDefault();
+            if (event.key !== "Enter") return;
+            const isChosen = combobox.dropdownOpened && combobox.getSelectedOptionIndex() >= 0;
+            if (isChosen) return;
+            event.preventDefault();
+            if (best !== undefined) pick(best);
           }}
           onBlur={() => combobox.closeDropdown()}
         />
@@ -151,7 +163,9 @@ function MaterialSearch({ inputRef, find, onPick }: AddLineProps) {
 function Match({ match: { id, facts } }: { readonly match: FoundMaterial }) {
   return (
     <Combobox.Option value={id} className={classes.match}>
-      <span className={classes.sign}>{facts.charge !== null && <ChargeTag charge={facts.charge} name={chargeWords[facts.charge].name} />}</span>
+      <span className={classes.sign}>
+        {facts.charge !== null && <ChargeTag charge={facts.charge} name={chargeWords[facts.charge].name} />}
+      </span>
       <span className={classes.matchName}>{facts.name}</span>
       <span className={classes.matchRole}>{roleOf(facts)}</span>
       <span className={classes.matchInci}>{facts.parts === undefined ? shownInci(facts) : "a blend"}</span>

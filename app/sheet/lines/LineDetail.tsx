@@ -50,7 +50,12 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
           {problem !== undefined && <p className={classes.problem}>{problem}</p>}
           <label className={classes.field}>
             phase
-            <select value={line.phase} disabled={!isDraft} onChange={(event) => actions.sendToPhase(line.id, event.currentTarget.value)}>
+            <select
+              aria-label="Phase of this line"
+              value={line.phase}
+              disabled={!isDraft}
+              onChange={(event) => actions.sendToPhase(line.id, event.currentTarget.value)}
+            >
               {[...phaseLetters].map((letter) => (
                 <option key={letter}>{letter}</option>
               ))}

@@ -86,7 +86,9 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
         <td className={classes.percent}>
           <PercentCell {...props} name={shown.name} />
         </td>
-        <td className={classes.active}>{props.activePercent !== null && props.activePercent > 0 ? writtenPercent(props.activePercent) : ""}</td>
+        <td className={classes.active}>
+          {props.activePercent !== null && props.activePercent > 0 ? writtenPercent(props.activePercent) : ""}
+        </td>
         <td className={classes.grams}>{props.grams}</td>
         <td className={classes.ends}>
           <span className={classes.marks}>

@@ -148,7 +148,17 @@ export function LineTable(props: LineTableProps) {
   );
 }
 
-function PhaseHead({ phase, isDraft, isEmpty, actions }: { readonly phase: TypedPhase; readonly isDraft: boolean; readonly isEmpty: boolean; readonly actions: PhaseActions }) {
+function PhaseHead({
+  phase,
+  isDraft,
+  isEmpty,
+  actions,
+}: {
+  readonly phase: TypedPhase;
+  readonly isDraft: boolean;
+  readonly isEmpty: boolean;
+  readonly actions: PhaseActions;
+}) {
   const canGo = isDraft && isEmpty;
   return (
     <span className={classes.phaseHead}>
@@ -166,7 +176,12 @@ function PhaseHead({ phase, isDraft, isEmpty, actions }: { readonly phase: Typed
         onChange={(event) => actions.typeTitle(phase.letter, event.currentTarget.value)}
       />
       {canGo && (
-        <button type="button" className={classes.dropPhase} onClick={() => actions.remove(phase.letter)} aria-label={`Take phase ${phase.letter} out`}>
+        <button
+          type="button"
+          className={classes.dropPhase}
+          onClick={() => actions.remove(phase.letter)}
+          aria-label={`Take phase ${phase.letter} out`}
+        >
           ×
         </button>
       )}

@@ -28,6 +28,24 @@ describe("finding a material", () => {
     expect(slugsFor(text)).toContain("cocamidopropyl-betaine");
   });
 
+  it.each([
+    ["olefin sulfonate 40", "aos-40"],
+    ["olefin sulfonate powder", "aos-powder"],
+    ["betaine cocamidopropyl", "cocamidopropyl-betaine"],
+    ["coco-glucoside", "coco-glucoside"],
+    ["cetrimonium", "cetrimonium-chloride"],
+    ["sles 70", "sles-2eo-70"],
+    ["salt", "sodium-chloride"],
+    ["citric acid 50", "citric-acid-solution-50"],
+  ])("words in any order: %s finds %s first", (text, slug) => {
+    expect(slugsFor(text)[0]).toBe(slug);
+  });
+
+  it("takes signs as nothing special", () => {
+    expect(slugsFor("'glycerin |")[0]).toBe("glycerin");
+    expect(slugsFor("!")).toEqual([]);
+  });
+
   it("finds nothing for nonsense, and at most twelve of anything", () => {
     expect(slugsFor("zzqqxx")).toEqual([]);
     expect(slugsFor("sodium").length).toBeLessThanOrEqual(12);

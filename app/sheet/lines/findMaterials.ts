@@ -18,13 +18,27 @@ export function materialFinder(all: readonly FoundMaterial[]): (text: string) =>
   const fuse = new Fuse(all, {
     keys: [
       { name: "name", weight: 3, getFn: ({ facts }) => facts.name },
-      { name: "inci", weight: 2, getFn: ({ facts }) => (facts.inci ?? []).filter((entry) => entry.name !== "Aqua").map((entry) => entry.name) },
+      {
+        name: "inci",
+        weight: 2,
+        getFn: ({ facts }) => (facts.inci ?? []).filter((entry) => entry.name !== "Aqua").map((entry) => entry.name),
+      },
       { name: "role", weight: 1, getFn: ({ facts }) => facts.role.replaceAll("-", " ") },
       { name: "slug", weight: 1, getFn: ({ facts }) => facts.slug.replaceAll("-", " ") },
     ],
     threshold: 0.34,
     ignoreLocation: true,
     minMatchCharLength: 2,
+    // Words are looked for one by one, in any order; all must be there.
+    useExtendedSearch: true,
   });
-  return (text) => fuse.search(text.trim(), { limit: MOST_MATCHES }).map((match) => match.item);
+  return (text) => {
+    const words = plainWords(text);
+    return words === "" ? [] : fuse.search(words, { limit: MOST_MATCHES }).map((match) => match.item);
+  };
+}
+
+/** The words typed, without the signs that mean something to the search. */
+function plainWords(text: string): string {
+  return text.replace(/[|=!^'"$]/g, " ").trim();
 }

@@ -9,6 +9,8 @@ export interface LineActions {
   step(lineId: string, by: -1 | 1): void;
   sendToPhase(lineId: string, phase: string): void;
   toggleDetail(lineId: string): void;
+  /** Puts the caret into a line's percent cell once it stands in its place. */
+  focus(lineId: string): void;
   /** The maker's hand is on this line. */
   enter(line: TypedLine): void;
 }

@@ -26,7 +26,7 @@ export function handleLineKeys(event: KeyboardEvent, actions: LineActions, onLas
   const lineId = cell.getAttribute(PERCENT_MARK);
   if (lineId === null) return;
   if (event.altKey && !event.ctrlKey && !event.metaKey) {
-    const done = handleAltKeys(event, lineId, actions);
+    const done = handleAltKeys(event, lineId, neighbourOf(cell), actions);
     if (done) event.preventDefault();
     return;
   }
@@ -42,7 +42,14 @@ export function handleLineKeys(event: KeyboardEvent, actions: LineActions, onLas
   } else if (event.key === "Enter" && isForth) onLastEnter();
 }
 
-function handleAltKeys(event: KeyboardEvent, lineId: string, actions: LineActions): boolean {
+/** The line whose turn it is when this one is taken out. */
+function neighbourOf(cell: HTMLInputElement): string | null {
+  const cells = cellsAround(cell);
+  const at = cells.indexOf(cell);
+  return (cells[at + 1] ?? cells[at - 1])?.getAttribute(PERCENT_MARK) ?? null;
+}
+
+function handleAltKeys(event: KeyboardEvent, lineId: string, neighbour: string | null, actions: LineActions): boolean {
   switch (event.code) {
     case "ArrowUp":
       actions.step(lineId, -1);
@@ -55,10 +62,11 @@ function handleAltKeys(event: KeyboardEvent, lineId: string, actions: LineAction
       break;
     case "Backspace":
       actions.remove(lineId);
-      break;
+      if (neighbour !== null) actions.focus(neighbour);
+      return true;
     default:
       return false;
   }
-  requestAnimationFrame(() => focusPercent(lineId));
+  actions.focus(lineId);
   return true;
 }

@@ -29,7 +29,8 @@ export function ActiveReading({ assessment, profile }: { readonly assessment: As
         </span>
       </p>
       <p className={classes.window}>
-        {profile.name}: {writtenShort(profile.activePercent.low, 2)} to {writtenShort(profile.activePercent.high, 2)} %, {profile.activeReason}.
+        {profile.name}: {writtenShort(profile.activePercent.low, 2)} to {writtenShort(profile.activePercent.high, 2)} %,{" "}
+        {profile.activeReason}.
       </p>
       <ul className={classes.shares} aria-label="Shares of the active matter by charge">
         {shown

@@ -21,7 +21,11 @@ export function Versions({ sheet }: VersionsProps) {
       <ol className={classes.list}>
         {versions.map((version) => (
           <li key={version.id} data-shown={version.number === shown || undefined}>
-            {version.number === shown ? <strong>v{version.number}</strong> : <Link to={`/sheet/${formulaId}/${version.number}`}>v{version.number}</Link>}
+            {version.number === shown ? (
+              <strong>v{version.number}</strong>
+            ) : (
+              <Link to={`/sheet/${formulaId}/${version.number}`}>v{version.number}</Link>
+            )}
             <span>{version.state === "draft" ? "draft" : `set ${version.setOn ?? ""}`}</span>
             <span className={classes.percent}>{written(version.activePercent, 2)} %</span>
             {version.note !== "" && <q>{version.note}</q>}
@@ -49,7 +53,15 @@ function SetThis({ number }: { readonly number: number }) {
   );
 }
 
-function GoOn({ formulaId, number, draftNumber }: { readonly formulaId: string; readonly number: number; readonly draftNumber: number | undefined }) {
+function GoOn({
+  formulaId,
+  number,
+  draftNumber,
+}: {
+  readonly formulaId: string;
+  readonly number: number;
+  readonly draftNumber: number | undefined;
+}) {
   if (draftNumber !== undefined) {
     return (
       <p className={classes.hint}>

@@ -50,7 +50,15 @@ export interface Autosave {
 const NO_PROBLEMS: readonly FieldProblem[] = [];
 
 /** Saves the sheet as it is typed: half a second after the last key, one save at a time, again when the database is back. */
-export function useAutosave({ formulaId, versionId, revision: loadedRevision, typed, isBroken, isDraft, isPaused }: AutosaveOptions): Autosave {
+export function useAutosave({
+  formulaId,
+  versionId,
+  revision: loadedRevision,
+  typed,
+  isBroken,
+  isDraft,
+  isPaused,
+}: AutosaveOptions): Autosave {
   const fetcher = useFetcher<SheetAnswer>();
   const [revision, setRevision] = useState(loadedRevision);
   const [stored, setStored] = useState(typed);
@@ -58,6 +66,8 @@ export function useAutosave({ formulaId, versionId, revision: loadedRevision, ty
   const [problems, setProblems] = useState(NO_PROBLEMS);
   const sent = useRef<TypedSheet | null>(null);
   const answered = useRef<unknown>(undefined);
+  /** Until something is typed here, what an earlier visit kept is left alone. */
+  const isTouched = useRef(false);
   const isIdle = fetcher.state === "idle";
   const { submit, data: answer } = fetcher;
 
@@ -86,8 +96,10 @@ export function useAutosave({ formulaId, versionId, revision: loadedRevision, ty
 
   useEffect(() => {
     if (!isDraft) return;
-    if (isStored) forgetTyping(versionId);
-    else keepTyping(versionId, { revision, typed });
+    if (!isStored) {
+      isTouched.current = true;
+      keepTyping(versionId, { revision, typed });
+    } else if (isTouched.current) forgetTyping(versionId);
   }, [isDraft, isStored, revision, typed, versionId]);
 
   useEffect(() => {

@@ -37,7 +37,12 @@ export function useRestoredTyping(sheet: OpenSheet, { replace, announceStale, le
     }
     void import("../lines/materialStore")
       .then(({ loadMaterialStore }) => loadMaterialStore())
-      .then((store) => learn(store.all.filter(({ id }) => unknown.has(id)), store))
+      .then((store) =>
+        learn(
+          store.all.filter(({ id }) => unknown.has(id)),
+          store,
+        ),
+      )
       .finally(putBack);
     // Only when the sheet is opened: typing that comes later is the newer one.
     // eslint-disable-next-line react-hooks/exhaustive-deps

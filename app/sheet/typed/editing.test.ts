@@ -58,9 +58,11 @@ describe("editing a sheet", () => {
   });
 
   it("when another line takes the rest the former keeps what it showed", () => {
-    const changed = withRestLine(sheet, "g", "97.00");
+    // three other lines of 1 % each
+    const changed = withRestLine(sheet, "g");
     expect(changed.restLineId).toBe("g");
     expect(changed.lines[0]?.percent).toBe("97.00");
+    expect(withRestLine(changed, "g")).toBe(changed);
   });
 
   it("phases take the first free letter and go only when empty", () => {
@@ -73,9 +75,21 @@ describe("editing a sheet", () => {
   it("no change of order loses or doubles a line", () => {
     const ids = fc.constantFrom("w", "g", "s", "b");
     const step = fc.oneof(
-      fc.tuple(ids, ids).map(([a, b]) => (s: TypedSheet) => withLineAt(s, a, b)),
-      fc.tuple(ids, fc.constantFrom<-1 | 1>(-1, 1)).map(([a, by]) => (s: TypedSheet) => withLineStepped(s, a, by)),
-      fc.tuple(ids, fc.constantFrom("A", "B")).map(([a, phase]) => (s: TypedSheet) => withLineInPhase(s, a, phase)),
+      fc.tuple(ids, ids).map(
+        ([a, b]) =>
+          (s: TypedSheet) =>
+            withLineAt(s, a, b),
+      ),
+      fc.tuple(ids, fc.constantFrom<-1 | 1>(-1, 1)).map(
+        ([a, by]) =>
+          (s: TypedSheet) =>
+            withLineStepped(s, a, by),
+      ),
+      fc.tuple(ids, fc.constantFrom("A", "B")).map(
+        ([a, phase]) =>
+          (s: TypedSheet) =>
+            withLineInPhase(s, a, phase),
+      ),
     );
     fc.assert(
       fc.property(fc.array(step, { maxLength: 12 }), (steps) => {

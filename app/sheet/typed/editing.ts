@@ -1,3 +1,5 @@
+import { massBalance } from "@tensidrum/core/formula";
+import { percentText, readPercent, toDecimals } from "@tensidrum/core/quantities";
 import { nextPhaseLetter, type TypedLine, type TypedSheet } from "./typedSheet";
 
 /** Every change a maker can make to a sheet, as a pure step from one sheet to the next. */
@@ -27,11 +29,24 @@ export function withoutLine(sheet: TypedSheet, lineId: string): TypedSheet {
   };
 }
 
-/** That line takes the rest; `shownPercent` is what the former one showed and keeps. Null: no line does. */
-export function withRestLine(sheet: TypedSheet, lineId: string | null, shownPercent: string): TypedSheet {
+/** Digits the former line of the rest keeps: more than any scale shows, and they hide the noise of the sum. */
+const KEPT_DECIMALS = 6;
+
+/** That line takes the rest; the one that did keeps the percent it had got. */
+export function withRestLine(sheet: TypedSheet, lineId: string): TypedSheet {
   const former = sheet.restLineId;
-  const kept = former === null ? sheet : withPercent(sheet, former, shownPercent);
-  return { ...kept, restLineId: lineId };
+  if (former === lineId) return sheet;
+  if (former === null) return { ...sheet, restLineId: lineId };
+  const left = massBalance(percentsOf(sheet)).qsPercent;
+  return { ...withPercent(sheet, former, percentText(toDecimals(left, KEPT_DECIMALS))), restLineId: lineId };
+}
+
+function percentsOf(sheet: TypedSheet): { percent?: number; qs?: true }[] {
+  return sheet.lines.map((line) => {
+    if (line.id === sheet.restLineId) return { qs: true };
+    const read = readPercent(line.percent);
+    return read.ok ? { percent: read.value } : {};
+  });
 }
 
 /** One place up (−1) or down (1); past the edge of its phase a line moves into the next one. */

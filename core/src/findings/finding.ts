@@ -6,14 +6,7 @@ import type { WeighedLine } from "../formula/weighSheet.ts";
 
 export type Severity = "stop" | "fix" | "consider";
 
-export type FindingCode =
-  | "MASS_OVER"
-  | "MASS_OPEN"
-  | "MASS_NO_QS"
-  | "ACTIVE_LOW"
-  | "ACTIVE_HIGH"
-  | "CHARGE_CLASH"
-  | "TOO_SMALL_TO_WEIGH";
+export type FindingCode = "MASS_OVER" | "MASS_OPEN" | "MASS_NO_QS" | "ACTIVE_LOW" | "ACTIVE_HIGH" | "CHARGE_CLASH" | "TOO_SMALL_TO_WEIGH";
 
 export interface Finding {
   readonly code: FindingCode;

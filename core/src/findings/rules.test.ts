@@ -78,7 +78,15 @@ describe("active matter against the profile", () => {
   it("a cleansing oil wants none, and none is right", () => {
     const oil = { profile: "cleansing-oil" } as const;
     expect(codesOf([["sunflower-oil", 100]], oil)).toEqual([]);
-    expect(codesOf([["sunflower-oil", 95], ["coco-glucoside", 5]], oil)).toEqual(["ACTIVE_HIGH"]);
+    expect(
+      codesOf(
+        [
+          ["sunflower-oil", 95],
+          ["coco-glucoside", 5],
+        ],
+        oil,
+      ),
+    ).toEqual(["ACTIVE_HIGH"]);
   });
 
   it("every profile has an ordered window and a reason", () => {
@@ -124,9 +132,7 @@ describe("charge clash", () => {
 
 describe("too small to weigh", () => {
   const small = (percent: number, changes: Partial<Formula> = {}) =>
-    findingsOf([water, ["coco-glucoside", 20], ["panthenol-75", percent]], changes).filter(
-      ({ code }) => code === "TOO_SMALL_TO_WEIGH",
-    );
+    findingsOf([water, ["coco-glucoside", 20], ["panthenol-75", percent]], changes).filter(({ code }) => code === "TOO_SMALL_TO_WEIGH");
 
   it("0.03 g in 600 g: a 10 % solution weighs 0.30 g, or 4000 g of wash", () => {
     const [finding] = small(0.005);

@@ -31,14 +31,26 @@ describe("the assessment of a sheet", () => {
   });
 
   it("an open sheet says how much is open and weighs what is there", () => {
-    const open = assess(sheetOf([["glycerin", 40], ["aos-40", 51]]), library);
+    const open = assess(
+      sheetOf([
+        ["glycerin", 40],
+        ["aos-40", 51],
+      ]),
+      library,
+    );
     expect(open).toMatchObject({ totalPercent: 91, openPercent: 9 });
     const grams = open.lines.reduce((sum, line) => sum + line.gramsToWeigh, 0);
     expect(grams).toBeCloseTo(546, 9);
   });
 
   it("an overfull sheet gives the water nothing", () => {
-    const over = assess(sheetOf([["water-distilled", "q.s."], ["aos-40", 101.4]]), library);
+    const over = assess(
+      sheetOf([
+        ["water-distilled", "q.s."],
+        ["aos-40", 101.4],
+      ]),
+      library,
+    );
     expect(over.lines[0]).toMatchObject({ percent: 0, gramsToWeigh: 0 });
     expect(over.totalPercent).toBeCloseTo(101.4, 10);
   });

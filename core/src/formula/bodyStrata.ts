@@ -39,18 +39,7 @@ const kindOfRole: Readonly<Record<Role, StratumKind>> = {
 };
 
 /** Bottom to top in the bottle. */
-const fromTheBottom: readonly StratumKind[] = [
-  "rest",
-  "brought",
-  "salt",
-  "acid",
-  "body",
-  "other",
-  "keep",
-  "scent",
-  "oils",
-  "care",
-];
+const fromTheBottom: readonly StratumKind[] = ["rest", "brought", "salt", "acid", "body", "other", "keep", "scent", "oils", "care"];
 
 /**
  * The formula without its active matter, by kind and from the bottom up, % w/w. Together with the active matter it

@@ -18,13 +18,7 @@ export function leavesOf(material: Material, materials: MaterialsBySlug): readon
   return leaves;
 }
 
-function collect(
-  material: Material,
-  fraction: number,
-  above: readonly string[],
-  materials: MaterialsBySlug,
-  leaves: Leaf[],
-): void {
+function collect(material: Material, fraction: number, above: readonly string[], materials: MaterialsBySlug, leaves: Leaf[]): void {
   if (material.parts === undefined) {
     leaves.push({ material, fraction });
     return;

@@ -29,17 +29,7 @@ export type Role =
   | "protein"
   | "base";
 
-export type Form =
-  | "liquid"
-  | "gel"
-  | "paste"
-  | "powder"
-  | "granule"
-  | "flake"
-  | "needle"
-  | "wax"
-  | "oil"
-  | "crystal";
+export type Form = "liquid" | "gel" | "paste" | "powder" | "granule" | "flake" | "needle" | "wax" | "oil" | "crystal";
 
 export interface Span {
   readonly low: number;

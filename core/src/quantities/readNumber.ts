@@ -2,8 +2,7 @@
 export type NumberProblem = "empty" | "not-a-number" | "two-marks" | "not-positive" | "negative" | "above-most";
 
 export type ReadNumber =
-  | { readonly ok: true; readonly value: number }
-  | { readonly ok: false; readonly problem: NumberProblem; readonly most?: number };
+  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly problem: NumberProblem; readonly most?: number };
 
 const PLAIN_NUMBER = /^[+-]?(\d+\.?\d*|\.\d+)$/;
 
@@ -12,7 +11,10 @@ const PLAIN_NUMBER = /^[+-]?(\d+\.?\d*|\.\d+)$/;
  * "1,200.5" is refused as ambiguous rather than guessed.
  */
 export function readNumber(text: string): ReadNumber {
-  const plain = text.trim().replace(/\u2212/g, "-").replace(/[\s\u00a0\u202f]/g, "");
+  const plain = text
+    .trim()
+    .replace(/\u2212/g, "-")
+    .replace(/[\s\u00a0\u202f]/g, "");
   if (plain === "") return { ok: false, problem: "empty" };
   const marks = plain.match(/[.,]/g)?.length ?? 0;
   if (marks > 1) return { ok: false, problem: "two-marks" };

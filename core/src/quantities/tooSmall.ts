@@ -26,13 +26,10 @@ export interface TooSmallCures {
  */
 export function tooSmallCures(massGrams: number, percent: number, finestReadabilityGrams: number): TooSmallCures {
   const leastGrams = FEWEST_STEPS * finestReadabilityGrams;
-  const strengthPercent = STOCK_STRENGTHS_PERCENT.find(
-    (strength) => (massGrams * 100) / strength >= leastGrams * (1 - TOLERANCE),
-  );
+  const strengthPercent = STOCK_STRENGTHS_PERCENT.find((strength) => (massGrams * 100) / strength >= leastGrams * (1 - TOLERANCE));
   return {
     leastGrams,
     smallestBatchGrams: (leastGrams * 100) / percent,
-    stock:
-      strengthPercent === undefined ? null : { strengthPercent, massGrams: (massGrams * 100) / strengthPercent },
+    stock: strengthPercent === undefined ? null : { strengthPercent, massGrams: (massGrams * 100) / strengthPercent },
   };
 }

@@ -20,11 +20,7 @@ export interface WeighedOut {
  * units left over go to the largest remainders, coarse scale first; what no scale step can carry stays with the
  * heaviest line not yet rounded up. Without scales the exact masses stand.
  */
-export function weighOut(
-  masses: readonly MassToWeigh[],
-  totalGrams: number,
-  scales: readonly Scale[],
-): readonly WeighedOut[] {
+export function weighOut(masses: readonly MassToWeigh[], totalGrams: number, scales: readonly Scale[]): readonly WeighedOut[] {
   const fromFinest = finestFirst(scales);
   if (fromFinest.length === 0) {
     return masses.map(({ massGrams }) => ({ gramsToWeigh: massGrams, scale: undefined }));
@@ -35,12 +31,7 @@ export function weighOut(
   return grams.map((gramsToWeigh, index) => ({ gramsToWeigh, scale: chosen[index] }));
 }
 
-function roundAround(
-  masses: readonly MassToWeigh[],
-  chosen: readonly Scale[],
-  rest: number,
-  totalGrams: number,
-): number[] {
+function roundAround(masses: readonly MassToWeigh[], chosen: readonly Scale[], rest: number, totalGrams: number): number[] {
   let others = 0;
   let places = decimalPlaces(totalGrams);
   const grams = masses.map(({ massGrams }, index) => {

@@ -17,9 +17,7 @@ export function materialOf(slug: string): Material {
 export type WrittenLine = readonly [material: string, percent: number | "q.s."];
 
 export function lineOf([material, percent]: WrittenLine): FormulaLine {
-  return percent === "q.s."
-    ? { id: material, phase: "A", material, qs: true }
-    : { id: material, phase: "A", material, percent };
+  return percent === "q.s." ? { id: material, phase: "A", material, qs: true } : { id: material, phase: "A", material, percent };
 }
 
 /** A body wash of 600 g on a 0.1 g and a 0.01 g scale, with the given lines. */

@@ -19,7 +19,8 @@ export const tooSmallToWeigh: Rule = {
       const cures = tooSmallCures(line.grams, line.percent, step);
       const batch = `make at least ${writtenMass(Math.ceil(cures.smallestBatchGrams))}`;
       const roomPercent = balance.hasQs ? balance.qsPercent : 0;
-      const stock = cures.stock !== null && stockWaterPercent(line.percent, cures.stock.strengthPercent) <= roomPercent ? cures.stock : null;
+      const stock =
+        cures.stock !== null && stockWaterPercent(line.percent, cures.stock.strengthPercent) <= roomPercent ? cures.stock : null;
       findings.push({
         code: "TOO_SMALL_TO_WEIGH",
         severity: stock === null ? "fix" : "consider",

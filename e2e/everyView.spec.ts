@@ -1,0 +1,78 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, FAILED_LOAD, test } from "./testing/test";
+
+const curtainCall = "/sheet/5ea50000-0000-4000-8000-00000000c100";
+const propRoom = "/sheet/5ea50000-0000-4000-8000-00000000b300";
+const views = [
+  ["Today", "/"],
+  ["Sheet", curtainCall],
+  ["Sheet with a stop", propRoom],
+  ["set version", `${curtainCall}/1`],
+  ["weighing sheet", "/weighing/5ea50000-0000-4000-8000-00000000c100/2"],
+  ["scales", "/scales"],
+  ["nothing here", "/nowhere"],
+] as const;
+
+test.use({ allowedConsole: [FAILED_LOAD] });
+
+for (const scheme of ["light", "dark"] as const) {
+  for (const [name, path] of views) {
+    test(`${name}, ${scheme}: nothing serious for people who read, hear or steer differently`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme: scheme });
+      await page.goto(path);
+      await expect(page.locator("html")).toHaveAttribute("data-mantine-color-scheme", scheme);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
+      expect(serious.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`)).toEqual([]);
+    });
+  }
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+  [390, 844],
+] as const) {
+  test(`no view is wider than a ${width} x ${height} screen`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    for (const [name, path] of views) {
+      await page.goto(path);
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(overflow, name).toBeLessThanOrEqual(0);
+    }
+  });
+}
+
+test("the policy allows only this page's own scripts, with a fresh nonce each time", async ({ request }) => {
+  const policyOf = async () => (await request.get("/")).headers()["content-security-policy"] ?? "";
+  const [first, second] = [await policyOf(), await policyOf()];
+  expect(first).toMatch(/script-src 'self' 'nonce-[A-Za-z0-9+/=]{24}';/);
+  expect(first).toContain("frame-ancestors 'none'");
+  expect(first).not.toContain("unsafe-eval");
+  expect(first.match(/nonce-([^']+)/)?.[1]).not.toBe(second.match(/nonce-([^']+)/)?.[1]);
+});
+
+test("the dim switch is remembered", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "dim" }).click();
+  await expect(page.locator("html")).toHaveAttribute("data-mantine-color-scheme", "dark");
+  await page.reload();
+  await expect(page.locator("html")).toHaveAttribute("data-mantine-color-scheme", "dark");
+});
+
+test("the demo is sensible and adds up, and one formula has something to stop for", async ({ page }) => {
+  await page.goto("/");
+  const formulas = page.getByRole("list", { name: "Formulas" }).getByRole("listitem");
+  await expect(formulas).toHaveCount(3);
+  await expect(page.getByText("must not be made as it stands")).toBeVisible();
+  for (const [path, grams] of [
+    [curtainCall, "600.00"],
+    [propRoom, "800.00"],
+    ["/sheet/5ea50000-0000-4000-8000-00000000a200", "1000.00"],
+  ] as const) {
+    await page.goto(path);
+    await expect(page.locator("tfoot")).toContainText("100.00");
+    await expect(page.locator("tfoot")).toContainText(grams);
+    await expect(page.getByText("in its window")).toBeVisible();
+  }
+});

@@ -1,0 +1,91 @@
+import { spawn, spawnSync } from "node:child_process";
+import { readFileSync, writeFileSync } from "node:fs";
+import { createServer } from "node:net";
+import { expect, test } from "@playwright/test";
+import { root } from "../operations/commands.mjs";
+import { makeDataFolder } from "./testing/dataFolder";
+import { startApplication } from "./testing/startApplication";
+
+function start(options: readonly string[], environment: Readonly<Record<string, string>> = {}) {
+  return spawnSync(process.execPath, [`${root}/bin/start`, ...options], { encoding: "utf8", env: { ...process.env, ...environment } });
+}
+
+function isAlive(pid: number): boolean {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+test("says in a sentence what is wrong with its options or its port", async () => {
+  const unknown = start(["--colour", "red"]);
+  expect(unknown.status).toBe(1);
+  expect(unknown.stderr).toContain("--port NUMBER");
+  expect(start(["--port", "99999"]).stderr).toContain("Give a whole number from 1 to 65535.");
+  expect(start(["--empty", "--reset-demo"]).stderr).toContain("Choose one.");
+
+  const listener = createServer().listen(0, "127.0.0.1");
+  await new Promise((resolve) => listener.once("listening", resolve));
+  const { port } = listener.address() as { port: number };
+  const child = spawn(process.execPath, [`${root}/bin/start`, "--port", String(port)], { stdio: ["ignore", "pipe", "pipe"] });
+  let words = "";
+  child.stderr.on("data", (chunk) => (words += String(chunk)));
+  const code = await new Promise((resolve) => child.on("exit", resolve));
+  listener.close();
+  expect(code).toBe(1);
+  expect(words).toContain(`Port ${port} is in use.`);
+});
+
+test("ends cleanly, refuses a second start, and clears up after one that was killed", async () => {
+  test.setTimeout(120_000);
+  const folder = makeDataFolder();
+  const environment = { TENSIDRUM_DATA: folder.path };
+  const postmaster = () => Number(readFileSync(`${folder.path}/postgres/postmaster.pid`, "utf8").split("\n")[0]);
+
+  const first = await startApplication(environment, ["--empty"]);
+  const second = start(["--port", "4999"], environment);
+  expect(second.status).toBe(1);
+  expect(second.stderr).toContain(`kill ${first.process.pid}`);
+  const firstServer = postmaster();
+  expect(await first.stop()).toBe(0);
+  expect(isAlive(firstServer)).toBe(false);
+
+  const killed = await startApplication(environment);
+  const orphan = postmaster();
+  killed.process.kill("SIGKILL");
+  await new Promise((resolve) => killed.process.once("exit", resolve));
+  expect(isAlive(orphan)).toBe(true);
+  const after = await startApplication(environment);
+  expect(after.output()).toContain("left behind by an earlier start");
+  expect(isAlive(orphan)).toBe(false);
+  expect(await after.stop()).toBe(0);
+
+  writeFileSync(`${folder.path}/postgres/postmaster.pid`, "999999\n");
+  const stale = await startApplication(environment);
+  expect(stale.output()).toContain("stale");
+  expect(await stale.stop()).toBe(0);
+  folder.remove();
+});
+
+test("two processes share one database", async ({ browser }) => {
+  const folder = makeDataFolder();
+  const one = await startApplication({ TENSIDRUM_DATA: folder.path });
+  const port = readFileSync(`${folder.path}/port`, "utf8").trim();
+  const url = `postgresql://tensidrum@${encodeURIComponent(`${folder.path}/socket`)}:${port}/tensidrum`;
+  const two = await startApplication({ DATABASE_URL: url });
+  expect(two.output()).toContain("Using the database of DATABASE_URL.");
+  const page = await browser.newPage({ baseURL: one.address });
+  await page.goto("/");
+  await page.getByRole("button", { name: "New formula" }).first().click();
+  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toBeVisible();
+  const formulas = await browser.newPage({ baseURL: two.address });
+  await formulas.goto("/");
+  await expect(formulas.getByRole("link", { name: "Name it later" })).toBeVisible();
+  await page.close();
+  await formulas.close();
+  expect(await two.stop()).toBe(0);
+  expect(await one.stop()).toBe(0);
+  folder.remove();
+});

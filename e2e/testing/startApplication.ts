@@ -1,0 +1,47 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { freePort } from "../../operations/cluster.mjs";
+import { root } from "../../operations/commands.mjs";
+
+export interface RunningApplication {
+  readonly address: string;
+  readonly output: () => string;
+  readonly process: ChildProcess;
+  /** Ends it as Ctrl-C does; resolves with the exit code. */
+  stop(): Promise<number | null>;
+}
+
+const READY = /is ready at (http:\/\/[^ ]+)\//;
+
+/** Runs bin/start as a maker would, with its own port and data folder, until it says it is ready. */
+export async function startApplication(
+  environment: Readonly<Record<string, string>>,
+  options: readonly string[] = [],
+): Promise<RunningApplication> {
+  const port = await freePort();
+  const child = spawn(process.execPath, [`${root}/bin/start`, "--port", String(port), ...options], {
+    cwd: root,
+    env: { ...process.env, ...environment },
+    stdio: ["ignore", "pipe", "pipe"],
+  });
+  let output = "";
+  const ended = new Promise<number | null>((resolve) => child.on("exit", (code) => resolve(code)));
+  const address = await new Promise<string>((resolve, reject) => {
+    const read = (chunk: Buffer) => {
+      output += String(chunk);
+      const ready = READY.exec(output);
+      if (ready?.[1] !== undefined) resolve(ready[1]);
+    };
+    child.stdout?.on("data", read);
+    child.stderr?.on("data", read);
+    void ended.then(() => reject(new Error(`bin/start ended before it was ready:\n${output}`)));
+  });
+  return {
+    address,
+    output: () => output,
+    process: child,
+    stop() {
+      child.kill("SIGTERM");
+      return ended;
+    },
+  };
+}

@@ -1,0 +1,70 @@
+import { expect, type Page, test as base } from "@playwright/test";
+import { makeDataFolder } from "./dataFolder";
+import { startApplication, type RunningApplication } from "./startApplication";
+
+interface WorkerThings {
+  readonly application: RunningApplication;
+}
+
+interface TestThings {
+  /** Lines the browser's console may show in this test. */
+  readonly allowedConsole: RegExp[];
+  readonly quietConsole: void;
+}
+
+/** A refused action answers 4xx or 5xx, and the browser notes that as a failed load: the one line allowed everywhere it is expected. */
+export const FAILED_LOAD = /Failed to load resource: the server responded with a status of (404|409|422|503)/;
+
+/** Each worker has an application of its own, begun with the demo; no test may leave an error in the console. */
+export const test = base.extend<TestThings, WorkerThings>({
+  application: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const folder = makeDataFolder();
+      const application = await startApplication({ TENSIDRUM_DATA: folder.path });
+      await use(application);
+      await application.stop();
+      folder.remove();
+    },
+    { scope: "worker", timeout: 120_000 },
+  ],
+  baseURL: async ({ application }, use) => use(application.address),
+  allowedConsole: [async ({}, use) => use([]), {}], // eslint-disable-line no-empty-pattern
+  quietConsole: [
+    async ({ page, allowedConsole }, use) => {
+      const errors: string[] = [];
+      page.on("console", (message) => {
+        if (message.type() === "error" || message.type() === "warning") errors.push(message.text());
+      });
+      page.on("pageerror", (error) => errors.push(error.message));
+      await use();
+      expect(errors.filter((text) => !allowedConsole.some((allowed) => allowed.test(text)))).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** Opens a new formula from Today, with scripts ready. */
+export async function beginFormula(page: Page): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("button", { name: "New formula" }).first().click();
+  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Name it later");
+}
+
+/** The materials the search shows just now. */
+export const foundMaterials = (page: Page) => page.getByRole("listbox", { name: "Materials found" }).getByRole("option");
+
+/** Picks a material by typing and gives it its percent, keyboard only. */
+export async function addLine(page: Page, search: string, percent: string): Promise<void> {
+  const field = page.getByRole("textbox", { name: "Add a material" });
+  await field.focus();
+  await field.fill(search);
+  await expect(foundMaterials(page).first()).toBeVisible();
+  await page.keyboard.press("Enter");
+  await expect(page.locator("input[data-percent-of]:focus")).toHaveValue("");
+  await page.keyboard.type(percent);
+}
+
+export const saved = (page: Page) => page.locator('[data-status="saved"]');

@@ -1,0 +1,56 @@
+import { expect, FAILED_LOAD, test } from "./testing/test";
+
+test.use({ javaScriptEnabled: false, allowedConsole: [FAILED_LOAD] });
+
+test("every form works with scripts switched off", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "New formula" }).first().click();
+  await page.getByRole("textbox", { name: "Name of the formula" }).fill("Blackout shampoo");
+  await page.getByRole("textbox", { name: "batch" }).fill("1,2 kg");
+
+  // Find a material, take it up, give its percent.
+  await page.getByRole("textbox", { name: "Add a material" }).fill("coco-glucoside");
+  await page.getByRole("button", { name: "Find" }).click();
+  await page.getByRole("button", { name: /^Add Coco-glucoside, about/ }).click();
+  await page.getByLabel("Coco-glucoside, percent").fill("25");
+  await page.getByRole("button", { name: "Save and recount" }).click();
+  await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText("13.00");
+  // 25 % of 1200 g
+  await expect(page.getByRole("row", { name: /Coco-glucoside/ })).toContainText("300.0");
+
+  // A mistake is answered at its cell, and the text stays.
+  await page.getByLabel("Coco-glucoside, percent").fill("abc");
+  await page.getByRole("button", { name: "Save and recount" }).click();
+  await expect(page.getByText("This is not a number.")).toBeVisible();
+  await expect(page.getByLabel("Coco-glucoside, percent")).toHaveValue("abc");
+  await page.getByLabel("Coco-glucoside, percent").fill("24");
+  await page.getByRole("button", { name: "Save and recount" }).click();
+  await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText("12.48");
+
+  // Move, new phase, take out.
+  await page.getByRole("button", { name: "Coco-glucoside one up" }).click();
+  await expect(page.locator("form table tbody tr[id]").first()).toContainText("Coco-glucoside");
+  await page.getByRole("button", { name: "New phase" }).click();
+  await expect(page.getByLabel("Title of phase B")).toBeVisible();
+  await page.getByRole("button", { name: "Coco-glucoside one down" }).click();
+  await page.getByRole("button", { name: "Coco-glucoside one down" }).click();
+  await expect(page.getByText("nothing in it yet")).toBeHidden();
+
+  // Set, go on, and the scales.
+  await page.getByRole("textbox", { name: "Note for version 1" }).fill("By candlelight.");
+  await page.getByRole("button", { name: "Set version 1" }).click();
+  await expect(page.getByText("This version is set and stays as it is.")).toBeVisible();
+  await page.getByRole("button", { name: "Go on from v1" }).click();
+  await expect(page.getByText("v2, draft")).toBeVisible();
+  await page.getByRole("button", { name: "Take Coco-glucoside out" }).click();
+  await expect(page.getByLabel("Coco-glucoside, percent")).toHaveCount(0);
+
+  await page.getByRole("link", { name: "Your scales" }).click();
+  await page.getByLabel("Smallest step in grams, scale 2").fill("nothing");
+  await page.getByRole("button", { name: "Save the scales" }).click();
+  await expect(page.getByText("Give the smallest step in grams, for example 0.01.")).toBeVisible();
+  await expect(page.getByLabel("Smallest step in grams, scale 2")).toHaveValue("nothing");
+  await page.getByLabel("Smallest step in grams, scale 2").fill("0,01");
+  await page.getByRole("button", { name: "Save the scales" }).click();
+  await expect(page.getByLabel("Smallest step in grams, scale 2")).toHaveValue("0.01");
+});

@@ -1,0 +1,122 @@
+import js from "@eslint/js";
+import boundaries from "eslint-plugin-boundaries";
+import reactHooks from "eslint-plugin-react-hooks";
+import tseslint from "typescript-eslint";
+
+/** Folders of the architecture, and who may import whom; docs/architecture.md says why. */
+const elements = [
+  { type: "core", pattern: "core/src" },
+  { type: "db", pattern: "db" },
+  { type: "frame", pattern: "app/frame" },
+  { type: "components", pattern: "app/components" },
+  { type: "pictures", pattern: "app/pictures" },
+  { type: "feature", pattern: "app/*", capture: ["name"] },
+  { type: "workers", pattern: "workers" },
+  { type: "server", pattern: "server" },
+  { type: "operations", pattern: "operations" },
+  { type: "e2e", pattern: "e2e" },
+  { type: "bench", pattern: "bench" },
+];
+
+const sameFeature = { type: "feature", captured: { name: "{{ from.element.captured.name }}" } };
+
+const mayImport = [
+  { from: { element: { type: "core" } }, allow: { to: { element: { type: ["core"] } } } },
+  { from: { element: { type: "db" } }, allow: { to: { element: { type: ["core", "db", "operations"] } } } },
+  { from: { element: { type: "workers" } }, allow: { to: { element: { type: ["core", "workers"] } } } },
+  { from: { element: { type: "components" } }, allow: { to: { element: { type: ["core", "components"] } } } },
+  { from: { element: { type: "pictures" } }, allow: { to: { element: { type: ["core", "components", "pictures"] } } } },
+  { from: { element: { type: "frame" } }, allow: { to: { element: { type: ["core", "components", "frame", "db"] } } } },
+  {
+    from: { element: { type: "feature" } },
+    allow: { to: { element: { type: ["core", "components", "pictures", "frame", "workers", "db"] } } },
+  },
+  { from: { element: { type: "feature" } }, allow: { to: { element: sameFeature } } },
+  { from: { element: { type: "server" } }, allow: { to: { element: { type: ["db", "server"] } } } },
+  { from: { element: { type: "operations" } }, allow: { to: { element: { type: ["operations"] } } } },
+  { from: { element: { type: "e2e" } }, allow: { to: { element: { type: ["e2e", "operations"] } } } },
+  { from: { element: { type: "bench" } }, allow: { to: { element: { type: ["bench", "core", "db", "feature", "operations", "e2e"] } } } },
+];
+
+const noBarrel = {
+  group: ["@tabler/icons-react"],
+  message: "Import the single icon: @tabler/icons-react/dist/esm/icons/IconX.mjs",
+};
+const noDatabase = {
+  regex: "(^|/)db/|\\.server$",
+  message: "Only files ending in .server.ts, and loaders and actions of route modules, touch the server.",
+};
+
+export default tseslint.config(
+  { ignores: ["build/", "node_modules/", ".react-router/", ".data/", "test-results/", "db/migrations/", "core/src/library/reference/"] },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  {
+    plugins: { "react-hooks": reactHooks },
+    rules: { "react-hooks/rules-of-hooks": "error", "react-hooks/exhaustive-deps": "error" },
+  },
+  {
+    files: ["**/*.{ts,tsx,mjs}"],
+    plugins: { boundaries },
+    settings: {
+      "boundaries/elements": elements,
+      "boundaries/include": ["{app,bench,core,db,e2e,operations,server,workers}/**/*"],
+      "import/resolver": { typescript: { project: "tsconfig.json" } },
+    },
+    rules: {
+      "boundaries/dependencies": ["error", { default: "disallow", policies: mayImport }],
+      "@typescript-eslint/no-explicit-any": "error",
+      "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_" }],
+      "@typescript-eslint/consistent-type-imports": ["error", { fixStyle: "inline-type-imports" }],
+      "no-restricted-imports": ["error", { patterns: [noBarrel] }],
+      eqeqeq: ["error", "always", { null: "ignore" }],
+    },
+  },
+  {
+    // Core runs anywhere: no interface, no Node, no database, no package but those for numbers.
+    files: ["core/src/**/*.ts"],
+    ignores: ["core/src/**/*.test.ts"],
+    rules: {
+      "no-restricted-imports": [
+        "error",
+        { patterns: [{ regex: "^(?!\\.{1,2}/)", message: "Core imports only itself and listed packages for numbers." }] },
+      ],
+      "no-restricted-globals": [
+        "error",
+        "window",
+        "document",
+        "process",
+        "Buffer",
+        "fetch",
+        "localStorage",
+        "Date",
+        "setTimeout",
+        "crypto",
+      ],
+      "no-restricted-properties": [
+        "error",
+        { object: "Math", property: "random", message: "Core is deterministic; randomness is passed in." },
+      ],
+    },
+  },
+  {
+    // What is sent to the browser never reaches for the database.
+    files: ["app/**/*.{ts,tsx}"],
+    ignores: ["app/**/*.server.{ts,tsx}", "app/**/*.server.test.ts", "app/**/*Route.{ts,tsx}", "app/**/*.test.ts", "app/entry.server.tsx"],
+    rules: {
+      "@typescript-eslint/no-restricted-imports": [
+        "error",
+        { patterns: [noBarrel, { ...noDatabase, allowTypeImports: true }, { group: ["joi"], message: "Joi stays on the server." }] },
+      ],
+    },
+  },
+  {
+    // Fixtures call a function named "use", which is no hook.
+    files: ["e2e/**/*.ts"],
+    rules: { "react-hooks/rules-of-hooks": "off" },
+  },
+  {
+    files: ["**/*.mjs", "*.config.ts"],
+    languageOptions: { globals: { process: "readonly", URL: "readonly", setTimeout: "readonly", console: "readonly" } },
+  },
+);

@@ -1,0 +1,98 @@
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import { ensureBuild } from "./build.mjs";
+import { ensurePostgres } from "./cluster.mjs";
+import { outputOf, root, runToEnd } from "./commands.mjs";
+import { checkNode, ensureDebianPackage, ensureNodePackages } from "./packages.mjs";
+import { Obstacle, run, say } from "./say.mjs";
+
+const RESULTS = `${root}/test-results`;
+
+/** @typedef {{ passed: number, failed: number }} Count */
+
+/** @type {Count} */
+const total = { passed: 0, failed: 0 };
+
+/** @param {string} title @param {() => Promise<Count>} step */
+async function counted(title, step) {
+  say(`\n${title} …`);
+  const began = Date.now();
+  const count = await step();
+  total.passed += count.passed;
+  total.failed += count.failed;
+  const seconds = ((Date.now() - began) / 1000).toFixed(0);
+  say(`${title}: ${count.passed} passed, ${count.failed} failed (${seconds} s)`);
+  return count;
+}
+
+/** A command that is right or wrong as a whole. @param {string} script @param {readonly string[]} args @returns {Promise<Count>} */
+async function check(script, args) {
+  const code = await runToEnd(process.execPath, [`${root}/node_modules/${script}`, ...args]);
+  return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+}
+
+/** @param {string} file */
+function readReport(file) {
+  return existsSync(file) ? JSON.parse(readFileSync(file, "utf8")) : undefined;
+}
+
+/** @param {readonly string[]} projects @returns {Promise<Count>} */
+async function unitTests(projects) {
+  const report = `${RESULTS}/unit.json`;
+  rmSync(report, { force: true });
+  const chosen = projects.flatMap((project) => ["--project", project]);
+  const reporters = ["--reporter=dot", "--reporter=json", `--outputFile.json=${report}`];
+  const code = await runToEnd(process.execPath, [`${root}/node_modules/vitest/vitest.mjs`, "run", ...chosen, ...reporters]);
+  const read = readReport(report);
+  if (read === undefined) return { passed: 0, failed: 1 };
+  const failed = read.numFailedTests + read.numPendingTests;
+  return { passed: read.numPassedTests, failed: code !== 0 && failed === 0 ? 1 : failed };
+}
+
+/** @returns {Promise<Count>} */
+async function browserTests() {
+  const report = `${RESULTS}/e2e.json`;
+  rmSync(report, { force: true });
+  const code = await runToEnd(process.execPath, [`${root}/node_modules/@playwright/test/cli.js`, "test"]);
+  const read = readReport(report);
+  if (read === undefined) return { passed: 0, failed: 1 };
+  const failed = read.stats.unexpected + read.stats.flaky + read.stats.skipped;
+  return { passed: read.stats.expected, failed: code !== 0 && failed === 0 ? 1 : failed };
+}
+
+async function ensureChromium() {
+  if (process.env.CHROMIUM !== undefined) return;
+  await ensureDebianPackage({
+    packageName: "chromium",
+    purpose: "the Chromium browser for the tests",
+    isThere: () => existsSync("/usr/bin/chromium") && outputOf("/usr/bin/chromium", ["--version"]) !== undefined,
+  });
+}
+
+await run(async () => {
+  const what = process.argv[2];
+  if (what !== undefined && what !== "core") throw new Obstacle(`bin/test knows "core" or nothing, not "${what}".`);
+  checkNode();
+  await ensureNodePackages();
+  mkdirSync(RESULTS, { recursive: true });
+  if (what === "core") {
+    await counted("Core", () => unitTests(["core"]));
+  } else {
+    await ensurePostgres();
+    await ensureChromium();
+    await counted("Lint", () => check("eslint/bin/eslint.js", ["."]));
+    await counted("Layout of the text", () => check("prettier/bin/prettier.cjs", ["--check", "--log-level", "warn", "."]));
+    await counted("Types of the core", () => check("typescript/bin/tsc", ["-p", "core"]));
+    await counted("Types of the routes", () => check("@react-router/dev/bin.js", ["typegen"]));
+    await counted("Types of the whole", () => check("typescript/bin/tsc", []));
+    await counted("Core, interface and server tests", () => unitTests(["core", "interface", "server"]));
+    const built = await counted("Production build", () =>
+      ensureBuild().then(
+        () => ({ passed: 1, failed: 0 }),
+        () => ({ passed: 0, failed: 1 }),
+      ),
+    );
+    await counted("Browser tests", () => (built.failed > 0 ? Promise.resolve({ passed: 0, failed: 1 }) : browserTests()));
+  }
+  say(`\n${total.passed} passed, ${total.failed} failed`);
+  process.exit(total.failed === 0 ? 0 : 1);
+});

@@ -1,0 +1,29 @@
+import { defineConfig } from "@playwright/test";
+
+const chromium = process.env.CHROMIUM ?? "/usr/bin/chromium";
+
+export default defineConfig({
+  testDir: "e2e",
+  outputDir: "test-results",
+  fullyParallel: false,
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [["list"], ["json", { outputFile: "test-results/e2e.json" }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: "en-GB",
+    launchOptions: {
+      executablePath: chromium,
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-dev-shm-usage",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--no-first-run",
+      ],
+    },
+  },
+});
