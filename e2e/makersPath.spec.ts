@@ -49,7 +49,7 @@ test("from an empty board to a printed weighing sheet, and found again after a r
   await page.goto("/");
   // The first start was told to begin empty; the second does not change that.
   await expect(page.getByRole("list", { name: "Formulas" }).getByRole("listitem")).toHaveCount(1);
-  await page.getByRole("link", { name: "Understudy shampoo" }).first().click();
+  await page.getByRole("heading", { name: "Understudy shampoo" }).getByRole("link").click();
   await expect(page.getByLabel("Coco-glucoside, percent")).toHaveValue("4.40");
   await expect(page.getByText("First try.")).toBeVisible();
 

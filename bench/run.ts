@@ -1,0 +1,33 @@
+import { mkdirSync, writeFileSync } from "node:fs";
+import { cpus } from "node:os";
+import { makeDataFolder } from "../e2e/testing/dataFolder";
+import { startApplication } from "../e2e/testing/startApplication";
+import { makeFormula } from "./benchFormula";
+import { benchCore } from "./coreBench";
+import { benchKeystrokes } from "./keystrokeBench";
+import type { Measured } from "./measure";
+import { benchPages } from "./pageBench";
+
+const LINES = 40;
+
+const folder = makeDataFolder();
+const application = await startApplication({ TENSIDRUM_DATA: folder.path });
+let results: Measured[];
+try {
+  const sheet = await makeFormula(application.address, LINES);
+  results = [...benchCore(), ...(await benchPages(sheet)), ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`))];
+} finally {
+  await application.stop();
+  folder.remove();
+}
+
+const shown = results.map(({ what, value, unit, limit }) => ({
+  what,
+  measured: `${value.toPrecision(3)} ${unit}`,
+  limit: limit === null ? "" : `${limit} ${unit}`,
+  kept: limit === null ? "" : value <= limit ? "yes" : "NO",
+}));
+console.table(shown);
+mkdirSync("docs/bench", { recursive: true });
+const machine = { node: process.version, processors: cpus().length, model: cpus()[0]?.model ?? "unknown" };
+writeFileSync("docs/bench/latest.json", `${JSON.stringify({ measuredAt: new Date().toISOString(), machine, results }, null, 2)}\n`);
