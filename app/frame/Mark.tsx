@@ -1,3 +1,4 @@
+import { memo } from "react";
 const TAILS = Array.from({ length: 7 }, (_, index) => {
   const angle = (index / 7) * 2 * Math.PI - Math.PI / 2;
   const at = (radius: number) => [13 + radius * Math.cos(angle), 13 + radius * Math.sin(angle)] as const;
@@ -5,7 +6,7 @@ const TAILS = Array.from({ length: 7 }, (_, index) => {
 });
 
 /** The house mark: seven surfactants round nothing, heads out. */
-export function Mark() {
+export const Mark = memo(function Mark() {
   return (
     <svg width="26" height="26" viewBox="0 0 26 26" aria-hidden="true" fill="none" stroke="var(--water)">
       {TAILS.map(({ root, neck, head }, index) => (
@@ -16,4 +17,4 @@ export function Mark() {
       ))}
     </svg>
   );
-}
+});

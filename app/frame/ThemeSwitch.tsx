@@ -1,9 +1,9 @@
 import { useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
-import { useEffect, useState } from "react";
+import { memo, useEffect, useState } from "react";
 import classes from "./ThemeSwitch.module.css";
 
 /** Dims the bench or lights it again; the choice is remembered on this device. Needs scripts, so it appears with them. */
-export function ThemeSwitch() {
+export const ThemeSwitch = memo(function ThemeSwitch() {
   const { setColorScheme } = useMantineColorScheme();
   const scheme = useComputedColorScheme("light", { getInitialValueInEffect: true });
   const [isScripted, setScripted] = useState(false);
@@ -24,4 +24,4 @@ export function ThemeSwitch() {
       dim
     </button>
   );
-}
+});

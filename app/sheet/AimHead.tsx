@@ -1,34 +1,37 @@
 import { profiles, type Profile } from "@tensidrum/core/formula";
-import type { FieldProblem } from "./typed/readTyped";
-import type { TypedSheet } from "./typed/typedSheet";
+import { memo, type ReactNode } from "react";
 import classes from "./AimHead.module.css";
 import { SHEET_FORM } from "./sheetForm";
 
 interface AimHeadProps {
-  readonly typed: TypedSheet;
+  readonly name: string;
+  readonly profile: string;
+  readonly batch: string;
   readonly number: number;
   readonly isDraft: boolean;
-  readonly problems: readonly FieldProblem[];
+  readonly nameProblem: string | undefined;
+  readonly profileProblem: string | undefined;
+  readonly batchProblem: string | undefined;
   readonly onChange: (field: "name" | "profile" | "batch", value: string) => void;
 }
 
 /** The aim at the head of the sheet: name, what it should be, how much of it. */
-export function AimHead({ typed, number, isDraft, problems, onChange }: AimHeadProps) {
-  const problemOf = (field: string) => problems.find((problem) => problem.field === field)?.message;
+export const AimHead = memo(function AimHead(props: AimHeadProps) {
+  const { name, profile: chosen, batch, number, isDraft, nameProblem, profileProblem, batchProblem, onChange } = props;
   return (
     <>
       <h1 className={classes.heading}>
-        <Field problem={problemOf("name")} field="name">
+        <Field problem={nameProblem} field="name">
           <input
             className={classes.name}
             form={SHEET_FORM}
             name="name"
-            value={typed.name}
+            value={name}
             readOnly={!isDraft}
             autoComplete="off"
-            size={Math.min(34, Math.max(12, typed.name.length))}
+            size={Math.min(34, Math.max(12, name.length))}
             aria-label="Name of the formula"
-            {...described(problemOf("name"), "name")}
+            {...described(nameProblem, "name")}
             onChange={(event) => onChange("name", event.currentTarget.value)}
           />
         </Field>
@@ -36,12 +39,12 @@ export function AimHead({ typed, number, isDraft, problems, onChange }: AimHeadP
       <span className={classes.version}>
         v{number}, {isDraft ? "draft" : "set"}
       </span>
-      <Field problem={problemOf("profile")} field="profile">
+      <Field problem={profileProblem} field="profile">
         <select
           className={classes.choice}
           form={SHEET_FORM}
           name={isDraft ? "profile" : undefined}
-          value={typed.profile}
+          value={chosen}
           disabled={!isDraft}
           aria-label="What it should be"
           onChange={(event) => onChange("profile", event.currentTarget.value)}
@@ -52,28 +55,28 @@ export function AimHead({ typed, number, isDraft, problems, onChange }: AimHeadP
             </option>
           ))}
         </select>
-        {!isDraft && <input type="hidden" form={SHEET_FORM} name="profile" value={typed.profile} />}
+        {!isDraft && <input type="hidden" form={SHEET_FORM} name="profile" value={chosen} />}
       </Field>
-      <Field problem={problemOf("batch")} field="batch">
+      <Field problem={batchProblem} field="batch">
         <label className={classes.batch}>
           batch
           <input
             form={SHEET_FORM}
             name="batch"
-            value={typed.batch}
+            value={batch}
             readOnly={!isDraft}
             inputMode="decimal"
             autoComplete="off"
-            size={Math.max(4, typed.batch.length)}
-            {...described(problemOf("batch"), "batch")}
+            size={Math.max(4, batch.length)}
+            {...described(batchProblem, "batch")}
             onChange={(event) => onChange("batch", event.currentTarget.value)}
           />
-          {/[a-z]\s*$/i.test(typed.batch) ? "" : "g"}
+          {/[a-z]\s*$/i.test(batch) ? "" : "g"}
         </label>
       </Field>
     </>
   );
-}
+});
 
 function Field({
   problem,
@@ -82,7 +85,7 @@ function Field({
 }: {
   readonly problem: string | undefined;
   readonly field: string;
-  readonly children: React.ReactNode;
+  readonly children: ReactNode;
 }) {
   return (
     <span className={classes.field}>

@@ -1,6 +1,6 @@
 import { Button } from "@mantine/core";
 import { readMassGrams } from "@tensidrum/core/quantities";
-import { useMemo, useRef } from "react";
+import { useCallback, useMemo, useRef } from "react";
 import { Form, Link, useActionData, useNavigation } from "react-router";
 import { Frame } from "../frame/Frame";
 import { pegsSeenFrom, sheetState } from "../frame/washLine/pegs";
@@ -56,6 +56,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
   useRestoredTyping(sheet, { replace: editor.replace, announceStale: save.announceStale, learn });
   useStaleAnswer(answer, save.announceStale);
   const addInput = useRef<HTMLInputElement>(null);
+  const toAddLine = useCallback(() => addInput.current?.focus(), []);
   useSheetKeys({ undo: editor.undo, redo: editor.redo, addInput }, isDraft);
   const answered = answer?.kind === "problems" ? answer.problems : [];
   const problems = readings.problems.length > 0 ? readings.problems : save.problems.length > 0 ? save.problems : answered;
@@ -77,13 +78,27 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
     ] as const;
   }, [assessment]);
   const count = (severity: string) => assessment.findings.filter((finding) => finding.severity === severity).length;
-  const state = sheetState({ stops: count("stop"), fixes: count("fix"), considers: count("consider") });
+  const { state, isAlarm } = sheetState({ stops: count("stop"), fixes: count("fix"), considers: count("consider") });
   const here = `/sheet/${sheet.formulaId}/${sheet.number}`;
+  const pegs = useMemo(() => pegsSeenFrom("sheet", { state, isAlarm, to: here }), [state, isAlarm, here]);
+  const problemAt = (field: string) => problems.find((problem) => problem.field === field)?.message;
   const general = problems.find(({ field }) => field === "lines" || field === "restLine");
 
   return (
     <Frame
-      head={<AimHead typed={typed} number={sheet.number} isDraft={isDraft} problems={problems} onChange={editor.head} />}
+      head={
+        <AimHead
+          name={typed.name}
+          profile={typed.profile}
+          batch={typed.batch}
+          number={sheet.number}
+          isDraft={isDraft}
+          nameProblem={problemAt("name")}
+          profileProblem={problemAt("profile")}
+          batchProblem={problemAt("batch")}
+          onChange={editor.head}
+        />
+      }
       doors={
         <>
           {isDraft && <SaveState status={save.status} />}
@@ -92,7 +107,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
           </Link>
         </>
       }
-      pegs={pegsSeenFrom("sheet", { ...state, to: here })}
+      pegs={pegs}
     >
       <title>{`${typed.name || "Formula"}, v${sheet.number}, Tensidrum`}</title>
       <Form
@@ -146,7 +161,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
             actions={editor.lineActions}
             phaseActions={editor.phaseActions}
             onDrop={editor.drop}
-            onLastEnter={() => addInput.current?.focus()}
+            onLastEnter={toAddLine}
           />
           {typed.lines.length <= 1 && isDraft && <p className={classes.invite}>Begin with the cleansers. Water takes the rest.</p>}
           {isDraft && (
@@ -159,10 +174,8 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
               newId={sheet.newId}
               onPhase={editor.setNewLinePhase}
               onNewPhase={editor.addNewPhase}
-              onPick={(picked, store) => {
-                learn([picked], store);
-                editor.addLine({ id: crypto.randomUUID(), phase: editor.newLinePhase, materialId: picked.id, percent: "", assay: "" });
-              }}
+              onPick={editor.addMaterial}
+              onLearn={learn}
             />
           )}
           {isDraft && (
@@ -194,7 +207,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
         </div>
         <div className={classes.readings}>
           <ActiveReading assessment={assessment} profile={profile} />
-          <Findings findings={assessment.findings} notJudged={assessment.notJudged} />
+          <Findings findings={readings.findings} notJudged={readings.notJudged} />
           <Versions sheet={sheet} />
         </div>
       </Form>

@@ -1,7 +1,8 @@
 import { assess, bodyStrata, profileOf, profiles, settle, type Assessment, type Profile, type Stratum } from "@tensidrum/core/formula";
+import type { Finding, NotJudged } from "@tensidrum/core/findings";
 import type { Material } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
-import { useMemo } from "react";
+import { useMemo, useRef } from "react";
 import { formulaOfSheet } from "./draftContent";
 import { readTyped, type FieldProblem } from "./typed/readTyped";
 import type { TypedSheet } from "./typed/typedSheet";
@@ -11,6 +12,8 @@ export interface Readings {
   readonly profile: Profile;
   readonly strata: readonly Stratum[];
   readonly problems: readonly FieldProblem[];
+  readonly findings: readonly Finding[];
+  readonly notJudged: readonly NotJudged[];
 }
 
 interface Around {
@@ -25,7 +28,7 @@ interface Around {
 
 /** All readings of what is typed, from the same core the server uses. */
 export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatchGrams, stored }: Around): Readings {
-  return useMemo(() => {
+  const readings = useMemo(() => {
     const { sheet, problems } = readTyped(typed, lastBatchGrams);
     const formula = formulaOfSheet(sheet, typed.phases, { materials: byId, scales });
     const assessment = stored ?? assess(formula, bySlug);
@@ -37,4 +40,12 @@ export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatch
       strata: bodyStrata(settled.lines, assessment.lines),
     };
   }, [typed, byId, bySlug, scales, lastBatchGrams, stored]);
+  return { ...readings, findings: useUnchanged(readings.assessment.findings), notJudged: useUnchanged(readings.assessment.notJudged) };
+}
+
+/** The earlier value as long as the new one says the same, so that what shows it need not draw again. */
+function useUnchanged<Value>(value: Value): Value {
+  const kept = useRef(value);
+  if (kept.current !== value && JSON.stringify(kept.current) !== JSON.stringify(value)) kept.current = value;
+  return kept.current;
 }

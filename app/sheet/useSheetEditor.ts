@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useReducer, useState } from "react";
 import type { LineActions } from "./lines/lineActions";
 import { focusPercent } from "./lines/lineKeys";
-import type { PhaseActions } from "./lines/LineTable";
+import type { PhaseActions } from "./lines/PhaseHead";
 import {
   withAssay,
   withLineAt,
@@ -47,7 +47,8 @@ export function useSheetEditor(loaded: TypedSheet) {
       phaseActions,
       head: (field: "name" | "profile" | "batch", value: string) => change(field, (sheet) => ({ ...sheet, [field]: value })),
       drop: (id: string, overId: string) => change(null, (sheet) => withLineAt(sheet, id, overId)),
-      addLine: (line: TypedLine) => {
+      addMaterial: (materialId: string, letter: string) => {
+        const line: TypedLine = { id: crypto.randomUUID(), phase: letter, materialId, percent: "", assay: "" };
         change(null, (sheet) => withNewLine(sheet, line));
         setWantedFocus(line.id);
       },

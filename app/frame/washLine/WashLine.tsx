@@ -1,9 +1,10 @@
+import { memo } from "react";
 import { Link } from "react-router";
 import type { Peg } from "./pegs";
 import classes from "./WashLine.module.css";
 
 /** The cord with its six pegs: where the formula is, and the way to the other stations. */
-export function WashLine({ pegs }: { readonly pegs: readonly Peg[] }) {
+export const WashLine = memo(function WashLine({ pegs }: { readonly pegs: readonly Peg[] }) {
   return (
     <nav className={`${classes.line} not-printed`} aria-label="Stations of a formula">
       <ol className={classes.pegs}>
@@ -20,7 +21,7 @@ export function WashLine({ pegs }: { readonly pegs: readonly Peg[] }) {
       </ol>
     </nav>
   );
-}
+});
 
 function PegName({ peg }: { readonly peg: Peg }) {
   if (peg.to === null) return <span className={classes.closed}>{peg.name}</span>;

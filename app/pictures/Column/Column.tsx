@@ -3,7 +3,7 @@ import { memo, useId, useMemo } from "react";
 import { ChargeSign } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import classes from "./Column.module.css";
-import { columnGeometry, type BodyStratum, type ColumnData, type NeckBand } from "./geometry";
+import { columnGeometry, neckScale, type BodyStratum, type ColumnData, type NeckBand } from "./geometry";
 import { ChargeHatches, hatchId } from "./hatches";
 
 interface ColumnProps extends ColumnData {
@@ -51,35 +51,7 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
         role="img"
         aria-label={`Measuring bottle: ${writtenPercent(active)} % active matter; ${profileName} usually has ${writtenShort(window.low, 2)} to ${writtenShort(window.high, 2)} %.`}
       >
-        <defs>
-          <ChargeHatches prefix={prefix} />
-        </defs>
-        <rect
-          className={classes.window}
-          x={neck.left - 46}
-          width={46}
-          y={picture.bracket.top}
-          height={Math.max(1, picture.bracket.bottom - picture.bracket.top)}
-        />
-        <path className={classes.bracket} d={`M${neck.left - 40} ${picture.bracket.top}h-6V${picture.bracket.bottom}h6`} />
-        {picture.ticks.map((tick) => (
-          <line
-            key={tick.percent}
-            className={classes.tick}
-            x1={neck.left - (tick.isMajor ? 9 : 5)}
-            x2={neck.left - 2}
-            y1={tick.y}
-            y2={tick.y}
-          />
-        ))}
-        {picture.ticks
-          .filter((tick) => tick.isMajor)
-          .map((tick) => (
-            <text key={tick.percent} className={classes.scale} x={neck.left - 13} y={tick.y + 4} textAnchor="end">
-              {writtenShort(tick.percent, 1)}
-              {tick.percent === neck.maxPercent ? " %" : ""}
-            </text>
-          ))}
+        <NeckScale prefix={prefix} maxPercent={neck.maxPercent} low={window.low} high={window.high} />
         {picture.strata.map((stratum) => (
           <path key={stratum.kind} d={stratum.path} fill={fillOf(stratum.kind)} />
         ))}
@@ -115,21 +87,54 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
             {actives
               .filter((band) => band.percent > 0)
               .map((band) => (
-                <tr key={band.charge}>
-                  <th scope="row">{chargeWords[band.charge].name} active</th>
-                  <td>{writtenPercent(band.percent)} %</td>
-                </tr>
+                <NumberRow key={band.charge} name={`${chargeWords[band.charge].name} active`} percent={writtenPercent(band.percent)} />
               ))}
             {picture.strata.toReversed().map((stratum) => (
-              <tr key={stratum.kind}>
-                <th scope="row">{stratumWords[stratum.kind]}</th>
-                <td>{writtenPercent(stratum.percent)} %</td>
-              </tr>
+              <NumberRow key={stratum.kind} name={stratumWords[stratum.kind]} percent={writtenPercent(stratum.percent)} />
             ))}
           </tbody>
         </table>
       </details>
     </figure>
+  );
+});
+
+const NumberRow = memo(function NumberRow({ name, percent }: { readonly name: string; readonly percent: string }) {
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      <td>{percent} %</td>
+    </tr>
+  );
+});
+
+interface NeckScaleProps {
+  readonly prefix: string;
+  readonly maxPercent: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Hatches, ticks and the window's bracket: what stays while the liquid moves. */
+const NeckScale = memo(function NeckScale({ prefix, maxPercent, low, high }: NeckScaleProps) {
+  const { left, ticks, bracket } = neckScale(maxPercent, { low, high });
+  return (
+    <>
+      <defs>
+        <ChargeHatches prefix={prefix} />
+      </defs>
+      <rect className={classes.window} x={left - 46} width={46} y={bracket.top} height={Math.max(1, bracket.bottom - bracket.top)} />
+      <path className={classes.bracket} d={`M${left - 40} ${bracket.top}h-6V${bracket.bottom}h6`} />
+      <path className={classes.tick} d={ticks.map((tick) => `M${left - 2} ${tick.y}h${tick.isMajor ? -7 : -3}`).join("")} />
+      {ticks
+        .filter((tick) => tick.isMajor)
+        .map((tick) => (
+          <text key={tick.percent} className={classes.scale} x={left - 13} y={tick.y + 4} textAnchor="end">
+            {writtenShort(tick.percent, 1)}
+            {tick.percent === maxPercent ? " %" : ""}
+          </text>
+        ))}
+    </>
   );
 });
 

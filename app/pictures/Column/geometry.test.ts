@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { columnGeometry, neckRange, type ColumnData } from "./geometry";
+import { columnGeometry, neckRange, neckScale, type ColumnData } from "./geometry";
 
 const shampoo: ColumnData = {
   actives: [
@@ -57,7 +57,10 @@ describe("the measuring bottle", () => {
   });
 
   it("brackets the window of the profile: 10 to 15 % is 138 to 86 px", () => {
-    expect(picture.bracket).toEqual({ top: 242 - 156, bottom: 242 - 104 });
+    const scale = neckScale(20, shampoo.window);
+    expect(scale.bracket).toEqual({ top: 242 - 156, bottom: 242 - 104 });
+    expect(scale.ticks.filter((tick) => tick.isMajor).map((tick) => tick.percent)).toEqual([0, 5, 10, 15, 20]);
+    expect(scale.ticks[1]?.y).toBeCloseTo(242 - 10.4, 9);
   });
 
   it("keeps labels beside thin strata at least a line apart", () => {

@@ -49,8 +49,6 @@ export interface ColumnGeometry {
   };
   readonly bands: readonly NeckBand[];
   readonly meniscusY: number;
-  readonly ticks: readonly { readonly percent: number; readonly y: number; readonly isMajor: boolean }[];
-  readonly bracket: { readonly top: number; readonly bottom: number };
   readonly strata: readonly BodyStratum[];
   /** px² that stand for one percent of the batch, the same everywhere in the picture. */
   readonly areaPerPercent: number;
@@ -155,9 +153,8 @@ function spread(heights: readonly number[], gap: number): number[] {
 export function columnGeometry(data: ColumnData): ColumnGeometry {
   const active = data.actives.reduce((sum, band) => sum + band.percent, 0);
   const maxPercent = neckRange(active, data.window);
-  const pxPerPercent = (NECK_BOTTOM - NECK_TOP) / maxPercent;
-  const areaPerPercent = 2 * NECK_HALF * pxPerPercent;
-  const yOf = (percent: number) => NECK_BOTTOM - percent * pxPerPercent;
+  const yOf = neckHeight(maxPercent);
+  const areaPerPercent = (2 * NECK_HALF * (NECK_BOTTOM - NECK_TOP)) / maxPercent;
 
   let below = 0;
   const bands = data.actives
@@ -202,14 +199,32 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
     neck: { left: CENTRE - NECK_HALF, right: CENTRE + NECK_HALF, top: NECK_TOP, bottom: NECK_BOTTOM, maxPercent },
     bands: bands.map((band, i) => ({ ...band, labelY: -(upwards[i] ?? 0) })),
     meniscusY: yOf(Math.min(below, maxPercent)),
-    ticks: ticksOf(maxPercent, yOf),
-    bracket: { top: yOf(data.window.high), bottom: yOf(data.window.low) },
     strata,
     areaPerPercent,
   };
 }
 
-function ticksOf(maxPercent: number, yOf: (percent: number) => number) {
-  const step = maxPercent / 20;
-  return Array.from({ length: 21 }, (_, i) => ({ percent: i * step, y: yOf(i * step), isMajor: i % 5 === 0 }));
+/** Height in the neck of a percentage of active matter, px. */
+function neckHeight(maxPercent: number): (percent: number) => number {
+  return (percent) => NECK_BOTTOM - (percent * (NECK_BOTTOM - NECK_TOP)) / maxPercent;
+}
+
+export interface NeckScale {
+  /** Left wall of the neck, px. */
+  readonly left: number;
+  readonly ticks: readonly { readonly percent: number; readonly y: number; readonly isMajor: boolean }[];
+  readonly bracket: { readonly top: number; readonly bottom: number };
+}
+
+const TICKS = 20;
+const TICKS_TO_A_NUMBER = 5;
+
+/** The neck's scale, and the bracket of the profile's window on it. */
+export function neckScale(maxPercent: number, window: Span): NeckScale {
+  const yOf = neckHeight(maxPercent);
+  const ticks = Array.from({ length: TICKS + 1 }, (_, i) => {
+    const percent = (i * maxPercent) / TICKS;
+    return { percent, y: yOf(percent), isMajor: i % TICKS_TO_A_NUMBER === 0 };
+  });
+  return { left: CENTRE - NECK_HALF, ticks, bracket: { top: yOf(window.high), bottom: yOf(window.low) } };
 }

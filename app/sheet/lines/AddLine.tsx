@@ -1,5 +1,5 @@
 import { Combobox, useCombobox } from "@mantine/core";
-import { type Ref, useEffect, useRef, useState } from "react";
+import { memo, type Ref, useEffect, useRef, useState } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import type { TypedPhase } from "../typed/typedSheet";
@@ -18,11 +18,13 @@ interface AddLineProps {
   readonly newId: string;
   readonly onPhase: (letter: string) => void;
   readonly onNewPhase: () => void;
-  readonly onPick: (picked: FoundMaterial, store: MaterialStore) => void;
+  readonly onPick: (materialId: string, phase: string) => void;
+  /** The page must know a material before a line can speak of it. */
+  readonly onLearn: (found: readonly FoundMaterial[], store: MaterialStore) => void;
 }
 
 /** The ruled line at the foot of the sheet: type a name, an INCI name or a role, and take the material up. */
-export function AddLine(props: AddLineProps) {
+export const AddLine = memo(function AddLine(props: AddLineProps) {
   const { phases, phase, find, matches, newId, onPhase, onNewPhase } = props;
   return (
     <div className={classes.add} id="add-a-line">
@@ -73,11 +75,11 @@ export function AddLine(props: AddLineProps) {
       )}
     </div>
   );
-}
+});
 
 const SHORTEST_SEARCH = 2;
 
-function MaterialSearch({ inputRef, find, onPick }: AddLineProps) {
+function MaterialSearch({ inputRef, find, phase, onPick, onLearn }: AddLineProps) {
   const [text, setText] = useState(find);
   const [store, setStore] = useState<MaterialStore | null>(null);
   const [failed, setFailed] = useState(false);
@@ -112,7 +114,8 @@ function MaterialSearch({ inputRef, find, onPick }: AddLineProps) {
     if (picked === undefined || store === null) return;
     setText("");
     combobox.closeDropdown();
-    onPick(picked, store);
+    onLearn([picked], store);
+    onPick(picked.id, phase);
   };
 
   return (

@@ -2,7 +2,7 @@ import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import type { Material } from "@tensidrum/core/library";
 import { writtenPercent } from "@tensidrum/core/quantities";
-import { memo, type ReactNode } from "react";
+import { memo } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import { FindingMark } from "../../components/FindingMark";
@@ -12,7 +12,8 @@ import { LineDetail } from "./LineDetail";
 import classes from "./LineTable.module.css";
 import { tagsOfKey } from "./findingTags";
 import { roleOf, shownInci, shownMaterial } from "@tensidrum/core/library";
-import type { TypedLine } from "../typed/typedSheet";
+import { PhaseHead, type PhaseActions } from "./PhaseHead";
+import type { TypedLine, TypedPhase } from "../typed/typedSheet";
 
 interface LineRowProps {
   readonly line: TypedLine;
@@ -30,13 +31,14 @@ interface LineRowProps {
   readonly isDraft: boolean;
   readonly phaseLetters: string;
   readonly actions: LineActions;
-  /** The phase's letter and title, on its first line. */
-  readonly phaseHead: ReactNode;
+  /** The phase it is in, on its first line. */
+  readonly phase: TypedPhase | null;
+  readonly phaseActions: PhaseActions;
 }
 
 /** One line of the sheet. Cells are native inputs, and a row draws again only when it changes itself. */
 export const LineRow = memo(function LineRow(props: LineRowProps) {
-  const { line, material, isRest, tags, problem, isOpen, isDraft, actions, phaseHead } = props;
+  const { line, material, isRest, tags, problem, isOpen, isDraft, actions, phase } = props;
   const sortable = useSortable({ id: line.id, disabled: !isDraft });
   const marks = tagsOfKey(tags);
   const shown = material === undefined ? { name: "unknown material" } : shownMaterial(material);
@@ -50,10 +52,12 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
         id={`line-${line.id}`}
         className={classes.row}
         data-dragged={sortable.isDragging || undefined}
-        data-first={phaseHead !== null || undefined}
+        data-first={phase !== null || undefined}
         data-stop={hasStop || undefined}
       >
-        <td className={classes.phase}>{phaseHead}</td>
+        <td className={classes.phase}>
+          {phase !== null && <PhaseHead phase={phase} isDraft={isDraft} isEmpty={false} actions={props.phaseActions} />}
+        </td>
         <td className={classes.sign}>
           {isDraft && (
             <button

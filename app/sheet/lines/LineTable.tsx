@@ -3,19 +3,15 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import { finestDecimals, gramsText, type Assessment } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import { percentText, toDecimals, writtenPercent, written, type Scale } from "@tensidrum/core/quantities";
-import { type ReactNode, useMemo } from "react";
+import { memo, useMemo } from "react";
 import { assayField, percentField, type FieldProblem } from "../typed/readTyped";
-import { PHASE_TITLE_LENGTH, type TypedPhase, type TypedSheet } from "../typed/typedSheet";
+import type { TypedPhase, TypedSheet } from "../typed/typedSheet";
 import { findingTags, tagsKey } from "./findingTags";
 import type { LineActions } from "./lineActions";
 import { handleLineKeys } from "./lineKeys";
 import { LineRow } from "./LineRow";
+import { PhaseHead, type PhaseActions } from "./PhaseHead";
 import classes from "./LineTable.module.css";
-
-export interface PhaseActions {
-  typeTitle(letter: string, title: string): void;
-  remove(letter: string): void;
-}
 
 interface LineTableProps {
   readonly typed: TypedSheet;
@@ -31,8 +27,11 @@ interface LineTableProps {
   readonly onDrop: (lineId: string, overLineId: string) => void;
   /** Enter in the last cell. */
   readonly onLastEnter: () => void;
-  readonly children?: ReactNode;
 }
+
+/** A short way is a click, not a drag. Kept outside: new options would make every row draw again. */
+const POINTER = { activationConstraint: { distance: 4 } };
+const KEYBOARD = { coordinateGetter: sortableKeyboardCoordinates };
 
 /** Six digits are more than any scale shows, and hide the noise of the sum. */
 const REST_DECIMALS = 6;
@@ -40,10 +39,7 @@ const REST_DECIMALS = 6;
 /** The lines by phase: percent in, active matter and grams out. */
 export function LineTable(props: LineTableProps) {
   const { typed, assessment, scales, problems, isDraft, actions, onDrop } = props;
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, POINTER), useSensor(KeyboardSensor, KEYBOARD));
   const ids = typed.lines.map((line) => line.id).join();
   const sortableIds = useMemo(() => (ids === "" ? [] : ids.split(",")), [ids]);
   const dropped = ({ active, over }: DragEndEvent) => {
@@ -59,11 +55,12 @@ export function LineTable(props: LineTableProps) {
 
   const rowsOf = (phase: TypedPhase) => {
     const lines = typed.lines.filter((line) => line.phase === phase.letter);
-    const head = <PhaseHead phase={phase} isDraft={isDraft} actions={props.phaseActions} isEmpty={lines.length === 0} />;
     if (lines.length === 0) {
       return (
         <tr className={classes.row} data-first>
-          <td className={classes.phase}>{head}</td>
+          <td className={classes.phase}>
+            <PhaseHead phase={phase} isDraft={isDraft} isEmpty actions={props.phaseActions} />
+          </td>
           <td colSpan={7} className={classes.empty}>
             nothing in it yet
           </td>
@@ -90,7 +87,8 @@ export function LineTable(props: LineTableProps) {
           isDraft={isDraft}
           phaseLetters={letters}
           actions={actions}
-          phaseHead={index === 0 ? head : null}
+          phase={index === 0 ? phase : null}
+          phaseActions={props.phaseActions}
         />
       );
     });
@@ -99,34 +97,7 @@ export function LineTable(props: LineTableProps) {
   return (
     <DndContext id="lines" sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
       <table className={classes.table} onKeyDown={(event) => handleLineKeys(event, actions, props.onLastEnter)}>
-        <thead>
-          <tr>
-            <th scope="col" className={classes.phase}>
-              <span className="only-for-readers">phase</span>
-            </th>
-            <th scope="col" className={classes.sign}>
-              <span className="only-for-readers">charge</span>
-            </th>
-            <th scope="col" className={classes.material}>
-              material
-            </th>
-            <th scope="col" className={classes.role}>
-              role
-            </th>
-            <th scope="col" className={classes.percent}>
-              % as supplied
-            </th>
-            <th scope="col" className={classes.active}>
-              active
-            </th>
-            <th scope="col" className={classes.grams}>
-              grams
-            </th>
-            <th scope="col" className={classes.ends}>
-              <span className="only-for-readers">findings</span>
-            </th>
-          </tr>
-        </thead>
+        <TableHead />
         <SortableContext items={sortableIds} strategy={verticalListSortingStrategy}>
           <tbody>{typed.phases.map((phase) => rowsOf(phase))}</tbody>
         </SortableContext>
@@ -148,43 +119,35 @@ export function LineTable(props: LineTableProps) {
   );
 }
 
-function PhaseHead({
-  phase,
-  isDraft,
-  isEmpty,
-  actions,
-}: {
-  readonly phase: TypedPhase;
-  readonly isDraft: boolean;
-  readonly isEmpty: boolean;
-  readonly actions: PhaseActions;
-}) {
-  const canGo = isDraft && isEmpty;
+const TableHead = memo(function TableHead() {
   return (
-    <span className={classes.phaseHead}>
-      <span className={classes.letter}>{phase.letter}</span>
-      <input type="hidden" name="phaseLetter" value={phase.letter} />
-      <input
-        className={classes.title}
-        name="phaseTitle"
-        value={phase.title}
-        maxLength={PHASE_TITLE_LENGTH}
-        readOnly={!isDraft}
-        autoComplete="off"
-        placeholder="title"
-        aria-label={`Title of phase ${phase.letter}`}
-        onChange={(event) => actions.typeTitle(phase.letter, event.currentTarget.value)}
-      />
-      {canGo && (
-        <button
-          type="button"
-          className={classes.dropPhase}
-          onClick={() => actions.remove(phase.letter)}
-          aria-label={`Take phase ${phase.letter} out`}
-        >
-          ×
-        </button>
-      )}
-    </span>
+    <thead>
+      <tr>
+        <th scope="col" className={classes.phase}>
+          <span className="only-for-readers">phase</span>
+        </th>
+        <th scope="col" className={classes.sign}>
+          <span className="only-for-readers">charge</span>
+        </th>
+        <th scope="col" className={classes.material}>
+          material
+        </th>
+        <th scope="col" className={classes.role}>
+          role
+        </th>
+        <th scope="col" className={classes.percent}>
+          % as supplied
+        </th>
+        <th scope="col" className={classes.active}>
+          active
+        </th>
+        <th scope="col" className={classes.grams}>
+          grams
+        </th>
+        <th scope="col" className={classes.ends}>
+          <span className="only-for-readers">findings</span>
+        </th>
+      </tr>
+    </thead>
   );
-}
+});

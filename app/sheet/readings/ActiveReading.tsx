@@ -2,6 +2,7 @@ import { chargeShares } from "@tensidrum/core/actives";
 import type { Assessment, Profile } from "@tensidrum/core/formula";
 import type { Charge } from "@tensidrum/core/library";
 import { written, writtenShort } from "@tensidrum/core/quantities";
+import { memo } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import classes from "./ActiveReading.module.css";
@@ -36,24 +37,39 @@ export function ActiveReading({ assessment, profile }: { readonly assessment: As
         {shown
           .filter((charge) => charge !== "cationic" || shares.cationic > 0)
           .map((charge) => (
-            <li key={charge} data-none={shares[charge] === 0 || undefined}>
-              <ChargeTag charge={charge} />
-              <span className={classes.chargeName}>{chargeWords[charge].name}</span>
-              <span className={classes.bar} aria-hidden="true">
-                <span style={{ width: `${shares[charge]}%`, background: `var(--${charge})` }} />
-              </span>
-              <span className={classes.share}>
-                {written(shares[charge], 1)} <small>%</small>
-              </span>
-              <span className={classes.amount}>
-                {written(activeMatter.byCharge[charge], 2)} <small>% of all</small>
-              </span>
-            </li>
+            <ShareRow key={charge} charge={charge} share={written(shares[charge], 1)} amount={written(activeMatter.byCharge[charge], 2)} />
           ))}
       </ul>
     </section>
   );
 }
+
+/** One charge type; draws again only when one of its shown numbers changes. */
+const ShareRow = memo(function ShareRow({
+  charge,
+  share,
+  amount,
+}: {
+  readonly charge: Charge;
+  readonly share: string;
+  readonly amount: string;
+}) {
+  return (
+    <li data-none={amount === "0.00" || undefined}>
+      <ChargeTag charge={charge} />
+      <span className={classes.chargeName}>{chargeWords[charge].name}</span>
+      <span className={classes.bar} aria-hidden="true">
+        <span style={{ width: `${share}%`, background: `var(--${charge})` }} />
+      </span>
+      <span className={classes.share}>
+        {share} <small>%</small>
+      </span>
+      <span className={classes.amount}>
+        {amount} <small>% of all</small>
+      </span>
+    </li>
+  );
+});
 
 function windowState({ findings }: Assessment): { readonly words: string; readonly isOff: boolean } {
   const codes = findings.map((finding) => finding.code);

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { Finding, NotJudged, Severity } from "@tensidrum/core/findings";
 import { FindingMark } from "../../components/FindingMark";
 import { focusPercent } from "../lines/lineKeys";
@@ -9,7 +10,7 @@ interface FindingsProps {
 }
 
 /** What is wrong or worth a thought, numbered as in the lines, the most urgent first. */
-export function Findings({ findings, notJudged }: FindingsProps) {
+export const Findings = memo(function Findings({ findings, notJudged }: FindingsProps) {
   const count = (severity: Severity) => findings.filter((finding) => finding.severity === severity).length;
   return (
     <section className={classes.findings} aria-labelledby="findings-head">
@@ -38,7 +39,7 @@ export function Findings({ findings, notJudged }: FindingsProps) {
       ))}
     </section>
   );
-}
+});
 
 function ToLine({ lineId }: { readonly lineId: string }) {
   return (

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { Button } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
@@ -10,7 +11,7 @@ interface VersionsProps {
 }
 
 /** Draft and set versions of this formula, and what can be done with the one shown. */
-export function Versions({ sheet }: VersionsProps) {
+export const Versions = memo(function Versions({ sheet }: VersionsProps) {
   const { formulaId, versions, number: shown, state } = sheet;
   const draft = versions.find((version) => version.state === "draft");
   return (
@@ -36,7 +37,7 @@ export function Versions({ sheet }: VersionsProps) {
       <ThrowAway isDraft={state === "draft"} number={shown} isOnly={versions.length === 1} />
     </section>
   );
-}
+});
 
 function SetThis({ number }: { readonly number: number }) {
   return (

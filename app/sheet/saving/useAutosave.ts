@@ -17,6 +17,8 @@ export type SaveStatus =
 
 const QUIET_MILLISECONDS = 500;
 const RETRY_MILLISECONDS = 4000;
+/** Typing is kept on the device in the pauses, and at the latest when the page goes. */
+const KEEP_MILLISECONDS = 200;
 
 interface AutosaveOptions {
   readonly formulaId: string;
@@ -96,10 +98,18 @@ export function useAutosave({
 
   useEffect(() => {
     if (!isDraft) return;
-    if (!isStored) {
-      isTouched.current = true;
-      keepTyping(versionId, { revision, typed });
-    } else if (isTouched.current) forgetTyping(versionId);
+    if (isStored) {
+      if (isTouched.current) forgetTyping(versionId);
+      return;
+    }
+    isTouched.current = true;
+    const keep = () => keepTyping(versionId, { revision, typed });
+    const timer = setTimeout(keep, KEEP_MILLISECONDS);
+    window.addEventListener("pagehide", keep);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener("pagehide", keep);
+    };
   }, [isDraft, isStored, revision, typed, versionId]);
 
   useEffect(() => {

@@ -11,6 +11,9 @@ export interface ActiveMatter extends Span {
   readonly byCharge: ByCharge;
 }
 
+/** Most lines bring no cleansing active; they share this answer. */
+const NOTHING: ActiveMatter = { percent: 0, low: 0, high: 0, byCharge: { anionic: 0, amphoteric: 0, nonionic: 0, cationic: 0 } };
+
 interface Tally {
   percent: number;
   low: number;
@@ -44,6 +47,7 @@ export function activeContentOf(material: Material, materials: MaterialsBySlug):
  * split of a blend stays typical; it speaks only for materials that bring cleansing actives.
  */
 export function activeMatterOfLine(settled: SettledLine, materials: MaterialsBySlug): ActiveMatter {
+  if (settled.material.countsAsActive !== true && settled.material.parts === undefined) return NOTHING;
   const content = activeContentOf(settled.material, materials);
   const assay = settled.line.assayPercent;
   const share = settled.percent / 100;

@@ -44,9 +44,22 @@ export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
   return {
     totalPercent: balance.totalPercent,
     openPercent: balance.openPercent,
-    lines: weighed.map((line, index) => ({ ...line, activePercent: activePerLine[index]?.percent ?? 0 })),
+    lines: weighed.map((line, index) => assessedLine(line, activePerLine[index]?.percent ?? 0)),
     activeMatter,
     findings,
     notJudged,
+  };
+}
+
+/** Written out: a spread per line costs more than all the sums. */
+function assessedLine(line: WeighedLine, activePercent: number): AssessedLine {
+  return {
+    id: line.id,
+    percent: line.percent,
+    grams: line.grams,
+    gramsToWeigh: line.gramsToWeigh,
+    scale: line.scale,
+    tooSmall: line.tooSmall,
+    activePercent,
   };
 }

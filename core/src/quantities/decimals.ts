@@ -8,20 +8,25 @@ export function decimalPlaces(value: number): number {
 /** toFixed allows no more. */
 const MOST_DECIMALS = 100;
 
+/** Powers of ten up to here are exact doubles, so that dividing by them rounds only once. */
+const MOST_EXACT_POWER = 22;
+
 /** Removes binary noise: the double nearest to `value` written with so many decimals. */
 export function toDecimals(value: number, places: number): number {
+  const scaled = value * 10 ** places;
+  if (places <= MOST_EXACT_POWER && Math.abs(scaled) < Number.MAX_SAFE_INTEGER) return Math.round(scaled) / 10 ** places;
   return Number(value.toFixed(Math.min(places, MOST_DECIMALS)));
 }
 
 /** Quotients this near to a whole number are whole: doubles carry about 16 digits. */
 const WHOLE_TOLERANCE = 1e-9;
 
-/** The largest multiple of `step` not above `value`, as clean decimals. `step` > 0. */
-export function floorToMultiple(value: number, step: number): number {
-  return toDecimals(Math.floor(value / step + WHOLE_TOLERANCE) * step, decimalPlaces(step));
+/** The largest multiple of `step` not above `value`, as clean decimals. `step` > 0; `places` are its decimals. */
+export function floorToMultiple(value: number, step: number, places = decimalPlaces(step)): number {
+  return toDecimals(Math.floor(value / step + WHOLE_TOLERANCE) * step, places);
 }
 
-/** The multiple of `step` nearest to `value`, halves upwards, as clean decimals. `step` > 0. */
-export function roundToMultiple(value: number, step: number): number {
-  return toDecimals(Math.floor(value / step + 0.5 + WHOLE_TOLERANCE) * step, decimalPlaces(step));
+/** The multiple of `step` nearest to `value`, halves upwards, as clean decimals. `step` > 0; `places` are its decimals. */
+export function roundToMultiple(value: number, step: number, places = decimalPlaces(step)): number {
+  return toDecimals(Math.floor(value / step + 0.5 + WHOLE_TOLERANCE) * step, places);
 }

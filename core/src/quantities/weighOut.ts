@@ -34,21 +34,28 @@ export function weighOut(masses: readonly MassToWeigh[], totalGrams: number, sca
 function roundAround(masses: readonly MassToWeigh[], chosen: readonly Scale[], rest: number, totalGrams: number): number[] {
   let others = 0;
   let places = decimalPlaces(totalGrams);
+  const placesOf = decimalsOfScales(chosen);
   const grams = masses.map(({ massGrams }, index) => {
     if (index === rest) return 0;
-    const step = (chosen[index] as Scale).readabilityGrams;
-    const rounded = roundToMultiple(massGrams, step);
+    const scale = chosen[index] as Scale;
+    const scalePlaces = placesOf.get(scale) ?? 0;
+    const rounded = roundToMultiple(massGrams, scale.readabilityGrams, scalePlaces);
     others += rounded;
-    places = Math.max(places, decimalPlaces(step));
+    places = Math.max(places, scalePlaces);
     return rounded;
   });
   grams[rest] = Math.max(0, toDecimals(totalGrams - others, places));
   return grams;
 }
 
+/** Decimals each scale shows, worked out once. */
+function decimalsOfScales(chosen: readonly Scale[]): ReadonlyMap<Scale, number> {
+  return new Map([...new Set(chosen)].map((scale) => [scale, decimalPlaces(scale.readabilityGrams)]));
+}
+
 function roundByRemainder(masses: readonly MassToWeigh[], chosen: readonly Scale[], totalGrams: number): number[] {
   const steps = chosen.map((scale) => scale.readabilityGrams);
-  const places = Math.max(decimalPlaces(totalGrams), ...new Set(steps.map(decimalPlaces)));
+  const places = Math.max(decimalPlaces(totalGrams), ...decimalsOfScales(chosen).values());
   const grams = masses.map(({ massGrams }, index) => floorToMultiple(massGrams, steps[index] as number));
   const raised = new Set<number>();
   let left = toDecimals(totalGrams - grams.reduce((sum, mass) => sum + mass, 0), places);

@@ -10,10 +10,10 @@ const MADE_FOR_ANIONICS = "anionic-compatible-cationic";
 export const chargeClash: Rule = {
   codes: ["CHARGE_CLASH"],
   check({ sheet }) {
-    const present = sheet.lines.filter((settled) => settled.percent > 0);
-    const cationics = present.filter((settled) => carries(settled, "cationic", sheet.materials));
+    const carriers = (charge: Charge) => sheet.lines.filter((settled) => settled.percent > 0 && carries(settled, charge, sheet.materials));
+    const cationics = carriers("cationic");
     if (cationics.length === 0) return [];
-    const anionics = present.filter((settled) => carries(settled, "anionic", sheet.materials));
+    const anionics = carriers("anionic");
     if (anionics.length === 0) return [];
     return [
       {
