@@ -58,6 +58,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   listFormulas: async () => formulaQueries.listFormulas(db, stranger.id, { limit: 50, offset: 0 }),
   countFormulas: async () => ((await formulaQueries.countFormulas(db, stranger.id)) === 0 ? [] : ["some"]),
   findVersion: async () => formulaQueries.findVersion(db, stranger.id, { formulaId: greenRoom.id }),
+  findAssessment: async () => formulaQueries.findAssessment(db, stranger.id, setVersionId),
   listVersions: async () => formulaQueries.listVersions(db, stranger.id, greenRoom.id),
   listPhases: async () => formulaQueries.listPhases(db, stranger.id, setVersionId),
   listLines: async () => formulaQueries.listLines(db, stranger.id, setVersionId),

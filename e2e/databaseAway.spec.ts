@@ -1,14 +1,10 @@
 import { startCluster } from "../operations/cluster.mjs";
-import { expect, test } from "@playwright/test";
-import { makeDataFolder } from "./testing/dataFolder";
-import { startApplication } from "./testing/startApplication";
-import { addLine, beginFormula, saved } from "./testing/test";
+import { addLine, beginFormula, expect, saved, test } from "./testing/test";
 
-test("while the database is away nothing typed is lost", async ({ browser }) => {
+test("while the database is away nothing typed is lost", async ({ start, folder, browser }) => {
   test.setTimeout(120_000);
-  const folder = makeDataFolder();
-  let cluster = await startCluster(folder.path, { keep: false });
-  const application = await startApplication({ DATABASE_URL: cluster.url });
+  let cluster = await startCluster(folder, { keep: false });
+  const application = await start({ DATABASE_URL: cluster.url });
   const page = await browser.newPage({ baseURL: application.address });
   const glucoside = page.getByLabel("Coco-glucoside, percent");
   await beginFormula(page);
@@ -32,7 +28,7 @@ test("while the database is away nothing typed is lost", async ({ browser }) => 
   const plain = await browser.newContext({ baseURL: application.address, javaScriptEnabled: false });
   const plainPage = await plain.newPage();
 
-  cluster = await startCluster(folder.path, { keep: false, port: cluster.port });
+  cluster = await startCluster(folder, { keep: false, port: cluster.port });
   await page.goto(address);
   await expect(glucoside).toHaveValue("5,5");
   await expect(saved(page)).toContainText(/saved \d\d/);
@@ -42,7 +38,7 @@ test("while the database is away nothing typed is lost", async ({ browser }) => 
   await cluster.stop();
   await plainPage.getByRole("button", { name: "Save and recount" }).click();
   await expect(plainPage.getByRole("heading", { name: "The database is away" })).toBeVisible();
-  cluster = await startCluster(folder.path, { keep: false, port: cluster.port });
+  cluster = await startCluster(folder, { keep: false, port: cluster.port });
   await plainPage.getByRole("button", { name: "Save what I typed" }).click();
   await expect(plainPage.getByLabel("Coco-glucoside, percent")).toHaveValue("6.50");
 
@@ -50,5 +46,4 @@ test("while the database is away nothing typed is lost", async ({ browser }) => 
   await page.close();
   await application.stop();
   await cluster.stop();
-  folder.remove();
 });

@@ -1,14 +1,9 @@
-import { expect, test } from "@playwright/test";
-import { makeDataFolder } from "./testing/dataFolder";
-import { startApplication } from "./testing/startApplication";
-import { addLine, beginFormula, saved } from "./testing/test";
+import { addLine, beginFormula, expect, saved, test } from "./testing/test";
 
-test("from an empty board to a printed weighing sheet, and found again after a restart", async ({ page: first, browser }) => {
+test("from an empty board to a printed weighing sheet, and found again after a restart", async ({ start, folder, browser }) => {
   test.setTimeout(120_000);
-  const folder = makeDataFolder();
-  const environment = { TENSIDRUM_DATA: folder.path };
-  let application = await startApplication(environment, ["--empty"]);
-  await first.close();
+  const environment = { TENSIDRUM_DATA: folder };
+  let application = await start(environment, ["--empty"]);
   let page = await browser.newPage({ baseURL: application.address });
 
   await page.goto("/");
@@ -44,7 +39,7 @@ test("from an empty board to a printed weighing sheet, and found again after a r
   await page.close();
 
   expect(await application.stop()).toBe(0);
-  application = await startApplication(environment);
+  application = await start(environment);
   page = await browser.newPage({ baseURL: application.address });
   await page.goto("/");
   // The first start was told to begin empty; the second does not change that.
@@ -60,6 +55,4 @@ test("from an empty board to a printed weighing sheet, and found again after a r
   await page.getByRole("link", { name: "v1", exact: true }).click();
   await expect(page.getByLabel("Coco-glucoside, percent")).toHaveValue("4.40");
   await page.close();
-  await application.stop();
-  folder.remove();
 });

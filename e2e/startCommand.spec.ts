@@ -1,12 +1,10 @@
 import { spawn, spawnSync } from "node:child_process";
 import { readFileSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
-import { expect, test } from "@playwright/test";
 import { root } from "../operations/commands.mjs";
-import { makeDataFolder } from "./testing/dataFolder";
-import { startApplication } from "./testing/startApplication";
+import { expect, test } from "./testing/test";
 
-function start(options: readonly string[], environment: Readonly<Record<string, string>> = {}) {
+function startToItsEnd(options: readonly string[], environment: Readonly<Record<string, string>> = {}) {
   return spawnSync(process.execPath, [`${root}/bin/start`, ...options], { encoding: "utf8", env: { ...process.env, ...environment } });
 }
 
@@ -20,11 +18,11 @@ function isAlive(pid: number): boolean {
 }
 
 test("says in a sentence what is wrong with its options or its port", async () => {
-  const unknown = start(["--colour", "red"]);
+  const unknown = startToItsEnd(["--colour", "red"]);
   expect(unknown.status).toBe(1);
   expect(unknown.stderr).toContain("--port NUMBER");
-  expect(start(["--port", "99999"]).stderr).toContain("Give a whole number from 1 to 65535.");
-  expect(start(["--empty", "--reset-demo"]).stderr).toContain("Choose one.");
+  expect(startToItsEnd(["--port", "99999"]).stderr).toContain("Give a whole number from 1 to 65535.");
+  expect(startToItsEnd(["--empty", "--reset-demo"]).stderr).toContain("Choose one.");
 
   const listener = createServer().listen(0, "127.0.0.1");
   await new Promise((resolve) => listener.once("listening", resolve));
@@ -38,43 +36,40 @@ test("says in a sentence what is wrong with its options or its port", async () =
   expect(words).toContain(`Port ${port} is in use.`);
 });
 
-test("ends cleanly, refuses a second start, and clears up after one that was killed", async () => {
+test("ends cleanly, refuses a second start, and clears up after one that was killed", async ({ start, folder }) => {
   test.setTimeout(120_000);
-  const folder = makeDataFolder();
-  const environment = { TENSIDRUM_DATA: folder.path };
-  const postmaster = () => Number(readFileSync(`${folder.path}/postgres/postmaster.pid`, "utf8").split("\n")[0]);
+  const environment = { TENSIDRUM_DATA: folder };
+  const postmaster = () => Number(readFileSync(`${folder}/postgres/postmaster.pid`, "utf8").split("\n")[0]);
 
-  const first = await startApplication(environment, ["--empty"]);
-  const second = start(["--port", "4999"], environment);
+  const first = await start(environment, ["--empty"]);
+  const second = startToItsEnd(["--port", "4999"], environment);
   expect(second.status).toBe(1);
   expect(second.stderr).toContain(`kill ${first.process.pid}`);
   const firstServer = postmaster();
   expect(await first.stop()).toBe(0);
   expect(isAlive(firstServer)).toBe(false);
 
-  const killed = await startApplication(environment);
+  const killed = await start(environment);
   const orphan = postmaster();
   killed.process.kill("SIGKILL");
   await new Promise((resolve) => killed.process.once("exit", resolve));
   expect(isAlive(orphan)).toBe(true);
-  const after = await startApplication(environment);
+  const after = await start(environment);
   expect(after.output()).toContain("left behind by an earlier start");
   expect(isAlive(orphan)).toBe(false);
   expect(await after.stop()).toBe(0);
 
-  writeFileSync(`${folder.path}/postgres/postmaster.pid`, "999999\n");
-  const stale = await startApplication(environment);
+  writeFileSync(`${folder}/postgres/postmaster.pid`, "999999\n");
+  const stale = await start(environment);
   expect(stale.output()).toContain("stale");
   expect(await stale.stop()).toBe(0);
-  folder.remove();
 });
 
-test("two processes share one database", async ({ browser }) => {
-  const folder = makeDataFolder();
-  const one = await startApplication({ TENSIDRUM_DATA: folder.path });
-  const port = readFileSync(`${folder.path}/port`, "utf8").trim();
-  const url = `postgresql://tensidrum@${encodeURIComponent(`${folder.path}/socket`)}:${port}/tensidrum`;
-  const two = await startApplication({ DATABASE_URL: url });
+test("two processes share one database", async ({ start, folder, browser }) => {
+  const one = await start({ TENSIDRUM_DATA: folder });
+  const port = readFileSync(`${folder}/port`, "utf8").trim();
+  const url = `postgresql://tensidrum@${encodeURIComponent(`${folder}/socket`)}:${port}/tensidrum`;
+  const two = await start({ DATABASE_URL: url });
   expect(two.output()).toContain("Using the database of DATABASE_URL.");
   const page = await browser.newPage({ baseURL: one.address });
   await page.goto("/");
@@ -87,5 +82,4 @@ test("two processes share one database", async ({ browser }) => {
   await formulas.close();
   expect(await two.stop()).toBe(0);
   expect(await one.stop()).toBe(0);
-  folder.remove();
 });

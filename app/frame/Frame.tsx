@@ -3,20 +3,19 @@ import { Link } from "react-router";
 import classes from "./Frame.module.css";
 import { Mark } from "./Mark";
 import { ThemeSwitch } from "./ThemeSwitch";
-import { WashLine } from "./washLine/WashLine";
-import type { Peg } from "./washLine/pegs";
 
 interface FrameProps {
   /** What stands in the header beside the mark. */
   readonly head: ReactNode;
   /** What can be done, at the right end of the header. */
   readonly doors?: ReactNode;
-  readonly pegs: readonly Peg[];
+  /** The wash line as this page sees it. */
+  readonly line: ReactNode;
   readonly children: ReactNode;
 }
 
 /** The page frame: header, wash line, content. */
-export function Frame({ head, doors, pegs, children }: FrameProps) {
+export function Frame({ head, doors, line, children }: FrameProps) {
   return (
     <div className={classes.frame}>
       <a href="#content" className={classes.skip}>
@@ -33,7 +32,7 @@ export function Frame({ head, doors, pegs, children }: FrameProps) {
           <ThemeSwitch />
         </div>
       </header>
-      <WashLine pegs={pegs} />
+      {line}
       <main id="content" className={classes.content} tabIndex={-1}>
         {children}
       </main>

@@ -3,6 +3,7 @@ import { isRouteErrorResponse } from "react-router";
 import { Frame } from "./Frame";
 import classes from "./ProblemPage.module.css";
 import { pegsSeenFrom } from "./washLine/pegs";
+import { WashLine } from "./washLine/WashLine";
 
 interface Told {
   readonly title: string;
@@ -42,7 +43,7 @@ export function ProblemPage({ error, children }: { readonly error: unknown; read
   return (
     <Frame
       head={<span className={classes.head}>{told.title}</span>}
-      pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })}
+      line={<WashLine pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })} />}
     >
       <title>{`${told.title}, Tensidrum`}</title>
       <section className={classes.problem}>

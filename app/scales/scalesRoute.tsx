@@ -4,6 +4,7 @@ import { data, Form, redirect, useActionData, useNavigation } from "react-router
 import { answer } from "../frame/answer.server";
 import { Frame } from "../frame/Frame";
 import { pegsSeenFrom } from "../frame/washLine/pegs";
+import { WashLine } from "../frame/washLine/WashLine";
 import type { Route } from "./+types/scalesRoute";
 import { openScales, readScalesForm, saveScales } from "./scales.server";
 import classes from "./scales.module.css";
@@ -28,7 +29,7 @@ export default function ScalesRoute({ loaderData }: Route.ComponentProps) {
   return (
     <Frame
       head={<span className={classes.head}>Your scales</span>}
-      pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })}
+      line={<WashLine pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })} />}
     >
       <title>Your scales, Tensidrum</title>
       <Form method="post" className={classes.form} key={JSON.stringify(loaderData.scales)}>

@@ -13,8 +13,11 @@ const rows = (item: Joi.Schema) => Joi.array().items(item).max(MOST_ROWS).defaul
 
 /** What a button of the sheet's form asks for. */
 export type SheetIntent =
-  | { readonly kind: "autosave" | "save" | "set" | "find" | "add-phase" | "begin-draft" | "discard-draft" | "delete-formula" }
-  | { readonly kind: "remove" | "up" | "down" | "add"; readonly id: string };
+  | {
+      readonly kind:
+        "autosave" | "save" | "set" | "find" | "add-phase" | "up" | "down" | "begin-draft" | "discard-draft" | "delete-formula";
+    }
+  | { readonly kind: "remove" | "add"; readonly id: string };
 
 export interface SheetForm {
   readonly intent: SheetIntent;
@@ -23,6 +26,8 @@ export interface SheetForm {
   readonly typed: TypedSheet;
   readonly note: string;
   readonly find: string;
+  /** Line that is to move one place. */
+  readonly moveLine: string;
   /** Phase and id of a line about to be added. */
   readonly newPhase: string;
   readonly newId: string;
@@ -46,14 +51,15 @@ interface RawForm {
   restLine: string[];
   note: string;
   find: string;
+  moveLine: string;
   newPhase: string;
   newId: string;
 }
 
 const letter = Joi.string().pattern(/^[A-Z]$/);
 
-const plainIntent = /^(autosave|save|set|find|add-phase|begin-draft|discard-draft|delete-formula)$/;
-const aimedIntent = /^(remove|up|down|add):([0-9a-f-]{36})$/;
+const plainIntent = /^(autosave|save|set|find|add-phase|up|down|begin-draft|discard-draft|delete-formula)$/;
+const aimedIntent = /^(remove|add):([0-9a-f-]{36})$/;
 
 const schema = Joi.object<RawForm>({
   intent: Joi.alternatives(Joi.string().pattern(plainIntent), Joi.string().pattern(aimedIntent)).required(),
@@ -72,6 +78,7 @@ const schema = Joi.object<RawForm>({
   restLine: rows(Joi.string().allow("")),
   note: Joi.string().allow("").max(NOTE_LENGTH).default(""),
   find: Joi.string().allow("").max(200).default(""),
+  moveLine: uuid.allow("").default(""),
   newPhase: letter.default("A"),
   newId: uuid.default(() => crypto.randomUUID()),
 }).custom((form: RawForm, helpers) => {
@@ -95,7 +102,7 @@ function objectOf(form: FormData): Record<string, unknown> {
 
 function intentOf(text: string): SheetIntent {
   const aimed = aimedIntent.exec(text);
-  if (aimed !== null) return { kind: aimed[1] as "remove" | "up" | "down" | "add", id: aimed[2] as string };
+  if (aimed !== null) return { kind: aimed[1] as "remove" | "add", id: aimed[2] as string };
   return { kind: text as "save" };
 }
 
@@ -131,6 +138,7 @@ export function readSheetForm(form: FormData): SheetForm {
     },
     note: value.note,
     find: value.find,
+    moveLine: value.moveLine,
     newPhase: value.newPhase,
     newId: value.newId,
     problems,

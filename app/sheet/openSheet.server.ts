@@ -1,4 +1,5 @@
 import { Refusal } from "@tensidrum/core/formula";
+import { briefMaterial, type Material } from "@tensidrum/core/library";
 import { percentText, writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database, type Database } from "../../db/client.server";
@@ -57,7 +58,8 @@ export async function openSheet(address: SheetAddress, find: string) {
   ]);
   const snapshot = version.snapshot;
   const frozen = new Map(snapshot?.materials?.map((material) => [material.slug, material]));
-  const materials = [...used.byId].map(([id, facts]) => ({ id, facts: frozen.get(facts.slug) ?? facts }));
+  const asShown = (facts: Material) => briefMaterial(frozen.get(facts.slug) ?? facts);
+  const materials = [...used.byId].map(([id, facts]) => ({ id, facts: asShown(facts) }));
   const own = new Set(materials.map(({ facts }) => facts.slug));
   return {
     formulaId: address.formulaId,
@@ -68,9 +70,9 @@ export async function openSheet(address: SheetAddress, find: string) {
     note: version.note,
     typed,
     materials,
-    parts: [...used.bySlug.values()].filter(({ slug }) => !own.has(slug)).map((facts) => frozen.get(facts.slug) ?? facts),
+    parts: [...used.bySlug.values()].filter(({ slug }) => !own.has(slug)).map(asShown),
     scales: snapshot?.scales ?? scales,
-    storedAssessment: version.state === "set" ? version.assessment : null,
+    storedAssessment: version.storedAssessment,
     versions: versions.map(({ id, number, state, note, activePercent, setAt }) => ({
       id,
       number,

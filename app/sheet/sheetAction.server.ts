@@ -54,9 +54,9 @@ function edited(form: SheetForm, intent: SheetIntent): TypedSheet {
     case "remove":
       return withoutLine(form.typed, intent.id);
     case "up":
-      return withLineStepped(form.typed, intent.id, -1);
+      return withLineStepped(form.typed, form.moveLine, -1);
     case "down":
-      return withLineStepped(form.typed, intent.id, 1);
+      return withLineStepped(form.typed, form.moveLine, 1);
     case "add":
       return withNewLine(form.typed, { id: form.newId, phase: form.newPhase, materialId: intent.id, percent: "", assay: "" });
     case "add-phase":
@@ -69,7 +69,7 @@ function edited(form: SheetForm, intent: SheetIntent): TypedSheet {
 function anchorOf(intent: SheetIntent, form: SheetForm): string {
   if (intent.kind === "add") return `#line-${form.newId}`;
   if (intent.kind === "find") return "#add-a-line";
-  if (intent.kind === "up" || intent.kind === "down") return `#line-${intent.id}`;
+  if (intent.kind === "up" || intent.kind === "down") return `#line-${form.moveLine}`;
   return "";
 }
 

@@ -18,6 +18,8 @@ import {
 import { sheetHistory, startHistory } from "./typed/sheetHistory";
 import type { TypedLine, TypedSheet } from "./typed/typedSheet";
 
+export type SheetEditor = ReturnType<typeof useSheetEditor>;
+
 /** The sheet being edited, with its history and everything rows and fields can ask of it. */
 export function useSheetEditor(loaded: TypedSheet) {
   const [history, dispatch] = useReducer(sheetHistory, loaded, startHistory);

@@ -5,6 +5,7 @@ import { Form, Link } from "react-router";
 import { FindingMark } from "../components/FindingMark";
 import { Frame } from "../frame/Frame";
 import { pegsSeenFrom } from "../frame/washLine/pegs";
+import { WashLine } from "../frame/washLine/WashLine";
 import { Neck } from "../pictures/Neck/Neck";
 import type { TodayBoard } from "./today.server";
 import classes from "./Today.module.css";
@@ -19,11 +20,15 @@ export function Today({ board }: { readonly board: TodayBoard }) {
     <Frame
       head={<h1 className={classes.head}>Today</h1>}
       doors={<NewFormula ids={board.newIds} />}
-      pegs={pegsSeenFrom(null, {
-        to: first === undefined ? null : `/sheet/${first.id}`,
-        state: sheetWords({ total, stops, fixes }),
-        isAlarm: stops + fixes > 0,
-      })}
+      line={
+        <WashLine
+          pegs={pegsSeenFrom(null, {
+            to: first === undefined ? null : `/sheet/${first.id}`,
+            state: sheetWords({ total, stops, fixes }),
+            isAlarm: stops + fixes > 0,
+          })}
+        />
+      }
     >
       <title>Today, Tensidrum</title>
       <div className={classes.board}>

@@ -4,7 +4,7 @@ import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import Joi from "joi";
 import { database } from "../../db/client.server";
-import { findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
+import { findAssessment, findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
 import { materialsById } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
@@ -32,7 +32,8 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
   const found = await findVersion(db, makerId, wanted);
   if (found === undefined) throw notHere();
   const { version, formulaName } = found;
-  const [phases, lines, ownScales] = await Promise.all([
+  const [assessment, phases, lines, ownScales] = await Promise.all([
+    findAssessment(db, makerId, version.id),
     listPhases(db, makerId, version.id),
     listLines(db, makerId, version.id),
     listScales(db, makerId),
@@ -41,7 +42,7 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
   const frozen = new Map(version.snapshot?.materials?.map((material) => [material.slug, material]));
   const materials = new Map(current.map(({ id, facts }) => [id, frozen.get(facts.slug) ?? facts]));
   const scales = version.snapshot?.scales ?? ownScales;
-  const { assessment } = version;
+  if (assessment === undefined) throw notHere();
   const weighed = new Map(assessment.lines.map((line) => [line.id, line]));
   const decimals = finestDecimals(assessment.lines, scales);
   return {

@@ -1,4 +1,5 @@
 import type { ByCharge } from "@tensidrum/core/actives";
+import type { Assessment } from "@tensidrum/core/formula";
 import type { Finding } from "@tensidrum/core/findings";
 import { and, asc, count, desc, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
@@ -68,6 +69,28 @@ export async function countFormulas(db: Executor, makerId: string): Promise<numb
   return row?.formulas ?? 0;
 }
 
+/** What a page needs of a version. A draft's stored assessment stays behind: the page makes its own. */
+const versionHead = {
+  id: versions.id,
+  number: versions.number,
+  state: versions.state,
+  note: versions.note,
+  profile: versions.profile,
+  batchGrams: versions.batchGrams,
+  revision: versions.revision,
+  snapshot: versions.snapshot,
+  storedAssessment: sql<Assessment | null>`case when ${versions.state} = 'set' then ${versions.assessment} end`,
+};
+
+/** The stored readings of one version, draft or set. */
+export async function findAssessment(db: Executor, makerId: string, versionId: string): Promise<Assessment | undefined> {
+  const [row] = await db
+    .select({ assessment: versions.assessment })
+    .from(versions)
+    .where(and(eq(versions.makerId, makerId), eq(versions.id, versionId)));
+  return row?.assessment;
+}
+
 /** One version with its formula's name: the one of that number, else the draft, else the newest. */
 export async function findVersion(
   db: Executor,
@@ -75,7 +98,7 @@ export async function findVersion(
   wanted: { readonly formulaId: string; readonly number?: number | undefined },
 ) {
   const [row] = await db
-    .select({ version: versions, formulaName: formulas.name })
+    .select({ version: versionHead, formulaName: formulas.name })
     .from(versions)
     .innerJoin(formulas, eq(formulas.id, versions.formulaId))
     .where(

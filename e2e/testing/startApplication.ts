@@ -40,7 +40,7 @@ export async function startApplication(
     output: () => output,
     process: child,
     stop() {
-      child.kill("SIGTERM");
+      if (child.exitCode === null && child.signalCode === null) child.kill("SIGTERM");
       return ended;
     },
   };

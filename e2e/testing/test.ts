@@ -10,6 +10,10 @@ interface TestThings {
   /** Lines the browser's console may show in this test. */
   readonly allowedConsole: RegExp[];
   readonly quietConsole: void;
+  /** A data folder of the test's own. */
+  readonly folder: string;
+  /** Starts applications that end with the test, however it ends. */
+  readonly start: typeof startApplication;
 }
 
 /** A refused action answers 4xx or 5xx, and the browser notes that as a failed load: the one line allowed everywhere it is expected. */
@@ -28,6 +32,21 @@ export const test = base.extend<TestThings, WorkerThings>({
     },
     { scope: "worker", timeout: 120_000 },
   ],
+  // eslint-disable-next-line no-empty-pattern
+  folder: async ({}, use) => {
+    const folder = makeDataFolder();
+    await use(folder.path);
+    folder.remove();
+  },
+  start: async ({ folder: _after }, use) => {
+    const running: RunningApplication[] = [];
+    await use(async (environment, options) => {
+      const application = await startApplication(environment, options);
+      running.push(application);
+      return application;
+    });
+    await Promise.all(running.map((application) => application.stop()));
+  },
   baseURL: async ({ application }, use) => use(application.address),
   allowedConsole: [async ({}, use) => use([]), {}], // eslint-disable-line no-empty-pattern
   quietConsole: [

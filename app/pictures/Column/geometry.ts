@@ -62,6 +62,7 @@ const NECK_BOTTOM = 242;
 const RIM = 18;
 const SHOULDER = 26;
 const FOOT = 14;
+const WHOLE_PERCENT = 100;
 const WIDTH = 236;
 const LABEL_GAP = 17;
 const BAND_LABEL_GAP = 29;
@@ -189,10 +190,12 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
     return { ...slice, path: slicePath(slice.top, slice.bottom), labelY };
   });
 
-  const lowestLabel = Math.max(bottom, ...strata.map((stratum) => stratum.labelY));
+  // As high as this neck ever needs: a picture that changed its height would lay out everything in it anew.
+  const deepest = levelAt(WHOLE_PERCENT * areaPerPercent);
+  const lowest = Math.max(bottom, deepest, ...strata.map((stratum) => stratum.labelY));
   return {
     width: WIDTH,
-    height: lowestLabel + FOOT,
+    height: Math.ceil(lowest + FOOT),
     centre: CENTRE,
     wall: CENTRE + BODY_HALF,
     glass: glassPath(bottom),

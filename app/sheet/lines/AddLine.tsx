@@ -2,6 +2,7 @@ import { Combobox, useCombobox } from "@mantine/core";
 import { memo, type Ref, useEffect, useRef, useState } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
+import { useSheet } from "../SheetState";
 import type { TypedPhase } from "../typed/typedSheet";
 import classes from "./AddLine.module.css";
 import type { FoundMaterial } from "./findMaterials";
@@ -23,8 +24,27 @@ interface AddLineProps {
   readonly onLearn: (found: readonly FoundMaterial[], store: MaterialStore) => void;
 }
 
+/** The line for adding materials, on the sheet round about. */
+export function AddLinePart() {
+  const { sheet, editor, known, addInput } = useSheet();
+  return (
+    <AddLine
+      phases={editor.typed.phases}
+      phase={editor.newLinePhase}
+      inputRef={addInput}
+      find={sheet.find}
+      matches={sheet.matches}
+      newId={sheet.newId}
+      onPhase={editor.setNewLinePhase}
+      onNewPhase={editor.addNewPhase}
+      onPick={editor.addMaterial}
+      onLearn={known.learn}
+    />
+  );
+}
+
 /** The ruled line at the foot of the sheet: type a name, an INCI name or a role, and take the material up. */
-export const AddLine = memo(function AddLine(props: AddLineProps) {
+const AddLine = memo(function AddLine(props: AddLineProps) {
   const { phases, phase, find, matches, newId, onPhase, onNewPhase } = props;
   return (
     <div className={classes.add} id="add-a-line">

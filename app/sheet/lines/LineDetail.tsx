@@ -1,5 +1,6 @@
 import type { Material } from "@tensidrum/core/library";
 import { writtenShort } from "@tensidrum/core/quantities";
+import { useEffect, useState } from "react";
 import type { TypedLine } from "../typed/typedSheet";
 import type { LineActions } from "./lineActions";
 import classes from "./LineDetail.module.css";
@@ -18,6 +19,7 @@ interface LineDetailProps {
 /** What opens under a line: its strength by the certificate, its phase, and what to know about the material. */
 export function LineDetail({ line, material, isDraft, problem, phaseLetters, actions }: LineDetailProps) {
   const { active } = material;
+  const prose = useProse(line.materialId);
   const bringsActives = material.countsAsActive === true || material.parts !== undefined;
   return (
     <tr className={classes.detail}>
@@ -64,10 +66,35 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
               usual dose {writtenShort(material.use.low, 4)} to {writtenShort(material.use.high, 4)} %
             </span>
           </label>
-          <p>{material.handling}</p>
-          {material.caution !== null && <p className={classes.caution}>{material.caution}</p>}
+          {prose === null ? (
+            <p>Reading what to know about it …</p>
+          ) : (
+            <>
+              <p>{prose.handling}</p>
+              {prose.caution !== null && <p className={classes.caution}>{prose.caution}</p>}
+            </>
+          )}
         </div>
       </td>
     </tr>
   );
+}
+
+/** Handling and caution of a material; they come with the library, not with every sheet. */
+function useProse(materialId: string): Pick<Material, "handling" | "caution"> | null {
+  const [prose, setProse] = useState<Pick<Material, "handling" | "caution"> | null>(null);
+  useEffect(() => {
+    let isGone = false;
+    void import("./materialStore")
+      .then(({ loadMaterialStore }) => loadMaterialStore())
+      .then(({ all }) => all.find(({ id }) => id === materialId)?.facts)
+      .catch(() => ({ handling: "What to know about it could not be read just now.", caution: null }))
+      .then((found) => {
+        if (!isGone) setProse(found ?? { handling: "", caution: null });
+      });
+    return () => {
+      isGone = true;
+    };
+  }, [materialId]);
+  return prose;
 }

@@ -1,8 +1,6 @@
-import { useSortable } from "@dnd-kit/sortable";
-import { CSS } from "@dnd-kit/utilities";
 import type { Material } from "@tensidrum/core/library";
 import { writtenPercent } from "@tensidrum/core/quantities";
-import { memo } from "react";
+import { type CSSProperties, memo } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import { FindingMark } from "../../components/FindingMark";
@@ -15,7 +13,16 @@ import { roleOf, shownInci, shownMaterial } from "@tensidrum/core/library";
 import { PhaseHead, type PhaseActions } from "./PhaseHead";
 import type { TypedLine, TypedPhase } from "../typed/typedSheet";
 
-interface LineRowProps {
+/** What makes a row movable, once dragging is there. */
+export interface RowDrag {
+  readonly rowRef: (row: HTMLElement | null) => void;
+  readonly gripRef: (grip: HTMLElement | null) => void;
+  readonly style: CSSProperties;
+  readonly isDragging: boolean;
+  readonly grip: object;
+}
+
+export interface LineRowProps {
   readonly line: TypedLine;
   readonly material: Material | undefined;
   readonly isRest: boolean;
@@ -34,24 +41,23 @@ interface LineRowProps {
   /** The phase it is in, on its first line. */
   readonly phase: TypedPhase | null;
   readonly phaseActions: PhaseActions;
+  readonly drag?: RowDrag;
 }
 
 /** One line of the sheet. Cells are native inputs, and a row draws again only when it changes itself. */
 export const LineRow = memo(function LineRow(props: LineRowProps) {
-  const { line, material, isRest, tags, problem, isOpen, isDraft, actions, phase } = props;
-  const sortable = useSortable({ id: line.id, disabled: !isDraft });
+  const { line, material, isRest, tags, problem, isOpen, isDraft, actions, phase, drag } = props;
   const marks = tagsOfKey(tags);
   const shown = material === undefined ? { name: "unknown material" } : shownMaterial(material);
-  const style = { transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition };
   const hasStop = marks.some((mark) => mark.severity === "stop");
   return (
     <>
       <tr
-        ref={sortable.setNodeRef}
-        style={style}
+        ref={drag?.rowRef}
+        style={drag?.style}
         id={`line-${line.id}`}
         className={classes.row}
-        data-dragged={sortable.isDragging || undefined}
+        data-dragged={drag?.isDragging || undefined}
         data-first={phase !== null || undefined}
         data-stop={hasStop || undefined}
       >
@@ -59,15 +65,8 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
           {phase !== null && <PhaseHead phase={phase} isDraft={isDraft} isEmpty={false} actions={props.phaseActions} />}
         </td>
         <td className={classes.sign}>
-          {isDraft && (
-            <button
-              type="button"
-              ref={sortable.setActivatorNodeRef}
-              className={classes.grip}
-              {...sortable.attributes}
-              {...sortable.listeners}
-              aria-label={`Move ${shown.name}`}
-            >
+          {drag !== undefined && (
+            <button type="button" ref={drag.gripRef} className={classes.grip} {...drag.grip} aria-label={`Move ${shown.name}`}>
               <svg width="8" height="14" viewBox="0 0 8 14" aria-hidden="true" fill="currentColor">
                 <path d="M1 2h2v2H1zm4 0h2v2H5zM1 6h2v2H1zm4 0h2v2H5zm-4 4h2v2H1zm4 0h2v2H5z" />
               </svg>
@@ -166,12 +165,6 @@ function PercentCell({ line, isRest, restPercent, problem, isOver, isDraft, acti
 function RowButtons({ line, name, actions }: { readonly line: TypedLine; readonly name: string; readonly actions: LineActions }) {
   return (
     <span className={classes.buttons}>
-      <button type="submit" name="intent" value={`up:${line.id}`} className={classes.unscripted} aria-label={`${name} one up`}>
-        ↑
-      </button>
-      <button type="submit" name="intent" value={`down:${line.id}`} className={classes.unscripted} aria-label={`${name} one down`}>
-        ↓
-      </button>
       <button
         type="submit"
         name="intent"

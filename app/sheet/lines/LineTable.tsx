@@ -1,15 +1,14 @@
-import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { finestDecimals, gramsText, type Assessment } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import { percentText, toDecimals, writtenPercent, written, type Scale } from "@tensidrum/core/quantities";
-import { memo, useMemo } from "react";
+import { memo } from "react";
 import { assayField, percentField, type FieldProblem } from "../typed/readTyped";
 import type { TypedPhase, TypedSheet } from "../typed/typedSheet";
 import { findingTags, tagsKey } from "./findingTags";
 import type { LineActions } from "./lineActions";
 import { handleLineKeys } from "./lineKeys";
 import { LineRow } from "./LineRow";
+import { useDragging } from "./useDragging";
 import { PhaseHead, type PhaseActions } from "./PhaseHead";
 import classes from "./LineTable.module.css";
 
@@ -29,22 +28,14 @@ interface LineTableProps {
   readonly onLastEnter: () => void;
 }
 
-/** A short way is a click, not a drag. Kept outside: new options would make every row draw again. */
-const POINTER = { activationConstraint: { distance: 4 } };
-const KEYBOARD = { coordinateGetter: sortableKeyboardCoordinates };
-
 /** Six digits are more than any scale shows, and hide the noise of the sum. */
 const REST_DECIMALS = 6;
 
 /** The lines by phase: percent in, active matter and grams out. */
 export function LineTable(props: LineTableProps) {
   const { typed, assessment, scales, problems, isDraft, actions, onDrop } = props;
-  const sensors = useSensors(useSensor(PointerSensor, POINTER), useSensor(KeyboardSensor, KEYBOARD));
-  const ids = typed.lines.map((line) => line.id).join();
-  const sortableIds = useMemo(() => (ids === "" ? [] : ids.split(",")), [ids]);
-  const dropped = ({ active, over }: DragEndEvent) => {
-    if (over !== null && over.id !== active.id) onDrop(String(active.id), String(over.id));
-  };
+  const dragging = useDragging(isDraft);
+  const Row = dragging?.DraggableLineRow ?? LineRow;
   const problemOf = new Map(problems.map(({ field, message }) => [field, message]));
   const assessed = new Map(assessment.lines.map((line) => [line.id, line]));
   const tags = findingTags(assessment.findings);
@@ -71,7 +62,7 @@ export function LineTable(props: LineTableProps) {
       const reading = assessed.get(line.id);
       const isRest = line.id === typed.restLineId;
       return (
-        <LineRow
+        <Row
           key={line.id}
           line={line}
           material={props.materials.get(line.materialId)}
@@ -94,28 +85,30 @@ export function LineTable(props: LineTableProps) {
     });
   };
 
+  const table = (
+    <table className={classes.table} onKeyDown={(event) => handleLineKeys(event, actions, props.onLastEnter)}>
+      <TableHead />
+      <tbody>{typed.phases.map((phase) => rowsOf(phase))}</tbody>
+      <tfoot>
+        <tr>
+          <td colSpan={2} />
+          <td className={classes.material}>{typed.lines.length === 1 ? "1 line" : `${typed.lines.length} lines`}</td>
+          <td />
+          <td className={classes.percent} data-over={isOver || undefined}>
+            {writtenPercent(assessment.totalPercent)}
+          </td>
+          <td className={classes.active}>{writtenPercent(assessment.activeMatter.percent)}</td>
+          <td className={classes.grams}>{written(totalGrams, sheetDecimals)}</td>
+          <td />
+        </tr>
+      </tfoot>
+    </table>
+  );
+  if (dragging === null) return table;
   return (
-    <DndContext id="lines" sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-      <table className={classes.table} onKeyDown={(event) => handleLineKeys(event, actions, props.onLastEnter)}>
-        <TableHead />
-        <SortableContext items={sortableIds} strategy={verticalListSortingStrategy}>
-          <tbody>{typed.phases.map((phase) => rowsOf(phase))}</tbody>
-        </SortableContext>
-        <tfoot>
-          <tr>
-            <td colSpan={2} />
-            <td className={classes.material}>{typed.lines.length === 1 ? "1 line" : `${typed.lines.length} lines`}</td>
-            <td />
-            <td className={classes.percent} data-over={isOver || undefined}>
-              {writtenPercent(assessment.totalPercent)}
-            </td>
-            <td className={classes.active}>{writtenPercent(assessment.activeMatter.percent)}</td>
-            <td className={classes.grams}>{written(totalGrams, sheetDecimals)}</td>
-            <td />
-          </tr>
-        </tfoot>
-      </table>
-    </DndContext>
+    <dragging.DragLines ids={typed.lines.map((line) => line.id).join()} onDrop={onDrop}>
+      {table}
+    </dragging.DragLines>
   );
 }
 

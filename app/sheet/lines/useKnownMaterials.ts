@@ -1,18 +1,14 @@
-import type { Material } from "@tensidrum/core/library";
+import { type Material, shownMaterial, wholeMaterial } from "@tensidrum/core/library";
 import { useCallback, useState } from "react";
 import type { OpenSheet } from "../openSheet.server";
 import type { FoundMaterial } from "./findMaterials";
 import type { MaterialStore } from "./materialStore";
-import { shownMaterial } from "@tensidrum/core/library";
 
 type Materials = ReadonlyMap<string, Material>;
 
 /** The materials this page knows: those of the loaded lines, and what is picked later. */
 export function useKnownMaterials(sheet: OpenSheet) {
-  const [materials, setMaterials] = useState(() => ({
-    byId: new Map(sheet.materials.map(({ id, facts }) => [id, facts])) as Materials,
-    bySlug: new Map([...sheet.parts, ...sheet.materials.map(({ facts }) => facts)].map((facts) => [facts.slug, facts])) as Materials,
-  }));
+  const [materials, setMaterials] = useState(() => knownAtFirst(sheet));
   const learn = useCallback((found: readonly FoundMaterial[], store: MaterialStore) => {
     const library = new Map(store.all.map(({ facts }) => [facts.slug, facts]));
     setMaterials((known) => ({
@@ -29,6 +25,12 @@ export function useKnownMaterials(sheet: OpenSheet) {
     [byId],
   );
   return { materials, learn, nameOf };
+}
+
+function knownAtFirst(sheet: OpenSheet): { readonly byId: Materials; readonly bySlug: Materials } {
+  const own = sheet.materials.map(({ id, facts }) => [id, wholeMaterial(facts)] as const);
+  const all = [...sheet.parts.map(wholeMaterial), ...own.map(([, facts]) => facts)];
+  return { byId: new Map(own), bySlug: new Map(all.map((facts) => [facts.slug, facts])) };
 }
 
 /** The known materials with one more and all it is made of. */

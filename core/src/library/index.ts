@@ -1,3 +1,5 @@
 export { charges } from "./material.ts";
 export type * from "./material.ts";
 export { roleOf, shownInci, shownMaterial } from "./shownMaterial.ts";
+export { briefMaterial, wholeMaterial } from "./briefMaterial.ts";
+export type { BriefMaterial } from "./briefMaterial.ts";

@@ -1,0 +1,91 @@
+import { charges } from "@tensidrum/core/library";
+import { type ReactNode, useMemo } from "react";
+import { Form } from "react-router";
+import { pegsSeenFrom, sheetState } from "../frame/washLine/pegs";
+import { WashLine } from "../frame/washLine/WashLine";
+import { Column } from "../pictures/Column/Column";
+import { AimHead } from "./AimHead";
+import { SaveState } from "./saving/SaveState";
+import classes from "./Sheet.module.css";
+import { SHEET_FORM } from "./sheetForm";
+import { useSheet } from "./SheetState";
+
+/** Parts of the page that follow the typing. Each asks for the state itself, so that nothing round it draws again. */
+
+export function HeadPart() {
+  const { sheet, editor, isDraft, problems } = useSheet();
+  const problemAt = (field: string) => problems.find((problem) => problem.field === field)?.message;
+  return (
+    <AimHead
+      name={editor.typed.name}
+      profile={editor.typed.profile}
+      batch={editor.typed.batch}
+      number={sheet.number}
+      isDraft={isDraft}
+      nameProblem={problemAt("name")}
+      profileProblem={problemAt("profile")}
+      batchProblem={problemAt("batch")}
+      onChange={editor.head}
+    />
+  );
+}
+
+export function TitlePart() {
+  const { sheet, editor } = useSheet();
+  return <title>{`${editor.typed.name || "Formula"}, v${sheet.number}, Tensidrum`}</title>;
+}
+
+export function SavePart() {
+  return <SaveState status={useSheet().save.status} />;
+}
+
+export function WashLinePart() {
+  const { sheet, readings } = useSheet();
+  const { findings } = readings;
+  const here = `/sheet/${sheet.formulaId}/${sheet.number}`;
+  const pegs = useMemo(() => {
+    const count = (severity: string) => findings.filter((finding) => finding.severity === severity).length;
+    const state = sheetState({ stops: count("stop"), fixes: count("fix"), considers: count("consider") });
+    return pegsSeenFrom("sheet", { ...state, to: here });
+  }, [findings, here]);
+  return <WashLine pegs={pegs} />;
+}
+
+export function FormPart({ children }: { readonly children: ReactNode }) {
+  const { sheet, revision, isBusy, submit } = useSheet();
+  return (
+    <Form id={SHEET_FORM} method="post" action={`/sheet/${sheet.formulaId}`} className={classes.sheet} aria-busy={isBusy} onSubmit={submit}>
+      <input type="hidden" name="versionId" value={sheet.versionId} />
+      <input type="hidden" name="revision" value={revision} />
+      {children}
+    </Form>
+  );
+}
+
+export function PicturePart() {
+  const { assessment, profile, strata } = useSheet().readings;
+  const actives = useMemo(() => charges.map((charge) => ({ charge, percent: assessment.activeMatter.byCharge[charge] })), [assessment]);
+  return (
+    <Column
+      profileName={profile.name}
+      actives={actives}
+      strata={strata}
+      window={profile.activePercent}
+      openPercent={assessment.openPercent}
+    />
+  );
+}
+
+export function UndoPart() {
+  const { editor } = useSheet();
+  return (
+    <span className={classes.scripted}>
+      <button type="button" className={classes.door} disabled={!editor.canUndo} onClick={editor.undo} title="Ctrl Z">
+        Undo
+      </button>
+      <button type="button" className={classes.door} disabled={!editor.canRedo} onClick={editor.redo} title="Ctrl Shift Z">
+        Redo
+      </button>
+    </span>
+  );
+}

@@ -1,0 +1,28 @@
+import { useCallback } from "react";
+import { useSheet } from "../SheetState";
+import classes from "../Sheet.module.css";
+import { LineTable } from "./LineTable";
+
+/** The lines of the sheet, or the invitation to begin them. */
+export function LinesPart() {
+  const { sheet, editor, known, readings, problems, isDraft, addInput } = useSheet();
+  const toAddLine = useCallback(() => addInput.current?.focus(), [addInput]);
+  return (
+    <>
+      <LineTable
+        typed={editor.typed}
+        materials={known.materials.byId}
+        assessment={readings.assessment}
+        scales={sheet.scales}
+        problems={problems}
+        openLineId={editor.openLineId}
+        isDraft={isDraft}
+        actions={editor.lineActions}
+        phaseActions={editor.phaseActions}
+        onDrop={editor.drop}
+        onLastEnter={toAddLine}
+      />
+      {editor.typed.lines.length <= 1 && isDraft && <p className={classes.invite}>Begin with the cleansers. Water takes the rest.</p>}
+    </>
+  );
+}
