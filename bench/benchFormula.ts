@@ -22,15 +22,8 @@ export async function makeFormula(address: string, lineCount: number): Promise<s
     body.append("phaseTitle", "phase");
   }
   const add = (id: string, phase: string, materialId: string, percent: string) => {
-    for (const [key, value] of Object.entries({
-      lineId: id,
-      linePhase: phase,
-      lineMaterial: materialId,
-      linePercent: percent,
-      lineAssay: "",
-    })) {
-      body.append(key, value);
-    }
+    body.append("line", `${id} ${phase} ${materialId} `);
+    body.append("linePercent", percent);
   };
   add(ids.waterLineId, "A", water?.id ?? "", "");
   for (let i = 1; i < lineCount; i += 1) {

@@ -84,24 +84,23 @@ test("what a form could not have sent is refused, and nothing is stored", async 
       maxRedirects: 0,
     });
   };
-  const lineIds = fields.filter(([key]) => key === "lineId").map(([, value]) => value);
+  const lines = fields.filter(([key]) => key === "line").map(([, value]) => value);
 
   const unknownKey = await post((body) => body.set("isAdmin", "1"));
   expect(unknownKey.status()).toBe(422);
   expect(await unknownKey.text()).toContain("isAdmin");
 
   const secondRest = await post((body) => {
-    for (const id of lineIds) body.append("restLine", id);
+    for (const line of lines) body.append("restLine", line.slice(0, 36));
   });
   expect(secondRest.status()).toBe(422);
   expect(await secondRest.text()).toContain("Only one line can take the rest.");
 
   const unknownMaterial = await post((body) => {
-    const materials = body.getAll("lineMaterial");
-    body.delete("lineMaterial");
-    materials.forEach((_, index) =>
-      body.append("lineMaterial", index === 0 ? (materials[0] ?? "") : "11111111-1111-4111-8111-111111111111"),
-    );
+    const [water = "", glucosideLine = ""] = lines;
+    body.delete("line");
+    body.append("line", water);
+    body.append("line", `${glucosideLine.slice(0, 39)}11111111-1111-4111-8111-111111111111 `);
   });
   expect(unknownMaterial.status()).toBe(422);
   expect(await unknownMaterial.text()).toContain("This material is not in the library.");

@@ -53,8 +53,20 @@ describe("the sheet's form", () => {
     ["a revision that is no number", (data) => data.set("revision", "-1"), "revision"],
     ["a version id that is none", (data) => data.set("versionId", "1"), "versionId"],
     ["columns of different length", (data) => data.append("linePercent", "1"), "not as this page sends it"],
-    ["a line in a phase that is not there", (data) => data.set("linePhase", "Z"), "not as this page sends it"],
-    ["the same line twice", (data) => data.append("lineId", waterLine.id), "lineId"],
+    [
+      "a line in a phase that is not there",
+      (data) => data.append("line", `${crypto.randomUUID()} Z ${crypto.randomUUID()} `),
+      "not as this page sends it",
+    ],
+    [
+      "the same line twice",
+      (data) => {
+        data.append("line", `${waterLine.id} A ${waterLine.materialId} `);
+        data.append("linePercent", "1");
+      },
+      "not as this page sends it",
+    ],
+    ["a line that is none", (data) => data.set("line", "1 A 2 "), "line"],
     ["a cell of 6,000 characters", (data) => data.set("name", "x".repeat(6000)), "name"],
   ];
 

@@ -43,11 +43,8 @@ interface RawForm {
   batch: string;
   phaseLetter: string[];
   phaseTitle: string[];
-  lineId: string[];
-  linePhase: string[];
-  lineMaterial: string[];
+  line: string[];
   linePercent: string[];
-  lineAssay: string[];
   restLine: string[];
   note: string;
   find: string;
@@ -59,7 +56,12 @@ interface RawForm {
 const letter = Joi.string().pattern(/^[A-Z]$/);
 
 const plainIntent = /^(autosave|save|set|find|add-phase|up|down|begin-draft|discard-draft|delete-formula)$/;
-const aimedIntent = /^(remove|add):([0-9a-f-]{36})$/;
+const aimedIntent = /^(remove|add):([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/;
+
+const UUID_LENGTH = 36;
+const UUID = "[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}";
+/** Id, phase, material, and the certificate's strength as typed. */
+const lineField = new RegExp(`^(${UUID}) ([A-Z]) (${UUID}) (.*)$`, "s");
 
 const schema = Joi.object<RawForm>({
   intent: Joi.alternatives(Joi.string().pattern(plainIntent), Joi.string().pattern(aimedIntent)).required(),
@@ -70,11 +72,8 @@ const schema = Joi.object<RawForm>({
   batch: cell.required(),
   phaseLetter: rows(letter).unique().min(1),
   phaseTitle: rows(Joi.string().allow("").max(PHASE_TITLE_LENGTH)),
-  lineId: rows(uuid).unique(),
-  linePhase: rows(letter),
-  lineMaterial: rows(uuid),
+  line: rows(Joi.string().pattern(lineField).max(LONGEST_CELL)),
   linePercent: rows(cell),
-  lineAssay: rows(cell),
   restLine: rows(Joi.string().allow("")),
   note: Joi.string().allow("").max(NOTE_LENGTH).default(""),
   find: Joi.string().allow("").max(200).default(""),
@@ -82,14 +81,15 @@ const schema = Joi.object<RawForm>({
   newPhase: letter.default("A"),
   newId: uuid.default(() => crypto.randomUUID()),
 }).custom((form: RawForm, helpers) => {
-  const { lineId, linePhase, lineMaterial, linePercent, lineAssay, phaseLetter, phaseTitle } = form;
-  const agree = [linePhase, lineMaterial, linePercent, lineAssay].every((column) => column.length === lineId.length);
-  if (!agree || phaseTitle.length !== phaseLetter.length) return helpers.error("form.uneven");
-  if (linePhase.some((phase) => !phaseLetter.includes(phase))) return helpers.error("form.phase");
+  const { line, linePercent, phaseLetter, phaseTitle } = form;
+  if (linePercent.length !== line.length || phaseTitle.length !== phaseLetter.length) return helpers.error("form.uneven");
+  const ids = new Set(line.map((field) => field.slice(0, UUID_LENGTH)));
+  if (ids.size !== line.length) return helpers.error("form.twice");
+  if (line.some((field) => !phaseLetter.includes(field.charAt(UUID_LENGTH + 1)))) return helpers.error("form.phase");
   return form;
 });
 
-const repeated = new Set(["phaseLetter", "phaseTitle", "lineId", "linePhase", "lineMaterial", "linePercent", "lineAssay", "restLine"]);
+const repeated = new Set(["phaseLetter", "phaseTitle", "line", "linePercent", "restLine"]);
 
 function objectOf(form: FormData): Record<string, unknown> {
   const raw: Record<string, unknown> = {};
@@ -113,17 +113,14 @@ function intentOf(text: string): SheetIntent {
 export function readSheetForm(form: FormData): SheetForm {
   const { value, error } = schema.validate(objectOf(form), { convert: true, abortEarly: true });
   if (error !== undefined) throw refusalOf(error);
-  const lines = value.lineId.map((id, index) => ({
-    id,
-    phase: value.linePhase[index] as string,
-    materialId: value.lineMaterial[index] as string,
-    percent: value.linePercent[index] as string,
-    assay: value.lineAssay[index] as string,
-  }));
+  const lines = value.line.map((field, index) => {
+    const [, id = "", phase = "", materialId = "", assay = ""] = lineField.exec(field) ?? [];
+    return { id, phase, materialId, percent: value.linePercent[index] ?? "", assay };
+  });
   const rest = value.restLine.filter((id) => id !== "");
   const problems: FieldProblem[] = [];
   if (rest.length > 1) problems.push({ field: "restLine", message: "Only one line can take the rest. Choose one." });
-  const restLineId = rest[0] !== undefined && value.lineId.includes(rest[0]) ? rest[0] : null;
+  const restLineId = rest[0] !== undefined && lines.some((line) => line.id === rest[0]) ? rest[0] : null;
   return {
     intent: intentOf(value.intent),
     versionId: value.versionId,

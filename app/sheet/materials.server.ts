@@ -11,10 +11,15 @@ export interface SheetMaterials {
 /** Deeper nesting than this is a mistake; core refuses it as a cycle where it is one. */
 const DEEPEST = 10;
 
+/** The materials of those ids and all they are made of. */
 export async function materialsOfLines(db: Database, makerId: string, materialIds: readonly string[]): Promise<SheetMaterials> {
   const stored = await materialsById(db, makerId, [...new Set(materialIds)]);
-  const byId = new Map(stored.map(({ id, facts }) => [id, facts]));
-  const bySlug = new Map(stored.map(({ facts }) => [facts.slug, facts]));
+  return withParts(db, makerId, new Map(stored.map(({ id, facts }) => [id, facts])));
+}
+
+/** The given materials and all they are made of. */
+export async function withParts(db: Database, makerId: string, byId: ReadonlyMap<string, Material>): Promise<SheetMaterials> {
+  const bySlug = new Map([...byId.values()].map((facts) => [facts.slug, facts]));
   for (let depth = 0; depth < DEEPEST; depth += 1) {
     const missing = [...bySlug.values()].flatMap((material) => material.parts ?? []).filter((part) => !bySlug.has(part.material));
     if (missing.length === 0) break;

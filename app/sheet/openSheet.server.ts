@@ -8,7 +8,7 @@ import { listMaterials } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
 import { findMaterials } from "./lines/findMaterials";
-import { materialsOfLines } from "./materials.server";
+import { withParts } from "./materials.server";
 import type { TypedSheet } from "./typed/typedSheet";
 
 export interface SheetAddress {
@@ -18,7 +18,10 @@ export interface SheetAddress {
 
 /** A stored version in the cells, as it was left. */
 export async function typedVersion(db: Database, makerId: string, address: SheetAddress) {
-  const found = await findVersion(db, makerId, address);
+  return typedLines(db, makerId, await findVersion(db, makerId, address));
+}
+
+async function typedLines(db: Database, makerId: string, found: Awaited<ReturnType<typeof findVersion>>) {
   if (found === undefined) {
     throw new Refusal("not-found", "This formula or version is not here.", "Go back to Today and open it from there.");
   }
@@ -38,24 +41,21 @@ export async function typedVersion(db: Database, makerId: string, address: Sheet
     })),
     restLineId: lines.find((line) => line.takesTheRest)?.id ?? null,
   };
-  return { version, typed };
+  return { version, typed, materials: new Map(lines.map((line) => [line.materialId, line.facts])) };
 }
 
 /** Everything the Sheet shows. A set version brings its stored readings and the facts of its own snapshot. */
 export async function openSheet(address: SheetAddress, find: string) {
   const db = database();
   const makerId = currentMakerId();
-  const { version, typed } = await typedVersion(db, makerId, address);
-  const [used, scales, versions, matches] = await Promise.all([
-    materialsOfLines(
-      db,
-      makerId,
-      typed.lines.map((line) => line.materialId),
-    ),
+  const [found, scales, versions, matches] = await Promise.all([
+    findVersion(db, makerId, address),
     listScales(db, makerId),
     listVersions(db, makerId, address.formulaId),
     find === "" ? [] : matchesFor(db, makerId, find),
   ]);
+  const { version, typed, materials: ofLines } = await typedLines(db, makerId, found);
+  const used = await withParts(db, makerId, ofLines);
   const snapshot = version.snapshot;
   const frozen = new Map(snapshot?.materials?.map((material) => [material.slug, material]));
   const asShown = (facts: Material) => briefMaterial(frozen.get(facts.slug) ?? facts);

@@ -1,8 +1,13 @@
-import type { TypedSheet } from "./typed/typedSheet";
+import type { TypedLine, TypedSheet } from "./typed/typedSheet";
 
 export interface FormBase {
   readonly versionId: string;
   readonly revision: number;
+}
+
+/** What a line's hidden field says: id, phase, material and the certificate's strength as typed. */
+export function lineFieldOf({ id, phase, materialId, assay }: TypedLine): string {
+  return `${id} ${phase} ${materialId} ${assay}`;
 }
 
 /** The sheet as the form would send it: field by field as the page without scripts does. */
@@ -19,11 +24,8 @@ export function sheetFormData(typed: TypedSheet, base: FormBase, intent: string)
     form.append("phaseTitle", phase.title);
   }
   for (const line of typed.lines) {
-    form.append("lineId", line.id);
-    form.append("linePhase", line.phase);
-    form.append("lineMaterial", line.materialId);
+    form.append("line", lineFieldOf(line));
     form.append("linePercent", line.percent);
-    form.append("lineAssay", line.assay);
   }
   if (typed.restLineId !== null) form.append("restLine", typed.restLineId);
   return form;

@@ -5,7 +5,6 @@ import dayjs from "dayjs";
 import Joi from "joi";
 import { database } from "../../db/client.server";
 import { findAssessment, findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
-import { materialsById } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
 
@@ -38,9 +37,7 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
     listLines(db, makerId, version.id),
     listScales(db, makerId),
   ]);
-  const current = await materialsById(db, makerId, [...new Set(lines.map((line) => line.materialId))]);
   const frozen = new Map(version.snapshot?.materials?.map((material) => [material.slug, material]));
-  const materials = new Map(current.map(({ id, facts }) => [id, frozen.get(facts.slug) ?? facts]));
   const scales = version.snapshot?.scales ?? ownScales;
   if (assessment === undefined) throw notHere();
   const weighed = new Map(assessment.lines.map((line) => [line.id, line]));
@@ -61,13 +58,13 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
       lines: lines
         .filter((line) => line.phaseLetter === phase.letter)
         .map((line) => {
-          const material = materials.get(line.materialId);
+          const material = frozen.get(line.facts.slug) ?? line.facts;
           const reading = weighed.get(line.id);
           return {
             id: line.id,
-            name: material?.name ?? "unknown material",
-            inci: material === undefined ? "" : shownInci(material),
-            role: material === undefined ? "" : roleOf(material),
+            name: material.name,
+            inci: shownInci(material),
+            role: roleOf(material),
             percent: reading === undefined ? "" : writtenPercent(reading.percent),
             takesTheRest: line.takesTheRest,
             grams: reading === undefined ? "" : gramsText(reading, scales, line.takesTheRest ? decimals : null),

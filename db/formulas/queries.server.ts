@@ -3,6 +3,7 @@ import type { Assessment } from "@tensidrum/core/formula";
 import type { Finding } from "@tensidrum/core/findings";
 import { and, asc, count, desc, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
+import { materials } from "../materials/schema";
 import { formulas, lines, phases, versions } from "./schema";
 
 const currentFirst = [desc(sql`${versions.state} = 'draft'`), desc(versions.number)] as const;
@@ -137,6 +138,7 @@ export async function listPhases(db: Executor, makerId: string, versionId: strin
     .orderBy(asc(phases.position));
 }
 
+/** The lines of a version in their order, each with the facts of its material. */
 export async function listLines(db: Executor, makerId: string, versionId: string) {
   return db
     .select({
@@ -146,8 +148,10 @@ export async function listLines(db: Executor, makerId: string, versionId: string
       percent: lines.percent,
       takesTheRest: lines.takesTheRest,
       assayPercent: lines.assayPercent,
+      facts: materials.facts,
     })
     .from(lines)
+    .innerJoin(materials, eq(materials.id, lines.materialId))
     .where(and(eq(lines.makerId, makerId), eq(lines.versionId, versionId)))
     .orderBy(asc(lines.position));
 }

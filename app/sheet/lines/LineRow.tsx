@@ -1,15 +1,15 @@
 import type { Material } from "@tensidrum/core/library";
 import { writtenPercent } from "@tensidrum/core/quantities";
 import { type CSSProperties, memo } from "react";
-import { ChargeTag } from "../../components/ChargeSign";
-import { chargeWords } from "../../components/chargeWords";
+import { ChargeDot } from "../../components/ChargeDot";
 import { FindingMark } from "../../components/FindingMark";
+import { lineFieldOf } from "../sheetFormData";
 import { PERCENT_MARK } from "./lineKeys";
 import type { LineActions } from "./lineActions";
 import { LineDetail } from "./LineDetail";
 import classes from "./LineTable.module.css";
 import { tagsOfKey } from "./findingTags";
-import { roleOf, shownInci, shownMaterial } from "@tensidrum/core/library";
+import { roleOf, shownMaterial } from "@tensidrum/core/library";
 import { PhaseHead, type PhaseActions } from "./PhaseHead";
 import type { TypedLine, TypedPhase } from "../typed/typedSheet";
 
@@ -72,16 +72,10 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
               </svg>
             </button>
           )}
-          {material?.charge != null && <ChargeTag charge={material.charge} name={chargeWords[material.charge].name} />}
+          {material?.charge != null && <ChargeDot charge={material.charge} />}
         </td>
         <td className={classes.material}>
-          <button
-            type="button"
-            className={classes.name}
-            aria-expanded={isOpen}
-            title={material === undefined ? undefined : `${material.name}\n${shownInci(material)}`}
-            onClick={() => actions.toggleDetail(line.id)}
-          >
+          <button type="button" className={classes.name} aria-expanded={isOpen} onClick={() => actions.toggleDetail(line.id)}>
             {shown.name}
           </button>
         </td>
@@ -94,12 +88,10 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
         </td>
         <td className={classes.grams}>{props.grams}</td>
         <td className={classes.ends}>
-          <span className={classes.marks}>
-            {marks.map((mark) => (
-              <FindingMark key={mark.number} {...mark} />
-            ))}
-          </span>
-          {isDraft && <RowButtons line={line} name={shown.name} actions={actions} />}
+          {marks.map((mark) => (
+            <FindingMark key={mark.number} {...mark} />
+          ))}
+          {isDraft && <RemoveButton line={line} name={shown.name} actions={actions} />}
         </td>
       </tr>
       {problem !== undefined && (
@@ -127,22 +119,17 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
 function PercentCell({ line, isRest, restPercent, problem, isOver, isDraft, actions, name }: LineRowProps & { readonly name: string }) {
   return (
     <>
-      <input type="hidden" name="lineId" value={line.id} />
-      <input type="hidden" name="linePhase" value={line.phase} />
-      <input type="hidden" name="lineMaterial" value={line.materialId} />
-      <input type="hidden" name="lineAssay" value={line.assay} />
-      <label className={classes.rest} title={`${name} takes the rest (Alt Q)`}>
-        <input
-          type="radio"
-          name="restLine"
-          value={line.id}
-          checked={isRest}
-          disabled={!isDraft}
-          onChange={() => actions.takeTheRest(line.id)}
-          aria-label={`${name} takes the rest`}
-        />
-        <span aria-hidden="true">q.s.</span>
-      </label>
+      <input type="hidden" name="line" value={lineFieldOf(line)} />
+      <input
+        type="radio"
+        className={classes.rest}
+        name="restLine"
+        value={line.id}
+        checked={isRest}
+        disabled={!isDraft}
+        onChange={() => actions.takeTheRest(line.id)}
+        aria-label={`${name} takes the rest`}
+      />
       <input
         className={classes.cell}
         {...{ [PERCENT_MARK]: line.id }}
@@ -162,22 +149,20 @@ function PercentCell({ line, isRest, restPercent, problem, isOver, isDraft, acti
   );
 }
 
-function RowButtons({ line, name, actions }: { readonly line: TypedLine; readonly name: string; readonly actions: LineActions }) {
+function RemoveButton({ line, name, actions }: { readonly line: TypedLine; readonly name: string; readonly actions: LineActions }) {
   return (
-    <span className={classes.buttons}>
-      <button
-        type="submit"
-        name="intent"
-        value={`remove:${line.id}`}
-        aria-label={`Take ${name} out`}
-        title="Take this line out"
-        onClick={(event) => {
-          event.preventDefault();
-          actions.remove(line.id);
-        }}
-      >
-        ×
-      </button>
-    </span>
+    <button
+      type="submit"
+      className={classes.remove}
+      name="intent"
+      value={`remove:${line.id}`}
+      aria-label={`Take ${name} out`}
+      onClick={(event) => {
+        event.preventDefault();
+        actions.remove(line.id);
+      }}
+    >
+      ×
+    </button>
   );
 }
