@@ -19,7 +19,7 @@ interface LineDetailProps {
 /** What opens under a line: its strength by the certificate, its phase, and what to know about the material. */
 export function LineDetail({ line, material, isDraft, problem, phaseLetters, actions }: LineDetailProps) {
   const { active } = material;
-  const prose = useProse(line.materialId);
+  const { whole, isAway } = useWholeMaterial(line.materialId);
   const bringsActives = material.countsAsActive === true || material.parts !== undefined;
   return (
     <tr className={classes.detail}>
@@ -29,7 +29,8 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
           <p className={classes.inci}>
             <strong>{material.name}</strong>
             <br />
-            {material.parts === undefined ? shownInci(material) : "a blend, computed from its parts"}
+            {material.parts !== undefined && "a blend, computed from its parts"}
+            {material.parts === undefined && whole !== null && shownInci(whole)}
           </p>
           {bringsActives && (
             <label className={classes.field}>
@@ -62,39 +63,36 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
                 <option key={letter}>{letter}</option>
               ))}
             </select>
-            <span className={classes.typical}>
-              usual dose {writtenShort(material.use.low, 4)} to {writtenShort(material.use.high, 4)} %
-            </span>
+            {whole !== null && (
+              <span className={classes.typical}>
+                usual dose {writtenShort(whole.use.low, 4)} to {writtenShort(whole.use.high, 4)} %
+              </span>
+            )}
           </label>
-          {prose === null ? (
-            <p>Reading what to know about it …</p>
-          ) : (
-            <>
-              <p>{prose.handling}</p>
-              {prose.caution !== null && <p className={classes.caution}>{prose.caution}</p>}
-            </>
-          )}
+          {whole === null && <p>{isAway ? "What to know about it could not be read just now." : "Reading what to know about it …"}</p>}
+          {whole !== null && <p>{whole.handling}</p>}
+          {whole !== null && whole.caution !== null && <p className={classes.caution}>{whole.caution}</p>}
         </div>
       </td>
     </tr>
   );
 }
 
-/** Handling and caution of a material; they come with the library, not with every sheet. */
-function useProse(materialId: string): Pick<Material, "handling" | "caution"> | null {
-  const [prose, setProse] = useState<Pick<Material, "handling" | "caution"> | null>(null);
+/** All that is known of a material; it comes with the library, not with every sheet. */
+function useWholeMaterial(materialId: string): { readonly whole: Material | null; readonly isAway: boolean } {
+  const [found, setFound] = useState<{ whole: Material | null; isAway: boolean }>({ whole: null, isAway: false });
   useEffect(() => {
     let isGone = false;
     void import("./materialStore")
       .then(({ loadMaterialStore }) => loadMaterialStore())
-      .then(({ all }) => all.find(({ id }) => id === materialId)?.facts)
-      .catch(() => ({ handling: "What to know about it could not be read just now.", caution: null }))
-      .then((found) => {
-        if (!isGone) setProse(found ?? { handling: "", caution: null });
+      .then(({ all }) => ({ whole: all.find(({ id }) => id === materialId)?.facts ?? null, isAway: false }))
+      .catch(() => ({ whole: null, isAway: true }))
+      .then((answer) => {
+        if (!isGone) setFound(answer);
       });
     return () => {
       isGone = true;
     };
   }, [materialId]);
-  return prose;
+  return found;
 }

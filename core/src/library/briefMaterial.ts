@@ -1,19 +1,23 @@
 import type { Material } from "./material.ts";
 
-/** A material without the facts it lacks and without its prose; the slug, name and role are always there. */
-export type BriefMaterial = Partial<Material> & Pick<Material, "slug" | "name" | "role">;
+/** The facts `assess` looks at. A rule that needs another one adds it here; a test holds the two together. */
+const READ_FACTS = ["slug", "name", "role", "charge", "active", "countsAsActive", "flags", "parts"] as const;
 
-/** Words for people, which no reading needs. */
-const PROSE: ReadonlySet<string> = new Set(["handling", "caution", "restrictions"]);
+/** A material with the facts its readings need, and no others. */
+export type BriefMaterial = Partial<Material> & Pick<Material, "slug" | "name" | "role">;
 
 function isLacking(value: unknown): boolean {
   return value === null || value === false || value === undefined || (Array.isArray(value) && value.length === 0);
 }
 
-/** The material in as few words as its readings need: what is null, false or empty is left out, and so is the prose. */
+/** The material in as few words as its readings need; what is null, false or empty is left out too. */
 export function briefMaterial(material: Material): BriefMaterial {
-  const kept = Object.entries(material).filter(([key, value]) => !PROSE.has(key) && !isLacking(value));
-  return Object.fromEntries(kept) as BriefMaterial;
+  const brief: Record<string, unknown> = {};
+  for (const key of READ_FACTS) {
+    const value = material[key];
+    if (!isLacking(value)) brief[key] = value;
+  }
+  return brief as BriefMaterial;
 }
 
 const lacking: Omit<Material, "slug" | "name" | "role" | "inci" | "parts"> = {
@@ -48,7 +52,7 @@ const lacking: Omit<Material, "slug" | "name" | "role" | "inci" | "parts"> = {
   uncertain: [],
 };
 
-/** The whole material again; what was left out is null, false or empty, which is what leaving it out means. */
+/** A material of full shape again, for readings alone: what was left out is null, false or empty. */
 export function wholeMaterial(brief: BriefMaterial): Material {
   const whole = { ...lacking, ...brief };
   return (brief.parts === undefined ? { ...whole, inci: brief.inci ?? [] } : whole) as Material;
