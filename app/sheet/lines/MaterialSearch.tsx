@@ -1,0 +1,116 @@
+import { Combobox, useCombobox } from "@mantine/core";
+import { roleOf, shownInci } from "@tensidrum/core/library";
+import { type Ref, useEffect, useRef, useState } from "react";
+import { ChargeTag } from "../../components/ChargeSign";
+import { chargeWords } from "../../components/chargeWords";
+import classes from "./AddLine.module.css";
+import type { FoundMaterial } from "./findMaterials";
+import type { MaterialStore } from "./materialStore";
+import { SEARCH_INPUT } from "./searchInput";
+
+const SHORTEST_SEARCH = 2;
+
+export interface MaterialSearchProps {
+  readonly inputRef: Ref<HTMLInputElement>;
+  readonly text: string;
+  readonly onText: (text: string) => void;
+  /** Phase the picked material goes to. */
+  readonly phase: string;
+  readonly onPick: (materialId: string, phase: string) => void;
+  /** The page must know a material before a line can speak of it. */
+  readonly onLearn: (found: readonly FoundMaterial[], store: MaterialStore) => void;
+}
+
+/** The search as it is typed: matches below the field, the best one chosen, Enter takes it. */
+export function MaterialSearch({ inputRef, text, onText, phase, onPick, onLearn }: MaterialSearchProps) {
+  const [store, setStore] = useState<MaterialStore | null>(null);
+  const [failed, setFailed] = useState(false);
+  const isAsked = useRef(false);
+  const combobox = useCombobox({ onDropdownClose: () => combobox.resetSelectedOption() });
+  const found = store !== null && text.trim().length >= SHORTEST_SEARCH ? store.find(text) : [];
+
+  const best = found[0]?.id;
+  const { selectFirstOption } = combobox;
+  // The best match is chosen as soon as it shows, also when the library comes after the typing.
+  useEffect(() => {
+    if (best === undefined) return;
+    const frame = requestAnimationFrame(() => selectFirstOption());
+    return () => cancelAnimationFrame(frame);
+  }, [best, text, selectFirstOption]);
+
+  const load = () => {
+    if (isAsked.current) return;
+    isAsked.current = true;
+    setFailed(false);
+    // Both the list and its search come only now: a sheet that is merely read needs neither.
+    import("./materialStore")
+      .then(({ loadMaterialStore }) => loadMaterialStore())
+      .then(setStore)
+      .catch(() => {
+        isAsked.current = false;
+        setFailed(true);
+      });
+  };
+  const pick = (id: string) => {
+    const picked = found.find((candidate) => candidate.id === id);
+    if (picked === undefined || store === null) return;
+    onText("");
+    combobox.closeDropdown();
+    onLearn([picked], store);
+    onPick(picked.id, phase);
+  };
+
+  return (
+    <Combobox store={combobox} onOptionSubmit={pick} withinPortal={false} position="bottom-start" width="max-content">
+      <Combobox.Target>
+        <input
+          ref={inputRef}
+          className={classes.search}
+          {...SEARCH_INPUT}
+          value={text}
+          onFocus={load}
+          onChange={(event) => {
+            onText(event.currentTarget.value);
+            combobox.openDropdown();
+            load();
+          }}
+          onKeyDown={(event) => {
+            if (event.key !== "Enter") return;
+            const isChosen = combobox.dropdownOpened && combobox.getSelectedOptionIndex() >= 0;
+            if (isChosen) return;
+            event.preventDefault();
+            if (best !== undefined) pick(best);
+          }}
+          onBlur={() => combobox.closeDropdown()}
+        />
+      </Combobox.Target>
+      <Combobox.Dropdown className={classes.dropdown} hidden={text.trim().length < SHORTEST_SEARCH}>
+        <Combobox.Options aria-label="Materials found">
+          {found.map((match) => (
+            <Match key={match.id} match={match} />
+          ))}
+          {found.length === 0 && (
+            <Combobox.Empty className={classes.nothing}>
+              {failed && "The library could not be read just now. Type on to try again."}
+              {!failed && store === null && "Looking through the library …"}
+              {!failed && store !== null && "Nothing like that in the library. Try another spelling, the INCI name or a role."}
+            </Combobox.Empty>
+          )}
+        </Combobox.Options>
+      </Combobox.Dropdown>
+    </Combobox>
+  );
+}
+
+function Match({ match: { id, facts } }: { readonly match: FoundMaterial }) {
+  return (
+    <Combobox.Option value={id} className={classes.match}>
+      <span className={classes.sign}>
+        {facts.charge !== null && <ChargeTag charge={facts.charge} name={chargeWords[facts.charge].name} />}
+      </span>
+      <span className={classes.matchName}>{facts.name}</span>
+      <span className={classes.matchRole}>{roleOf(facts)}</span>
+      <span className={classes.matchInci}>{facts.parts === undefined ? shownInci(facts) : "a blend"}</span>
+    </Combobox.Option>
+  );
+}

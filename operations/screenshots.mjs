@@ -1,0 +1,69 @@
+import { spawn } from "node:child_process";
+import { chmodSync, mkdirSync, mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { chromium } from "@playwright/test";
+import { freePort } from "./cluster.mjs";
+import { root } from "./commands.mjs";
+import { run, say } from "./say.mjs";
+
+const FOLDER = `${root}/docs/screenshots`;
+const CURTAIN_CALL = "/sheet/5ea50000-0000-4000-8000-00000000c100";
+const PROP_ROOM = "/sheet/5ea50000-0000-4000-8000-00000000b300";
+
+/** @typedef {{ name: string, path: string, width?: number, height?: number, dim?: boolean, act?: (page: import("@playwright/test").Page) => Promise<void> }} View */
+
+/** @type {readonly View[]} */
+const views = [
+  { name: "today", path: "/" },
+  { name: "sheet", path: CURTAIN_CALL },
+  { name: "sheet-stop", path: PROP_ROOM },
+  { name: "sheet-dim", path: CURTAIN_CALL, width: 1024, height: 768, dim: true },
+  {
+    name: "sheet-phone",
+    path: CURTAIN_CALL,
+    width: 390,
+    height: 844,
+    act: (page) => page.mouse.wheel(0, 500),
+  },
+  { name: "weighing", path: "/weighing/5ea50000-0000-4000-8000-00000000c100/2" },
+  {
+    name: "sheet-empty",
+    path: "/",
+    act: async (page) => {
+      await page.getByRole("button", { name: "New formula" }).click();
+      await page.getByRole("button", { name: "Move Distilled or deionised water" }).waitFor();
+      await page.getByRole("textbox", { name: "Add a material" }).fill("betaine");
+      await page.getByRole("listbox", { name: "Materials found" }).getByRole("option").first().waitFor();
+    },
+  },
+];
+
+/** Takes a current picture of every main view, made from the demo data. */
+await run(async () => {
+  const data = mkdtempSync(`${tmpdir()}/tensidrum-pictures-`);
+  chmodSync(data, 0o711);
+  const port = await freePort();
+  const application = spawn(process.execPath, [`${root}/bin/start`, "--port", String(port)], {
+    env: { ...process.env, TENSIDRUM_DATA: data },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
+  await new Promise((resolve) => application.stdout.on("data", (chunk) => String(chunk).includes("is ready at") && resolve(undefined)));
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu"],
+  });
+  mkdirSync(FOLDER, { recursive: true });
+  for (const { name, path, width = 1280, height = 800, dim = false, act } of views) {
+    const page = await browser.newPage({ viewport: { width, height }, colorScheme: dim ? "dark" : "light", reducedMotion: "reduce" });
+    await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: "networkidle" });
+    await act?.(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    await page.close();
+    say(`docs/screenshots/${name}.png`);
+  }
+  await browser.close();
+  application.kill("SIGTERM");
+  await new Promise((resolve) => application.on("exit", resolve));
+  rmSync(data, { recursive: true, force: true });
+});
