@@ -50,6 +50,31 @@ test("keys alone: pick, type, go from cell to cell, move, take the rest, take ou
   await expect(saved(page)).toContainText(/saved \d\d/);
 });
 
+test("who types faster than the page loads loses nothing", async ({ page }) => {
+  await page.route(/assets\/(MaterialSearch|DragLines)-/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
+  await beginFormula(page);
+  await page.getByRole("textbox", { name: "Add a material" }).focus();
+  await page.keyboard.type("xanthan");
+  await expect(foundMaterials(page).first()).toContainText("Xanthan gum");
+  await expect(page.getByRole("textbox", { name: "Add a material" })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await page.keyboard.type("0,4");
+  await expect(page.getByLabel("Xanthan gum, percent")).toHaveValue("0,4");
+  await expect(saved(page)).toContainText(/saved \d\d/);
+
+  await page.reload();
+  await page.getByLabel("Xanthan gum, percent").focus();
+  await page.keyboard.press("End");
+  await page.keyboard.type("1");
+  await expect(page.getByRole("button", { name: "Move Xanthan gum" })).toBeAttached();
+  await page.keyboard.type("2");
+  await expect(page.getByLabel("Xanthan gum, percent")).toHaveValue("0.4012");
+  await expect(saved(page)).toContainText(/saved \d\d/);
+});
+
 test("dragging a line by its grip moves it, and so do the keys on the grip", async ({ page }) => {
   await threeLines(page);
   const grip = page.getByRole("button", { name: "Move Coco-glucoside" });

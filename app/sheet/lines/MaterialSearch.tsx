@@ -51,6 +51,14 @@ export function MaterialSearch({ inputRef, text, onText, phase, onPick, onLearn 
         setFailed(true);
       });
   };
+  // What was typed before this list was there is looked up at once.
+  useEffect(() => {
+    const isTyping = document.activeElement?.getAttribute("name") === SEARCH_INPUT.name;
+    if (!isTyping || text.trim() === "") return;
+    combobox.openDropdown();
+    load();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   const pick = (id: string) => {
     const picked = found.find((candidate) => candidate.id === id);
     if (picked === undefined || store === null) return;

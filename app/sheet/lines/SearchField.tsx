@@ -1,4 +1,5 @@
 import { type RefObject, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { flushSync } from "react-dom";
 import classes from "./AddLine.module.css";
 import type { MaterialSearch, MaterialSearchProps } from "./MaterialSearch";
 import { SEARCH_INPUT } from "./searchInput";
@@ -19,7 +20,8 @@ export function SearchField({ find, inputRef, ...rest }: SearchFieldProps) {
     void import("./MaterialSearch").then((module) => {
       if (isGone) return;
       hadFocus.current = document.activeElement === inputRef.current;
-      setSearch({ Search: module.MaterialSearch });
+      // At once: between looking for the caret and taking it over no key may come.
+      flushSync(() => setSearch({ Search: module.MaterialSearch }));
     });
     return () => {
       isGone = true;

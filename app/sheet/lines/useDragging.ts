@@ -1,4 +1,5 @@
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
+import { flushSync } from "react-dom";
 import type { DraggableLineRow, DragLines } from "./DragLines";
 import { PERCENT_MARK } from "./lineKeys";
 
@@ -39,7 +40,8 @@ export function useDragging(isWanted: boolean): Dragging | null {
     void import("./DragLines").then((module) => {
       if (isGone) return;
       caret.current = caretNow();
-      setDragging(module);
+      // At once: between looking where the caret is and putting it back no key may come.
+      flushSync(() => setDragging(module));
     });
     return () => {
       isGone = true;
