@@ -107,7 +107,12 @@ function isReachable(folder) {
 function reachableFolder(folder, name) {
   const inside = `${folder}/${name}`;
   if (existsSync(inside) && lstatSync(inside).isSymbolicLink()) return readlinkSync(inside);
-  if (existsSync(`${inside}/PG_VERSION`) || isReachable(folder)) return inside;
+  if (isReachable(folder)) return inside;
+  if (existsSync(`${inside}/PG_VERSION`)) {
+    throw new Obstacle(
+      `The database in ${inside} cannot be reached by the account "${UNPRIVILEGED}", which runs it. Open the way to it (chmod o+x on each folder above), or move the project to where it was.`,
+    );
+  }
   const outside = `/var/lib/tensidrum/${shortHash(inside)}`;
   mkdirSync(outside, { recursive: true });
   if (!existsSync(inside)) symlinkSync(outside, inside);
