@@ -135,7 +135,6 @@ function PercentCell({ line, isRest, restPercent, problem, isOver, isDraft, acti
         {...{ [PERCENT_MARK]: line.id }}
         name="linePercent"
         inputMode="decimal"
-        autoComplete="off"
         value={isRest ? (restPercent ?? "") : line.percent}
         readOnly={isRest || !isDraft}
         data-over={(isRest && isOver) || undefined}

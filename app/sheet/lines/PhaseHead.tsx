@@ -30,7 +30,6 @@ export const PhaseHead = memo(function PhaseHead({
         value={phase.title}
         maxLength={PHASE_TITLE_LENGTH}
         readOnly={!isDraft}
-        autoComplete="off"
         placeholder="title"
         aria-label={`Title of phase ${phase.letter}`}
         onChange={(event) => actions.typeTitle(phase.letter, event.currentTarget.value)}

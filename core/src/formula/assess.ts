@@ -11,16 +11,11 @@ import { weighSheet, type WeighedLine } from "./weighSheet.ts";
 /** Stored beside every assessment, so that a reading can be traced to the sums that made it. */
 export const coreVersion = "0.1.0";
 
-export interface AssessedLine extends WeighedLine {
-  /** Active matter the line brings, % w/w of the formula. */
-  readonly activePercent: number;
-}
-
 /** All readings of a formula. Keys follow docs/formats; numbers are unrounded. */
 export interface Assessment {
   readonly totalPercent: number;
   readonly openPercent: number;
-  readonly lines: readonly AssessedLine[];
+  readonly lines: readonly WeighedLine[];
   readonly activeMatter: ActiveMatter;
   readonly findings: readonly Finding[];
   readonly notJudged: readonly NotJudged[];
@@ -37,29 +32,16 @@ export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
     throw new Refusal("not-found", `There is no profile "${formula.profile}".`, "Choose one of the profiles listed.");
   }
   const { sheet, balance } = settle(formula, library);
-  const weighed = weighSheet(sheet, balance);
   const activePerLine = sheet.lines.map((settled) => activeMatterOfLine(settled, sheet.materials));
+  const weighed = weighSheet(sheet, balance, activePerLine);
   const activeMatter = sumActiveMatter(activePerLine);
   const { findings, notJudged } = judge({ sheet, profile, balance, activeMatter, weighed });
   return {
     totalPercent: balance.totalPercent,
     openPercent: balance.openPercent,
-    lines: weighed.map((line, index) => assessedLine(line, activePerLine[index]?.percent ?? 0)),
+    lines: weighed,
     activeMatter,
     findings,
     notJudged,
-  };
-}
-
-/** Written out: a spread per line costs more than all the sums. */
-function assessedLine(line: WeighedLine, activePercent: number): AssessedLine {
-  return {
-    id: line.id,
-    percent: line.percent,
-    grams: line.grams,
-    gramsToWeigh: line.gramsToWeigh,
-    scale: line.scale,
-    tooSmall: line.tooSmall,
-    activePercent,
   };
 }

@@ -1,6 +1,6 @@
 import type { Role } from "../library/material.ts";
-import type { AssessedLine } from "./assess.ts";
 import type { SettledLine } from "./types.ts";
+import type { WeighedLine } from "./weighSheet.ts";
 
 /** What a formula holds beside its active matter, in kinds a maker would name. */
 export type StratumKind = "rest" | "brought" | "care" | "oils" | "scent" | "keep" | "acid" | "salt" | "body" | "other";
@@ -45,7 +45,7 @@ const fromTheBottom: readonly StratumKind[] = ["rest", "brought", "salt", "acid"
  * The formula without its active matter, by kind and from the bottom up, % w/w. Together with the active matter it
  * comes to the sheet's total. What the cleansers' bottles hold beside the cleanser, mostly water, is "brought".
  */
-export function bodyStrata(lines: readonly SettledLine[], assessed: readonly AssessedLine[]): readonly Stratum[] {
+export function bodyStrata(lines: readonly SettledLine[], assessed: readonly WeighedLine[]): readonly Stratum[] {
   const sums = new Map<StratumKind, number>();
   lines.forEach(({ material, line, percent }, index) => {
     const kind = line.qs === true ? "rest" : kindOfRole[material.role];

@@ -24,7 +24,7 @@ describe("grams as shown", () => {
   });
 
   it("never hide digits that are to be weighed", () => {
-    const line = { id: "x", percent: 1, grams: 1.2345, gramsToWeigh: 1.2345, scale: null, tooSmall: false };
+    const line = { id: "x", percent: 1, grams: 1.2345, gramsToWeigh: 1.2345, scale: null, tooSmall: false, activePercent: 0 };
     expect(gramsText(line, [], null)).toBe("1.2345");
   });
 });

@@ -1,5 +1,5 @@
 export { assess, coreVersion } from "./assess.ts";
-export type { AssessedLine, Assessment } from "./assess.ts";
+export type { Assessment } from "./assess.ts";
 export { bodyStrata } from "./bodyStrata.ts";
 export type { Stratum, StratumKind } from "./bodyStrata.ts";
 export { formulaOfDraft } from "./draft.ts";

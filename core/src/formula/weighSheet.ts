@@ -17,10 +17,16 @@ export interface WeighedLine {
   /** Name of the scale; null where the maker has none. */
   readonly scale: string | null;
   readonly tooSmall: boolean;
+  /** Active matter the line brings, % w/w of the formula. */
+  readonly activePercent: number;
 }
 
 /** Grams of every line: batch × percent ⁄ 100, exact and as the maker's scales can show them. */
-export function weighSheet(sheet: SettledSheet, balance: MassBalance): readonly WeighedLine[] {
+export function weighSheet(
+  sheet: SettledSheet,
+  balance: MassBalance,
+  activePerLine: readonly { readonly percent: number }[],
+): readonly WeighedLine[] {
   const { batchGrams, scales } = sheet.formula;
   const masses = sheet.lines.map((settled) => ({
     massGrams: (batchGrams * settled.percent) / 100,
@@ -38,6 +44,7 @@ export function weighSheet(sheet: SettledSheet, balance: MassBalance): readonly 
       gramsToWeigh: chosen?.gramsToWeigh ?? grams,
       scale: chosen?.scale?.name ?? null,
       tooSmall: finest !== undefined && settled.line.qs !== true && isTooSmall(grams, finest.readabilityGrams),
+      activePercent: activePerLine[index]?.percent ?? 0,
     };
   });
 }

@@ -9,6 +9,7 @@ import { shownMaterial } from "../../library/shownMaterial.ts";
 export const tooSmallToWeigh: Rule = {
   codes: ["TOO_SMALL_TO_WEIGH"],
   check({ sheet, weighed, balance }) {
+    if (!weighed.some((line) => line.tooSmall)) return [];
     const finest = finestFirst(sheet.formula.scales)[0];
     if (finest === undefined) return [];
     const step = finest.readabilityGrams;
