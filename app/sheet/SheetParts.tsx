@@ -54,7 +54,15 @@ export function WashLinePart() {
 export function FormPart({ children }: { readonly children: ReactNode }) {
   const { sheet, revision, isBusy, submit } = useSheet();
   return (
-    <Form id={SHEET_FORM} method="post" action={`/sheet/${sheet.formulaId}`} className={classes.sheet} aria-busy={isBusy} onSubmit={submit}>
+    <Form
+      id={SHEET_FORM}
+      method="post"
+      autoComplete="off"
+      action={`/sheet/${sheet.formulaId}`}
+      className={classes.sheet}
+      aria-busy={isBusy}
+      onSubmit={submit}
+    >
       <input type="hidden" name="versionId" value={sheet.versionId} />
       <input type="hidden" name="revision" value={revision} />
       {children}
