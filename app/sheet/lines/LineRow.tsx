@@ -44,6 +44,9 @@ export interface LineRowProps {
   readonly drag?: RowDrag;
 }
 
+/** Names of so many characters fit their column in every layout. */
+const LONGEST_SURE_FIT = 24;
+
 /** One line of the sheet. Cells are native inputs, and a row draws again only when it changes itself. */
 export const LineRow = memo(function LineRow(props: LineRowProps) {
   const { line, material, isRest, tags, problem, isOpen, isDraft, actions, phase, drag } = props;
@@ -75,7 +78,13 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
           {material?.charge != null && <ChargeDot charge={material.charge} />}
         </td>
         <td className={classes.material}>
-          <button type="button" className={classes.name} aria-expanded={isOpen} onClick={() => actions.toggleDetail(line.id)}>
+          <button
+            type="button"
+            className={classes.name}
+            aria-expanded={isOpen}
+            data-long={shown.name.length > LONGEST_SURE_FIT || undefined}
+            onClick={() => actions.toggleDetail(line.id)}
+          >
             {shown.name}
           </button>
         </td>
