@@ -10,13 +10,27 @@ await run(async () => {
   await checkPort(port);
   await ensureNodePackages();
   const database = await standUpDatabase();
+  // From here on a signal must not leave the database server behind, however far the start has come.
+  /** @type {(() => Promise<unknown>)[]} */
+  const closers = [];
+  let ending = false;
+  const end = async () => {
+    if (ending) return;
+    ending = true;
+    await Promise.allSettled(closers.map((close) => close()));
+    await database.stop();
+    process.exit(0);
+  };
+  for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => void end());
   process.env.DATABASE_URL = database.url;
   process.env.NODE_ENV = "development";
 
   const [{ createServer }, { default: express }] = await Promise.all([import("vite"), import("express")]);
   const vite = await createServer({ root, server: { middlewareMode: true } });
+  closers.push(() => vite.close());
   const load = () => vite.ssrLoadModule("./server/application.ts");
   const { prepareDatabase, closeDatabase } = await load();
+  closers.push(() => closeDatabase());
   await prepareDatabase({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, say });
 
   const application = express();
@@ -31,18 +45,8 @@ await run(async () => {
     }
   });
   const server = application.listen(port, "127.0.0.1", () => say(`Tensidrum (hot reload) is ready at http://127.0.0.1:${port}/`));
-
-  let ending = false;
-  const end = async () => {
-    if (ending) return;
-    ending = true;
+  closers.push(async () => {
     server.closeAllConnections();
     server.close();
-    await vite.close();
-    await closeDatabase();
-    await database.stop();
-    process.exit(0);
-  };
-  process.on("SIGINT", () => void end());
-  process.on("SIGTERM", () => void end());
+  });
 });

@@ -12,6 +12,19 @@ await run(async () => {
   await ensureNodePackages();
   await ensureBuild();
   const database = await standUpDatabase();
+  // From here on a signal must not leave the database server behind, however far the start has come.
+  /** @type {{ close: () => Promise<void> } | undefined} */
+  let server;
+  let ending = false;
+  const end = async () => {
+    if (ending) return;
+    ending = true;
+    say("Ending …");
+    await Promise.allSettled([server?.close()]);
+    await database.stop();
+    process.exit(0);
+  };
+  for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => void end());
   process.env.DATABASE_URL = database.url;
   process.env.NODE_ENV = "production";
 
@@ -22,20 +35,8 @@ await run(async () => {
     await database.stop();
     throw new Obstacle(`The database could not be prepared: ${error instanceof Error ? error.message : error}`);
   }
-  const server = await serve({ port, clientFolder: `${root}/build/client` });
+  server = await serve({ port, clientFolder: `${root}/build/client` });
 
-  let ending = false;
-  const end = async (/** @type {number} */ code) => {
-    if (ending) return;
-    ending = true;
-    say("Ending …");
-    await server.close();
-    await database.stop();
-    process.exit(code);
-  };
-  process.on("SIGINT", () => void end(0));
-  process.on("SIGTERM", () => void end(0));
-  process.on("SIGHUP", () => void end(0));
   database.ended?.then(() => {
     if (!ending) say("The database server has ended by itself. What is typed stays in the browser; stop with Ctrl-C and start again.");
   });
