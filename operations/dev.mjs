@@ -21,13 +21,18 @@ await run(async () => {
     await database.stop();
     process.exit(0);
   };
-  for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => void end());
+  const listenForTheEnd = () => {
+    for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.removeAllListeners(signal).on(signal, () => void end());
+  };
+  listenForTheEnd();
   process.env.DATABASE_URL = database.url;
   process.env.NODE_ENV = "development";
 
   const [{ createServer }, { default: express }] = await Promise.all([import("vite"), import("express")]);
   const vite = await createServer({ root, server: { middlewareMode: true } });
   closers.push(() => vite.close());
+  // The build tool leaves at once on a signal and would leave the database server behind.
+  listenForTheEnd();
   const load = () => vite.ssrLoadModule("./server/application.ts");
   const { prepareDatabase, closeDatabase } = await load();
   closers.push(() => closeDatabase());
