@@ -9,7 +9,6 @@ import { shownInci } from "@tensidrum/core/library";
 interface LineDetailProps {
   readonly line: TypedLine;
   readonly material: Material;
-  readonly isRest: boolean;
   readonly isDraft: boolean;
   readonly problem: string | undefined;
   readonly phaseLetters: string;

@@ -49,7 +49,7 @@ const LONGEST_SURE_FIT = 24;
 
 /** One line of the sheet. Cells are native inputs, and a row draws again only when it changes itself. */
 export const LineRow = memo(function LineRow(props: LineRowProps) {
-  const { line, material, isRest, tags, problem, isOpen, isDraft, actions, phase, drag } = props;
+  const { line, material, tags, problem, isOpen, isDraft, actions, phase, drag } = props;
   const marks = tagsOfKey(tags);
   const shown = material === undefined ? { name: "unknown material" } : shownMaterial(material);
   const hasStop = marks.some((mark) => mark.severity === "stop");
@@ -114,7 +114,6 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
         <LineDetail
           line={line}
           material={material}
-          isRest={isRest}
           isDraft={isDraft}
           problem={props.assayProblem}
           phaseLetters={props.phaseLetters}

@@ -1,4 +1,3 @@
-import { profileOf, type ProfileSlug } from "../formula/profiles.ts";
 import type { Formula, FormulaLine } from "../formula/types.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import { referenceLibrary } from "../library/referenceLibrary.ts";
@@ -35,11 +34,4 @@ export function sheetOf(written: readonly WrittenLine[], changes: Partial<Formul
     lines: written.map(lineOf),
     ...changes,
   };
-}
-
-/** A profile that must exist. */
-export function knownProfile(slug: ProfileSlug) {
-  const profile = profileOf(slug);
-  if (profile === undefined) throw new Error(`No profile "${slug}"`);
-  return profile;
 }
