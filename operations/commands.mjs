@@ -1,5 +1,6 @@
 import { spawn, spawnSync } from "node:child_process";
 import { fileURLToPath } from "node:url";
+import { voice } from "./say.mjs";
 
 /** The project's root folder. */
 export const root = fileURLToPath(new URL("..", import.meta.url)).replace(/\/$/, "");
@@ -13,7 +14,7 @@ export const root = fileURLToPath(new URL("..", import.meta.url)).replace(/\/$/,
  */
 export function runToEnd(command, args, { env = process.env, cwd = root } = {}) {
   return new Promise((resolve, reject) => {
-    const child = spawn(command, args, { cwd, env, stdio: "inherit" });
+    const child = spawn(command, args, { cwd, env, stdio: ["inherit", voice.stream.fd, "inherit"] });
     child.on("error", reject);
     child.on("exit", (code, signal) => resolve(code ?? (signal === null ? 0 : 1)));
   });

@@ -1,6 +1,13 @@
+/** Where steps are told; standard error in a command whose standard output is its answer. */
+export const voice = { stream: /** @type {NodeJS.WriteStream & { fd: number }} */ (process.stdout) };
+
+export function sayOnStandardError() {
+  voice.stream = process.stderr;
+}
+
 /** Prints one step of a longer job. @param {string} text */
 export function say(text) {
-  process.stdout.write(`${text}\n`);
+  voice.stream.write(`${text}\n`);
 }
 
 /** A failure whose message already says what to do; printed without a stack. */

@@ -2,7 +2,7 @@ import { Refusal, type RefusalKind } from "@tensidrum/core/formula";
 import { data } from "react-router";
 import { isDatabaseAway } from "../../db/failures.server";
 
-const statusOf: Readonly<Record<RefusalKind, number>> = { "not-found": 404, "not-possible": 422, conflict: 409 };
+const statusOf: Readonly<Record<RefusalKind, number>> = { "not-found": 404, "not-possible": 422, "not-valid": 422, conflict: 409 };
 
 /**
  * Wraps a loader or an action: a refusal becomes its page with message and remedy, an unreachable database the page

@@ -34,12 +34,18 @@ function addPlain(tally: Tally, material: PlainMaterial, sharePercent: number): 
   tally.byCharge[material.charge] += typical;
 }
 
-/** Active matter of one material as supplied, % w/w of the material; a nested one from its leaves. */
+/**
+ * Active matter of one material as supplied, % w/w of the material; a nested one from its leaves, unless its
+ * strength was measured: then the leaves only split it by charge.
+ */
 export function activeContentOf(material: Material, materials: MaterialsBySlug): ActiveMatter {
   const tally = emptyTally();
   if (material.parts === undefined) addPlain(tally, material, 100);
   else for (const leaf of leavesOf(material, materials)) addPlain(tally, leaf.material, 100 * leaf.fraction);
-  return tally;
+  const measured = material.parts !== undefined && material.measured?.includes("active") === true ? material.active : null;
+  if (measured === null || tally.percent === 0) return tally;
+  const { byCharge } = scaled(tally, measured.typical / tally.percent, 0, 0);
+  return { percent: measured.typical, low: measured.low, high: measured.high, byCharge };
 }
 
 /**

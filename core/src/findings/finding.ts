@@ -20,9 +20,12 @@ export interface Finding {
   readonly cure: string;
 }
 
-/** What a rule needed and did not get. */
+/** Readings that can be missing as a whole. */
+export type ReadingName = "densityGramsPerMl" | "waterActivity" | "phCorridor" | "composition";
+
+/** What a rule or a reading needed and did not get. */
 export interface NotJudged {
-  readonly what: FindingCode;
+  readonly what: FindingCode | ReadingName;
   readonly missing: string;
   readonly lines: readonly string[];
 }

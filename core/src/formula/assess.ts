@@ -1,32 +1,64 @@
+import { phCorridor, type PhCorridor } from "../acidity/corridor.ts";
 import { activeMatterOfLine, sumActiveMatter, type ActiveMatter } from "../actives/activeMatter.ts";
 import type { Finding, NotJudged } from "../findings/finding.ts";
 import { judge } from "../findings/registry.ts";
+import { hurdlePanel, type Hurdle } from "../keeping/hurdles.ts";
+import { judgedPh, type JudgedPh } from "../keeping/judgedPh.ts";
+import { preservativeDoses, preservativeReadings, type PreservativeReading } from "../keeping/preservatives.ts";
+import { waterActivityReading } from "../keeping/waterActivity.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
-import { profileOf } from "./profiles.ts";
+import { estimatesOf, type Estimate } from "./estimates.ts";
+import { profileOf, type Profile } from "./profiles.ts";
 import { Refusal } from "./refusal.ts";
 import { settle } from "./settle.ts";
-import type { Formula } from "./types.ts";
+import { densityReading } from "./sums/density.ts";
+import { saltReading } from "./sums/hiddenSalt.ts";
+import { compositionOf, percentByInci, type CompositionEntry } from "./sums/rollUp.ts";
+import type { Formula, SettledSheet } from "./types.ts";
 import { weighSheet, type WeighedLine } from "./weighSheet.ts";
 
 /** Stored beside every assessment, so that a reading can be traced to the sums that made it. */
-export const coreVersion = "0.1.0";
+export const coreVersion = "0.2.0";
 
-/** All readings of a formula. Keys follow docs/formats; numbers are unrounded. */
-export interface Assessment {
+/** What adding up alone tells. Keys follow docs/formats; numbers are unrounded. */
+export interface Sums {
   readonly totalPercent: number;
   readonly openPercent: number;
   readonly lines: readonly WeighedLine[];
   readonly activeMatter: ActiveMatter;
+  /** Sodium chloride, hidden and added, % w/w. */
+  readonly saltPercent: number;
+  /** The part of it put in as salt, % w/w. */
+  readonly addedSaltPercent: number;
+  readonly electrolytePercent: number;
+  /** Null where a material's density is unknown. */
+  readonly densityGramsPerMl: number | null;
   readonly findings: readonly Finding[];
   readonly notJudged: readonly NotJudged[];
 }
 
-/**
- * Reads a formula: sums, grams to weigh, active matter, findings. Pure, and the same in the browser and on the
- * server.
- * @throws Refusal when the profile or a material is unknown or a material contains itself.
- */
-export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
+/** All readings of a formula. */
+export interface Assessment extends Sums {
+  /** 0 to 1; null without water. */
+  readonly waterActivity: number | null;
+  /** Null where no water makes a pH. */
+  readonly phCorridor: PhCorridor | null;
+  readonly preservatives: readonly PreservativeReading[];
+  /** The pH the preservatives are judged at. */
+  readonly preservativePh: JudgedPh;
+  readonly hurdles: readonly Hurdle[];
+  readonly composition: readonly CompositionEntry[];
+  /** Readings that rest on estimates, and on whose. */
+  readonly estimates: readonly Estimate[];
+}
+
+interface Summed {
+  readonly sheet: SettledSheet;
+  readonly profile: Profile;
+  readonly sums: Sums;
+}
+
+function summed(formula: Formula, library: MaterialsBySlug): Summed {
   const profile = profileOf(formula.profile);
   if (profile === undefined) {
     throw new Refusal("not-found", `There is no profile "${formula.profile}".`, "Choose one of the profiles listed.");
@@ -35,13 +67,59 @@ export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
   const activePerLine = sheet.lines.map((settled) => activeMatterOfLine(settled, sheet.materials));
   const weighed = weighSheet(sheet, balance, activePerLine);
   const activeMatter = sumActiveMatter(activePerLine);
+  const density = densityReading(sheet);
   const { findings, notJudged } = judge({ sheet, profile, balance, activeMatter, weighed });
-  return {
+  const withoutDensity: NotJudged = { what: "densityGramsPerMl", missing: "density of these materials", lines: density.unknownLines };
+  const sums: Sums = {
     totalPercent: balance.totalPercent,
     openPercent: balance.openPercent,
     lines: weighed,
     activeMatter,
+    ...saltReading(sheet),
+    densityGramsPerMl: density.gramsPerMl,
     findings,
-    notJudged,
+    notJudged: density.unknownLines.length > 0 ? [...notJudged, withoutDensity] : notJudged,
   };
+  return { sheet, profile, sums };
+}
+
+/**
+ * The sums alone: grams, active matter, salt, density, and the findings they lead to. What a sheet shows at every key.
+ * @throws Refusal when the profile or a material is unknown or a material contains itself.
+ */
+export function assessSums(formula: Formula, library: MaterialsBySlug): Sums {
+  return summed(formula, library).sums;
+}
+
+/**
+ * Reads a formula: sums, composition, water activity, pH corridor, preservatives, hurdles, findings. Pure, and the same
+ * in the browser and on the server.
+ * @throws Refusal when the profile or a material is unknown or a material contains itself.
+ */
+export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
+  const { sheet, profile, sums } = summed(formula, library);
+  const byInci = percentByInci(sheet);
+  const { activity, waterPercent } = waterActivityReading(sheet, byInci);
+  const doses = preservativeDoses(sheet);
+  const corridor = waterPercent > 0 || profile.ph !== null ? phCorridor(sheet, profile, doses) : null;
+  const preservativePh = judgedPh(formula, corridor, profile);
+  const preservatives = preservativeReadings(doses, preservativePh.ph);
+  return {
+    ...sums,
+    waterActivity: activity,
+    phCorridor: corridor,
+    preservatives,
+    preservativePh,
+    hurdles: hurdlePanel(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
+    composition: compositionOf(byInci),
+    estimates: estimatesOf(sheet),
+    notJudged: [...sums.notJudged, ...notJudgedReadings(activity, corridor)],
+  };
+}
+
+function notJudgedReadings(activity: number | null, corridor: PhCorridor | null): readonly NotJudged[] {
+  const missing: NotJudged[] = [];
+  if (activity === null) missing.push({ what: "waterActivity", missing: "water in the formula", lines: [] });
+  if (corridor === null) missing.push({ what: "phCorridor", missing: "water in the formula, or anyone who claims a pH", lines: [] });
+  return missing;
 }

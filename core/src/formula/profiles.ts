@@ -26,10 +26,14 @@ export interface Profile {
   /** Usual active matter, % w/w. */
   readonly activePercent: Span;
   readonly activeReason: string;
-  /** Usual pH as used; null where no water makes a pH. */
+  /** Usual pH as used; null where no water makes a pH, or the base decides. */
   readonly ph: Span | null;
+  /** Usual most of scent, % w/w; a scent's own safe-use certificate may be lower. */
+  readonly scentCapPercent: number;
   /** Made without water: nothing has to take the rest. */
   readonly dry: boolean;
+  /** Stays on the skin instead of being rinsed off. */
+  readonly leftOn?: true;
 }
 
 const shampooPh = { low: 4.5, high: 6 };
@@ -41,6 +45,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 10, high: 15 },
     activeReason: "enough to lift a day's sebum; dry or curly hair is happier with 8 to 12",
     ph: shampooPh,
+    scentCapPercent: 1,
     dry: false,
   },
   {
@@ -49,6 +54,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 15, high: 20 },
     activeReason: "spray and wax come off only with more cleanser; too strong for every day",
     ph: shampooPh,
+    scentCapPercent: 1,
     dry: false,
   },
   {
@@ -57,6 +63,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 8, high: 12 },
     activeReason: "dry and curly hair has little sebum to spare",
     ph: shampooPh,
+    scentCapPercent: 1,
     dry: false,
   },
   {
@@ -65,6 +72,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 10, high: 15 },
     activeReason: "as an everyday shampoo; claims and scalp actives are regulated",
     ph: { low: 5, high: 6.5 },
+    scentCapPercent: 1,
     dry: false,
   },
   {
@@ -73,6 +81,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 9, high: 15 },
     activeReason: "spread thin over much skin, so a little less than for hair",
     ph: shampooPh,
+    scentCapPercent: 1,
     dry: false,
   },
   {
@@ -81,6 +90,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 8, high: 15 },
     activeReason: "used many times a day: strength costs skin",
     ph: { low: 4.5, high: 6.5 },
+    scentCapPercent: 1,
     dry: false,
   },
   {
@@ -89,6 +99,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 7, high: 12 },
     activeReason: "the pump makes the foam, and it must stay as thin as water",
     ph: shampooPh,
+    scentCapPercent: 1,
     dry: false,
   },
   {
@@ -97,6 +108,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 4, high: 10 },
     activeReason: "on the face foam is not the goal",
     ph: { low: 4.5, high: 5.5 },
+    scentCapPercent: 0.3,
     dry: false,
   },
   {
@@ -105,6 +117,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 0.3, high: 8 },
     activeReason: "the oil phase does much of the cleansing",
     ph: shampooPh,
+    scentCapPercent: 0.3,
     dry: false,
   },
   {
@@ -113,6 +126,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 1.5, high: 5 },
     activeReason: "a pump turns little cleanser into much foam",
     ph: { low: 5, high: 6 },
+    scentCapPercent: 0.3,
     dry: false,
   },
   {
@@ -121,7 +135,9 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 0.3, high: 3 },
     activeReason: "it may stay on the skin, so only little, nonionic or amphoteric",
     ph: { low: 5, high: 7 },
+    scentCapPercent: 0.2,
     dry: false,
+    leftOn: true,
   },
   {
     slug: "shake-remover",
@@ -129,7 +145,9 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 0, high: 1 },
     activeReason: "the oil dissolves the make-up; more cleanser would keep the layers mixed",
     ph: { low: 5.5, high: 7.2 },
+    scentCapPercent: 0.2,
     dry: false,
+    leftOn: true,
   },
   {
     slug: "cleansing-oil",
@@ -137,6 +155,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 0, high: 0 },
     activeReason: "an emulsifier at 8 to 25 % rinses the oil off; no cleansing surfactant is needed",
     ph: null,
+    scentCapPercent: 0.5,
     dry: true,
   },
   {
@@ -145,6 +164,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 8, high: 25 },
     activeReason: "diluted in the wet hand before it meets the skin",
     ph: { low: 4.5, high: 7 },
+    scentCapPercent: 0.5,
     dry: true,
   },
   {
@@ -153,6 +173,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 15, high: 40 },
     activeReason: "a solid paste holds the air; a fingertip of it is used",
     ph: { low: 5, high: 7 },
+    scentCapPercent: 0.5,
     dry: false,
   },
   {
@@ -160,7 +181,8 @@ export const profiles: readonly Profile[] = [
     name: "scrub on a base",
     activePercent: { low: 5, high: 30 },
     activeReason: "the base brings the cleanser and the grains dilute it",
-    ph: { low: 4.5, high: 7 },
+    ph: null,
+    scentCapPercent: 0.5,
     dry: false,
   },
   {
@@ -169,6 +191,7 @@ export const profiles: readonly Profile[] = [
     activePercent: { low: 3, high: 20 },
     activeReason: "true soap, thin to gel",
     ph: { low: 9, high: 10 },
+    scentCapPercent: 1,
     dry: false,
   },
 ];

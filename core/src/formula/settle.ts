@@ -1,7 +1,7 @@
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import { massBalance, type MassBalance } from "./massBalance.ts";
 import { Refusal } from "./refusal.ts";
-import type { Formula, SettledLine, SettledSheet } from "./types.ts";
+import type { Formula, FormulaLine, SettledLine, SettledSheet } from "./types.ts";
 
 /** The library with the materials a formula brings along laid over it. */
 export function withOwnMaterials(library: MaterialsBySlug, own: readonly Material[] | undefined): MaterialsBySlug {
@@ -12,13 +12,26 @@ export function withOwnMaterials(library: MaterialsBySlug, own: readonly Materia
 }
 
 /**
+ * Every line with its share of the whole batch. A line of a named part counts with its share of that part, so that
+ * 0.3 % scent in a half of the batch are 0.15 % of it.
+ */
+function wholeLines(formula: Formula): readonly FormulaLine[] {
+  if (formula.splits === undefined || formula.splits.length === 0) return formula.lines;
+  const own = formula.splits.flatMap((split) =>
+    split.lines.map((line): FormulaLine => ({ ...line, percent: (line.percent * split.sharePercent) / 100 })),
+  );
+  return [...formula.lines, ...own];
+}
+
+/**
  * Finds every line's material and settles its percent, so that rules and readings need not ask again.
  * @throws Refusal when a line names a material nobody knows.
  */
 export function settle(formula: Formula, library: MaterialsBySlug): { sheet: SettledSheet; balance: MassBalance } {
   const materials = withOwnMaterials(library, formula.materials);
-  const balance = massBalance(formula.lines);
-  const lines = formula.lines.map((line): SettledLine => {
+  const written = wholeLines(formula);
+  const balance = massBalance(written);
+  const lines = written.map((line): SettledLine => {
     const material = materials.get(line.material);
     if (material === undefined) {
       throw new Refusal(

@@ -1,8 +1,7 @@
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import type { Scale } from "../quantities/scales.ts";
 import type { ProfileSlug } from "./profiles.ts";
-
-export type SchoolSlug = "plant-only" | "sulfate-free" | "classic" | "true-soap" | "none";
+import type { SchoolSlug } from "./schools.ts";
 
 /** Letter for things handled together. */
 export interface Phase {
@@ -24,16 +23,45 @@ export interface FormulaLine {
   readonly assayPercent?: number;
 }
 
+/** A line of one named part only. */
+export interface SplitLine {
+  readonly id: string;
+  readonly phase: string;
+  readonly material: string;
+  /** % w/w of that part. */
+  readonly percent: number;
+  readonly assayPercent?: number;
+}
+
+/** A named part of the batch with something of its own: a scent, a colour. */
+export interface Split {
+  readonly name: string;
+  /** Its share of the finished batch, %. */
+  readonly sharePercent: number;
+  readonly lines: readonly SplitLine[];
+}
+
+/** What was measured on the finished product; it stands above what is computed. */
+export interface MeasuredProduct {
+  readonly ph?: number;
+  readonly densityGramsPerMl?: number;
+}
+
 /** A formula as the open format tensidrum-formula/1 writes it. */
 export interface Formula {
   readonly format: "tensidrum-formula/1";
   readonly name: string;
   readonly profile: ProfileSlug;
   readonly school?: SchoolSlug;
+  /** Used near the eye: the profile's pH gives way to that of tears. */
+  readonly eyeArea?: boolean;
+  readonly wantsClear?: boolean;
   readonly batchGrams: number;
   readonly scales: readonly Scale[];
+  readonly measured?: MeasuredProduct;
   readonly phases: readonly Phase[];
   readonly lines: readonly FormulaLine[];
+  readonly splits?: readonly Split[];
   /** Materials embedded in the file; they stand above the library's entry of the same slug. */
   readonly materials?: readonly Material[];
 }
@@ -50,5 +78,6 @@ export interface SettledLine {
 export interface SettledSheet {
   readonly formula: Formula;
   readonly materials: MaterialsBySlug;
+  /** Lines of the sheet, then those of its named parts as shares of the whole. */
   readonly lines: readonly SettledLine[];
 }

@@ -21,7 +21,7 @@ export function briefMaterial(material: Material): BriefMaterial {
 }
 
 const lacking: Omit<Material, "slug" | "name" | "role" | "inci" | "parts"> = {
-  form: "liquid",
+  form: null,
   charge: null,
   active: null,
   countsAsActive: false,
@@ -29,12 +29,12 @@ const lacking: Omit<Material, "slug" | "name" | "role" | "inci" | "parts"> = {
   electrolytePercent: null,
   molarMass: null,
   cmcMillimolar: null,
-  densityGramsPerMl: 1,
-  trueDensityGramsPerMl: 1,
+  densityGramsPerMl: null,
+  trueDensityGramsPerMl: null,
   dropMilligrams: null,
   phSupplied: null,
   phStable: null,
-  use: { low: 0, high: 100 },
+  use: null,
   maxTemperatureC: null,
   solubleIn: [],
   flags: [],

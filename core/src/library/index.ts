@@ -1,4 +1,4 @@
-export { charges } from "./material.ts";
+export { charges, forms, roles } from "./material.ts";
 export type * from "./material.ts";
 export { roleOf, shownInci, shownMaterial } from "./shownMaterial.ts";
 export { briefMaterial, wholeMaterial } from "./briefMaterial.ts";

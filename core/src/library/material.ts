@@ -3,33 +3,39 @@ export type Charge = "anionic" | "amphoteric" | "nonionic" | "cationic";
 
 export const charges: readonly Charge[] = ["anionic", "amphoteric", "nonionic", "cationic"];
 
-export type Role =
-  | "water"
-  | "surfactant"
-  | "solubiliser"
-  | "superfat"
-  | "conditioner"
-  | "thickener"
-  | "suspender"
-  | "humectant"
-  | "emollient"
-  | "emulsifier"
-  | "fatty-solid"
-  | "preservative"
-  | "chelator"
-  | "ph-adjuster"
-  | "salt"
-  | "powder"
-  | "exfoliant"
-  | "active"
-  | "botanical"
-  | "colour"
-  | "fragrance"
-  | "antioxidant"
-  | "protein"
-  | "base";
+export const roles = [
+  "water",
+  "surfactant",
+  "solubiliser",
+  "superfat",
+  "conditioner",
+  "thickener",
+  "suspender",
+  "humectant",
+  "emollient",
+  "emulsifier",
+  "fatty-solid",
+  "preservative",
+  "chelator",
+  "ph-adjuster",
+  "salt",
+  "powder",
+  "exfoliant",
+  "active",
+  "botanical",
+  "colour",
+  "fragrance",
+  "antioxidant",
+  "protein",
+  "base",
+] as const;
 
-export type Form = "liquid" | "gel" | "paste" | "powder" | "granule" | "flake" | "needle" | "wax" | "oil" | "crystal";
+/** What a material does in a formula. */
+export type Role = (typeof roles)[number];
+
+export const forms = ["liquid", "gel", "paste", "powder", "granule", "flake", "needle", "wax", "oil", "crystal"] as const;
+
+export type Form = (typeof forms)[number];
 
 export interface Span {
   readonly low: number;
@@ -78,7 +84,7 @@ export interface MaterialFacts {
   readonly slug: string;
   readonly name: string;
   readonly role: Role;
-  readonly form: Form;
+  readonly form: Form | null;
   readonly charge: Charge | null;
   /** Active surfactant, % of the material as supplied. */
   readonly active: ActiveContent | null;
@@ -91,14 +97,14 @@ export interface MaterialFacts {
   readonly molarMass: number | null;
   readonly cmcMillimolar: number | null;
   /** As supplied; loose bulk density for solids. */
-  readonly densityGramsPerMl: number;
+  readonly densityGramsPerMl: number | null;
   /** What it contributes once dissolved or dispersed. */
-  readonly trueDensityGramsPerMl: number;
+  readonly trueDensityGramsPerMl: number | null;
   readonly dropMilligrams: number | null;
   readonly phSupplied: (Span & { readonly at: string }) | null;
   readonly phStable: Span | null;
   /** Usual dose, % of the formula. */
-  readonly use: Span;
+  readonly use: Span | null;
   readonly maxTemperatureC: number | null;
   readonly solubleIn: readonly string[];
   readonly flags: readonly string[];

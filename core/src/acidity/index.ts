@@ -1,0 +1,2 @@
+export { EYE_PH, intersect, phCorridor } from "./corridor.ts";
+export type { PhClaim, PhCorridor } from "./corridor.ts";

@@ -1,0 +1,66 @@
+import Joi from "joi";
+import { profiles } from "../../formula/profiles.ts";
+import { schools } from "../../formula/schools.ts";
+import {
+  densityField,
+  formatField,
+  idField,
+  MOST_LINES,
+  percentField,
+  phField,
+  positiveField,
+  slugField,
+  temperatureField,
+  textField,
+} from "../fields.ts";
+import { materialSchema } from "./materialFile.ts";
+
+const line = Joi.object({
+  id: idField.required(),
+  phase: idField.required(),
+  material: slugField.required(),
+  percent: percentField,
+  qs: Joi.valid(true),
+  assayPercent: percentField,
+}).xor("percent", "qs");
+
+const splitLine = Joi.object({
+  id: idField.required(),
+  phase: idField.required(),
+  material: slugField.required(),
+  percent: percentField.required(),
+  assayPercent: percentField,
+});
+
+export const formulaSchema = Joi.object({
+  format: formatField("tensidrum-formula/1"),
+  name: textField,
+  profile: Joi.string()
+    .valid(...profiles.map(({ slug }) => slug))
+    .required(),
+  school: Joi.string().valid(...schools.map(({ slug }) => slug)),
+  eyeArea: Joi.boolean(),
+  wantsClear: Joi.boolean(),
+  batchGrams: positiveField.required(),
+  scales: Joi.array()
+    .items(Joi.object({ name: textField.required(), readabilityGrams: positiveField.required(), capacityGrams: positiveField.required() }))
+    .max(20),
+  measured: Joi.object({ ph: phField, densityGramsPerMl: densityField }),
+  phases: Joi.array()
+    .items(Joi.object({ id: idField.required(), title: textField, temperatureC: temperatureField }))
+    .max(500),
+  splits: Joi.array()
+    .items(
+      Joi.object({
+        name: textField.required(),
+        sharePercent: percentField.required(),
+        lines: Joi.array().items(splitLine).max(MOST_LINES).required(),
+      }),
+    )
+    .max(100),
+  lines: Joi.array().items(line).max(MOST_LINES).required(),
+  materials: Joi.array().items(materialSchema).max(5_000),
+});
+
+/** What `label` reads: a formula and how the names are written. */
+export const labelledFormulaSchema = formulaSchema.keys({ naming: Joi.string().valid("inci", "common") });

@@ -1,0 +1,8 @@
+export { formatNames } from "./formatNames.ts";
+export type { FormatName } from "./formatNames.ts";
+export { formatSchemas, readDilution, readMaterialsFile } from "./readFiles.ts";
+export type { DilutionFile, LotOfFile, MaterialsFile } from "./readFiles.ts";
+export { readFormula, readLabelledFormula } from "./readFormula.ts";
+export type { LabelledFormula } from "./readFormula.ts";
+export { LONGEST_FILE, readJson } from "./readJson.ts";
+export { validatedLibrary } from "./readLibrary.ts";

@@ -1,0 +1,92 @@
+import type Joi from "joi";
+import type { DilutionParts } from "../keeping/dilution.ts";
+import type { Formula } from "../formula/types.ts";
+import { withOwnMaterials } from "../formula/settle.ts";
+import type { Material, MaterialsBySlug } from "../library/material.ts";
+import { checked, refusalOf } from "./checked.ts";
+import { dilutionSchema, micellesSchema, unmixSchema } from "./files/blendFiles.ts";
+import { formulaSchema } from "./files/formulaFile.ts";
+import { beadDropSchema, saltCurveSchema, settleSchema, thickenSchema, titrationSchema } from "./files/instrumentFiles.ts";
+import { materialsFileSchema } from "./files/materialFile.ts";
+import type { FormatName } from "./formatNames.ts";
+import { wholeFormula } from "./readFormula.ts";
+import { materialFaults, materialOfFile, nestingFaults } from "./readMaterial.ts";
+
+/** The shape of every open format. */
+export const formatSchemas: Readonly<Record<FormatName, Joi.ObjectSchema>> = {
+  "tensidrum-formula/1": formulaSchema,
+  "tensidrum-materials/1": materialsFileSchema,
+  "tensidrum-dilution/1": dilutionSchema,
+  "tensidrum-titration/1": titrationSchema,
+  "tensidrum-thicken/1": thickenSchema,
+  "tensidrum-salt-curve/1": saltCurveSchema,
+  "tensidrum-bead-drop/1": beadDropSchema,
+  "tensidrum-settle/1": settleSchema,
+  "tensidrum-micelles/1": micellesSchema,
+  "tensidrum-unmix/1": unmixSchema,
+};
+
+export interface DilutionFile extends DilutionParts {
+  readonly formula: Formula;
+}
+
+/**
+ * Reads a product and the water it is mixed with, format tensidrum-dilution/1.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+export function readDilution(value: unknown, library: MaterialsBySlug): DilutionFile {
+  type Written = DilutionParts & { readonly formula: Parameters<typeof wholeFormula>[0] };
+  const { formula, partsProduct, partsWater } = checked<Written>(dilutionSchema, value);
+  return { formula: wholeFormula(formula, library, "formula"), partsProduct, partsWater };
+}
+
+/** A bottle of a material as a file tells of it. */
+export interface LotOfFile {
+  readonly id: string;
+  readonly material: string;
+  readonly assayPercent?: number | null;
+  readonly supplier?: string | null;
+  readonly gramsLeft?: number | null;
+  readonly packGrams?: number | null;
+  readonly packPrice?: number | null;
+  /** ISO dates. */
+  readonly openedOn?: string | null;
+  readonly expiresOn?: string | null;
+}
+
+export interface MaterialsFile {
+  readonly libraryVersion?: string;
+  readonly materials: readonly Material[];
+  readonly lots: readonly LotOfFile[];
+}
+
+/**
+ * Reads materials and lots, format tensidrum-materials/1. Parts may come from the file or from the library.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+export function readMaterialsFile(value: unknown, library: MaterialsBySlug): MaterialsFile {
+  type Written = Omit<MaterialsFile, "materials" | "lots"> & {
+    readonly materials: readonly object[];
+    readonly lots?: readonly LotOfFile[];
+  };
+  const written = checked<Written>(materialsFileSchema, value);
+  const materials = written.materials.map(materialOfFile);
+  const all = withOwnMaterials(library, materials);
+  const lots = written.lots ?? [];
+  const faults = [...materialFaults(materials, "materials"), ...nestingFaults(materials, "materials", all), ...lotFaults(lots, all)];
+  if (faults.length > 0) throw refusalOf(faults);
+  const { libraryVersion } = written;
+  return { ...(libraryVersion === undefined ? {} : { libraryVersion }), materials, lots };
+}
+
+function lotFaults(lots: readonly LotOfFile[], all: MaterialsBySlug) {
+  const seen = new Set<string>();
+  return lots.flatMap(({ id, material }, index) => {
+    const path = `lots[${index}]`;
+    const isTwice = seen.has(id);
+    seen.add(id);
+    const twice = isTwice ? [{ path: `${path}.id`, message: `${path}.id: "${id}" stands twice.` }] : [];
+    const unknown = all.has(material) ? [] : [{ path: `${path}.material`, message: `${path}.material: "${material}" is not in the library.` }];
+    return [...twice, ...unknown];
+  });
+}

@@ -1,0 +1,34 @@
+import { forEachSource } from "../formula/leaves.ts";
+import type { Profile } from "../formula/profiles.ts";
+import type { SettledSheet } from "../formula/types.ts";
+
+/** From here on many markets want a scent allergen named on the label, % w/w (EU 1223/2009, Annex III). */
+export const ALLERGEN_RINSED_PERCENT = 0.01;
+export const ALLERGEN_LEFT_ON_PERCENT = 0.001;
+
+export interface Allergen {
+  readonly name: string;
+  /** % w/w of the formula. */
+  readonly percent: number;
+}
+
+/** Scent allergens of the formula summed over everything that brings them, the most first. */
+export function allergenAmounts({ lines, materials }: SettledSheet): readonly Allergen[] {
+  const sums = new Map<string, number>();
+  for (const { material, percent } of lines) {
+    forEachSource(material, "allergens", materials, (source, fraction) => {
+      for (const allergen of source.allergens) {
+        sums.set(allergen.name, (sums.get(allergen.name) ?? 0) + (percent * fraction * allergen.percent) / 100);
+      }
+    });
+  }
+  return [...sums]
+    .filter(([, percent]) => percent > 0)
+    .map(([name, percent]) => ({ name, percent }))
+    .sort((a, b) => b.percent - a.percent || (a.name < b.name ? -1 : 1));
+}
+
+/** Above this an allergen of the profile's product is named, % w/w. */
+export function allergenThresholdPercent(profile: Profile): number {
+  return profile.leftOn === true ? ALLERGEN_LEFT_ON_PERCENT : ALLERGEN_RINSED_PERCENT;
+}

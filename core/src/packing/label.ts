@@ -1,0 +1,64 @@
+import { profileOf, type Profile } from "../formula/profiles.ts";
+import { Refusal } from "../formula/refusal.ts";
+import { settle } from "../formula/settle.ts";
+import { percentByInci } from "../formula/sums/rollUp.ts";
+import type { Formula, SettledSheet } from "../formula/types.ts";
+import type { MaterialsBySlug } from "../library/material.ts";
+import { allergenAmounts, allergenThresholdPercent, type Allergen } from "./allergens.ts";
+import { ingredientNames, type Naming } from "./ingredientNames.ts";
+import { labelWarnings } from "./warnings.ts";
+
+export interface LabelIngredient {
+  readonly name: string;
+  /** % w/w of the formula. */
+  readonly percent: number;
+  readonly belowOnePercent: boolean;
+}
+
+export interface Label {
+  /** In the order of the label. */
+  readonly ingredients: readonly LabelIngredient[];
+  /** Those that must be named, the most first. They stand in `ingredients` as well. */
+  readonly allergens: readonly Allergen[];
+  readonly warnings: readonly string[];
+}
+
+/**
+ * The ingredient list of a formula: by falling amount, colours last, allergens above the threshold named. Below 1 % the
+ * order is free in most places; it keeps falling here.
+ * @throws Refusal when the profile or a material is unknown.
+ */
+export function labelOf(formula: Formula, naming: Naming, library: MaterialsBySlug): Label {
+  const profile = profileOf(formula.profile);
+  if (profile === undefined) {
+    throw new Refusal("not-found", `There is no profile "${formula.profile}".`, "Choose one of the profiles listed.");
+  }
+  const { sheet } = settle(formula, library);
+  const allergens = namedAllergens(sheet, profile);
+  return { ingredients: ingredientList(sheet, naming, allergens), allergens, warnings: labelWarnings(sheet, profile) };
+}
+
+function namedAllergens(sheet: SettledSheet, profile: Profile): readonly Allergen[] {
+  const threshold = allergenThresholdPercent(profile);
+  return allergenAmounts(sheet).filter(({ percent }) => percent > threshold);
+}
+
+function ingredientList(sheet: SettledSheet, naming: Naming, allergens: readonly Allergen[]): readonly LabelIngredient[] {
+  const names = ingredientNames(sheet, naming);
+  const amounts = new Map<string, { percent: number; isColour: boolean }>();
+  const inci = percentByInci(sheet);
+  for (const [inciName, percent] of inci) {
+    if (percent <= 0) continue;
+    const { name, isColour } = names.get(inciName) ?? { name: inciName, isColour: false };
+    const known = amounts.get(name);
+    if (known === undefined) amounts.set(name, { percent, isColour });
+    else known.percent += percent;
+  }
+  for (const { name, percent } of allergens) {
+    // One that is an ingredient in its own right stands there already.
+    if (!inci.has(name)) amounts.set(name, { percent, isColour: false });
+  }
+  return [...amounts]
+    .sort(([a, left], [b, right]) => Number(left.isColour) - Number(right.isColour) || right.percent - left.percent || (a < b ? -1 : 1))
+    .map(([name, { percent }]) => ({ name, percent, belowOnePercent: percent < 1 }));
+}

@@ -1,0 +1,56 @@
+import { NUMBER_SOURCE, readRecipeNumber, WORD_NUMBER_SOURCE } from "./numbers.ts";
+import { UNIT_SOURCE, unitOf, type RecipeUnit } from "./units.ts";
+
+/** An amount as it stands in a line. */
+export interface Amount {
+  readonly value: number;
+  /** Upper end of a range, equal to `low` otherwise; `value` is the middle. */
+  readonly low: number;
+  readonly high: number;
+  readonly unit: RecipeUnit;
+  /** "about", or a number that could be read in two ways. */
+  readonly isRough: boolean;
+}
+
+export interface PlacedAmount extends Amount {
+  readonly start: number;
+  readonly end: number;
+}
+
+const ABOUT = String.raw`(?:~|≈|ca\.?|circa|approx\.?|approximately|about|around)\s*`;
+
+const AMOUNT = new RegExp(
+  String.raw`(?<about>${ABOUT})?(?:(?<low>${NUMBER_SOURCE})(?:\s*(?:-|–|—|\bto\b)\s*(?<high>${NUMBER_SOURCE}))?\s*(?<unit>${UNIT_SOURCE})?|\b(?<word>${WORD_NUMBER_SOURCE})\s+(?<wordUnit>${UNIT_SOURCE}))(?![\p{L}\p{N}])`,
+  "giu",
+);
+
+/** Letters and digits before or a hyphenated word after make a number part of a name: PEG-40, C14-16, 1,2-hexanediol. */
+function belongsToName(text: string, start: number, end: number): boolean {
+  const before = text.slice(0, start);
+  const after = text.slice(end);
+  return /[\p{L}\p{N}]$|[\p{L}\p{N}][-/.]$|\bpH\s*(?:of|to|is|=|:|about)?\s*$/iu.test(before) || /^[-–/]\p{L}/u.test(after);
+}
+
+/** Every amount in a line, from left to right; temperatures, times and numbers inside names are none. */
+export function amountsIn(text: string): readonly PlacedAmount[] {
+  const found: PlacedAmount[] = [];
+  for (const match of text.matchAll(AMOUNT)) {
+    const { about, low, high, unit, word, wordUnit } = match.groups ?? {};
+    const start = match.index;
+    const end = start + match[0].trimEnd().length;
+    const meant = unitOf(unit ?? wordUnit ?? "");
+    if (meant === "not-an-amount" || belongsToName(text, start, end)) continue;
+    const first = readRecipeNumber(low ?? word ?? "");
+    const last = high === undefined ? first : readRecipeNumber(high);
+    found.push({
+      value: (first.value + last.value) / 2,
+      low: first.value,
+      high: last.value,
+      unit: meant,
+      isRough: about !== undefined || high !== undefined || first.isDoubtful || last.isDoubtful,
+      start,
+      end,
+    });
+  }
+  return found;
+}

@@ -1,0 +1,147 @@
+import { amountsIn, type Amount, type PlacedAmount } from "./amounts.ts";
+
+/** What one line of a recipe says, before the lines are seen together. */
+export type LineReading =
+  | { readonly kind: "blank" | "note" | "columns" }
+  | { readonly kind: "phase"; readonly title: string; readonly letter: string | null }
+  | { readonly kind: "total"; readonly amounts: readonly Amount[] }
+  | { readonly kind: "open" }
+  | {
+      readonly kind: "ingredient";
+      readonly name: string;
+      readonly amounts: readonly Amount[];
+      readonly takesTheRest: boolean;
+      /** What the line said beside name and amount. */
+      readonly note: string;
+    };
+
+const BULLET = /^\s*(?:[-–—*•·▪◦+>]|\[[ x]?\]|\d{1,2}[.)](?=\s+\D))\s+/u;
+const REST =
+  /\(?\b(?:q\.?\s?s\.?(?:\s?p\.?)?(?:\s?(?:to|ad))?(?:\s?100(?:\s?(?:%|g|ml|percent))?)?|(?:top\s)?(?:up\s)?to\s(?:make\s)?100(?:[.,]0+)?(?:\s?(?:%|g|ml|percent))?|ad\s100(?:\s?(?:%|g|ml))?|(?:the\s)?(?:rest|remainder|balance|remaining)(?:\sto\s100(?:\s?%)?)?)(?![\p{L}\p{N}])\)?\.?/iu;
+const OPEN = /\b(?:rest|remainder|remaining)\b.*\b(?:up to you|your choice|as you like|of your choice)\b|\bup to you\b|\bof your choice\b(?!.*\d)/iu;
+const PHASE = /^(?:phase|part)\s+([A-Z]|\d)\b\s*[:.)\-–—]?\s*(.*)$/iu;
+const TOTAL = /^(?:in\s)?(?:total|sum|batch(?: size)?|makes|yields?|for)\b\s*:?/iu;
+const HEADING = /^[^\d%]{2,60}:\s*$/u;
+const COLUMNS = /^(?:ingredients?|materials?|name|inci|raw materials?)\b.*(?:%|percent|gram|\bg\b|amount|weight)/iu;
+const METHOD_HEADING = /^(?:method|directions?|instructions?|procedure|steps?|notes?|tips?|ingredients?|equipment|you (?:will )?need)\b/iu;
+const INSTRUCTION =
+  /^(?:method|directions?|instructions?|procedure|steps?|notes?|tip|mix|stir|heat|combine|melt|blend|let|leave|dissolve|adjust|check|cool|whisk|then|when|pour|bottle|keep|rest|sprinkle|hydrate|ingredients?)\b/iu;
+const ORDER = /^(?:add|weigh|use|take|plus|and|then add)\s+(?=(?:\d|half|a |an |one|two|about|~|½|¼|¾))/iu;
+
+/** Reads one line by itself. */
+export function readLine(raw: string): LineReading {
+  const text = raw.replace(BULLET, "").replaceAll("\u00a0", " ").trim();
+  if (text === "" || /^[-–—=_*|\s]+$/u.test(text)) return { kind: "blank" };
+  const phase = PHASE.exec(text);
+  if (phase !== null && amountsIn(phase[2] ?? "").length === 0) {
+    return { kind: "phase", letter: (phase[1] ?? "").toUpperCase(), title: (phase[2] ?? "").replace(/:$/, "").trim() };
+  }
+  if (COLUMNS.test(text) && amountsIn(text).length === 0) return { kind: "columns" };
+  if (HEADING.test(text)) {
+    return METHOD_HEADING.test(text) ? { kind: "note" } : { kind: "phase", letter: null, title: text.replace(/:\s*$/, "").trim() };
+  }
+  if (OPEN.test(text)) return { kind: "open" };
+  if (TOTAL.test(text)) {
+    const amounts = amountsIn(text);
+    return amounts.length > 0 ? { kind: "total", amounts } : { kind: "note" };
+  }
+  return ingredientOf(text.replace(ORDER, ""));
+}
+
+const CELL_EDGE = /\s*[|\t]\s*/u;
+
+/** A row of a table: the name stands in the one cell with words, amounts in the others. Null for any other line. */
+function cellsOf(text: string): { readonly name: string; readonly amounts: string } | null {
+  const cells = text.split(CELL_EDGE).filter((cell) => cell.trim() !== "");
+  const names = cells.filter((cell) => /\p{L}{2,}/u.test(cell) && !/^[\d.,\s]+\p{L}+\.?$/u.test(cell) && !REST.test(cell));
+  const [name] = names;
+  if (cells.length < 2 || names.length !== 1 || name === undefined) return null;
+  return { name, amounts: cells.filter((cell) => cell !== name).join(" | ") };
+}
+
+function ingredientOf(text: string): LineReading {
+  const cells = cellsOf(text);
+  if (cells !== null) {
+    const amounts = amountsIn(cells.amounts);
+    const takesTheRest = REST.test(cells.amounts);
+    if (amounts.length > 0 || takesTheRest) {
+      return { kind: "ingredient", ...nameAndNote(cells.name), amounts: takesTheRest ? [] : amounts, takesTheRest };
+    }
+  }
+  const rest = REST.exec(text);
+  const isWordOnly = rest !== null && /^rest$/iu.test(rest[0]) && INSTRUCTION.test(text) && !/^rest\s+(?:of\s+)?(?:\w+\s)?water/iu.test(text);
+  if (rest !== null && !isWordOnly) {
+    const left = `${text.slice(0, rest.index)} ${text.slice(rest.index + rest[0].length)}`;
+    const { name, note } = nameAndNote(left.replace(/\b100\s?(?:%|g|ml)?\s*$/iu, ""));
+    return { kind: "ingredient", name, amounts: [], takesTheRest: true, note };
+  }
+  if (INSTRUCTION.test(text)) return { kind: "note" };
+  const placed = amountsIn(text);
+  const chosen = chosenAmounts(text, placed);
+  if (chosen.length === 0) {
+    const { name, note } = nameAndNote(text);
+    return { kind: "ingredient", name, amounts: [], takesTheRest: false, note };
+  }
+  const { name, note } = nameAndNote(without(text, chosen));
+  if (name === "") return chosen.some(({ unit }) => unit === "g" || unit === "kg") ? { kind: "total", amounts: chosen } : { kind: "note" };
+  return { kind: "ingredient", name, amounts: chosen, takesTheRest: false, note };
+}
+
+const BETWEEN = /^[\s|;,:()[\]=\-–—/.…\t]*$/u;
+
+/** Amounts at the front of a line, else those at its end, else the only one with a unit. */
+function chosenAmounts(text: string, placed: readonly PlacedAmount[]): readonly PlacedAmount[] {
+  const front: PlacedAmount[] = [];
+  let at = 0;
+  for (const amount of placed) {
+    if (!BETWEEN.test(text.slice(at, amount.start))) break;
+    front.push(amount);
+    at = amount.end;
+  }
+  if (front.length > 0) return front;
+  const back: PlacedAmount[] = [];
+  let end = text.replace(/\s*\((?![^)]*\d)[^)]*\)\s*$/u, "").length;
+  for (const amount of placed.toReversed()) {
+    if (!BETWEEN.test(text.slice(amount.end, end))) break;
+    back.unshift(amount);
+    end = amount.start;
+  }
+  if (back.length > 0) return withoutNameNumber(back, text);
+  const withUnit = placed.filter(({ unit }) => unit !== "bare");
+  return withUnit.length === 1 ? withUnit : [];
+}
+
+/** A number right before an amount with a unit belongs to the name: "Polysorbate 80 3 %". */
+function withoutNameNumber(back: readonly PlacedAmount[], text: string): readonly PlacedAmount[] {
+  const [first, second] = back;
+  const isName = first?.unit === "bare" && second !== undefined && second.unit !== "bare" && /^\s+$/u.test(text.slice(first.end, second.start));
+  return isName ? back.slice(1) : back;
+}
+
+/** The text with the chosen amounts cut out; what stood behind one in the middle becomes a note. */
+function without(text: string, chosen: readonly PlacedAmount[]): string {
+  const first = chosen[0];
+  const last = chosen.at(-1);
+  if (first === undefined || last === undefined) return text;
+  const before = text.slice(0, first.start).replace(/[([]\s*$/u, "");
+  const after = text.slice(last.end).replace(/^\s*[)\]]/u, "");
+  return /[\p{L}\p{N}]/u.test(before) && /[\p{L}\p{N}]/u.test(after) ? `${before} (${after.replace(/[()]/g, " ")})` : `${before} ${after}`;
+}
+
+/** A name without bullets, leaders and the remarks in brackets, which become the note. */
+function nameAndNote(text: string): { readonly name: string; readonly note: string } {
+  const notes: string[] = [];
+  const name = text
+    .replace(/\(([^)]*)\)?/gu, (_whole, inside: string) => {
+      if (/\p{L}/u.test(inside)) notes.push(inside.replace(/^[\s,:;=\-–—]+/u, "").trim());
+      return " ";
+    })
+    .replace(/[.…_]{2,}/gu, " ")
+    .replace(/[|\t]/gu, " ")
+    .replace(/^\s*(?:of\s+)/iu, "")
+    .replace(/\s+(?:in)?to\s+(?:the|this|it|your)\b.*$/iu, "")
+    .replace(/\s+/gu, " ")
+    .replace(/^[\s,:;=\-–—/.]+|[\s,:;=\-–—/.]+$/gu, "")
+    .replace(/\s+[x×]$/iu, "");
+  return { name, note: notes.join("; ") };
+}

@@ -1,0 +1,116 @@
+import Fuse from "fuse.js";
+import { shownMaterial } from "../library/shownMaterial.ts";
+import type { Material } from "../library/material.ts";
+import { nicknames } from "./nicknames.ts";
+
+/** How sure a reading is. */
+export type Sureness = "sure" | "likely" | "guess" | "unknown";
+
+export interface Recognised {
+  /** Slug; null when nothing comes near. */
+  readonly material: string | null;
+  readonly sureness: Sureness;
+}
+
+export type Recogniser = (name: string) => Recognised;
+
+/** Words that tell nothing of what it is. */
+const FILLERS = new Set([
+  "of", "the", "a", "an", "some", "pure", "organic", "raw", "fresh", "vegetable", "cosmetic", "grade", "natural", "refined", "unrefined",
+  "essential", "eo", "your", "choice", "optional", "fine", "ground", "liquid", "cold", "pressed", "virgin", "extra", "my", "favourite", "hot", "warm",
+]);
+
+/** Fuse.js scores: 0 is a perfect match. */
+const LIKELY_SCORE = 0.12;
+const GUESS_SCORE = 0.3;
+const SHORT_SCORE = 0.25;
+const SHORTEST_FUZZY = 4;
+/** Shorter names are taken only for what is nearly the same. */
+const SHORTEST_GUESS = 6;
+
+/** A name without accents, signs, capitals and the commonest differences of spelling. */
+export function plainName(name: string): string {
+  return name
+    .normalize("NFD")
+    .replace(/\p{M}/gu, "")
+    .toLowerCase()
+    .replaceAll("glycerine", "glycerin")
+    .replaceAll("sulph", "sulf")
+    .replaceAll("aluminum", "aluminium")
+    .replace(/[^a-z0-9]+/g, " ")
+    .trim();
+}
+
+interface Named {
+  readonly name: string;
+  readonly slug: string;
+}
+
+/** Learns the names of all materials once; the answer recognises a name as typed. */
+export function recogniserOf(materials: readonly Material[]): Recogniser {
+  const exact = new Map<string, Set<string>>();
+  const known: Named[] = [];
+  const learn = (name: string, slug: string): void => {
+    const plain = plainName(name);
+    if (plain === "") return;
+    const slugs = exact.get(plain);
+    if (slugs === undefined) exact.set(plain, new Set([slug]));
+    else slugs.add(slug);
+    known.push({ name: plain, slug });
+  };
+  for (const material of materials) for (const name of namesOf(material)) learn(name, material.slug);
+  const calledSo = new Map<string, string>();
+  const slugs = new Set(materials.map(({ slug }) => slug));
+  for (const [slug, names] of Object.entries(nicknames)) {
+    if (!slugs.has(slug)) continue;
+    for (const name of names) {
+      calledSo.set(plainName(name), slug);
+      known.push({ name: plainName(name), slug });
+    }
+  }
+  const fuse = new Fuse(known, { keys: ["name"], includeScore: true, ignoreLocation: true, threshold: GUESS_SCORE, minMatchCharLength: 2 });
+  const exactly = (plain: string): Recognised | null => {
+    const nick = calledSo.get(plain);
+    if (nick !== undefined) return { material: nick, sureness: "sure" };
+    const found = exact.get(plain);
+    if (found === undefined) return null;
+    const [first = null] = found;
+    return { material: first, sureness: found.size === 1 ? "sure" : "likely" };
+  };
+  return (name) => recognise(plainName(name), exactly, fuse);
+}
+
+function namesOf(material: Material): readonly string[] {
+  const telling = (material.inci ?? []).filter((entry) => entry.name !== "Aqua");
+  const main = telling.length === 1 ? telling[0] : undefined;
+  const inciNames = main === undefined ? [] : [main.name, ...(main.common === undefined ? [] : [main.common])];
+  return [material.name, shownMaterial(material).name, material.slug, ...inciNames];
+}
+
+function recognise(plain: string, exactly: (plain: string) => Recognised | null, fuse: Fuse<Named>): Recognised {
+  if (plain === "") return { material: null, sureness: "unknown" };
+  const asTyped = exactly(plain);
+  if (asTyped !== null) return asTyped;
+  const telling = plain
+    .split(" ")
+    .filter((word) => !FILLERS.has(word))
+    .join(" ");
+  const withoutFillers = telling === plain ? null : exactly(telling);
+  if (withoutFillers !== null) return { ...withoutFillers, sureness: withoutFillers.sureness === "sure" ? "likely" : "guess" };
+  if (telling.length < SHORTEST_FUZZY) return { material: null, sureness: "unknown" };
+  return nearest(telling, fuse);
+}
+
+function nearest(telling: string, fuse: Fuse<Named>): Recognised {
+  const [best] = fuse.search(telling, { limit: 8 }).sort((a, b) => distance(a.item.name, telling, a.score) - distance(b.item.name, telling, b.score));
+  if (best?.score === undefined) return { material: null, sureness: "unknown" };
+  const off = distance(best.item.name, telling, best.score);
+  if (off > (telling.length < SHORTEST_GUESS ? SHORT_SCORE : GUESS_SCORE)) return { material: null, sureness: "unknown" };
+  return { material: best.item.slug, sureness: off <= LIKELY_SCORE ? "likely" : "guess" };
+}
+
+/** Fuse.js overlooks how much of the known name was not typed; here it counts. */
+function distance(known: string, typed: string, score = 1): number {
+  const longer = Math.max(known.length, typed.length);
+  return score + (0.25 * Math.abs(known.length - typed.length)) / longer;
+}
