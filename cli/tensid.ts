@@ -62,5 +62,6 @@ main().catch((error: unknown) => {
   if (error instanceof Refusal) refuse(error);
   else if (error instanceof TypeError && "code" in error && String(error.code).startsWith("ERR_PARSE_ARGS")) {
     complain(`That option is not known.\n\n${helpText()}`, BAD_INPUT);
-  } else complain("Something went wrong inside tensid itself; the file is not to blame. Please report the command and the file.", OWN_FAULT);
+  } else
+    complain("Something went wrong inside tensid itself; the file is not to blame. Please report the command and the file.", OWN_FAULT);
 });

@@ -1,4 +1,4 @@
-import { assess, bodyStrata, profileOf, profiles, settle, type Assessment, type Profile, type Stratum } from "@tensidrum/core/formula";
+import { assessSums, bodyStrata, profileOf, profiles, settle, type Profile, type Stratum, type Sums } from "@tensidrum/core/formula";
 import type { Finding, NotJudged } from "@tensidrum/core/findings";
 import type { Material } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
@@ -8,7 +8,7 @@ import { readTyped, type FieldProblem } from "./typed/readTyped";
 import type { TypedSheet } from "./typed/typedSheet";
 
 export interface Readings {
-  readonly assessment: Assessment;
+  readonly assessment: Sums;
   readonly profile: Profile;
   readonly strata: readonly Stratum[];
   readonly problems: readonly FieldProblem[];
@@ -23,7 +23,7 @@ interface Around {
   /** Stands in for a batch that cannot be read just now. */
   readonly lastBatchGrams: number;
   /** The stored readings of a set version, which stand as they are. */
-  readonly stored: Assessment | null;
+  readonly stored: Sums | null;
 }
 
 /** All readings of what is typed, from the same core the server uses. */
@@ -31,7 +31,7 @@ export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatch
   const readings = useMemo(() => {
     const { sheet, problems } = readTyped(typed, lastBatchGrams);
     const formula = formulaOfSheet(sheet, typed.phases, { materials: byId, scales });
-    const assessment = stored ?? assess(formula, bySlug);
+    const assessment = stored ?? assessSums(formula, bySlug);
     const settled = settle(formula, bySlug).sheet;
     return {
       assessment,

@@ -62,7 +62,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
                 <option key={letter}>{letter}</option>
               ))}
             </select>
-            {whole !== null && (
+            {whole?.use != null && (
               <span className={classes.typical}>
                 usual dose {writtenShort(whole.use.low, 4)} to {writtenShort(whole.use.high, 4)} %
               </span>

@@ -1,4 +1,4 @@
-import { finestDecimals, gramsText, type Assessment } from "@tensidrum/core/formula";
+import { finestDecimals, gramsText, type Sums } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import { percentText, toDecimals, writtenPercent, written, type Scale } from "@tensidrum/core/quantities";
 import { memo } from "react";
@@ -15,7 +15,7 @@ import classes from "./LineTable.module.css";
 interface LineTableProps {
   readonly typed: TypedSheet;
   readonly materials: ReadonlyMap<string, Material>;
-  readonly assessment: Assessment;
+  readonly assessment: Sums;
   readonly scales: readonly Scale[];
   readonly problems: readonly FieldProblem[];
   readonly openLineId: string | null;

@@ -1,5 +1,5 @@
 import { chargeShares } from "@tensidrum/core/actives";
-import type { Assessment, Profile } from "@tensidrum/core/formula";
+import type { Profile, Sums } from "@tensidrum/core/formula";
 import type { Charge } from "@tensidrum/core/library";
 import { written, writtenShort } from "@tensidrum/core/quantities";
 import { memo } from "react";
@@ -10,7 +10,7 @@ import classes from "./ActiveReading.module.css";
 const shown: readonly Charge[] = ["anionic", "amphoteric", "nonionic", "cationic"];
 
 /** The hero of the Sheet: how much active cleanser, whether that suits the profile, and of which charge it is. */
-export function ActiveReading({ assessment, profile }: { readonly assessment: Assessment; readonly profile: Profile }) {
+export function ActiveReading({ assessment, profile }: { readonly assessment: Sums; readonly profile: Profile }) {
   const { activeMatter } = assessment;
   const shares = chargeShares(activeMatter);
   const state = windowState(assessment);
@@ -71,7 +71,7 @@ const ShareRow = memo(function ShareRow({
   );
 });
 
-function windowState({ findings }: Assessment): { readonly words: string; readonly isOff: boolean } {
+function windowState({ findings }: Sums): { readonly words: string; readonly isOff: boolean } {
   const codes = findings.map((finding) => finding.code);
   if (codes.includes("ACTIVE_LOW")) return { words: "below its window", isOff: true };
   if (codes.includes("ACTIVE_HIGH")) return { words: "above its window", isOff: true };

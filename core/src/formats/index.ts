@@ -1,6 +1,19 @@
 export { formatNames } from "./formatNames.ts";
 export type { FormatName } from "./formatNames.ts";
-export { formatSchemas, readDilution, readMaterialsFile } from "./readFiles.ts";
+export type * from "./fileTypes.ts";
+export {
+  formatSchemas,
+  readAny,
+  readBeadDrop,
+  readDilution,
+  readMaterialsFile,
+  readMicelles,
+  readSaltCurve,
+  readSettle,
+  readThicken,
+  readTitration,
+  readUnmix,
+} from "./readFiles.ts";
 export type { DilutionFile, LotOfFile, MaterialsFile } from "./readFiles.ts";
 export { readFormula, readLabelledFormula } from "./readFormula.ts";
 export type { LabelledFormula } from "./readFormula.ts";

@@ -1,5 +1,6 @@
 import type Joi from "joi";
 import type { DilutionParts } from "../keeping/dilution.ts";
+import type { FieldFault } from "../formula/refusal.ts";
 import type { Formula } from "../formula/types.ts";
 import { withOwnMaterials } from "../formula/settle.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
@@ -9,7 +10,8 @@ import { formulaSchema } from "./files/formulaFile.ts";
 import { beadDropSchema, saltCurveSchema, settleSchema, thickenSchema, titrationSchema } from "./files/instrumentFiles.ts";
 import { materialsFileSchema } from "./files/materialFile.ts";
 import type { FormatName } from "./formatNames.ts";
-import { wholeFormula } from "./readFormula.ts";
+import type { BeadDropFile, MicellesFile, SaltCurveFile, SettleFile, ThickenFile, TitrationFile, UnmixFile } from "./fileTypes.ts";
+import { readFormula, wholeFormula } from "./readFormula.ts";
 import { materialFaults, materialOfFile, nestingFaults } from "./readMaterial.ts";
 
 /** The shape of every open format. */
@@ -86,7 +88,67 @@ function lotFaults(lots: readonly LotOfFile[], all: MaterialsBySlug) {
     const isTwice = seen.has(id);
     seen.add(id);
     const twice = isTwice ? [{ path: `${path}.id`, message: `${path}.id: "${id}" stands twice.` }] : [];
-    const unknown = all.has(material) ? [] : [{ path: `${path}.material`, message: `${path}.material: "${material}" is not in the library.` }];
+    const unknown = all.has(material)
+      ? []
+      : [{ path: `${path}.material`, message: `${path}.material: "${material}" is not in the library.` }];
     return [...twice, ...unknown];
   });
+}
+
+/**
+ * Checks a file of the bench or of a blend beyond its shape, and hands it on as it is.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+function readPlain<File>(format: FormatName, value: unknown, faultsOf: (file: File) => readonly FieldFault[] = () => []): File {
+  const file = checked<File>(formatSchemas[format], value);
+  const faults = faultsOf(file);
+  if (faults.length > 0) throw refusalOf(faults);
+  return file;
+}
+
+function targetFaults({ target }: TitrationFile): readonly FieldFault[] {
+  if (target.low < target.high) return [];
+  return [{ path: "target", message: `target: ${target.low} to ${target.high} is no window; the low end must be below the high end.` }];
+}
+
+function lineFaults({ ingredients, onePercentLineAfter }: UnmixFile): readonly FieldFault[] {
+  if (onePercentLineAfter == null || onePercentLineAfter < ingredients.length) return [];
+  const path = "onePercentLineAfter";
+  return [
+    { path, message: `${path} is ${onePercentLineAfter}; the last of the ${ingredients.length} names has ${ingredients.length - 1}.` },
+  ];
+}
+
+export const readTitration = (value: unknown): TitrationFile => readPlain("tensidrum-titration/1", value, targetFaults);
+export const readThicken = (value: unknown): ThickenFile => readPlain("tensidrum-thicken/1", value);
+export const readSaltCurve = (value: unknown): SaltCurveFile => readPlain("tensidrum-salt-curve/1", value);
+export const readBeadDrop = (value: unknown): BeadDropFile => readPlain("tensidrum-bead-drop/1", value);
+export const readSettle = (value: unknown): SettleFile => readPlain("tensidrum-settle/1", value);
+export const readMicelles = (value: unknown): MicellesFile => readPlain("tensidrum-micelles/1", value);
+export const readUnmix = (value: unknown): UnmixFile => readPlain("tensidrum-unmix/1", value, lineFaults);
+
+/** Reads a file of any format by the rules of that format. */
+export function readAny(format: FormatName, value: unknown, library: MaterialsBySlug): unknown {
+  switch (format) {
+    case "tensidrum-formula/1":
+      return readFormula(value, library);
+    case "tensidrum-materials/1":
+      return readMaterialsFile(value, library);
+    case "tensidrum-dilution/1":
+      return readDilution(value, library);
+    case "tensidrum-titration/1":
+      return readTitration(value);
+    case "tensidrum-thicken/1":
+      return readThicken(value);
+    case "tensidrum-salt-curve/1":
+      return readSaltCurve(value);
+    case "tensidrum-bead-drop/1":
+      return readBeadDrop(value);
+    case "tensidrum-settle/1":
+      return readSettle(value);
+    case "tensidrum-micelles/1":
+      return readMicelles(value);
+    case "tensidrum-unmix/1":
+      return readUnmix(value);
+  }
 }

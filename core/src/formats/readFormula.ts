@@ -92,11 +92,7 @@ function lineFaults(written: WrittenFormula, prefix: string, materials: Readonly
   return faults;
 }
 
-function phaseIds(
-  { phases }: WrittenFormula,
-  prefix: string,
-  say: (path: string, says: string) => void,
-): ReadonlySet<string> | null {
+function phaseIds({ phases }: WrittenFormula, prefix: string, say: (path: string, says: string) => void): ReadonlySet<string> | null {
   if (phases === undefined) return null;
   const ids = new Set<string>();
   phases.forEach((phase, index) => {

@@ -12,7 +12,7 @@ export interface Leaf {
 const worked = new WeakMap<MaterialsBySlug, Map<Material, readonly Leaf[]>>();
 
 /**
- * The plain materials a material is made of, to any depth. A plain one is its own only leaf.
+ * The plain materials a material is made of, to any depth; parts of 0 % are none. A plain one is its own only leaf.
  * @throws Refusal when a part is unknown or a material contains itself.
  */
 export function leavesOf(material: Material, materials: MaterialsBySlug): readonly Leaf[] {
@@ -31,7 +31,7 @@ function collected(material: Material, materials: MaterialsBySlug): readonly Lea
 
 function collect(material: Material, fraction: number, above: readonly string[], materials: MaterialsBySlug, leaves: Leaf[]): void {
   if (material.parts === undefined) {
-    leaves.push({ material, fraction });
+    if (fraction > 0) leaves.push({ material, fraction });
     return;
   }
   if (above.includes(material.slug)) {

@@ -90,7 +90,8 @@ function chelatorHurdle({ lines, materials }: SettledSheet): Hurdle {
     }
   }
   const hurdle = "chelator";
-  if (percent > 0) return { hurdle, state: "holds", value: percent, says: `${written(percent, 2)} % chelator holds the metals germs need.` };
+  if (percent > 0)
+    return { hurdle, state: "holds", value: percent, says: `${written(percent, 2)} % chelator holds the metals germs need.` };
   return { hurdle, state: "open", value: 0, says: "No chelator: metals from water and plants feed germs and dull the preservative." };
 }
 

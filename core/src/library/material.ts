@@ -132,6 +132,7 @@ export interface MaterialFacts {
 export interface PlainMaterial extends MaterialFacts {
   readonly inci: readonly InciEntry[];
   readonly parts?: never;
+  readonly measured?: readonly string[];
 }
 
 /** A material made of other materials; facts it leaves null follow from its leaves. */

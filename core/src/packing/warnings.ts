@@ -36,7 +36,9 @@ export function labelWarnings(sheet: SettledSheet, profile: Profile): readonly s
     ...(profile.slug === "powder-cleanser" ? ["Powder: do not breathe in the dust; keep it dry."] : []),
     ...(profile.slug === "cleansing-oil" ? ["Keep water and wet fingers out of the container."] : []),
     ...(profile.slug === "shake-remover" ? ["Shake before use."] : []),
-    ...(flags.has("eye-irritant") && sheet.formula.eyeArea === true ? ["Holds material that irritates the eye: not for the eye area."] : []),
+    ...(flags.has("eye-irritant") && sheet.formula.eyeArea === true
+      ? ["Holds material that irritates the eye: not for the eye area."]
+      : []),
     ...[...notes].map((note) => (note.endsWith(".") ? note : `${note}.`)),
     "Names, thresholds and warnings differ from place to place: the authority where you sell decides.",
   ];

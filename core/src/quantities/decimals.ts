@@ -11,10 +11,12 @@ const MOST_DECIMALS = 100;
 /** Powers of ten up to here are exact doubles, so that dividing by them rounds only once. */
 const MOST_EXACT_POWER = 22;
 
+const powersOfTen: readonly number[] = Array.from({ length: MOST_EXACT_POWER + 1 }, (_, power) => 10 ** power);
+
 /** Removes binary noise: the double nearest to `value` written with so many decimals. */
 export function toDecimals(value: number, places: number): number {
-  const scaled = value * 10 ** places;
-  if (places <= MOST_EXACT_POWER && Math.abs(scaled) < Number.MAX_SAFE_INTEGER) return Math.round(scaled) / 10 ** places;
+  const power = powersOfTen[places];
+  if (power !== undefined && Math.abs(value * power) < Number.MAX_SAFE_INTEGER) return Math.round(value * power) / power;
   return Number(value.toFixed(Math.min(places, MOST_DECIMALS)));
 }
 

@@ -64,7 +64,11 @@ export function millilitresOf(amount: number, unit: VolumeUnit, system: MeasureS
  * Grams of a material measured by mass, volume or drops, with how far they can be off. 1 US tablespoon of glycerin
  * (1.26 g/mL) is 18.63 g; 20 drops of 30 mg are 0.6 g. Not found where density or drop mass is unknown.
  */
-export function gramsOfMeasure(amount: number, unit: KitchenUnit, of: { readonly material: Measurable; readonly system: MeasureSystem }): MeasuredMass {
+export function gramsOfMeasure(
+  amount: number,
+  unit: KitchenUnit,
+  of: { readonly material: Measurable; readonly system: MeasureSystem },
+): MeasuredMass {
   if (isMassUnit(unit)) return around(amount * GRAMS[unit], 0);
   const { material, system } = of;
   if (unit === "drop") {

@@ -18,7 +18,8 @@ export type LineReading =
 const BULLET = /^\s*(?:[-–—*•·▪◦+>]|\[[ x]?\]|\d{1,2}[.)](?=\s+\D))\s+/u;
 const REST =
   /\(?\b(?:q\.?\s?s\.?(?:\s?p\.?)?(?:\s?(?:to|ad))?(?:\s?100(?:\s?(?:%|g|ml|percent))?)?|(?:top\s)?(?:up\s)?to\s(?:make\s)?100(?:[.,]0+)?(?:\s?(?:%|g|ml|percent))?|ad\s100(?:\s?(?:%|g|ml))?|(?:the\s)?(?:rest|remainder|balance|remaining)(?:\sto\s100(?:\s?%)?)?)(?![\p{L}\p{N}])\)?\.?/iu;
-const OPEN = /\b(?:rest|remainder|remaining)\b.*\b(?:up to you|your choice|as you like|of your choice)\b|\bup to you\b|\bof your choice\b(?!.*\d)/iu;
+const OPEN =
+  /\b(?:rest|remainder|remaining)\b.*\b(?:up to you|your choice|as you like|of your choice)\b|\bup to you\b|\bof your choice\b(?!.*\d)/iu;
 const PHASE = /^(?:phase|part)\s+([A-Z]|\d)\b\s*[:.)\-–—]?\s*(.*)$/iu;
 const TOTAL = /^(?:in\s)?(?:total|sum|batch(?: size)?|makes|yields?|for)\b\s*:?/iu;
 const HEADING = /^[^\d%]{2,60}:\s*$/u;
@@ -69,7 +70,8 @@ function ingredientOf(text: string): LineReading {
     }
   }
   const rest = REST.exec(text);
-  const isWordOnly = rest !== null && /^rest$/iu.test(rest[0]) && INSTRUCTION.test(text) && !/^rest\s+(?:of\s+)?(?:\w+\s)?water/iu.test(text);
+  const isWordOnly =
+    rest !== null && /^rest$/iu.test(rest[0]) && INSTRUCTION.test(text) && !/^rest\s+(?:of\s+)?(?:\w+\s)?water/iu.test(text);
   if (rest !== null && !isWordOnly) {
     const left = `${text.slice(0, rest.index)} ${text.slice(rest.index + rest[0].length)}`;
     const { name, note } = nameAndNote(left.replace(/\b100\s?(?:%|g|ml)?\s*$/iu, ""));
@@ -114,7 +116,8 @@ function chosenAmounts(text: string, placed: readonly PlacedAmount[]): readonly 
 /** A number right before an amount with a unit belongs to the name: "Polysorbate 80 3 %". */
 function withoutNameNumber(back: readonly PlacedAmount[], text: string): readonly PlacedAmount[] {
   const [first, second] = back;
-  const isName = first?.unit === "bare" && second !== undefined && second.unit !== "bare" && /^\s+$/u.test(text.slice(first.end, second.start));
+  const isName =
+    first?.unit === "bare" && second !== undefined && second.unit !== "bare" && /^\s+$/u.test(text.slice(first.end, second.start));
   return isName ? back.slice(1) : back;
 }
 

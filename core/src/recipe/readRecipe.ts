@@ -46,7 +46,10 @@ export interface Recipe {
 export function readRecipe(text: string, materials: readonly Material[], recogniser: Recogniser = recogniserOf(materials)): Recipe {
   const rows = splitRows(text);
   const readings = rows.map(({ text: row }) => readLine(row));
-  const columns = columnsOf(rows.map(({ text: row }) => row), readings);
+  const columns = columnsOf(
+    rows.map(({ text: row }) => row),
+    readings,
+  );
   const phases: { id: string; title: string }[] = [];
   let phase = "A";
   const lines = readings.map((reading, index): RecipeLine => {
@@ -130,8 +133,7 @@ function areTwoColumns(ingredients: readonly IngredientReading[]): boolean {
 
 /** Which of two bare columns is the percent: the one that can be, when only one stays within 100. */
 function bareOrder(ingredients: readonly IngredientReading[]): readonly ("percent" | "g")[] {
-  const sumOf = (at: number) =>
-    ingredients.reduce((sum, { amounts }) => sum + (amounts[at]?.unit === "bare" ? amounts[at].value : 0), 0);
+  const sumOf = (at: number) => ingredients.reduce((sum, { amounts }) => sum + (amounts[at]?.unit === "bare" ? amounts[at].value : 0), 0);
   return sumOf(0) <= PERCENT_LIMIT || sumOf(1) > PERCENT_LIMIT ? ["percent", "g"] : ["g", "percent"];
 }
 
@@ -215,7 +217,9 @@ function meant(amounts: readonly Amount[], columns: Columns): Meant {
     };
   }
   if (columns.isTwo) {
-    const typed = amounts.map((amount, index) => (amount.unit === "bare" ? { ...amount, unit: columns.order[index] ?? columns.bareUnit } : amount));
+    const typed = amounts.map((amount, index) =>
+      amount.unit === "bare" ? { ...amount, unit: columns.order[index] ?? columns.bareUnit } : amount,
+    );
     const chosen = typed.find(({ unit }) => unit === "percent") ?? typed[0] ?? first;
     return { amount: chosen, strengthPercent: null, isDoubtful: chosen.isRough };
   }

@@ -58,7 +58,11 @@ function isKnown(line: RecipeLine): line is RecipeLine & { readonly material: st
   return line.material !== null;
 }
 
-function weigh(line: RecipeLine & { readonly material: string }, materials: MaterialsBySlug, system: MeasureSystem): Weighed | { readonly reason: string } {
+function weigh(
+  line: RecipeLine & { readonly material: string },
+  materials: MaterialsBySlug,
+  system: MeasureSystem,
+): Weighed | { readonly reason: string } {
   const material = materials.get(line.material);
   if (line.amount === null || material === undefined) return { reason: "there is no amount" };
   const { unit, value, isRough } = line.amount;

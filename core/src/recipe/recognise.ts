@@ -16,8 +16,37 @@ export type Recogniser = (name: string) => Recognised;
 
 /** Words that tell nothing of what it is. */
 const FILLERS = new Set([
-  "of", "the", "a", "an", "some", "pure", "organic", "raw", "fresh", "vegetable", "cosmetic", "grade", "natural", "refined", "unrefined",
-  "essential", "eo", "your", "choice", "optional", "fine", "ground", "liquid", "cold", "pressed", "virgin", "extra", "my", "favourite", "hot", "warm",
+  "of",
+  "the",
+  "a",
+  "an",
+  "some",
+  "pure",
+  "organic",
+  "raw",
+  "fresh",
+  "vegetable",
+  "cosmetic",
+  "grade",
+  "natural",
+  "refined",
+  "unrefined",
+  "essential",
+  "eo",
+  "your",
+  "choice",
+  "optional",
+  "fine",
+  "ground",
+  "liquid",
+  "cold",
+  "pressed",
+  "virgin",
+  "extra",
+  "my",
+  "favourite",
+  "hot",
+  "warm",
 ]);
 
 /** Fuse.js scores: 0 is a perfect match. */
@@ -102,7 +131,9 @@ function recognise(plain: string, exactly: (plain: string) => Recognised | null,
 }
 
 function nearest(telling: string, fuse: Fuse<Named>): Recognised {
-  const [best] = fuse.search(telling, { limit: 8 }).sort((a, b) => distance(a.item.name, telling, a.score) - distance(b.item.name, telling, b.score));
+  const [best] = fuse
+    .search(telling, { limit: 8 })
+    .sort((a, b) => distance(a.item.name, telling, a.score) - distance(b.item.name, telling, b.score));
   if (best?.score === undefined) return { material: null, sureness: "unknown" };
   const off = distance(best.item.name, telling, best.score);
   if (off > (telling.length < SHORTEST_GUESS ? SHORT_SCORE : GUESS_SCORE)) return { material: null, sureness: "unknown" };

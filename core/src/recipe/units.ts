@@ -26,7 +26,10 @@ const WORDS: readonly (readonly [string, RecipeUnit | OtherUnit])[] = [
   [String.raw`pinch(?:es)?`, "pinch"],
   [String.raw`dash(?:es)?`, "dash"],
   [String.raw`parts?`, "part"],
-  [String.raw`°\s?[cf]?|degrees?|deg\.?|minutes?|mins?\.?|hours?|hrs?\.?|h|seconds?|secs?\.?|days?|weeks?|months?|rpm|bottles?|eo|mm|cm`, "not-an-amount"],
+  [
+    String.raw`°\s?[cf]?|degrees?|deg\.?|minutes?|mins?\.?|hours?|hrs?\.?|h|seconds?|secs?\.?|days?|weeks?|months?|rpm|bottles?|eo|mm|cm`,
+    "not-an-amount",
+  ],
 ];
 
 const byWord = WORDS.map(([source, unit]) => [new RegExp(`^(?:${source})$`, "i"), unit] as const);

@@ -46,7 +46,11 @@ export function batchForContainers({ containers, fillGrams, lossPercent = USUAL_
  * that is 18 % of the formula make 461.1 g.
  * @throws Refusal when the formula holds none of it.
  */
-export function batchForMaterial(formula: Formula, gramsInHand: { readonly material: string; readonly grams: number }, library: MaterialsBySlug): number {
+export function batchForMaterial(
+  formula: Formula,
+  gramsInHand: { readonly material: string; readonly grams: number },
+  library: MaterialsBySlug,
+): number {
   const { sheet } = settle(formula, library);
   const percent = sheet.lines.reduce((sum, { line, percent: share }) => (line.material === gramsInHand.material ? sum + share : sum), 0);
   if (percent <= 0) {

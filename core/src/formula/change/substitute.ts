@@ -62,7 +62,11 @@ export function substitute(formula: Formula, wanted: Substitution, library: Mate
   const old = before.lines.find(({ line }) => line.id === wanted.lineId);
   const next = materials.get(wanted.material);
   if (old === undefined || next === undefined || old.line.qs === true) {
-    throw new Refusal("not-found", "There is no such line or material to exchange.", "Choose a line with a percent and a material of the library.");
+    throw new Refusal(
+      "not-found",
+      "There is no such line or material to exchange.",
+      "Choose a line with a percent and a material of the library.",
+    );
   }
   const percent = equalActivePercent(activeMatterOfLine(old, materials).percent, old.material, next, wanted, materials);
   const exchanged = formula.lines.map((line) => (line.id === wanted.lineId ? exchangedLine(line, percent, wanted) : line));
@@ -86,7 +90,11 @@ function equalActivePercent(
   const strength = content > 0 && assayPercent !== undefined ? assayPercent : content;
   if (activePercent <= 0 || strength <= 0) {
     const without = activePercent <= 0 ? old : next;
-    throw new Refusal("not-possible", `${without.name} brings no active matter to compare by.`, "Exchange it by hand at the percent you choose.");
+    throw new Refusal(
+      "not-possible",
+      `${without.name} brings no active matter to compare by.`,
+      "Exchange it by hand at the percent you choose.",
+    );
   }
   const percent = (100 * activePercent) / strength;
   if (percent > 100) {

@@ -58,7 +58,9 @@ export const messyRecipes: readonly MessyRecipe[] = [
   },
   {
     title: "one line that leaves the rest open",
-    lines: [["85 coco glucoside, 6 olive oil, the rest is up to you", "85 percent coco-glucoside, likely / 6 percent olive-oil, likely / open"]],
+    lines: [
+      ["85 coco glucoside, 6 olive oil, the rest is up to you", "85 percent coco-glucoside, likely / 6 percent olive-oil, likely / open"],
+    ],
   },
   {
     title: "a table with bars, percent and grams under a heading",
@@ -276,7 +278,9 @@ export const messyRecipes: readonly MessyRecipe[] = [
   },
   {
     title: "semicolons in one line",
-    lines: [["60 g water; 30 g coco glucoside; 10 g glycerin", "60 g water-distilled, sure / 30 g coco-glucoside, sure / 10 g glycerin, sure"]],
+    lines: [
+      ["60 g water; 30 g coco glucoside; 10 g glycerin", "60 g water-distilled, sure / 30 g coco-glucoside, sure / 10 g glycerin, sure"],
+    ],
   },
   {
     title: "percent by weight, spelt out",
@@ -373,7 +377,9 @@ export const messyRecipes: readonly MessyRecipe[] = [
   },
   {
     title: "adding with plus",
-    lines: [["80 g water + 15 g decyl glucoside + 5 g glycerin", "80 g water-distilled, sure / 15 g decyl-glucoside, sure / 5 g glycerin, sure"]],
+    lines: [
+      ["80 g water + 15 g decyl glucoside + 5 g glycerin", "80 g water-distilled, sure / 15 g decyl-glucoside, sure / 5 g glycerin, sure"],
+    ],
   },
   {
     title: "litres and millilitres",
