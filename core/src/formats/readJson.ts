@@ -25,14 +25,31 @@ export function readJson(text: string): unknown {
   }
 }
 
+/** Where the text stops being JSON; null when it is nested too deep to tell. */
+function firstFault(text: string): { readonly offset: number; readonly path: string } | null {
+  try {
+    const errors: ParseError[] = [];
+    parse(text, errors);
+    const offset = errors[0]?.offset ?? 0;
+    return { offset, path: pathText(getLocation(text, offset).path) };
+  } catch {
+    return null;
+  }
+}
+
 function notJson(text: string): Refusal {
-  const errors: ParseError[] = [];
-  parse(text, errors);
-  const offset = errors[0]?.offset ?? 0;
+  const fault = firstFault(text);
+  if (fault === null) {
+    return new Refusal(
+      "not-valid",
+      "The file is not JSON: brackets are opened without end.",
+      "Close every bracket, and nest lists less deeply.",
+    );
+  }
+  const { offset, path } = fault;
   const before = text.slice(0, offset);
   const line = before.split("\n").length;
   const column = offset - before.lastIndexOf("\n");
-  const path = pathText(getLocation(text, offset).path);
   const word = /^[^\s,\]}]{1,20}/.exec(text.slice(offset))?.[0] ?? "";
   const at = path === "" ? "" : ` at ${path}`;
   const found = word === "" ? "" : `, at ${word}`;
