@@ -1,5 +1,5 @@
 import { assess, Refusal } from "@tensidrum/core/formula";
-import { formatSchemas, readDilution, readFormula, readLabelledFormula, type FormatName } from "@tensidrum/core/formats";
+import { readAny, readDilution, readFormula, readLabelledFormula, type FormatName } from "@tensidrum/core/formats";
 import { dilute } from "@tensidrum/core/keeping";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { labelOf } from "@tensidrum/core/packing";
@@ -16,10 +16,10 @@ function reading(format: FormatName, summary: string, run: Command["run"]): Comm
   return { summary, format, takesInput: true, run };
 }
 
-/** Keeps its place in the list and says so, until its computation is there. */
+/** Checks its file, then says that its computation is not there yet. */
 function awaited(format: FormatName, summary: string): Command {
-  return reading(format, `${summary} (not there yet)`, () => {
-    if (formatSchemas[format] === undefined) throw new Error("no such format");
+  return reading(format, `${summary} (not there yet)`, (value, library) => {
+    readAny(format, value, library);
     throw new Refusal("not-possible", "This command is not there yet.", "Use one of the commands that tensid --help lists as ready.");
   });
 }

@@ -84,7 +84,7 @@ await run(async () => {
     await counted("Types of the core", () => check("typescript/bin/tsc", ["-p", "core"]));
     await counted("Types of the routes", () => check("@react-router/dev/bin.js", ["typegen"]));
     await counted("Types of the whole", () => check("typescript/bin/tsc", []));
-    await counted("Core, interface and server tests", () => unitTests(["core", "interface", "server"]));
+    await counted("Core, command line, interface and server tests", () => unitTests(["core", "commands", "interface", "server"]));
     const built = await counted("Production build", () =>
       ensureBuild().then(
         () => ({ passed: 1, failed: 0 }),
