@@ -1,11 +1,15 @@
 import { createHash } from "node:crypto";
+import { validatedLibrary } from "@tensidrum/core/formats";
 import { referenceLibrary, referenceLibraryVersion } from "@tensidrum/core/reference";
 import { and, eq, isNull, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { columnsOf } from "./queries.server";
 import { materials } from "./schema";
 
-/** Brings the stored reference materials up to the library of this build. Returns how many were written. */
+/**
+ * Brings the stored reference materials up to the library of this build. Returns how many were written.
+ * @throws Refusal naming material and field when a fact of the library is not sound; nothing is written then.
+ */
 export async function loadReferenceLibrary(db: Executor): Promise<number> {
   const digest = createHash("sha256").update(JSON.stringify(referenceLibrary)).digest("hex").slice(0, 12);
   const libraryVersion = `${referenceLibraryVersion}-${digest}`;
@@ -16,7 +20,7 @@ export async function loadReferenceLibrary(db: Executor): Promise<number> {
   if (present?.rows === referenceLibrary.length) return 0;
   await db
     .insert(materials)
-    .values(referenceLibrary.map((facts) => ({ ...columnsOf(facts), libraryVersion })))
+    .values(validatedLibrary(referenceLibrary).map((facts) => ({ ...columnsOf(facts), libraryVersion })))
     .onConflictDoUpdate({
       target: [materials.makerId, materials.slug],
       set: {

@@ -8,6 +8,7 @@ import { preservativeDoses, preservativeReadings, type PreservativeReading } fro
 import { waterActivityReading } from "../keeping/waterActivity.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import { estimatesOf, type Estimate } from "./estimates.ts";
+import { leavesOf } from "./leaves.ts";
 import { profileOf, type Profile } from "./profiles.ts";
 import { Refusal } from "./refusal.ts";
 import { settle } from "./settle.ts";
@@ -113,7 +114,7 @@ export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
     hurdles: hurdlePanel(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
     composition: compositionOf(byInci),
     estimates: estimatesOf(sheet),
-    notJudged: [...sums.notJudged, ...notJudgedReadings(activity, corridor)],
+    notJudged: [...sums.notJudged, ...notJudgedReadings(activity, corridor), ...untold(sheet)],
   };
 }
 
@@ -122,4 +123,19 @@ function notJudgedReadings(activity: number | null, corridor: PhCorridor | null)
   if (activity === null) missing.push({ what: "waterActivity", missing: "water in the formula", lines: [] });
   if (corridor === null) missing.push({ what: "phCorridor", missing: "water in the formula, or anyone who claims a pH", lines: [] });
   return missing;
+}
+
+/** Below this a composition leaves something untold, % of the material. */
+const TOLD_PERCENT = 99.5;
+
+/** Lines whose material does not tell all it consists of; the composition stays short by that much. */
+function untold({ lines, materials }: SettledSheet): readonly NotJudged[] {
+  const silent = lines.filter(
+    ({ material, percent }) =>
+      percent > 0 &&
+      leavesOf(material, materials).some((leaf) => leaf.material.inci.reduce((sum, entry) => sum + entry.percent, 0) < TOLD_PERCENT),
+  );
+  return silent.length === 0
+    ? []
+    : [{ what: "composition", missing: "the whole composition of these materials", lines: silent.map(({ line }) => line.id) }];
 }

@@ -142,6 +142,22 @@ describe("the roll-up", () => {
     expect(compositionOf(inci).map(({ inci: name }) => name)).toEqual(["Aqua", "Cocamidopropyl Betaine", "Sodium Chloride", "Glycerin"]);
   });
 
+  it("says which material does not tell all it is made of, and invents nothing for it", () => {
+    const half = own("half-told", { inci: [{ name: "Mel", percent: 50 }] });
+    const { composition, notJudged } = assess(
+      sheetOf(
+        [
+          ["water-distilled", "q.s."],
+          ["half-told", 10],
+        ],
+        { materials: [half] },
+      ),
+      library,
+    );
+    expect(composition.reduce((sum, { percent }) => sum + percent, 0)).toBeCloseTo(95, 10);
+    expect(notJudged.find(({ what }) => what === "composition")?.lines).toEqual(["half-told"]);
+  });
+
   it("counts the waters of flowers as water", () => {
     expect(
       waterPercent(
