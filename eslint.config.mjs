@@ -81,7 +81,14 @@ export default tseslint.config(
     rules: {
       "no-restricted-imports": [
         "error",
-        { patterns: [{ regex: "^(?!\\.{1,2}/|fuse\\.js$)", message: "Core imports only itself and listed packages." }] },
+        {
+          patterns: [
+            {
+              regex: "^(?!\\.{1,2}/|fuse\\.js$|d3-random$|ml-levenberg-marquardt$)",
+              message: "Core imports only itself and listed packages.",
+            },
+          ],
+        },
       ],
       "no-restricted-globals": [
         "error",

@@ -1,7 +1,8 @@
 import { assess, Refusal } from "@tensidrum/core/formula";
-import { readAny, readDilution, readFormula, readLabelledFormula, type FormatName } from "@tensidrum/core/formats";
+import { readAny, readDilution, readFormula, readLabelledFormula, readMicelles, type FormatName } from "@tensidrum/core/formats";
 import { dilute } from "@tensidrum/core/keeping";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
+import { answerMicelles } from "@tensidrum/core/micelles";
 import { labelOf } from "@tensidrum/core/packing";
 
 export interface Command {
@@ -42,7 +43,13 @@ export const commands: ReadonlyMap<string, Command> = new Map([
   ["salt-curve", awaited("tensidrum-salt-curve/1", "the salt curve through jars")],
   ["bead-drop", awaited("tensidrum-bead-drop/1", "thickness from a falling bead")],
   ["settle", awaited("tensidrum-settle/1", "whether particles sink")],
-  ["micelles", awaited("tensidrum-micelles/1", "mixed micelles of a blend")],
+  [
+    "micelles",
+    reading("tensidrum-micelles/1", "mixed micelles of a blend", (value) => {
+      const { totalMillimolar, surfactants } = readMicelles(value);
+      return answerMicelles(totalMillimolar, surfactants);
+    }),
+  ],
   [
     "label",
     reading("tensidrum-formula/1", 'the ingredient list; "naming" is "inci" or "common"', (value, library) => {

@@ -1,3 +1,5 @@
-export { zeinIndex } from "./zeinIndex.ts";
 export { activeContentOf, activeMatterOfLine, chargeShares, sumActiveMatter } from "./activeMatter.ts";
 export type { ActiveMatter, ByCharge } from "./activeMatter.ts";
+export { cleansersOf, type Cleanser } from "./cleansers.ts";
+export { foamOf, foamWords, looseOilPercent, type Foam } from "./foam.ts";
+export { irritationBand, irritationOf, zeinIndex, type Irritation, type IrritationBand } from "./irritation.ts";

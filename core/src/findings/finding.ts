@@ -21,7 +21,7 @@ export interface Finding {
 }
 
 /** Readings that can be missing as a whole. */
-export type ReadingName = "densityGramsPerMl" | "waterActivity" | "phCorridor" | "composition";
+export type ReadingName = "densityGramsPerMl" | "waterActivity" | "phCorridor" | "composition" | "micelles" | "irritation" | "foam";
 
 /** What a rule or a reading needed and did not get. */
 export interface NotJudged {

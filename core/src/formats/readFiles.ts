@@ -119,12 +119,22 @@ function lineFaults({ ingredients, onePercentLineAfter }: UnmixFile): readonly F
   ];
 }
 
+/** Shares typed with three decimals may miss 1 by this much. */
+const SHARES_TOLERANCE = 0.005;
+
+function shareFaults({ surfactants }: MicellesFile): readonly FieldFault[] {
+  const sum = surfactants.reduce((total, { moleFraction }) => total + moleFraction, 0);
+  if (Math.abs(sum - 1) <= SHARES_TOLERANCE) return [];
+  const message = `surfactants: their mole fractions sum to ${Number(sum.toPrecision(4))}; they must sum to 1.`;
+  return [{ path: "surfactants", message }];
+}
+
 export const readTitration = (value: unknown): TitrationFile => readPlain("tensidrum-titration/1", value, targetFaults);
 export const readThicken = (value: unknown): ThickenFile => readPlain("tensidrum-thicken/1", value);
 export const readSaltCurve = (value: unknown): SaltCurveFile => readPlain("tensidrum-salt-curve/1", value);
 export const readBeadDrop = (value: unknown): BeadDropFile => readPlain("tensidrum-bead-drop/1", value);
 export const readSettle = (value: unknown): SettleFile => readPlain("tensidrum-settle/1", value);
-export const readMicelles = (value: unknown): MicellesFile => readPlain("tensidrum-micelles/1", value);
+export const readMicelles = (value: unknown): MicellesFile => readPlain("tensidrum-micelles/1", value, shareFaults);
 export const readUnmix = (value: unknown): UnmixFile => readPlain("tensidrum-unmix/1", value, lineFaults);
 
 /** Reads a file of any format by the rules of that format. */

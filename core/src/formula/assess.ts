@@ -1,5 +1,7 @@
 import { phCorridor, type PhCorridor } from "../acidity/corridor.ts";
 import { activeMatterOfLine, sumActiveMatter, type ActiveMatter } from "../actives/activeMatter.ts";
+import type { Foam } from "../actives/foam.ts";
+import type { Irritation } from "../actives/irritation.ts";
 import type { Finding, NotJudged } from "../findings/finding.ts";
 import { judge } from "../findings/registry.ts";
 import { hurdlePanel, type Hurdle } from "../keeping/hurdles.ts";
@@ -7,6 +9,8 @@ import { judgedPh, type JudgedPh } from "../keeping/judgedPh.ts";
 import { preservativeDoses, preservativeReadings, type PreservativeReading } from "../keeping/preservatives.ts";
 import { waterActivityReading } from "../keeping/waterActivity.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
+import type { MicellesInUse } from "../micelles/inUse.ts";
+import { mildnessOf } from "../micelles/mildness.ts";
 import { estimatesOf, type Estimate } from "./estimates.ts";
 import { leavesOf } from "./leaves.ts";
 import { profileOf, type Profile } from "./profiles.ts";
@@ -19,7 +23,7 @@ import type { Formula, SettledSheet } from "./types.ts";
 import { weighSheet, type WeighedLine } from "./weighSheet.ts";
 
 /** Stored beside every assessment, so that a reading can be traced to the sums that made it. */
-export const coreVersion = "0.2.0";
+export const coreVersion = "0.3.0";
 
 /** What adding up alone tells. Keys follow docs/formats; numbers are unrounded. */
 export interface Sums {
@@ -40,6 +44,12 @@ export interface Sums {
 
 /** All readings of a formula. */
 export interface Assessment extends Sums {
+  /** At in-use strength; null where a fact is missing or one kind of micelle does not describe the blend. */
+  readonly micelles: MicellesInUse | null;
+  readonly irritation: Irritation | null;
+  readonly foam: Foam | null;
+  /** Oil that nothing carries, % w/w. */
+  readonly looseOilPercent: number;
   /** 0 to 1; null without water. */
   readonly waterActivity: number | null;
   /** Null where no water makes a pH. */
@@ -93,7 +103,7 @@ export function assessSums(formula: Formula, library: MaterialsBySlug): Sums {
 }
 
 /**
- * Reads a formula: sums, composition, water activity, pH corridor, preservatives, hurdles, findings. Pure, and the same
+ * Reads a formula: sums, micelles, mildness, foam, composition, water activity, pH corridor, preservatives, hurdles, findings. Pure, and the same
  * in the browser and on the server.
  * @throws Refusal when the profile or a material is unknown or a material contains itself.
  */
@@ -105,8 +115,10 @@ export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
   const corridor = waterPercent > 0 || profile.ph !== null ? phCorridor(sheet, profile, doses) : null;
   const preservativePh = judgedPh(formula, corridor, profile);
   const preservatives = preservativeReadings(doses, preservativePh.ph);
+  const { notJudged: mildnessNotJudged, ...mildness } = mildnessOf(sheet, sums.activeMatter.percent);
   return {
     ...sums,
+    ...mildness,
     waterActivity: activity,
     phCorridor: corridor,
     preservatives,
@@ -114,7 +126,7 @@ export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
     hurdles: hurdlePanel(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
     composition: compositionOf(byInci),
     estimates: estimatesOf(sheet),
-    notJudged: [...sums.notJudged, ...notJudgedReadings(activity, corridor), ...untold(sheet)],
+    notJudged: [...sums.notJudged, ...mildnessNotJudged, ...notJudgedReadings(activity, corridor), ...untold(sheet)],
   };
 }
 

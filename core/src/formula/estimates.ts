@@ -10,10 +10,16 @@ const FACTS_OF_READING = {
   waterActivity: ["waterActivity"],
   phCorridor: ["phStable"],
   preservatives: ["preservative", "use"],
+  micelles: ["cmcMillimolar", "molarMass"],
+  irritation: ["zein"],
+  foam: ["foam"],
 } as const satisfies Record<string, readonly FactName[]>;
 
 /** Readings that are estimates by their model, however well the facts are known. */
-const ALWAYS_ESTIMATES = new Set<string>(["waterActivity", "densityGramsPerMl"]);
+const ALWAYS_ESTIMATES = new Set<string>(["waterActivity", "densityGramsPerMl", "micelles", "irritation", "foam"]);
+
+/** Facts that count for cleansing actives only. */
+const OF_CLEANSERS: ReadonlySet<FactName> = new Set<FactName>(["cmcMillimolar", "molarMass", "zein", "foam"]);
 
 export type EstimatedReading = keyof typeof FACTS_OF_READING | "composition";
 
@@ -59,6 +65,7 @@ function uncertainSources(sheet: SettledSheet, facts: readonly FactName[]): Sour
       if (fact === "active" && line.assayPercent !== undefined) continue;
       forEachSource(material, fact, sheet.materials, (source) => {
         if (!source.uncertain.includes(fact) || !counts(source[fact])) return;
+        if (OF_CLEANSERS.has(fact) && source.countsAsActive !== true) return;
         materials.add(source.slug);
         lines.add(line.id);
       });

@@ -102,7 +102,7 @@ describe("substitution at equal active matter", () => {
     expect(of("anionicSharePercent")).toMatchObject({ after: 0 });
     expect(of("nonionicSharePercent")?.after).toBeCloseTo(of("anionicSharePercent")?.before ?? 0, 8);
     expect(of("saltThickenedPercent")?.after).toBeCloseTo(6, 10);
-    expect(of("zeinIndex")).toBeDefined();
+    expect(of("irritationIndex")).toBeDefined();
   });
 
   it("a cationic cleanser that cannot stand beside the sulfonate shows as a new finding", () => {

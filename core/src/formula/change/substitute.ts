@@ -1,5 +1,4 @@
 import { activeContentOf, activeMatterOfLine, chargeShares } from "../../actives/activeMatter.ts";
-import { zeinIndex } from "../../actives/zeinIndex.ts";
 import type { Charge, Material, MaterialsBySlug } from "../../library/material.ts";
 import { charges } from "../../library/material.ts";
 import { assess, type Assessment } from "../assess.ts";
@@ -31,7 +30,13 @@ export type ChangedReading =
   | `${Charge}SharePercent`
   | "saltPercent"
   | "electrolytePercent"
-  | "zeinIndex"
+  | "irritationIndex"
+  | "irritationLoad"
+  | "freeAnionicMillimolar"
+  | "relief"
+  | "foamFlash"
+  | "foamDensity"
+  | "foamStability"
   | "saltThickenedPercent"
   | "phLow"
   | "phHigh"
@@ -144,7 +149,13 @@ function readingsOf(sheet: SettledSheet, assessment: Assessment, { lineId, price
     ...charges.map((charge): [ChangedReading, number] => [`${charge}SharePercent`, shares[charge]]),
     ["saltPercent", assessment.saltPercent],
     ["electrolytePercent", assessment.electrolytePercent],
-    ["zeinIndex", zeinIndex(sheet)],
+    ["irritationIndex", assessment.irritation?.index ?? null],
+    ["irritationLoad", assessment.irritation?.load ?? null],
+    ["freeAnionicMillimolar", assessment.micelles?.freeAnionicMillimolar ?? null],
+    ["relief", assessment.micelles?.relief ?? null],
+    ["foamFlash", assessment.foam?.flash ?? null],
+    ["foamDensity", assessment.foam?.density ?? null],
+    ["foamStability", assessment.foam?.stability ?? null],
     ["saltThickenedPercent", saltThickenedPercent(sheet)],
     ["phLow", assessment.phCorridor?.low ?? null],
     ["phHigh", assessment.phCorridor?.high ?? null],
