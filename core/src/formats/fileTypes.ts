@@ -1,15 +1,5 @@
+import type { Agent } from "../acidity/equivalents.ts";
 import type { Charge, Span } from "../library/material.ts";
-
-/** An acid or a base in water, as it is dosed. */
-export interface Agent {
-  readonly kind: "acid" | "base";
-  /** g/mol */
-  readonly molarMass: number;
-  /** One per equivalent; none is a strong one. A base carries those of its conjugate acid. */
-  readonly pKas: readonly number[];
-  /** % w/w */
-  readonly strengthPercent: number;
-}
 
 /** A pH reading and all that was added before it, g. */
 export interface TitrationReading {

@@ -1,0 +1,213 @@
+import { drawEnsemble, type Ensemble, type EnsembleProblem } from "../../numerics/ensemble.ts";
+import { agentTable, phTable, sigmoid, waterAlkalinity, type AgentTable } from "./alkalinity.ts";
+import { keepBook, type KnownBuffer, type Station, type Titration } from "./bookkeeping.ts";
+
+/** What the advisor holds possible before anything is read; docs/models.md says why. */
+const UNKNOWN_SITES = 3;
+const UNKNOWN_MMOL_PER_KG = logSpan(0.5, 250);
+const UNKNOWN_PKA = { low: 2, high: 10.5 };
+const BACKGROUND_MMOL_PER_KG = logSpan(1, 25);
+/** The weak background is spread evenly over these, pKa. */
+const BACKGROUND_PKAS = [3, 3.75, 4.5, 5.25, 6, 6.75, 7.5, 8.25, 9, 9.75, 10.5];
+/** Known sites may miss their stated range by this. */
+const KNOWN_TOLERANCE = 0.2;
+/** Relative error of one dose: drops, strength of the solution, what stays on the spoon. */
+export const DOSE_ERROR = 0.08;
+/** Known sites this close are one, pKa. */
+const SAME_PKA = 0.15;
+
+const PER_UNKNOWN = 2;
+const FIRST_UNKNOWN = 1;
+const BACKGROUND = FIRST_UNKNOWN + UNKNOWN_SITES * PER_UNKNOWN;
+const FIRST_KNOWN = BACKGROUND + 1;
+
+/** The background of 1 mmol/kg in all: nearly straight over the pH of skin. */
+const backgroundAt = phTable((ph) => BACKGROUND_PKAS.reduce((sum, pKa) => sum + 1 / (1 + 10 ** (pKa - ph)), 0) / BACKGROUND_PKAS.length);
+
+/** One plausible batch, made out of the coordinates of a member. */
+export interface PlausibleBatch {
+  /** Sites now: mmol/kg and pKa. */
+  readonly sites: Float64Array;
+  readonly pKas: Float64Array;
+  siteCount: number;
+  /** mmol/kg in all */
+  background: number;
+  /** Charge the strong ions leave over, mmol/kg, at the first reading. */
+  excess: number;
+  /** All truly dosed until the last station, mmol/kg. */
+  agentTotal: number;
+  counterTotal: number;
+  thinned: number;
+}
+
+/** Reads members back as batches and says how the readings fit them. */
+export interface BatchModel {
+  readonly problem: EnsembleProblem;
+  readonly stations: readonly Station[];
+  readonly leftGrams: number;
+  readonly agent: AgentTable;
+  readonly counter: AgentTable | null;
+  /** Makes the batch of a member up to a station; the same object is used again. */
+  batchAt(coordinates: Float64Array, offset: number, station: number): PlausibleBatch;
+}
+
+/** Sites with one pKa or nearly: a sum at their weighted mean. */
+export function merged(known: readonly KnownBuffer[]): readonly KnownBuffer[] {
+  const groups: KnownBuffer[] = [];
+  for (const site of [...known].filter(({ high }) => high > 0).sort((a, b) => a.pKa - b.pKa)) {
+    const last = groups.at(-1);
+    if (last === undefined || site.pKa - last.pKa > SAME_PKA) {
+      groups.push(site);
+      continue;
+    }
+    const [weight, more] = [last.low + last.high, site.low + site.high];
+    const pKa = (last.pKa * weight + site.pKa * more) / (weight + more);
+    groups[groups.length - 1] = { pKa, low: last.low + site.low, high: last.high + site.high };
+  }
+  return groups;
+}
+
+export function batchModel(titration: Titration): BatchModel {
+  const { stations, leftGrams } = keepBook(titration);
+  const known = merged(titration.knownBuffers);
+  const agent = agentTable(titration.agent);
+  const counter = titration.counterAgent === null ? null : agentTable(titration.counterAgent);
+  const uniformCount = FIRST_KNOWN + known.length;
+  const least = known.map(({ low }) => low * (1 - KNOWN_TOLERANCE));
+  const span = known.map(({ high }, k) => high * (1 + KNOWN_TOLERANCE) - least[k]!);
+  const batch: PlausibleBatch = {
+    sites: new Float64Array(known.length + UNKNOWN_SITES),
+    pKas: Float64Array.from([...known.map(({ pKa }) => pKa), ...new Array<number>(UNKNOWN_SITES).fill(0)]),
+    siteCount: 0,
+    background: 0,
+    excess: 0,
+    agentTotal: 0,
+    counterTotal: 0,
+    thinned: 1,
+  };
+  const first = stations[0]!;
+
+  function start(coordinates: Float64Array, offset: number): void {
+    const firstKnown = offset + FIRST_KNOWN;
+    for (let k = 0; k < known.length; k += 1) batch.sites[k] = least[k]! + span[k]! * coordinates[firstKnown + k]!;
+    batch.background = logUniform(BACKGROUND_MMOL_PER_KG, coordinates[offset + BACKGROUND]!);
+    const unknown = Math.min(UNKNOWN_SITES, Math.floor(coordinates[offset]! * (UNKNOWN_SITES + 1)));
+    for (let k = 0; k < unknown; k += 1) {
+      const at = offset + FIRST_UNKNOWN + k * PER_UNKNOWN;
+      batch.sites[known.length + k] = logUniform(UNKNOWN_MMOL_PER_KG, coordinates[at]!);
+      batch.pKas[known.length + k] = UNKNOWN_PKA.low + (UNKNOWN_PKA.high - UNKNOWN_PKA.low) * coordinates[at + 1]!;
+    }
+    batch.siteCount = known.length + unknown;
+    batch.agentTotal = first.agentTotal;
+    batch.counterTotal = first.counterTotal;
+    batch.thinned = 1;
+    const truePh = first.ph - first.sigma * coordinates[offset + uniformCount]!;
+    batch.excess = chargeOf(batch, truePh, agent, counter);
+  }
+
+  /** Takes the additions before a station into the books, with this member's own dosing error. */
+  function advance(coordinates: Float64Array, offset: number, station: number): void {
+    const { agentStep, counterStep, thinning, thinned } = stations[station]!;
+    const factor = Math.max(0, 1 + DOSE_ERROR * coordinates[offset + uniformCount + station]!);
+    batch.agentTotal = batch.agentTotal * thinning + agentStep * factor;
+    batch.counterTotal = batch.counterTotal * thinning + counterStep * factor;
+    batch.thinned = thinned;
+  }
+
+  const problem: EnsembleProblem = {
+    uniformCount,
+    normalCount: stations.length,
+    stages: stations.length - 1,
+    evaluate(coordinates, offset, stage, out) {
+      start(coordinates, offset);
+      let before = 0;
+      for (let k = 1; k <= stage + 1; k += 1) {
+        advance(coordinates, offset, k);
+        const { ph, sigma } = stations[k]!;
+        const miss = (nearPh(batch, ph, agent, counter) - ph) / sigma;
+        const logLikelihood = (-miss * miss) / 2;
+        if (k === stage + 1) out[1] = logLikelihood;
+        else before += logLikelihood;
+      }
+      out[0] = before;
+    },
+  };
+
+  return {
+    problem,
+    stations,
+    leftGrams,
+    agent,
+    counter,
+    batchAt(coordinates, offset, station) {
+      start(coordinates, offset);
+      for (let k = 1; k <= station; k += 1) advance(coordinates, offset, k);
+      return batch;
+    },
+  };
+}
+
+/** A span of amounts by its logarithm. */
+function logSpan(low: number, high: number): { readonly lnLow: number; readonly lnSpan: number } {
+  return { lnLow: Math.log(low), lnSpan: Math.log(high / low) };
+}
+
+function logUniform({ lnLow, lnSpan }: ReturnType<typeof logSpan>, part: number): number {
+  return Math.exp(lnLow + lnSpan * part);
+}
+
+/** Everything that must balance at a pH, mmol/kg: rises with pH. */
+export function chargeOf(batch: PlausibleBatch, ph: number, agent: AgentTable, counter: AgentTable | null): number {
+  let sum = batch.background * backgroundAt(ph);
+  for (let k = 0; k < batch.siteCount; k += 1) sum += batch.sites[k]! * sigmoid(ph - batch.pKas[k]!);
+  sum = sum * batch.thinned + waterAlkalinity(ph) - batch.agentTotal * agent(ph);
+  return counter === null ? sum : sum - batch.counterTotal * counter(ph);
+}
+
+/** Charge that stands over at a pH; 0 at the batch's own. */
+function imbalance(batch: PlausibleBatch, ph: number, agent: AgentTable, counter: AgentTable | null): number {
+  return chargeOf(batch, ph, agent, counter) - batch.excess * batch.thinned;
+}
+
+const SLOPE_STEP = 0.02;
+const LONGEST_STEP = 1;
+
+/** The batch's pH from a start close by: one step of the local slope, then one of the secant; exact where it counts. */
+function nearPh(batch: PlausibleBatch, start: number, agent: AgentTable, counter: AgentTable | null): number {
+  const here = imbalance(batch, start, agent, counter);
+  const slope = (imbalance(batch, start + SLOPE_STEP, agent, counter) - here) / SLOPE_STEP;
+  const step = slope > 0 ? Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, -here / slope)) : 0;
+  if (Math.abs(step) < SLOPE_STEP) return start + step;
+  const there = imbalance(batch, start + step, agent, counter);
+  const secant = (there - here) / step;
+  const further = secant > 0 ? -there / secant : 0;
+  return start + step + Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, further));
+}
+
+const BISECTIONS = 16;
+
+/** The batch's pH, to 0.0003. */
+export function phOf(batch: PlausibleBatch, agent: AgentTable, counter: AgentTable | null): number {
+  let low = -1;
+  let high = 15;
+  for (let k = 0; k < BISECTIONS; k += 1) {
+    const middle = (low + high) / 2;
+    if (imbalance(batch, middle, agent, counter) < 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Further dose of an agent that brings the batch to a pH, mmol/kg; negative when it is past it already. */
+export function doseTo(
+  batch: PlausibleBatch,
+  ph: number,
+  tables: { readonly agent: AgentTable; readonly counter: AgentTable | null; readonly dosed: AgentTable },
+): number {
+  return imbalance(batch, ph, tables.agent, tables.counter) / tables.dosed(ph);
+}
+
+/** The members that the readings of a titration leave plausible. */
+export function plausibleBatches(model: BatchModel, size: { readonly members: number; readonly seed: number }): Ensemble {
+  return drawEnsemble(model.problem, size);
+}
