@@ -84,7 +84,7 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: "^(?!\\.{1,2}/|fuse\\.js$|d3-random$|ml-levenberg-marquardt$)",
+              regex: "^(?!\\.{1,2}/|fuse\\.js$|d3-random$|ml-levenberg-marquardt$|dayjs$)",
               message: "Core imports only itself and listed packages.",
             },
           ],

@@ -1,2 +1,12 @@
 export { EYE_PH, intersect, phCorridor } from "./corridor.ts";
 export type { PhClaim, PhCorridor } from "./corridor.ts";
+export { equivalentsPerMole, gramsOf, millimolesIn, type Agent } from "./equivalents.ts";
+export { adviseTitration, type DoseAdvice, type TitrationAdvice } from "./titration/adviseTitration.ts";
+export { keepBook, METER_SIGMA } from "./titration/bookkeeping.ts";
+export type { Book, KnownBuffer, Station, Titration, TitrationReading } from "./titration/bookkeeping.ts";
+export { bufferCurve, drawnCurve, type BufferPoint } from "./titration/bufferCurve.ts";
+export { knownBuffersOf } from "./titration/knownBuffers.ts";
+export type { TitrationState } from "./titration/situation.ts";
+export { calibrationOf, correctedPh, type BufferReading, type Calibration } from "./calibration.ts";
+export { percentOfBatch, startingDoseGrams, type EarlierTotal } from "./startingDose.ts";
+export { planStock, type StockPlan, type StockWish } from "./stockSolution.ts";

@@ -31,6 +31,12 @@ export interface TitrationAdvice {
   readonly text: string;
 }
 
+export interface AdviceOptions {
+  readonly seed?: number;
+  /** Titrations of earlier batches of this version. */
+  readonly earlier?: readonly Titration[];
+}
+
 const MEMBERS = 2000;
 const SEED = 20_25;
 
@@ -40,8 +46,8 @@ const SEED = 20_25;
  * to the middle of the window by the middle of the ensemble, and the one whose chance of passing the far edge is 0.1 %.
  * Deterministic for a seed.
  */
-export function adviseTitration(titration: Titration, { seed = SEED }: { readonly seed?: number } = {}): TitrationAdvice {
-  const model = batchModel(titration);
+export function adviseTitration(titration: Titration, { seed = SEED, earlier = [] }: AdviceOptions = {}): TitrationAdvice {
+  const model = batchModel(titration, earlier);
   const ensemble = plausibleBatches(model, { members: MEMBERS, seed });
   const phs = phNow(model, ensemble);
   const { low, high } = titration.target;

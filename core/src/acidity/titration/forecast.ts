@@ -6,9 +6,8 @@ import { DOSE_ERROR, doseTo, phOf, type BatchModel } from "./plausibleBatches.ts
 
 /** The pH of every plausible batch after the last reading, in the order of the members. */
 export function phNow(model: BatchModel, ensemble: Ensemble): Float64Array {
-  const last = model.stations.length - 1;
   return Float64Array.from({ length: ensemble.members }, (_, member) =>
-    phOf(model.batchAt(ensemble.coordinates, member * ensemble.coordinatesEach, last), model.agent, model.counter),
+    phOf(model.batchNow(ensemble.coordinates, member * ensemble.coordinatesEach), model.agent, model.counter),
   );
 }
 
@@ -45,13 +44,12 @@ export interface Aim {
 }
 
 export function doseLimits(model: BatchModel, ensemble: Ensemble, { dosed, middle, farEdge, seed }: Aim): DoseLimits {
-  const last = model.stations.length - 1;
   const tables = { agent: model.agent, counter: model.counter, dosed };
   const factors = nextDoseFactors(ensemble.members, seed);
   const toMiddle = new Float64Array(ensemble.members);
   const passing = new Float64Array(ensemble.members);
   for (let member = 0; member < ensemble.members; member += 1) {
-    const batch = model.batchAt(ensemble.coordinates, member * ensemble.coordinatesEach, last);
+    const batch = model.batchNow(ensemble.coordinates, member * ensemble.coordinatesEach);
     toMiddle[member] = doseTo(batch, middle, tables);
     passing[member] = doseTo(batch, farEdge, tables) / factors[member]!;
   }
@@ -78,10 +76,9 @@ export function expectedPh(
   ensemble: Ensemble,
   { dose, isCounter, seed }: { dose: number; isCounter: boolean; seed: number },
 ): ExpectedPh {
-  const last = model.stations.length - 1;
   const factors = nextDoseFactors(ensemble.members, seed);
   const phs = Float64Array.from({ length: ensemble.members }, (_, member) => {
-    const batch = model.batchAt(ensemble.coordinates, member * ensemble.coordinatesEach, last);
+    const batch = model.batchNow(ensemble.coordinates, member * ensemble.coordinatesEach);
     if (isCounter) batch.counterTotal += dose * factors[member]!;
     else batch.agentTotal += dose * factors[member]!;
     return phOf(batch, model.agent, model.counter);

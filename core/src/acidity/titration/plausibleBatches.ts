@@ -47,8 +47,8 @@ export interface BatchModel {
   readonly leftGrams: number;
   readonly agent: AgentTable;
   readonly counter: AgentTable | null;
-  /** Makes the batch of a member up to a station; the same object is used again. */
-  batchAt(coordinates: Float64Array, offset: number, station: number): PlausibleBatch;
+  /** Makes the batch of a member after the last reading; the same object is used again. */
+  batchNow(coordinates: Float64Array, offset: number): PlausibleBatch;
 }
 
 /** Sites with one pKa or nearly: a sum at their weighted mean. */
@@ -67,11 +67,27 @@ export function merged(known: readonly KnownBuffer[]): readonly KnownBuffer[] {
   return groups;
 }
 
-export function batchModel(titration: Titration): BatchModel {
+/** One titration of a batch, with where its own coordinates lie. */
+interface Run {
+  readonly stations: readonly Station[];
+  readonly agent: AgentTable;
+  readonly counter: AgentTable | null;
+  /** Of its normal coordinates: the first reading's error, then each dose's. */
+  readonly firstNormal: number;
+}
+
+function runOf({ agent, counterAgent }: Titration, stations: readonly Station[], firstNormal: number): Run {
+  return { stations, agent: agentTable(agent), counter: counterAgent === null ? null : agentTable(counterAgent), firstNormal };
+}
+
+/**
+ * @param titration The batch in hand.
+ * @param earlier Titrations of earlier batches of the same version: what their readings say of the sites holds for this
+ * one too.
+ */
+export function batchModel(titration: Titration, earlier: readonly Titration[] = []): BatchModel {
   const { stations, leftGrams } = keepBook(titration);
   const known = merged(titration.knownBuffers);
-  const agent = agentTable(titration.agent);
-  const counter = titration.counterAgent === null ? null : agentTable(titration.counterAgent);
   const uniformCount = FIRST_KNOWN + known.length;
   const least = known.map(({ low }) => low * (1 - KNOWN_TOLERANCE));
   const span = known.map(({ high }, k) => high * (1 + KNOWN_TOLERANCE) - least[k]!);
@@ -85,9 +101,15 @@ export function batchModel(titration: Titration): BatchModel {
     counterTotal: 0,
     thinned: 1,
   };
-  const first = stations[0]!;
+  const runs: Run[] = [];
+  let normals = 0;
+  for (const one of [...earlier.map((other) => ({ ...other, own: keepBook(other).stations })), { ...titration, own: stations }]) {
+    runs.push(runOf(one, one.own, uniformCount + normals));
+    normals += one.own.length;
+  }
+  const present = runs.at(-1)!;
 
-  function start(coordinates: Float64Array, offset: number): void {
+  function readSites(coordinates: Float64Array, offset: number): void {
     const firstKnown = offset + FIRST_KNOWN;
     for (let k = 0; k < known.length; k += 1) batch.sites[k] = least[k]! + span[k]! * coordinates[firstKnown + k]!;
     batch.background = logUniform(BACKGROUND_MMOL_PER_KG, coordinates[offset + BACKGROUND]!);
@@ -98,17 +120,21 @@ export function batchModel(titration: Titration): BatchModel {
       batch.pKas[known.length + k] = UNKNOWN_PKA.low + (UNKNOWN_PKA.high - UNKNOWN_PKA.low) * coordinates[at + 1]!;
     }
     batch.siteCount = known.length + unknown;
-    batch.agentTotal = first.agentTotal;
-    batch.counterTotal = first.counterTotal;
+  }
+
+  /** The first reading fixes what the strong ions leave over. */
+  function begin({ stations: [first], agent, counter, firstNormal }: Run, coordinates: Float64Array, offset: number): void {
+    batch.agentTotal = first!.agentTotal;
+    batch.counterTotal = first!.counterTotal;
     batch.thinned = 1;
-    const truePh = first.ph - first.sigma * coordinates[offset + uniformCount]!;
+    const truePh = first!.ph - first!.sigma * coordinates[offset + firstNormal]!;
     batch.excess = chargeOf(batch, truePh, agent, counter);
   }
 
   /** Takes the additions before a station into the books, with this member's own dosing error. */
-  function advance(coordinates: Float64Array, offset: number, station: number): void {
-    const { agentStep, counterStep, thinning, thinned } = stations[station]!;
-    const factor = Math.max(0, 1 + DOSE_ERROR * coordinates[offset + uniformCount + station]!);
+  function advance({ stations: all, firstNormal }: Run, station: number, coordinates: Float64Array, offset: number): void {
+    const { agentStep, counterStep, thinning, thinned } = all[station]!;
+    const factor = Math.max(0, 1 + DOSE_ERROR * coordinates[offset + firstNormal + station]!);
     batch.agentTotal = batch.agentTotal * thinning + agentStep * factor;
     batch.counterTotal = batch.counterTotal * thinning + counterStep * factor;
     batch.thinned = thinned;
@@ -116,18 +142,24 @@ export function batchModel(titration: Titration): BatchModel {
 
   const problem: EnsembleProblem = {
     uniformCount,
-    normalCount: stations.length,
-    stages: stations.length - 1,
+    normalCount: normals,
+    stages: normals - runs.length,
     evaluate(coordinates, offset, stage, out) {
-      start(coordinates, offset);
+      readSites(coordinates, offset);
       let before = 0;
-      for (let k = 1; k <= stage + 1; k += 1) {
-        advance(coordinates, offset, k);
-        const { ph, sigma } = stations[k]!;
-        const miss = (nearPh(batch, ph, agent, counter) - ph) / sigma;
-        const logLikelihood = (-miss * miss) / 2;
-        if (k === stage + 1) out[1] = logLikelihood;
-        else before += logLikelihood;
+      let taken = -1;
+      for (const run of runs) {
+        if (taken >= stage) break;
+        begin(run, coordinates, offset);
+        for (let k = 1; k < run.stations.length && taken < stage; k += 1) {
+          advance(run, k, coordinates, offset);
+          const { ph, sigma } = run.stations[k]!;
+          const miss = (nearPh(batch, ph, run.agent, run.counter) - ph) / sigma;
+          const logLikelihood = (-miss * miss) / 2;
+          taken += 1;
+          if (taken === stage) out[1] = logLikelihood;
+          else before += logLikelihood;
+        }
       }
       out[0] = before;
     },
@@ -137,11 +169,12 @@ export function batchModel(titration: Titration): BatchModel {
     problem,
     stations,
     leftGrams,
-    agent,
-    counter,
-    batchAt(coordinates, offset, station) {
-      start(coordinates, offset);
-      for (let k = 1; k <= station; k += 1) advance(coordinates, offset, k);
+    agent: present.agent,
+    counter: present.counter,
+    batchNow(coordinates, offset) {
+      readSites(coordinates, offset);
+      begin(present, coordinates, offset);
+      for (let k = 1; k < stations.length; k += 1) advance(present, k, coordinates, offset);
       return batch;
     },
   };
