@@ -1,9 +1,24 @@
+import { adviseTitration, type Titration } from "@tensidrum/core/acidity";
 import { assess, Refusal } from "@tensidrum/core/formula";
-import { readAny, readDilution, readFormula, readLabelledFormula, readMicelles, type FormatName } from "@tensidrum/core/formats";
+import {
+  readAny,
+  readBeadDrop,
+  readDilution,
+  readFormula,
+  readLabelledFormula,
+  readMicelles,
+  readSaltCurve,
+  readSettle,
+  readThicken,
+  readTitration,
+  type FormatName,
+  type TitrationFile,
+} from "@tensidrum/core/formats";
 import { dilute } from "@tensidrum/core/keeping";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { answerMicelles } from "@tensidrum/core/micelles";
 import { labelOf } from "@tensidrum/core/packing";
+import { adviseThickening, answerSaltCurve, beadViscosity, settlingOf } from "@tensidrum/core/thickness";
 
 export interface Command {
   readonly summary: string;
@@ -25,6 +40,19 @@ function awaited(format: FormatName, summary: string): Command {
   });
 }
 
+/** A file without ranges tells one amount per site; the advisor allows for a fifth around it. */
+function titrationOf({ batchGrams, agent, target, dropGrams, counterAgent, knownBuffers, readings }: TitrationFile): Titration {
+  return {
+    batchGrams,
+    agent,
+    target,
+    readings,
+    dropGrams: dropGrams ?? null,
+    counterAgent: counterAgent ?? null,
+    knownBuffers: (knownBuffers ?? []).map(({ pKa, mmolPerKg }) => ({ pKa, low: mmolPerKg, high: mmolPerKg })),
+  };
+}
+
 /** Every command with what it reads and answers. */
 export const commands: ReadonlyMap<string, Command> = new Map([
   [
@@ -38,11 +66,26 @@ export const commands: ReadonlyMap<string, Command> = new Map([
   ],
   ["assess", reading("tensidrum-formula/1", "all readings of a formula", (value, library) => assess(readFormula(value, library), library))],
   ["steps", awaited("tensidrum-formula/1", "the steps of making a formula")],
-  ["titrate", awaited("tensidrum-titration/1", "the next dose of acid or base")],
-  ["thicken", awaited("tensidrum-thicken/1", "the next addition of salt")],
-  ["salt-curve", awaited("tensidrum-salt-curve/1", "the salt curve through jars")],
-  ["bead-drop", awaited("tensidrum-bead-drop/1", "thickness from a falling bead")],
-  ["settle", awaited("tensidrum-settle/1", "whether particles sink")],
+  [
+    "titrate",
+    reading("tensidrum-titration/1", "the next dose of acid or base", (value) => adviseTitration(titrationOf(readTitration(value)))),
+  ],
+  [
+    "thicken",
+    reading("tensidrum-thicken/1", "the next addition of salt", (value) => {
+      const { jars = [], additions = [], ...file } = readThicken(value);
+      return adviseThickening({ ...file, jars, additions });
+    }),
+  ],
+  [
+    "salt-curve",
+    reading("tensidrum-salt-curve/1", "the salt curve through jars", (value) => {
+      const { points, target = null } = readSaltCurve(value);
+      return answerSaltCurve(points, target);
+    }),
+  ],
+  ["bead-drop", reading("tensidrum-bead-drop/1", "thickness from a falling bead", (value) => beadViscosity(readBeadDrop(value)))],
+  ["settle", reading("tensidrum-settle/1", "whether particles sink", (value) => settlingOf(readSettle(value)))],
   [
     "micelles",
     reading("tensidrum-micelles/1", "mixed micelles of a blend", (value) => {

@@ -1,16 +1,11 @@
 import type { Agent } from "../acidity/equivalents.ts";
-import type { Charge, Span } from "../library/material.ts";
-
-/** A pH reading and all that was added before it, g. */
-export interface TitrationReading {
-  readonly doseGramsTotal: number;
-  readonly counterGramsTotal?: number;
-  readonly otherGramsTotal?: number;
-  readonly ph: number;
-  /** Uncertainty of the instrument, pH. */
-  readonly phSigma?: number;
-  readonly sampleGrams?: number;
-}
+import type { TitrationReading } from "../acidity/titration/bookkeeping.ts";
+import type { Surfactant } from "../micelles/blend.ts";
+import type { SaltPoint } from "../thickness/salt/fitSaltCurve.ts";
+import type { Thickening } from "../thickness/salt/plausibleHills.ts";
+import type { Particle } from "../thickness/settling.ts";
+import type { BeadDrop } from "../thickness/viscosity/beadDrop.ts";
+import type { Span } from "../library/material.ts";
 
 export interface TitrationFile {
   readonly format: "tensidrum-titration/1";
@@ -23,22 +18,8 @@ export interface TitrationFile {
   readonly readings: readonly TitrationReading[];
 }
 
-export interface SaltPoint {
-  /** Whole salt in the jar, % w/w. */
-  readonly saltPercent: number;
-  /** In the maker's own unit. */
-  readonly viscosity: number;
-}
-
-export interface ThickenFile {
+export interface ThickenFile extends Omit<Thickening, "jars" | "additions">, Partial<Pick<Thickening, "jars" | "additions">> {
   readonly format: "tensidrum-thicken/1";
-  readonly batchGrams: number;
-  readonly hiddenSaltPercent: number;
-  /** Of the brine, % w/w; 100 is dry salt. */
-  readonly strengthPercent: number;
-  readonly target: number;
-  readonly jars?: readonly SaltPoint[];
-  readonly additions?: readonly { readonly gramsTotal: number; readonly viscosity: number }[];
 }
 
 export interface SaltCurveFile {
@@ -47,32 +28,19 @@ export interface SaltCurveFile {
   readonly target?: number | null;
 }
 
-export interface BeadDropFile {
+export interface BeadDropFile extends BeadDrop {
   readonly format: "tensidrum-bead-drop/1";
-  readonly beadDiameterMm: number;
-  /** g/mL */
-  readonly beadDensity: number;
-  readonly jarDiameterMm: number;
-  readonly liquidDensity: number;
-  readonly fallMm: number;
-  readonly seconds: number;
 }
 
-export interface SettleFile {
+export interface SettleFile extends Particle {
   readonly format: "tensidrum-settle/1";
-  readonly diameterMicrometre: number;
-  /** g/mL */
-  readonly particleDensity: number;
-  readonly liquidDensity: number;
-  readonly pascalSeconds: number;
-  readonly yieldPascal: number;
 }
 
 export interface MicellesFile {
   readonly format: "tensidrum-micelles/1";
   /** All surfactant, mmol/L. */
   readonly totalMillimolar: number;
-  readonly surfactants: readonly { readonly charge: Charge; readonly cmcMillimolar: number; readonly moleFraction: number }[];
+  readonly surfactants: readonly Surfactant[];
 }
 
 export interface UnmixFile {

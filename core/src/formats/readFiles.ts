@@ -106,9 +106,45 @@ function readPlain<File>(format: FormatName, value: unknown, faultsOf: (file: Fi
   return file;
 }
 
-function targetFaults({ target }: TitrationFile): readonly FieldFault[] {
-  if (target.low < target.high) return [];
-  return [{ path: "target", message: `target: ${target.low} to ${target.high} is no window; the low end must be below the high end.` }];
+function titrationFaults({ target, readings, batchGrams, counterAgent }: TitrationFile): readonly FieldFault[] {
+  const faults: FieldFault[] = [];
+  if (!(target.low < target.high)) {
+    const message = `target: ${target.low} to ${target.high} is no window; the low end must be below the high end.`;
+    faults.push({ path: "target", message });
+  }
+  for (const key of ["doseGramsTotal", "counterGramsTotal", "otherGramsTotal"] as const) {
+    faults.push(
+      ...fallFaults(
+        readings.map((reading) => reading[key] ?? 0),
+        (k) => `readings[${k}].${key}`,
+      ),
+    );
+  }
+  const counted = readings.findIndex(({ counterGramsTotal }) => (counterGramsTotal ?? 0) > 0);
+  if (counted !== -1 && counterAgent == null) {
+    const path = `readings[${counted}].counterGramsTotal`;
+    faults.push({ path, message: `${path}: something was dosed back, but counterAgent does not say what.` });
+  }
+  const sampled = readings.reduce((sum, { sampleGrams }) => sum + (sampleGrams ?? 0), 0);
+  if (sampled >= batchGrams) {
+    faults.push({ path: "readings", message: `readings: the samples take ${sampled} g out of a batch of ${batchGrams} g.` });
+  }
+  return faults;
+}
+
+/** Running totals never fall. */
+function fallFaults(totals: readonly number[], pathOf: (k: number) => string): readonly FieldFault[] {
+  const at = totals.findIndex((total, k) => k > 0 && total < totals[k - 1]!);
+  if (at === -1) return [];
+  const path = pathOf(at);
+  return [{ path, message: `${path}: ${totals[at]} g is less than the ${totals[at - 1]} g before; totals run on.` }];
+}
+
+function thickenFaults({ additions = [] }: ThickenFile): readonly FieldFault[] {
+  return fallFaults(
+    additions.map(({ gramsTotal }) => gramsTotal),
+    (k) => `additions[${k}].gramsTotal`,
+  );
 }
 
 function lineFaults({ ingredients, onePercentLineAfter }: UnmixFile): readonly FieldFault[] {
@@ -129,8 +165,8 @@ function shareFaults({ surfactants }: MicellesFile): readonly FieldFault[] {
   return [{ path: "surfactants", message }];
 }
 
-export const readTitration = (value: unknown): TitrationFile => readPlain("tensidrum-titration/1", value, targetFaults);
-export const readThicken = (value: unknown): ThickenFile => readPlain("tensidrum-thicken/1", value);
+export const readTitration = (value: unknown): TitrationFile => readPlain("tensidrum-titration/1", value, titrationFaults);
+export const readThicken = (value: unknown): ThickenFile => readPlain("tensidrum-thicken/1", value, thickenFaults);
 export const readSaltCurve = (value: unknown): SaltCurveFile => readPlain("tensidrum-salt-curve/1", value);
 export const readBeadDrop = (value: unknown): BeadDropFile => readPlain("tensidrum-bead-drop/1", value);
 export const readSettle = (value: unknown): SettleFile => readPlain("tensidrum-settle/1", value);

@@ -28,8 +28,8 @@ export interface Ensemble {
 /** A likelihood is let in only so far that this share of the members still counts. */
 const KEPT_SHARE = 0.5;
 /** Walks of every member after each letting-in, and more once an observation is in whole. */
-const MOVES_BETWEEN = 3;
-const MOVES_AT_END = 6;
+const MOVES_BETWEEN = 2;
+const MOVES_AT_END = 4;
 const MOST_LEVELS = 60;
 
 /**

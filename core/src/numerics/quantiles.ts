@@ -3,7 +3,9 @@ export function quantileOfSorted(sorted: ArrayLike<number>, share: number): numb
   const place = share * (sorted.length - 1);
   const below = Math.floor(place);
   const low = sorted[below]!;
-  return low + (place - below) * (sorted[Math.min(below + 1, sorted.length - 1)]! - low);
+  const high = sorted[Math.min(below + 1, sorted.length - 1)]!;
+  // Equal neighbours may both be infinite.
+  return low === high ? low : low + (place - below) * (high - low);
 }
 
 export function median(values: ArrayLike<number>): number {

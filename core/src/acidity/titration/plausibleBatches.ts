@@ -43,6 +43,7 @@ export interface PlausibleBatch {
 /** Reads members back as batches and says how the readings fit them. */
 export interface BatchModel {
   readonly problem: EnsembleProblem;
+  /** Every reading by itself. */
   readonly stations: readonly Station[];
   readonly leftGrams: number;
   readonly agent: AgentTable;
@@ -86,7 +87,8 @@ function runOf({ agent, counterAgent }: Titration, stations: readonly Station[],
  * one too.
  */
 export function batchModel(titration: Titration, earlier: readonly Titration[] = []): BatchModel {
-  const { stations, leftGrams } = keepBook(titration);
+  const { stations: all, leftGrams } = keepBook(titration);
+  const stations = pooled(all);
   const known = merged(titration.knownBuffers);
   const uniformCount = FIRST_KNOWN + known.length;
   const least = known.map(({ low }) => low * (1 - KNOWN_TOLERANCE));
@@ -103,7 +105,7 @@ export function batchModel(titration: Titration, earlier: readonly Titration[] =
   };
   const runs: Run[] = [];
   let normals = 0;
-  for (const one of [...earlier.map((other) => ({ ...other, own: keepBook(other).stations })), { ...titration, own: stations }]) {
+  for (const one of [...earlier.map((other) => ({ ...other, own: pooled(keepBook(other).stations) })), { ...titration, own: stations }]) {
     runs.push(runOf(one, one.own, uniformCount + normals));
     normals += one.own.length;
   }
@@ -132,8 +134,8 @@ export function batchModel(titration: Titration, earlier: readonly Titration[] =
   }
 
   /** Takes the additions before a station into the books, with this member's own dosing error. */
-  function advance({ stations: all, firstNormal }: Run, station: number, coordinates: Float64Array, offset: number): void {
-    const { agentStep, counterStep, thinning, thinned } = all[station]!;
+  function advance({ stations: its, firstNormal }: Run, station: number, coordinates: Float64Array, offset: number): void {
+    const { agentStep, counterStep, thinning, thinned } = its[station]!;
     const factor = Math.max(0, 1 + DOSE_ERROR * coordinates[offset + firstNormal + station]!);
     batch.agentTotal = batch.agentTotal * thinning + agentStep * factor;
     batch.counterTotal = batch.counterTotal * thinning + counterStep * factor;
@@ -167,7 +169,7 @@ export function batchModel(titration: Titration, earlier: readonly Titration[] =
 
   return {
     problem,
-    stations,
+    stations: all,
     leftGrams,
     agent: present.agent,
     counter: present.counter,
@@ -178,6 +180,21 @@ export function batchModel(titration: Titration, earlier: readonly Titration[] =
       return batch;
     },
   };
+}
+
+/** Readings of one dose as one: their mean by weight, and what is left of their uncertainty. */
+export function pooled(stations: readonly Station[]): readonly Station[] {
+  const pools: Station[] = [];
+  for (const station of stations) {
+    const last = pools.at(-1);
+    if (!station.isRepeat || last === undefined) {
+      pools.push(station);
+      continue;
+    }
+    const [a, b] = [1 / last.sigma ** 2, 1 / station.sigma ** 2];
+    pools[pools.length - 1] = { ...last, ph: (last.ph * a + station.ph * b) / (a + b), sigma: 1 / Math.sqrt(a + b) };
+  }
+  return pools;
 }
 
 /** A span of amounts by its logarithm. */

@@ -15,6 +15,9 @@ import {
 
 /** Files of what is measured at the bench: doses and pH, salt and thickness, beads and particles. */
 
+/** More readings of one batch than this are no batch; the advice weighs each against all others. */
+const MOST_READINGS = 40;
+
 const agent = Joi.object({
   kind: Joi.string().valid("acid", "base").required(),
   molarMass: molarMassField.required(),
@@ -44,7 +47,7 @@ export const titrationSchema = Joi.object({
       }),
     )
     .min(1)
-    .max(MOST_POINTS)
+    .max(MOST_READINGS)
     .required(),
 });
 
@@ -56,10 +59,10 @@ export const thickenSchema = Joi.object({
   hiddenSaltPercent: percentField.required(),
   strengthPercent: Joi.number().greater(0).max(100).required(),
   target: positiveField.required(),
-  jars: Joi.array().items(saltPoint).max(MOST_POINTS),
+  jars: Joi.array().items(saltPoint).max(MOST_READINGS),
   additions: Joi.array()
     .items(Joi.object({ gramsTotal: notNegativeField.required(), viscosity: positiveField.required() }))
-    .max(MOST_POINTS),
+    .max(MOST_READINGS),
 });
 
 export const saltCurveSchema = Joi.object({
