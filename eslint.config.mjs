@@ -17,6 +17,8 @@ const elements = [
   { type: "operations", pattern: "operations" },
   { type: "e2e", pattern: "e2e" },
   { type: "bench", pattern: "bench" },
+  { type: "world", pattern: "simulate/world" },
+  { type: "simulate", pattern: "simulate" },
 ];
 
 const sameFeature = { type: "feature", captured: { name: "{{ from.element.captured.name }}" } };
@@ -35,6 +37,9 @@ const mayImport = [
   { from: { element: { type: "feature" } }, allow: { to: { element: sameFeature } } },
   { from: { element: { type: "server" } }, allow: { to: { element: { type: ["db", "server"] } } } },
   { from: { element: { type: "cli" } }, allow: { to: { element: { type: ["core", "cli"] } } } },
+  // The hidden world of the simulations knows nothing of who is to be tested in it.
+  { from: { element: { type: "world" } }, allow: { to: { element: { type: ["world"] } } } },
+  { from: { element: { type: "simulate" } }, allow: { to: { element: { type: ["simulate", "world", "core"] } } } },
   { from: { element: { type: "operations" } }, allow: { to: { element: { type: ["operations", "core"] } } } },
   { from: { element: { type: "e2e" } }, allow: { to: { element: { type: ["e2e", "operations"] } } } },
   { from: { element: { type: "bench" } }, allow: { to: { element: { type: ["bench", "core", "db", "feature", "operations", "e2e"] } } } },
@@ -62,7 +67,7 @@ export default tseslint.config(
     plugins: { boundaries },
     settings: {
       "boundaries/elements": elements,
-      "boundaries/include": ["{app,bench,cli,core,db,e2e,operations,server,workers}/**/*"],
+      "boundaries/include": ["{app,bench,cli,core,db,e2e,operations,server,simulate,workers}/**/*"],
       "import/resolver": { typescript: { project: "tsconfig.json" } },
     },
     rules: {

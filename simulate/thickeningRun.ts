@@ -1,40 +1,48 @@
 import { adviseThickening, ON_TARGET, type Thickening } from "@tensidrum/core/thickness";
 import { drawsFrom } from "./world/draws";
-import { hiddenHill } from "./world/hiddenHill";
+import { hiddenHill, type HiddenHill } from "./world/hiddenHill";
+
+/** How careful a maker is. */
+export interface Maker {
+  /** How often the funnel is timed after each rest. */
+  readonly readingsEach: number;
+  /** Salt in jars tried beforehand, above what the base brings, % w/w. */
+  readonly jarSteps: readonly number[];
+}
 
 /** What came of one batch. */
 export interface ThickeningOutcome {
   readonly additions: number;
   readonly passedPeak: boolean;
   readonly onTarget: boolean;
+  /** Told to go on no further than this. */
   readonly state: string;
 }
 
 const MOST_ADDITIONS = 8;
+/** Advice asked for in all, readings again included. */
+const MOST_ADVICES = 25;
 
-/** A maker who salts as advised, without jars, and sees only the funnel. */
-export function thickenByAdvice(number: number): ThickeningOutcome {
+/** A maker who salts as advised and sees only the funnel. */
+export function thickenByAdvice(number: number, { readingsEach, jarSteps }: Maker): ThickeningOutcome {
   const batch = hiddenHill(drawsFrom(number));
   const { batchGrams, hiddenSaltPercent, target } = batch;
+  const readings = (gramsTotal: number): Thickening["additions"] =>
+    Array.from({ length: readingsEach }, () => ({ gramsTotal, viscosity: batch.read() }));
   let thickening: Thickening = {
     batchGrams,
     hiddenSaltPercent,
     strengthPercent: 100,
     target,
-    jars: [],
-    additions: [{ gramsTotal: 0, viscosity: batch.read() }],
+    jars: jarSteps.map((step) => ({ saltPercent: hiddenSaltPercent + step, viscosity: batch.jar(hiddenSaltPercent + step) })),
+    additions: readings(0),
   };
-  let passedPeak = false;
   let additions = 0;
-  for (;;) {
-    const { state, recommend, text } = adviseThickening(thickening);
-    if (state !== "add" || additions === MOST_ADDITIONS) {
-      return {
-        additions,
-        passedPeak,
-        onTarget: Math.abs(batch.trueViscosity() / target - 1) <= ON_TARGET,
-        state: state + " " + text.slice(0, 12),
-      };
+  let passedPeak = false;
+  for (let advice = 0; ; advice += 1) {
+    const { state, recommend } = adviseThickening(thickening);
+    if (state !== "add" || additions === MOST_ADDITIONS || advice === MOST_ADVICES) {
+      return { additions, passedPeak, onTarget: isOnTarget(batch), state };
     }
     if (recommend.grams > 0) {
       batch.add(recommend.grams);
@@ -42,6 +50,10 @@ export function thickenByAdvice(number: number): ThickeningOutcome {
       passedPeak ||= batch.isPastPeak();
     }
     const gramsTotal = thickening.additions.at(-1)!.gramsTotal + recommend.grams;
-    thickening = { ...thickening, additions: [...thickening.additions, ...[0, 1, 2].map(() => ({ gramsTotal, viscosity: batch.read() }))] };
+    thickening = { ...thickening, additions: [...thickening.additions, ...readings(gramsTotal)] };
   }
+}
+
+function isOnTarget(batch: HiddenHill): boolean {
+  return Math.abs(batch.trueViscosity() / batch.target - 1) <= ON_TARGET;
 }

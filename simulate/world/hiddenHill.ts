@@ -7,8 +7,10 @@ export interface HiddenHill {
   readonly target: number;
   /** Adds dry salt as the maker means it, g; a little more or less goes in. */
   add(grams: number): void;
-  /** After a rest: what the funnel says, and how thick it truly is. */
+  /** After a rest: what the funnel says. */
   read(): number;
+  /** A jar of the same base with so much salt in all, % w/w: what the funnel says of it. */
+  jar(saltPercent: number): number;
   trueViscosity(): number;
   isPastPeak(): boolean;
 }
@@ -69,6 +71,7 @@ export function hiddenHill(draws: Draws): HiddenHill {
       built = 1 - slowness;
     },
     read: () => 10 ** logAt(blend, saltNow()) * built * Math.exp(draws.normal(READING_NOISE)),
+    jar: (saltPercent) => 10 ** logAt(blend, saltPercent) * Math.exp(draws.normal(READING_NOISE)),
     trueViscosity: () => 10 ** logAt(blend, saltNow()),
     isPastPeak: () => saltNow() > blend.peak,
   };

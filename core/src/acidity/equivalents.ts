@@ -12,7 +12,7 @@ export interface Agent {
 /**
  * Equivalents a mole of it has given off (acid) or taken up (base) at a pH.
  * An acid with Kᵢ and h = 10^−pH: z = Σ k K₁…Kₖ hⁿ⁻ᵏ ⁄ Σ K₁…Kₖ hⁿ⁻ᵏ, for any n; a base takes up h ⁄ (h + K) per site.
- * Strong ones (no pKa) give 1. Citric acid at pH 4.76, its second pKa, has given off 1.499.
+ * Strong ones (no pKa) give 1. Citric acid at pH 4.76, its second pKa, has given off 1.500.
  */
 export function equivalentsPerMole({ kind, pKas }: Pick<Agent, "kind" | "pKas">, ph: number): number {
   if (pKas.length === 0) return 1;

@@ -11,8 +11,8 @@ const ph = (value: number): string => value.toFixed(2);
 
 /** The advice in words. */
 export function adviceText(titration: Titration, situation: Situation, { advice, drops, phPerDrop }: Dose): string {
-  const { target, agent, counterAgent } = titration;
-  const { state, fault, needs } = situation;
+  const { target, agent } = titration;
+  const { state, fault } = situation;
   if (fault === "wrong-way") {
     const kind = lastDosed(titration);
     const moved = kind === "acid" ? "acid raised the pH" : "base lowered the pH";
@@ -21,13 +21,14 @@ export function adviceText(titration: Titration, situation: Situation, { advice,
   const window = `${ph(target.low)} to ${ph(target.high)}`;
   if (state === "in-target") return `Inside ${window}: leave it. Read once more after a day.`;
   if (state === "reread") return `Most likely inside ${window}, but not surely: stir, wait two minutes and read again before dosing.`;
-  const solution = advice.agent === "agent" ? agent.kind : (counterAgent?.kind ?? needs);
+  const solution = situation.use === "agent" ? agent.kind : agent.kind === "acid" ? "base" : "acid";
   const past = state === "overshot" ? `Past the far edge of ${window}. ` : "";
   const other =
     state === "needs-other-agent"
       ? `${agent.kind === "acid" ? "Below" : "Above"} ${window} already: ${agent.kind} only leads away from it. `
       : "";
-  if (!situation.doses) return `${past}${other}It takes a ${solution}: prepare a weak solution of one and go on with it.`;
+  if (!situation.doses)
+    return `${past}${other}It takes ${solution === "acid" ? "an acid" : "a base"}: prepare a weak solution of one and go on with it.`;
   if (drops?.oneIsTooMuch === true) return `${past}${other}Even one drop could pass the far edge: make up ${WEAKER}.`;
   const amount =
     advice.drops === null ? grams(advice.grams) : `${advice.drops} ${advice.drops === 1 ? "drop" : "drops"}, ${grams(advice.grams)}`;

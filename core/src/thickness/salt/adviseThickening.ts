@@ -135,7 +135,7 @@ function outlookOf(
 }
 
 /** Why nothing goes in now. */
-export type HoldReason = "lost" | "no-gain" | "too-thick" | "cliff" | "reread";
+export type HoldReason = "lost" | "no-gain" | "too-thick" | "cliff" | "reread" | "measure";
 
 export interface Verdict {
   readonly state: ThickeningState;
@@ -152,9 +152,10 @@ const HARDLY_EVER = 0.05;
 /** An addition too small to move anything, % of the batch. */
 const LEAST_ADDITION_PERCENT = 0.005;
 
-function verdictOf({ additions, target, batchGrams }: Thickening, outlook: Outlook): Verdict {
+function verdictOf({ jars, additions, target, batchGrams }: Thickening, outlook: Outlook): Verdict {
   const [before, last] = additions.slice(-2).map(({ viscosity }) => viscosity);
   const hasReading = additions.length > 0;
+  if (!hasReading && jars.length === 0) return { state: "add", reason: "measure" };
   const isNear = Math.abs(outlook.nowMiddle / target - 1) <= ON_TARGET;
   const reads = Math.abs((additions.at(-1)?.viscosity ?? 0) / target - 1) <= READS_ON_TARGET;
   if (hasReading && outlook.nowOnTarget >= (reads ? LIKELY_ENOUGH : CERTAIN_ENOUGH)) return { state: "in-target", reason: null };

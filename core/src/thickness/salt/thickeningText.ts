@@ -16,19 +16,19 @@ const HOLDS: Readonly<Record<HoldReason, string>> = {
   "no-gain":
     "The last addition gained less than a tenth: salt has done what it can. Stop, and take the rest from a gum or an associative thickener.",
   "too-thick": "Thicker than wanted. Stop; a little water or unsalted base brings it back.",
+  measure: "Measure the thickness before the first addition: without a reading or a jar nothing is known of this base.",
   reread: "Near the target, but one reading scatters by more than that: read again before anything more goes in.",
   cliff: "The next gram could go over the peak. Stop here, or make jars of the same base to know the curve better.",
 };
 
 /** The advice in words. */
 export function thickeningText(thickening: Thickening, { state, reason, recommend, highest }: Told): string {
-  const { target, batchGrams, additions, strengthPercent } = thickening;
+  const { target, batchGrams, strengthPercent } = thickening;
   if (state === "in-target") return "On target. Let it stand and judge again tomorrow; scent may still thin it.";
   if (state === "unreachable")
     return `Salt alone will not bring this base to ${short(target)}: its safe part ends near ${short(highest)} (estimate). Use another route.`;
   if (reason !== null) return HOLDS[reason];
   const percent = ((100 * recommend.grams) / batchGrams).toFixed(2);
   const bottle = strengthPercent < 100 ? "brine" : "salt";
-  const first = additions.length === 0 ? "Measure the thickness before the first addition. " : "";
-  return `${first}Add ${short(recommend.grams)} g of ${bottle} (${percent} % of the batch), stir slowly, rest five to ten minutes, read again. Expect ${short(recommend.expected)}, most likely ${short(recommend.low)} to ${short(recommend.high)} (estimate).`;
+  return `Add ${short(recommend.grams)} g of ${bottle} (${percent} % of the batch), stir slowly, rest five to ten minutes, read again. Expect ${short(recommend.expected)}, most likely ${short(recommend.low)} to ${short(recommend.high)} (estimate).`;
 }

@@ -17,7 +17,7 @@ export interface FunnelConstants {
 
 /**
  * Both constants from two liquids: η ⁄ ρ = k t − c ⁄ t is linear in k and c. Glycerin of 1.27 Pa s and 1.26 g/mL in 60 s
- * and an oil of 0.064 Pa s and 0.92 g/mL in 5 s give k = 0.01682 and c = 0.0727.
+ * and an oil of 0.064 Pa s and 0.92 g/mL in 5 s give k = 0.01682 and c = 0.0727 (in g, mL and s).
  * @throws Refusal when the two do not tell the constants apart or k would not be positive.
  */
 export function calibrateFunnel(first: KnownLiquid, second: KnownLiquid): FunnelConstants {
