@@ -1,6 +1,6 @@
 import { assess, assessSums, type Formula, type FormulaLine } from "@tensidrum/core/formula";
 import { referenceLibrary } from "@tensidrum/core/reference";
-import { millisecondsPerCall, type Measured } from "./measure";
+import { timed, type Measured } from "./measure";
 
 const library = new Map(referenceLibrary.map((material) => [material.slug, material]));
 
@@ -43,14 +43,4 @@ export function benchCore(): Measured[] {
 function sumsOf(count: number): () => unknown {
   const sheet = sheetOfLines(count);
   return () => assessSums(sheet, library);
-}
-
-interface Timing {
-  readonly blocks: number;
-  readonly callsPerBlock: number;
-  readonly limit: number;
-}
-
-function timed(what: string, job: () => unknown, { limit, ...timing }: Timing): Measured {
-  return { what, value: millisecondsPerCall(job, timing), unit: "ms", limit };
 }

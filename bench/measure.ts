@@ -23,3 +23,14 @@ export function millisecondsPerCall(call: () => unknown, { blocks, callsPerBlock
   }
   return quantile(samples, 0.5);
 }
+
+export interface Timing {
+  readonly blocks: number;
+  readonly callsPerBlock: number;
+  readonly limit: number;
+}
+
+/** One line of the table for a job that is called again and again. */
+export function timed(what: string, job: () => unknown, { limit, ...timing }: Timing): Measured {
+  return { what, value: millisecondsPerCall(job, timing), unit: "ms", limit };
+}

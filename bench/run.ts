@@ -6,6 +6,7 @@ import { makeFormula } from "./benchFormula";
 import { benchCore } from "./coreBench";
 import { benchKeystrokes } from "./keystrokeBench";
 import type { Measured } from "./measure";
+import { benchModels } from "./modelBench";
 import { benchPages } from "./pageBench";
 import { benchSpreadsheet } from "./spreadsheetBench";
 
@@ -18,6 +19,7 @@ try {
   const sheet = await makeFormula(application.address, LINES);
   results = [
     ...benchCore(),
+    ...benchModels(),
     ...benchSpreadsheet(),
     ...(await benchPages(sheet)),
     ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),

@@ -34,7 +34,7 @@ export function thickenByAdvice(number: number, { readingsEach, jarSteps }: Make
     hiddenSaltPercent,
     strengthPercent: 100,
     target,
-    jars: jarSteps.map((step) => ({ saltPercent: hiddenSaltPercent + step, viscosity: batch.jar(hiddenSaltPercent + step) })),
+    jars: jarSteps.map((step) => ({ saltPercent: hiddenSaltPercent + step, viscosity: batch.jar(step) })),
     additions: readings(0),
   };
   let additions = 0;

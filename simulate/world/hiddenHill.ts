@@ -9,8 +9,8 @@ export interface HiddenHill {
   add(grams: number): void;
   /** After a rest: what the funnel says. */
   read(): number;
-  /** A jar of the same base with so much salt in all, % w/w: what the funnel says of it. */
-  jar(saltPercent: number): number;
+  /** A jar of the batch with so much more salt, % w/w: what the funnel says of it. */
+  jar(moreSaltPercent: number): number;
   trueViscosity(): number;
   isPastPeak(): boolean;
 }
@@ -30,14 +30,17 @@ interface Blend {
 const logAt = ({ peak, width, baseline, height }: Blend, salt: number): number =>
   baseline + height * Math.exp(-(((salt - peak) / width) ** 2) / 2);
 
-/** A thin base and a wash of 0.8 to 8 Pa s wanted of it, which its safe part reaches: others are drawn again. */
+/**
+ * A thin base that salt can make 5 to 200 times as thick, and a wash of 0.8 to 8 Pa s wanted of it, which its safe part
+ * reaches: others are drawn again.
+ */
 function drawBlend(draws: Draws): Blend {
   for (;;) {
     const blend: Blend = {
       peak: draws.uniform(1.2, 3.5),
       width: draws.uniform(0.3, 1),
-      baseline: Math.log10(draws.logUniform(0.005, 0.5)),
-      height: Math.log10(draws.logUniform(10, 1000)),
+      baseline: Math.log10(draws.logUniform(0.02, 0.5)),
+      height: Math.log10(draws.logUniform(5, 200)),
       hiddenSaltPercent: draws.uniform(0.2, 1.2),
       target: draws.logUniform(0.8, 8),
     };
@@ -54,8 +57,9 @@ export function hiddenHill(draws: Draws): HiddenHill {
   const { hiddenSaltPercent, target } = blend;
   const batchGrams = draws.uniform(300, 2000);
   let saltGrams = (batchGrams * hiddenSaltPercent) / 100;
-  // Water that steamed off while the batch was warm; the books still count it.
-  let mass = batchGrams * (1 - draws.uniform(0.01, 0.03));
+  let mass = batchGrams;
+  // Water that goes off while it stands and is stirred; the books still count it.
+  const steamedOff = draws.uniform(0.01, 0.03) / 5;
   let built = 1;
   const slowness = draws.uniform(0, 0.05);
   const saltNow = (): number => (100 * saltGrams) / mass;
@@ -66,12 +70,12 @@ export function hiddenHill(draws: Draws): HiddenHill {
     add(grams) {
       const real = grams * (1 + draws.normal(ADDITION_ERROR));
       saltGrams += real;
-      mass += real;
+      mass = (mass + real) * (1 - steamedOff);
       // The structure is not all there after ten minutes.
       built = 1 - slowness;
     },
     read: () => 10 ** logAt(blend, saltNow()) * built * Math.exp(draws.normal(READING_NOISE)),
-    jar: (saltPercent) => 10 ** logAt(blend, saltPercent) * Math.exp(draws.normal(READING_NOISE)),
+    jar: (moreSaltPercent) => 10 ** logAt(blend, saltNow() + moreSaltPercent) * Math.exp(draws.normal(READING_NOISE)),
     trueViscosity: () => 10 ** logAt(blend, saltNow()),
     isPastPeak: () => saltNow() > blend.peak,
   };

@@ -28,19 +28,19 @@ export interface ThickeningAdvice {
 
 /** Chance of passing the peak that one addition may have. */
 const PEAK_RISK = 0.002;
-const CERTAIN_ENOUGH = 0.93;
+const CERTAIN_ENOUGH = 0.96;
 /** The same where the last reading says so itself, this near. */
 const LIKELY_ENOUGH = 0.8;
 const READS_ON_TARGET = 0.05;
 /** From here on another reading tells more than another gram, as a part of the target. */
 const REREAD_FROM = 0.9;
-const MOST_REREADS = 3;
+const MOST_REREADS = 6;
 /**
  * Chance of ending more than that too thick that an addition may have: little while there are additions to spare, more
  * once the batch has been stirred and rested four times.
  */
-const TOO_THICK_RISKS = [0.03, 0.03, 0.03, 0.03];
-const LATE_TOO_THICK_RISK = 0.05;
+const TOO_THICK_RISKS = [0.02, 0.03, 0.05, 0.1];
+const LATE_TOO_THICK_RISK = 0.2;
 const MEMBERS = 2000;
 const SEED = 20_25;
 
