@@ -1,7 +1,8 @@
 export { EYE_PH, intersect, phCorridor } from "./corridor.ts";
 export type { PhClaim, PhCorridor } from "./corridor.ts";
 export { equivalentsPerMole, gramsOf, millimolesIn, type Agent } from "./equivalents.ts";
-export { adviseTitration, type DoseAdvice, type TitrationAdvice } from "./titration/adviseTitration.ts";
+export { adviseTitration, type AdviceOptions, type TitrationAdvice } from "./titration/adviseTitration.ts";
+export type { DoseAdvice } from "./titration/nextDose.ts";
 export { keepBook, METER_SIGMA } from "./titration/bookkeeping.ts";
 export type { Book, KnownBuffer, Station, Titration, TitrationReading } from "./titration/bookkeeping.ts";
 export { bufferCurve, drawnCurve, type BufferPoint } from "./titration/bufferCurve.ts";

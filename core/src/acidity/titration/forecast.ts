@@ -2,7 +2,8 @@ import type { Ensemble } from "../../numerics/ensemble.ts";
 import { cautiousLowQuantile, median, quantileOfSorted } from "../../numerics/quantiles.ts";
 import { randomFrom } from "../../numerics/random.ts";
 import type { AgentTable } from "./alkalinity.ts";
-import { DOSE_ERROR, doseTo, phOf, type BatchModel } from "./plausibleBatches.ts";
+import { doseTo, phOf } from "./plausibleBatch.ts";
+import { DOSE_ERROR, type BatchModel } from "./plausibleBatches.ts";
 
 /** The pH of every plausible batch after the last reading, in the order of the members. */
 export function phNow(model: BatchModel, ensemble: Ensemble): Float64Array {

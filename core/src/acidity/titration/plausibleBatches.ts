@@ -1,14 +1,13 @@
-import { drawEnsemble, type Ensemble, type EnsembleProblem } from "../../numerics/ensemble.ts";
-import { agentTable, phTable, sigmoid, waterAlkalinity, type AgentTable } from "./alkalinity.ts";
+import type { EnsembleProblem } from "../../numerics/ensemble.ts";
+import { agentTable, type AgentTable } from "./alkalinity.ts";
 import { keepBook, type KnownBuffer, type Station, type Titration } from "./bookkeeping.ts";
+import { chargeOf, nearPh, type PlausibleBatch } from "./plausibleBatch.ts";
 
 /** What the advisor holds possible before anything is read; docs/models.md says why. */
 const UNKNOWN_SITES = 3;
 const UNKNOWN_MMOL_PER_KG = logSpan(0.5, 250);
 const UNKNOWN_PKA = { low: 2, high: 10.5 };
 const BACKGROUND_MMOL_PER_KG = logSpan(1, 25);
-/** The weak background is spread evenly over these, pKa. */
-const BACKGROUND_PKAS = [3, 3.75, 4.5, 5.25, 6, 6.75, 7.5, 8.25, 9, 9.75, 10.5];
 /** Known sites may miss their stated range by this. */
 const KNOWN_TOLERANCE = 0.2;
 /** Relative error of one dose: drops, strength of the solution, what stays on the spoon. */
@@ -20,25 +19,6 @@ const PER_UNKNOWN = 2;
 const FIRST_UNKNOWN = 1;
 const BACKGROUND = FIRST_UNKNOWN + UNKNOWN_SITES * PER_UNKNOWN;
 const FIRST_KNOWN = BACKGROUND + 1;
-
-/** The background of 1 mmol/kg in all: nearly straight over the pH of skin. */
-const backgroundAt = phTable((ph) => BACKGROUND_PKAS.reduce((sum, pKa) => sum + 1 / (1 + 10 ** (pKa - ph)), 0) / BACKGROUND_PKAS.length);
-
-/** One plausible batch, made out of the coordinates of a member. */
-export interface PlausibleBatch {
-  /** Sites now: mmol/kg and pKa. */
-  readonly sites: Float64Array;
-  readonly pKas: Float64Array;
-  siteCount: number;
-  /** mmol/kg in all */
-  background: number;
-  /** Charge the strong ions leave over, mmol/kg, at the first reading. */
-  excess: number;
-  /** All truly dosed until the last station, mmol/kg. */
-  agentTotal: number;
-  counterTotal: number;
-  thinned: number;
-}
 
 /** Reads members back as batches and says how the readings fit them. */
 export interface BatchModel {
@@ -204,60 +184,4 @@ function logSpan(low: number, high: number): { readonly lnLow: number; readonly 
 
 function logUniform({ lnLow, lnSpan }: ReturnType<typeof logSpan>, part: number): number {
   return Math.exp(lnLow + lnSpan * part);
-}
-
-/** Everything that must balance at a pH, mmol/kg: rises with pH. */
-export function chargeOf(batch: PlausibleBatch, ph: number, agent: AgentTable, counter: AgentTable | null): number {
-  let sum = batch.background * backgroundAt(ph);
-  for (let k = 0; k < batch.siteCount; k += 1) sum += batch.sites[k]! * sigmoid(ph - batch.pKas[k]!);
-  sum = sum * batch.thinned + waterAlkalinity(ph) - batch.agentTotal * agent(ph);
-  return counter === null ? sum : sum - batch.counterTotal * counter(ph);
-}
-
-/** Charge that stands over at a pH; 0 at the batch's own. */
-function imbalance(batch: PlausibleBatch, ph: number, agent: AgentTable, counter: AgentTable | null): number {
-  return chargeOf(batch, ph, agent, counter) - batch.excess * batch.thinned;
-}
-
-const SLOPE_STEP = 0.02;
-const LONGEST_STEP = 1;
-
-/** The batch's pH from a start close by: one step of the local slope, then one of the secant; exact where it counts. */
-function nearPh(batch: PlausibleBatch, start: number, agent: AgentTable, counter: AgentTable | null): number {
-  const here = imbalance(batch, start, agent, counter);
-  const slope = (imbalance(batch, start + SLOPE_STEP, agent, counter) - here) / SLOPE_STEP;
-  const step = slope > 0 ? Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, -here / slope)) : 0;
-  if (Math.abs(step) < SLOPE_STEP) return start + step;
-  const there = imbalance(batch, start + step, agent, counter);
-  const secant = (there - here) / step;
-  const further = secant > 0 ? -there / secant : 0;
-  return start + step + Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, further));
-}
-
-const BISECTIONS = 16;
-
-/** The batch's pH, to 0.0003. */
-export function phOf(batch: PlausibleBatch, agent: AgentTable, counter: AgentTable | null): number {
-  let low = -1;
-  let high = 15;
-  for (let k = 0; k < BISECTIONS; k += 1) {
-    const middle = (low + high) / 2;
-    if (imbalance(batch, middle, agent, counter) < 0) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
-
-/** Further dose of an agent that brings the batch to a pH, mmol/kg; negative when it is past it already. */
-export function doseTo(
-  batch: PlausibleBatch,
-  ph: number,
-  tables: { readonly agent: AgentTable; readonly counter: AgentTable | null; readonly dosed: AgentTable },
-): number {
-  return imbalance(batch, ph, tables.agent, tables.counter) / tables.dosed(ph);
-}
-
-/** The members that the readings of a titration leave plausible. */
-export function plausibleBatches(model: BatchModel, size: { readonly members: number; readonly seed: number }): Ensemble {
-  return drawEnsemble(model.problem, size);
 }

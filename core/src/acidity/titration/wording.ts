@@ -1,5 +1,5 @@
 import type { Titration } from "./bookkeeping.ts";
-import type { Dose } from "./adviseTitration.ts";
+import type { Dose } from "./nextDose.ts";
 import type { Situation } from "./situation.ts";
 
 /** One drop may move the pH by this part of the window. */

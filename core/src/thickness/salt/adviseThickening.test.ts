@@ -106,6 +106,12 @@ describe("salt by an ensemble of hills", () => {
     ).toContain("Thicker than wanted");
   });
 
+  it("brine weaker than the salt it should bring is refused its place", () => {
+    const { state, recommend, text } = adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars, strengthPercent: 1 }));
+    expect([state, recommend.grams]).toEqual(["stop", 0]);
+    expect(text).toContain("stronger one");
+  });
+
   it("before any reading it asks for one", () => {
     expect(adviseThickening(thickeningOf([])).text).toContain("Measure the thickness before");
   });

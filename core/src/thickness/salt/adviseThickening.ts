@@ -1,8 +1,8 @@
-import type { Ensemble } from "../../numerics/ensemble.ts";
+import { drawEnsemble, type Ensemble } from "../../numerics/ensemble.ts";
 import { median, quantileOfSorted } from "../../numerics/quantiles.ts";
 import { randomFrom } from "../../numerics/random.ts";
 import { safeMaxPercent, saltFor, viscosityAt } from "./hill.ts";
-import { hillModel, ON_TARGET, plausibleHills, type HillModel, type Thickening } from "./plausibleHills.ts";
+import { hillModel, ON_TARGET, type HillModel, type Thickening } from "./plausibleHills.ts";
 import { thickeningText } from "./thickeningText.ts";
 
 export type ThickeningState = "add" | "in-target" | "stop" | "unreachable";
@@ -51,7 +51,7 @@ const SEED = 20_25;
  */
 export function adviseThickening(thickening: Thickening, { seed = SEED }: { readonly seed?: number } = {}): ThickeningAdvice {
   const model = hillModel(thickening);
-  const ensemble = plausibleHills(model, { members: MEMBERS, seed });
+  const ensemble = drawEnsemble(model.problem, { members: MEMBERS, seed });
   const outlook = outlookOf(thickening, model, ensemble, seed);
   const verdict = verdictOf(thickening, outlook);
   const grams = verdict.state === "add" && verdict.reason === null ? outlook.grams : 0;
@@ -135,7 +135,7 @@ function outlookOf(
 }
 
 /** Why nothing goes in now. */
-export type HoldReason = "lost" | "no-gain" | "too-thick" | "cliff" | "reread" | "measure";
+export type HoldReason = "lost" | "no-gain" | "too-thick" | "cliff" | "reread" | "measure" | "weak-brine";
 
 export interface Verdict {
   readonly state: ThickeningState;
@@ -171,6 +171,7 @@ function verdictOf({ jars, additions, target, batchGrams }: Thickening, outlook:
     if (gainedLittle && outlook.nearTop >= NEAR_TOP) return { state: "stop", reason: last < before ? "lost" : "no-gain" };
   }
   if (outlook.reachable <= HARDLY_EVER) return { state: "unreachable", reason: null };
+  if (!Number.isFinite(outlook.grams)) return { state: "stop", reason: "weak-brine" };
   if (outlook.grams < (batchGrams * LEAST_ADDITION_PERCENT) / 100) return { state: "stop", reason: "cliff" };
   return { state: "add", reason: null };
 }

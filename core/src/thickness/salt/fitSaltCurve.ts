@@ -54,7 +54,8 @@ export function fitSaltCurve(points: readonly SaltPoint[]): SaltFitting {
   const hill = hillOf(parameterValues);
   const residuals = salts.map((salt, k) => logs[k]! - log10Viscosity(hill, salt));
   if (!hasSettled(hill, salts, residuals)) return { found: false, reason: "the fit does not settle" };
-  if (hill.height < LEAST_HEIGHT) return { found: false, reason: "no hill in these points" };
+  const tallest = hill.baseline + hill.height - Math.max(...logs);
+  if (hill.height < LEAST_HEIGHT || tallest > MOST_ABOVE_POINTS) return { found: false, reason: "no hill in these points" };
   if (!(hill.peakSaltPercent > lowest && hill.peakSaltPercent < highest))
     return { found: false, reason: "the points do not bracket a peak" };
   return { found: true, value: judged(hill, salts, residuals) };
@@ -62,6 +63,8 @@ export function fitSaltCurve(points: readonly SaltPoint[]): SaltFitting {
 
 /** A hill lower than this is the scatter of the jars, decades. */
 const LEAST_HEIGHT = 0.05;
+/** A peak so far above every jar, decades, is drawn out of nothing. */
+const MOST_ABOVE_POINTS = 1;
 
 function hillOf(values: readonly number[]): Hill {
   return { peakSaltPercent: values[0]!, width: values[1]!, baseline: values[2]!, height: values[3]! };

@@ -1,4 +1,4 @@
-import { drawEnsemble, type Ensemble, type EnsembleProblem } from "../../numerics/ensemble.ts";
+import type { EnsembleProblem } from "../../numerics/ensemble.ts";
 import type { SaltPoint } from "./fitSaltCurve.ts";
 import { log10Viscosity, safeMaxPercent, type Hill } from "./hill.ts";
 
@@ -103,8 +103,4 @@ export function hillModel({ batchGrams, hiddenSaltPercent, strengthPercent, targ
     },
   };
   return { problem, massGrams, hillOf, saltNow: (coordinates, offset) => saltAfter(coordinates, offset, additions.length) };
-}
-
-export function plausibleHills(model: HillModel, size: { readonly members: number; readonly seed: number }): Ensemble {
-  return drawEnsemble(model.problem, size);
 }

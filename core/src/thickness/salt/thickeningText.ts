@@ -18,6 +18,7 @@ const HOLDS: Readonly<Record<HoldReason, string>> = {
   "too-thick": "Thicker than wanted. Stop; a little water or unsalted base brings it back.",
   measure: "Measure the thickness before the first addition: without a reading or a jar nothing is known of this base.",
   reread: "Near the target, but one reading scatters by more than that: read again before anything more goes in.",
+  "weak-brine": "The brine is no saltier than the batch has to be: it would only thin it. Use a stronger one, or dry salt.",
   cliff: "The next gram could go over the peak. Stop here, or make jars of the same base to know the curve better.",
 };
 

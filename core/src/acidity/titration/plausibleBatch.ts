@@ -1,0 +1,74 @@
+import { phTable, sigmoid, waterAlkalinity, type AgentTable } from "./alkalinity.ts";
+
+/** The weak background is spread evenly over these, pKa. */
+const BACKGROUND_PKAS = [3, 3.75, 4.5, 5.25, 6, 6.75, 7.5, 8.25, 9, 9.75, 10.5];
+
+/** The background of 1 mmol/kg in all: nearly straight over the pH of skin. */
+const backgroundAt = phTable((ph) => BACKGROUND_PKAS.reduce((sum, pKa) => sum + 1 / (1 + 10 ** (pKa - ph)), 0) / BACKGROUND_PKAS.length);
+
+/** One plausible batch, made out of the coordinates of a member. */
+export interface PlausibleBatch {
+  /** Sites now: mmol/kg and pKa. */
+  readonly sites: Float64Array;
+  readonly pKas: Float64Array;
+  siteCount: number;
+  /** mmol/kg in all */
+  background: number;
+  /** Charge the strong ions leave over, mmol/kg, at the first reading. */
+  excess: number;
+  /** All truly dosed until the last station, mmol/kg. */
+  agentTotal: number;
+  counterTotal: number;
+  thinned: number;
+}
+
+/** Everything that must balance at a pH, mmol/kg: rises with pH. */
+export function chargeOf(batch: PlausibleBatch, ph: number, agent: AgentTable, counter: AgentTable | null): number {
+  let sum = batch.background * backgroundAt(ph);
+  for (let k = 0; k < batch.siteCount; k += 1) sum += batch.sites[k]! * sigmoid(ph - batch.pKas[k]!);
+  sum = sum * batch.thinned + waterAlkalinity(ph) - batch.agentTotal * agent(ph);
+  return counter === null ? sum : sum - batch.counterTotal * counter(ph);
+}
+
+/** Charge that stands over at a pH; 0 at the batch's own. */
+function imbalance(batch: PlausibleBatch, ph: number, agent: AgentTable, counter: AgentTable | null): number {
+  return chargeOf(batch, ph, agent, counter) - batch.excess * batch.thinned;
+}
+
+const SLOPE_STEP = 0.02;
+const LONGEST_STEP = 1;
+
+/** The batch's pH from a start close by: one step of the local slope, then one of the secant; exact where it counts. */
+export function nearPh(batch: PlausibleBatch, start: number, agent: AgentTable, counter: AgentTable | null): number {
+  const here = imbalance(batch, start, agent, counter);
+  const slope = (imbalance(batch, start + SLOPE_STEP, agent, counter) - here) / SLOPE_STEP;
+  const step = slope > 0 ? Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, -here / slope)) : 0;
+  if (Math.abs(step) < SLOPE_STEP) return start + step;
+  const there = imbalance(batch, start + step, agent, counter);
+  const secant = (there - here) / step;
+  const further = secant > 0 ? -there / secant : 0;
+  return start + step + Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, further));
+}
+
+const BISECTIONS = 16;
+
+/** The batch's pH, to 0.0003. */
+export function phOf(batch: PlausibleBatch, agent: AgentTable, counter: AgentTable | null): number {
+  let low = -1;
+  let high = 15;
+  for (let k = 0; k < BISECTIONS; k += 1) {
+    const middle = (low + high) / 2;
+    if (imbalance(batch, middle, agent, counter) < 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Further dose of an agent that brings the batch to a pH, mmol/kg; negative when it is past it already. */
+export function doseTo(
+  batch: PlausibleBatch,
+  ph: number,
+  tables: { readonly agent: AgentTable; readonly counter: AgentTable | null; readonly dosed: AgentTable },
+): number {
+  return imbalance(batch, ph, tables.agent, tables.counter) / tables.dosed(ph);
+}
