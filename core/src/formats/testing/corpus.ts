@@ -290,6 +290,48 @@ const measured: readonly CorpusFile[] = [
     { ...micelles, surfactants: [{ charge: "odd", cmcMillimolar: 1, moleFraction: 1 }] },
     "surfactants[0].charge",
   ),
+  beyond(
+    "tensidrum-micelles/1",
+    "shares that are all nothing",
+    { ...micelles, surfactants: [{ charge: "anionic", cmcMillimolar: 1, moleFraction: 0 }] },
+    "surfactants",
+  ),
+  beyond(
+    "tensidrum-titration/1",
+    "a dose that runs back",
+    {
+      ...titration,
+      readings: [
+        { doseGramsTotal: 2, ph: 7 },
+        { doseGramsTotal: 1, ph: 6 },
+      ],
+    },
+    "readings[1].doseGramsTotal",
+  ),
+  beyond(
+    "tensidrum-titration/1",
+    "samples larger than the batch",
+    { ...titration, readings: [{ doseGramsTotal: 0, ph: 7, sampleGrams: titration.batchGrams }] },
+    "readings",
+  ),
+  beyond(
+    "tensidrum-titration/1",
+    "a counter dose of nothing named",
+    { ...titration, counterAgent: null, readings: [{ doseGramsTotal: 0, counterGramsTotal: 1, ph: 7 }] },
+    "readings[0].counterGramsTotal",
+  ),
+  beyond(
+    "tensidrum-thicken/1",
+    "additions that run back",
+    { ...thicken, additions: [...thicken.additions, { gramsTotal: 1, viscosity: 2 }] },
+    "additions[1].gramsTotal",
+  ),
+  bad(
+    "tensidrum-titration/1",
+    "more readings than a batch has",
+    { ...titration, readings: Array.from({ length: 41 }, () => titration.readings[0]) },
+    "readings",
+  ),
   good("tensidrum-unmix/1", "three names", unmix),
   good("tensidrum-unmix/1", "no line drawn", { ...unmix, onePercentLineAfter: null }),
   bad("tensidrum-unmix/1", "half a line", { ...unmix, onePercentLineAfter: 0.5 }, "onePercentLineAfter"),
