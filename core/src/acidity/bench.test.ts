@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { calibrationOf, correctedPh } from "./calibration.ts";
+import { dropMassGrams } from "./dropMass.ts";
 import { percentOfBatch, startingDoseGrams } from "./startingDose.ts";
 import { planStock } from "./stockSolution.ts";
 
@@ -73,5 +74,13 @@ describe("the first dose of the next batch", () => {
     const earlier = { totalGrams: 3, batchGrams: 500, strengthPercent: 50 };
     expect(percentOfBatch(earlier)).toBeCloseTo(0.6, 12);
     expect(startingDoseGrams(earlier, 1000, 25)).toBeCloseTo(10.8, 12);
+  });
+});
+
+describe("the mass of a drop", () => {
+  it("20 drops of 0.94 g are 0.047 g each; 19 are too few", () => {
+    expect(dropMassGrams(0.94, 20)).toBeCloseTo(0.047, 12);
+    expect(() => dropMassGrams(0.94, 19)).toThrow("19 drops");
+    expect(() => dropMassGrams(0, 20)).toThrow("do not tell");
   });
 });

@@ -9,5 +9,6 @@ export { bufferCurve, drawnCurve, type BufferPoint } from "./titration/bufferCur
 export { knownBuffersOf } from "./titration/knownBuffers.ts";
 export type { TitrationState } from "./titration/situation.ts";
 export { calibrationOf, correctedPh, type BufferReading, type Calibration } from "./calibration.ts";
+export { dropMassGrams, DROPS_TO_WEIGH } from "./dropMass.ts";
 export { percentOfBatch, startingDoseGrams, type EarlierTotal } from "./startingDose.ts";
 export { planStock, type StockPlan, type StockWish } from "./stockSolution.ts";

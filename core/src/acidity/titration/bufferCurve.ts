@@ -11,17 +11,19 @@ export interface BufferPoint {
 /**
  * The batch's own buffer curve: Bₖ = mₖ z(pHₖ), what the counter agent took back off it, 0 at the first reading; in the
  * order of dosing. A later reading at the same dose stands in the place of the earlier one; readings that go back, or
- * stand still, are pooled with their neighbours (pool adjacent violators), so that the curve can be drawn.
+ * stand still, are pooled with their neighbours (pool adjacent violators), so that the curve can be drawn. Strips and a
+ * meter do not share a curve.
  */
 export function bufferCurve(stations: readonly Station[], agent: Agent, counterAgent: Agent | null): readonly BufferPoint[] {
   const used = ({ agentTotal, counterTotal, ph }: Station): number =>
     agentTotal * equivalentsPerMole(agent, ph) - (counterAgent === null ? 0 : counterTotal * equivalentsPerMole(counterAgent, ph));
-  const lastAtDose = stations.filter((_, k) => stations[k + 1]?.isRepeat !== true);
+  const drawn = ofOneInstrument(stations);
+  const lastAtDose = drawn.filter((station, k) => !isSameDose(station, drawn[k + 1]));
   // The pH falls as acid goes in and rises as base does.
   const along = agent.kind === "acid" ? -1 : 1;
   const pools: Pool[] = [];
   const ordered = lastAtDose
-    .map((station) => ({ ph: station.ph, mmolPerKg: used(station) - used(stations[0]!) }))
+    .map((station) => ({ ph: station.ph, mmolPerKg: used(station) - used(drawn[0]!) }))
     .sort((a, b) => a.mmolPerKg - b.mmolPerKg);
   for (const point of ordered) {
     pools.push({ ph: point.ph, mmolPerKg: point.mmolPerKg, count: 1 });
@@ -33,6 +35,25 @@ export function bufferCurve(stations: readonly Station[], agent: Agent, counterA
     }
   }
   return pools.map(({ ph, mmolPerKg }) => ({ ph, mmolPerKg }));
+}
+
+/** From here on a reading is that of a strip, pH. */
+const STRIP_SIGMA = 0.1;
+
+/** Strips and a meter are never mixed on one curve: where a meter has read twice, it alone draws. */
+function ofOneInstrument(stations: readonly Station[]): readonly Station[] {
+  const byMeter = stations.filter(({ sigma }) => sigma < STRIP_SIGMA);
+  const byStrip = stations.filter(({ sigma }) => sigma >= STRIP_SIGMA);
+  return byMeter.length >= Math.min(2, byStrip.length) ? byMeter : byStrip;
+}
+
+function isSameDose(station: Station, next: Station | undefined): boolean {
+  return (
+    next !== undefined &&
+    next.agentTotal === station.agentTotal &&
+    next.counterTotal === station.counterTotal &&
+    next.thinned === station.thinned
+  );
 }
 
 interface Pool extends BufferPoint {

@@ -130,6 +130,16 @@ describe("the batch's own buffer curve", () => {
     expect(curveOf(readings, { counterAgent: soda }).some(({ mmolPerKg }) => Math.abs(mmolPerKg - back) < 1e-6)).toBe(true);
   });
 
+  it("a strip among readings of a meter is not drawn; strips alone are", () => {
+    const strip = { doseGramsTotal: 3, ph: 5.5, phSigma: 0.25 };
+    const meter = [
+      { doseGramsTotal: 0, ph: 7 },
+      { doseGramsTotal: 2, ph: 6 },
+    ];
+    expect(curveOf([...meter, strip, { doseGramsTotal: 4, ph: 5 }]).map(({ ph }) => ph)).toEqual([7, 6, 5]);
+    expect(curveOf([{ doseGramsTotal: 0, ph: 7, phSigma: 0.25 }, strip]).map(({ ph }) => ph)).toEqual([7, 5.5]);
+  });
+
   it("is drawn through its points and on with the secant of the last two", () => {
     const drawn = drawnCurve([
       { ph: 7, mmolPerKg: 0 },
