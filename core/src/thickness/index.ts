@@ -1,5 +1,6 @@
 export { adviseThickening } from "./salt/adviseThickening.ts";
-export type { AdditionAdvice, ThickeningAdvice, ThickeningState } from "./salt/adviseThickening.ts";
+export type { AdditionAdvice, ThickeningAdvice } from "./salt/adviseThickening.ts";
+export type { ThickeningState } from "./salt/verdict.ts";
 export { answerSaltCurve, type SaltCurveAnswer } from "./salt/answerSaltCurve.ts";
 export { fitSaltCurve, type SaltFit, type SaltFitting, type SaltPoint } from "./salt/fitSaltCurve.ts";
 export { safeMaxPercent, saltFor, viscosityAt, type Hill } from "./salt/hill.ts";

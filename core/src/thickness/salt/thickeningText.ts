@@ -1,4 +1,5 @@
-import type { AdditionAdvice, HoldReason, ThickeningState } from "./adviseThickening.ts";
+import type { AdditionAdvice } from "./adviseThickening.ts";
+import type { HoldReason, ThickeningState } from "./verdict.ts";
 import type { Thickening } from "./plausibleHills.ts";
 
 interface Told {
