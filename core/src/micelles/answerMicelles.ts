@@ -41,5 +41,5 @@ function told(micellar: number, relief: number | null): string {
   if (micellar === 0)
     return "Too thin for micelles: everything stays single. The fractions are those of the first micelle that would form.";
   if (relief === null) return "Micelles form. Without anionics there is nothing to be relieved.";
-  return `Micelles form; ${(100 * relief).toFixed(0)} % less anionic stays single than with the anionics alone.`;
+  return `Micelles form; ${(100 * relief).toFixed(0)} % less anionic stays single than with the anionics alone (estimate).`;
 }

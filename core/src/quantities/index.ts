@@ -1,3 +1,4 @@
+export { GRAVITY } from "./gravity.ts";
 export { decimalPlaces, floorToMultiple, roundToMultiple, toDecimals } from "./decimals.ts";
 export { MOST_BATCH_GRAMS, readMassGrams, readNumber, readPercent } from "./readNumber.ts";
 export type { NumberProblem, ReadNumber } from "./readNumber.ts";

@@ -1,3 +1,4 @@
+import { GRAVITY } from "../quantities/gravity.ts";
 import type { SettledSheet } from "../formula/types.ts";
 import { leavesOf } from "../formula/leaves.ts";
 
@@ -21,7 +22,6 @@ export interface Settling {
   readonly text: string;
 }
 
-const GRAVITY = 9.80665;
 const SECONDS_PER_DAY = 86_400;
 /** A sphere stays in a liquid with at least this much yield (Beris, Tsamopoulos, Armstrong and Brown 1985). */
 const HOLDING_YIELD = 0.143;

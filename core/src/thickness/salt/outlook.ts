@@ -2,7 +2,7 @@ import type { Ensemble } from "../../numerics/ensemble.ts";
 import { median, quantileOfSorted } from "../../numerics/quantiles.ts";
 import { randomFrom } from "../../numerics/random.ts";
 import { safeMaxPercent, saltFor, viscosityAt } from "./hill.ts";
-import { ON_TARGET, type HillModel, type Thickening } from "./plausibleHills.ts";
+import { ADDITION_ERROR, ON_TARGET, type HillModel, type Thickening } from "./plausibleHills.ts";
 
 /** Chance of passing the peak that one addition may have. */
 const PEAK_RISK = 0.002;
@@ -29,8 +29,7 @@ export interface Outlook {
   peakChance(grams: number): number;
 }
 
-const NEXT_ADDITION_ERROR = 0.02;
-
+/** Looks at every plausible hill: where the batch stands on it, and what more salt would do. */
 export function outlookOf(
   { strengthPercent, target, additions }: Thickening,
   model: HillModel,
@@ -40,7 +39,7 @@ export function outlookOf(
   const random = randomFrom(seed);
   const made = new Set(additions.map(({ gramsTotal }) => gramsTotal)).size - 1;
   const tooThickRisk = TOO_THICK_RISKS[Math.max(0, made)] ?? LATE_TOO_THICK_RISK;
-  const factors = Float64Array.from({ length: members }, () => 1 + NEXT_ADDITION_ERROR * random.normal());
+  const factors = Float64Array.from({ length: members }, () => 1 + ADDITION_ERROR * random.normal());
   const hills = Array.from({ length: members }, (_, k) => model.hillOf(coordinates, k * coordinatesEach));
   const salts = Float64Array.from({ length: members }, (_, k) => model.saltNow(coordinates, k * coordinatesEach));
   /** Grams that bring the batch from one salt to another. */

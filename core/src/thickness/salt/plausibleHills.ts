@@ -27,11 +27,11 @@ const HEIGHT_DECADES = { low: 0.7, high: 3.5 };
 const BASELINE_DECADES = { low: -1.5, high: 0.1 };
 /** This near is on target, as a part of it. */
 export const ON_TARGET = 0.15;
-/** Wishes this base cannot fulfil are one in fifty: who sets a target knows the kind of product. */
+/** Wishes this base cannot fulfil are one in a thousand: who sets a target knows the kind of product. */
 const LN_HARDLY = Math.log(0.001);
 /** Relative error of a home reading and of one addition. */
 const READING_ERROR = 0.08;
-const ADDITION_ERROR = 0.02;
+export const ADDITION_ERROR = 0.02;
 const READING_SIGMA = READING_ERROR / Math.LN10;
 
 /** Reads members back as hills and says how much salt each believes is in the batch. */

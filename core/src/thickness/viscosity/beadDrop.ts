@@ -1,3 +1,5 @@
+import { GRAVITY } from "../../quantities/gravity.ts";
+
 /** A bead sinking in a tall jar. */
 export interface BeadDrop {
   readonly beadDiameterMm: number;
@@ -18,7 +20,6 @@ export interface BeadViscosity {
   readonly text: string;
 }
 
-const GRAVITY = 9.80665;
 const MOST_LAMBDA = 0.3;
 const MOST_REYNOLDS = 0.1;
 
