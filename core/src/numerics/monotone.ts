@@ -39,11 +39,11 @@ function slopesOf(secants: readonly number[]): readonly number[] {
       slopes[k + 1] = 0;
       return;
     }
-    const [a, b] = [slopes[k]! / secant, slopes[k + 1]! / secant];
-    const size = Math.hypot(a, b);
-    if (size <= 3) return;
-    slopes[k] = (3 * a * secant) / size;
-    slopes[k + 1] = (3 * b * secant) / size;
+    // The limiter in terms of the slopes themselves: dividing by a secant next to nothing would overflow.
+    const size = Math.hypot(slopes[k]!, slopes[k + 1]!);
+    if (size <= 3 * secant) return;
+    slopes[k]! *= (3 * secant) / size;
+    slopes[k + 1]! *= (3 * secant) / size;
   });
   return slopes;
 }

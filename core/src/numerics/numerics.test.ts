@@ -16,6 +16,11 @@ describe("monotone interpolation", () => {
     for (const x of [-1, 0, 0.4, 1, 2.2, 3, 5]) expect(line(x)).toBeCloseTo(1 + 2 * x, 12);
   });
 
+  it("knots that rise by next to nothing still make a number", () => {
+    const curve = monotoneCurve([0, 0, 5e-324, 5.9e-16, 5.9e-16].map((y, k) => ({ x: k * 0.01, y })));
+    for (let x = 0; x <= 0.04; x += 0.001) expect(curve(x)).toBeLessThanOrEqual(6e-16);
+  });
+
   it("one knot is a level", () => expect(monotoneCurve([{ x: 2, y: 5 }])(9)).toBe(5));
 
   it("whatever the rising knots, it never turns back and stays between neighbours", () => {
