@@ -11,7 +11,7 @@ import type { TitrationOutcome } from "./titrationRun";
 const BATCHES = 1000;
 const HILLS = 500;
 /** Settings were looked at on lower numbers; what is reported comes from numbers nobody looked at. */
-const FIRST = 10_000;
+const FIRST = 30_000;
 const root = join(import.meta.dirname, "..");
 const bundle = join(root, "build/simulate/part.mjs");
 

@@ -80,6 +80,30 @@ describe("salt by an ensemble of hills", () => {
     expect(text).toContain("gained less than a tenth");
   });
 
+  it("a second reading of one rest is no step: the same with each rest read twice", () => {
+    const { state, text } = adviseThickening(
+      thickeningOf(
+        [
+          [0, 1],
+          [3, 6],
+          [6, 12],
+          [6, 11.8],
+          [7, 12.7],
+          [7, 12.3],
+        ],
+        { target: 20 },
+      ),
+    );
+    expect(state).toBe("stop");
+    expect(text).toContain("gained less than a tenth");
+    const gaining = thickeningOf([
+      [0, 0.5],
+      [3, 1],
+      [3, 0.95],
+    ]);
+    expect(adviseThickening(gaining).state).toBe("add");
+  });
+
   it("a step that lost says stop, and that the peak is passed", () => {
     const { state, text } = adviseThickening(
       thickeningOf(

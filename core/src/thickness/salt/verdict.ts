@@ -31,7 +31,7 @@ const LEAST_ADDITION_PERCENT = 0.005;
 
 /** Whether to add, to read, or to leave it. */
 export function verdictOf({ jars, additions, target, batchGrams }: Thickening, outlook: Outlook): Verdict {
-  const [before, last] = additions.slice(-2).map(({ viscosity }) => viscosity);
+  const [before, last] = restMeans(additions).slice(-2);
   const hasReading = additions.length > 0;
   if (!hasReading && jars.length === 0) return { state: "add", reason: "measure" };
   const isNear = Math.abs(outlook.nowMiddle / target - 1) <= ON_TARGET;
@@ -52,6 +52,17 @@ export function verdictOf({ jars, additions, target, batchGrams }: Thickening, o
   if (!Number.isFinite(outlook.grams)) return { state: "stop", reason: "weak-brine" };
   if (outlook.grams < (batchGrams * LEAST_ADDITION_PERCENT) / 100) return { state: "stop", reason: "cliff" };
   return { state: "add", reason: null };
+}
+
+/** Thickness after each rest: what one total was read as, again and again, by its mean. */
+function restMeans(additions: Thickening["additions"]): readonly number[] {
+  const rests: { gramsTotal: number; readings: number[] }[] = [];
+  for (const { gramsTotal, viscosity } of additions) {
+    const rest = rests.at(-1);
+    if (rest?.gramsTotal === gramsTotal) rest.readings.push(viscosity);
+    else rests.push({ gramsTotal, readings: [viscosity] });
+  }
+  return rests.map(({ readings }) => readings.reduce((sum, one) => sum + one, 0) / readings.length);
 }
 
 /** How often the last addition has been read again. */
