@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import { Frame } from "../frame/Frame";
+import { JudgedSheet } from "./JudgedSheet";
 import { AddLinePart } from "./lines/AddLine";
 import { LinesPart } from "./lines/LinesPart";
 import { WithoutScriptsPart } from "./lines/WithoutScriptsPart";
@@ -16,41 +17,43 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
   const isDraft = sheet.state === "draft";
   return (
     <SheetStateProvider sheet={sheet}>
-      <Frame
-        head={<HeadPart />}
-        doors={
-          <>
-            {isDraft && <SavePart />}
-            <Link className={classes.door} to={`/weighing/${sheet.formulaId}/${sheet.number}`}>
-              Weighing sheet
-            </Link>
-          </>
-        }
-        line={<WashLinePart />}
-      >
-        <TitlePart />
-        <FormPart>
-          <div className={classes.picture}>
-            <PicturePart />
-          </div>
-          <div className={classes.lines}>
-            <NoticePart />
-            <LinesPart />
-            {isDraft && <AddLinePart />}
-            {isDraft && <WithoutScriptsPart />}
-            <div className={classes.foot}>
-              <p className={classes.scales}>
-                Weighed on {scaleWords(sheet.scales)}. <Link to="/scales">Your scales</Link>
-              </p>
-              {isDraft && <UndoPart />}
+      <JudgedSheet>
+        <Frame
+          head={<HeadPart />}
+          doors={
+            <>
+              {isDraft && <SavePart />}
+              <Link className={classes.door} to={`/weighing/${sheet.formulaId}/${sheet.number}`}>
+                Weighing sheet
+              </Link>
+            </>
+          }
+          line={<WashLinePart />}
+        >
+          <TitlePart />
+          <FormPart>
+            <div className={classes.picture}>
+              <PicturePart />
             </div>
-          </div>
-          <div className={classes.readings}>
-            <ReadingsPart />
-            <Versions sheet={sheet} />
-          </div>
-        </FormPart>
-      </Frame>
+            <div className={classes.lines}>
+              <NoticePart />
+              <LinesPart />
+              {isDraft && <AddLinePart />}
+              {isDraft && <WithoutScriptsPart />}
+              <div className={classes.foot}>
+                <p className={classes.scales}>
+                  Weighed on {scaleWords(sheet.scales)}. <Link to="/scales">Your scales</Link>
+                </p>
+                {isDraft && <UndoPart />}
+              </div>
+            </div>
+            <div className={classes.readings}>
+              <ReadingsPart />
+              <Versions sheet={sheet} />
+            </div>
+          </FormPart>
+        </Frame>
+      </JudgedSheet>
     </SheetStateProvider>
   );
 }

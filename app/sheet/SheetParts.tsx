@@ -7,6 +7,7 @@ import { Column } from "../pictures/Column/Column";
 import { AimHead } from "./AimHead";
 import { SaveState } from "./saving/SaveState";
 import classes from "./Sheet.module.css";
+import { useJudged } from "./JudgedSheet";
 import { SHEET_FORM } from "./sheetForm";
 import { useSheet } from "./SheetState";
 
@@ -40,8 +41,8 @@ export function SavePart() {
 }
 
 export function WashLinePart() {
-  const { sheet, readings } = useSheet();
-  const { findings } = readings;
+  const { sheet } = useSheet();
+  const { findings } = useJudged();
   const here = `/sheet/${sheet.formulaId}/${sheet.number}`;
   const pegs = useMemo(() => {
     const count = (severity: string) => findings.filter((finding) => finding.severity === severity).length;
@@ -71,16 +72,10 @@ export function FormPart({ children }: { readonly children: ReactNode }) {
 }
 
 export function PicturePart() {
-  const { assessment, profile, strata } = useSheet().readings;
-  const actives = useMemo(() => charges.map((charge) => ({ charge, percent: assessment.activeMatter.byCharge[charge] })), [assessment]);
+  const { sums, profile, strata } = useSheet().readings;
+  const actives = useMemo(() => charges.map((charge) => ({ charge, percent: sums.activeMatter.byCharge[charge] })), [sums]);
   return (
-    <Column
-      profileName={profile.name}
-      actives={actives}
-      strata={strata}
-      window={profile.activePercent}
-      openPercent={assessment.openPercent}
-    />
+    <Column profileName={profile.name} actives={actives} strata={strata} window={profile.activePercent} openPercent={sums.openPercent} />
   );
 }
 

@@ -1,19 +1,27 @@
-import { assessSums, bodyStrata, profileOf, profiles, settle, type Profile, type Stratum, type Sums } from "@tensidrum/core/formula";
-import type { Finding, NotJudged } from "@tensidrum/core/findings";
+import {
+  assessSums,
+  bodyStrata,
+  profileOf,
+  profiles,
+  settle,
+  type Formula,
+  type Profile,
+  type Stratum,
+  type Sums,
+} from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
-import { useMemo, useRef } from "react";
+import { useMemo } from "react";
 import { formulaOfSheet } from "./draftContent";
 import { readTyped, type FieldProblem } from "./typed/readTyped";
 import type { TypedSheet } from "./typed/typedSheet";
 
 export interface Readings {
-  readonly assessment: Sums;
+  readonly formula: Formula;
+  readonly sums: Sums;
   readonly profile: Profile;
   readonly strata: readonly Stratum[];
   readonly problems: readonly FieldProblem[];
-  readonly findings: readonly Finding[];
-  readonly notJudged: readonly NotJudged[];
 }
 
 interface Around {
@@ -26,26 +34,19 @@ interface Around {
   readonly stored: Sums | null;
 }
 
-/** All readings of what is typed, from the same core the server uses. */
+/** The sums of what is typed, from the same core the server uses. */
 export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatchGrams, stored }: Around): Readings {
-  const readings = useMemo(() => {
+  return useMemo(() => {
     const { sheet, problems } = readTyped(typed, lastBatchGrams);
     const formula = formulaOfSheet(sheet, typed.phases, { materials: byId, scales });
-    const assessment = stored ?? assessSums(formula, bySlug);
+    const sums = stored ?? assessSums(formula, bySlug);
     const settled = settle(formula, bySlug).sheet;
     return {
-      assessment,
+      formula,
+      sums,
       problems,
       profile: profileOf(sheet.profile) ?? (profiles[0] as Profile),
-      strata: bodyStrata(settled.lines, assessment.lines),
+      strata: bodyStrata(settled.lines, sums.lines),
     };
   }, [typed, byId, bySlug, scales, lastBatchGrams, stored]);
-  return { ...readings, findings: useUnchanged(readings.assessment.findings), notJudged: useUnchanged(readings.assessment.notJudged) };
-}
-
-/** The earlier value as long as the new one says the same, so that what shows it need not draw again. */
-function useUnchanged<Value>(value: Value): Value {
-  const kept = useRef(value);
-  if (kept.current !== value && JSON.stringify(kept.current) !== JSON.stringify(value)) kept.current = value;
-  return kept.current;
 }

@@ -1,3 +1,4 @@
+import type { Finding } from "@tensidrum/core/findings";
 import { finestDecimals, gramsText, type Sums } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import { percentText, toDecimals, writtenPercent, written, type Scale } from "@tensidrum/core/quantities";
@@ -15,7 +16,8 @@ import classes from "./LineTable.module.css";
 interface LineTableProps {
   readonly typed: TypedSheet;
   readonly materials: ReadonlyMap<string, Material>;
-  readonly assessment: Sums;
+  readonly sums: Sums;
+  readonly findings: readonly Finding[];
   readonly scales: readonly Scale[];
   readonly problems: readonly FieldProblem[];
   readonly openLineId: string | null;
@@ -33,16 +35,16 @@ const REST_DECIMALS = 6;
 
 /** The lines by phase: percent in, active matter and grams out. */
 export function LineTable(props: LineTableProps) {
-  const { typed, assessment, scales, problems, isDraft, actions, onDrop } = props;
+  const { typed, sums, findings, scales, problems, isDraft, actions, onDrop } = props;
   const dragging = useDragging(isDraft);
   const Row = dragging?.DraggableLineRow ?? LineRow;
   const problemOf = new Map(problems.map(({ field, message }) => [field, message]));
-  const assessed = new Map(assessment.lines.map((line) => [line.id, line]));
-  const tags = findingTags(assessment.findings);
-  const sheetDecimals = finestDecimals(assessment.lines, scales);
-  const isOver = assessment.totalPercent > 100;
+  const assessed = new Map(sums.lines.map((line) => [line.id, line]));
+  const tags = findingTags(findings);
+  const sheetDecimals = finestDecimals(sums.lines, scales);
+  const isOver = sums.totalPercent > 100;
   const letters = typed.phases.map((phase) => phase.letter).join("");
-  const totalGrams = assessment.lines.reduce((sum, line) => sum + line.gramsToWeigh, 0);
+  const totalGrams = sums.lines.reduce((sum, line) => sum + line.gramsToWeigh, 0);
 
   const rowsOf = (phase: TypedPhase) => {
     const lines = typed.lines.filter((line) => line.phase === phase.letter);
@@ -95,9 +97,9 @@ export function LineTable(props: LineTableProps) {
           <td className={classes.material}>{typed.lines.length === 1 ? "1 line" : `${typed.lines.length} lines`}</td>
           <td />
           <td className={classes.percent} data-over={isOver || undefined}>
-            {writtenPercent(assessment.totalPercent)}
+            {writtenPercent(sums.totalPercent)}
           </td>
-          <td className={classes.active}>{writtenPercent(assessment.activeMatter.percent)}</td>
+          <td className={classes.active}>{writtenPercent(sums.activeMatter.percent)}</td>
           <td className={classes.grams}>{written(totalGrams, sheetDecimals)}</td>
           <td />
         </tr>

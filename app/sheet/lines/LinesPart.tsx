@@ -1,18 +1,21 @@
 import { useCallback } from "react";
 import { useSheet } from "../SheetState";
+import { useJudged } from "../JudgedSheet";
 import classes from "../Sheet.module.css";
 import { LineTable } from "./LineTable";
 
 /** The lines of the sheet, or the invitation to begin them. */
 export function LinesPart() {
   const { sheet, editor, known, readings, problems, isDraft, addInput } = useSheet();
+  const { findings } = useJudged();
   const toAddLine = useCallback(() => addInput.current?.focus(), [addInput]);
   return (
     <>
       <LineTable
         typed={editor.typed}
         materials={known.materials.byId}
-        assessment={readings.assessment}
+        sums={readings.sums}
+        findings={findings}
         scales={sheet.scales}
         problems={problems}
         openLineId={editor.openLineId}

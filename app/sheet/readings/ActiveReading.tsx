@@ -1,4 +1,4 @@
-import { chargeShares } from "@tensidrum/core/actives";
+import { chargeShares, placeInWindow } from "@tensidrum/core/actives";
 import type { Profile, Sums } from "@tensidrum/core/formula";
 import type { Charge } from "@tensidrum/core/library";
 import { written, writtenShort } from "@tensidrum/core/quantities";
@@ -10,10 +10,10 @@ import classes from "./ActiveReading.module.css";
 const shown: readonly Charge[] = ["anionic", "amphoteric", "nonionic", "cationic"];
 
 /** The hero of the Sheet: how much active cleanser, whether that suits the profile, and of which charge it is. */
-export function ActiveReading({ assessment, profile }: { readonly assessment: Sums; readonly profile: Profile }) {
-  const { activeMatter } = assessment;
+export function ActiveReading({ sums, profile }: { readonly sums: Sums; readonly profile: Profile }) {
+  const { activeMatter } = sums;
   const shares = chargeShares(activeMatter);
-  const state = windowState(assessment);
+  const state = PLACES[placeInWindow(activeMatter.percent, profile.activePercent)];
   return (
     <section className={classes.reading} aria-label="Active matter">
       <p className={classes.hero}>
@@ -71,9 +71,8 @@ const ShareRow = memo(function ShareRow({
   );
 });
 
-function windowState({ findings }: Sums): { readonly words: string; readonly isOff: boolean } {
-  const codes = findings.map((finding) => finding.code);
-  if (codes.includes("ACTIVE_LOW")) return { words: "below its window", isOff: true };
-  if (codes.includes("ACTIVE_HIGH")) return { words: "above its window", isOff: true };
-  return { words: "in its window", isOff: false };
-}
+const PLACES = {
+  below: { words: "below its window", isOff: true },
+  within: { words: "in its window", isOff: false },
+  above: { words: "above its window", isOff: true },
+} as const;

@@ -1,3 +1,4 @@
+import { useJudged } from "../JudgedSheet";
 import { useSheet } from "../SheetState";
 import { ActiveReading } from "./ActiveReading";
 import { Findings } from "./Findings";
@@ -5,10 +6,11 @@ import { Findings } from "./Findings";
 /** What the core reads from the typed lines. */
 export function ReadingsPart() {
   const { readings } = useSheet();
+  const { findings, notJudged } = useJudged();
   return (
     <>
-      <ActiveReading assessment={readings.assessment} profile={readings.profile} />
-      <Findings findings={readings.findings} notJudged={readings.notJudged} />
+      <ActiveReading sums={readings.sums} profile={readings.profile} />
+      <Findings findings={findings} notJudged={notJudged} />
     </>
   );
 }

@@ -111,3 +111,12 @@ export function chargeShares(active: Pick<ActiveMatter, "percent" | "byCharge">)
     cationic: cationic * factor,
   };
 }
+
+/** Sums of actives carry noise of this size, % w/w. */
+const NOISE_PERCENT = 1e-9;
+
+/** Where an amount of active matter lies in a window, both in % w/w; the ends belong to it. */
+export function placeInWindow(percent: number, { low, high }: Span): "below" | "within" | "above" {
+  if (percent < low - NOISE_PERCENT) return "below";
+  return percent > high + NOISE_PERCENT ? "above" : "within";
+}

@@ -1,4 +1,4 @@
-export { activeContentOf, activeMatterOfLine, chargeShares, sumActiveMatter } from "./activeMatter.ts";
+export { activeContentOf, activeMatterOfLine, chargeShares, placeInWindow, sumActiveMatter } from "./activeMatter.ts";
 export type { ActiveMatter, ByCharge } from "./activeMatter.ts";
 export { cleansersOf, type Cleanser } from "./cleansers.ts";
 export { foamOf, foamWords, looseOilPercent, type Foam } from "./foam.ts";

@@ -1,12 +1,63 @@
-import type { ActiveMatter } from "../actives/activeMatter.ts";
-import type { MassBalance } from "../formula/massBalance.ts";
-import type { Profile } from "../formula/profiles.ts";
-import type { SettledSheet } from "../formula/types.ts";
-import type { WeighedLine } from "../formula/weighSheet.ts";
+import type { FormulaChange } from "../formula/change/formulaChange.ts";
+import type { Judged } from "./judged.ts";
 
+/** "stop": do not make it so; "fix": it will disappoint; "consider": know it. */
 export type Severity = "stop" | "fix" | "consider";
 
-export type FindingCode = "MASS_OVER" | "MASS_OPEN" | "MASS_NO_QS" | "ACTIVE_LOW" | "ACTIVE_HIGH" | "CHARGE_CLASH" | "TOO_SMALL_TO_WEIGH";
+export const findingCodes = [
+  "MASS_OVER",
+  "MASS_OPEN",
+  "MASS_NO_QS",
+  "ACTIVE_LOW",
+  "ACTIVE_HIGH",
+  "CHARGE_CLASH",
+  "ONE_SURFACTANT",
+  "ANIONIC_HEAVY",
+  "MILDNESS_FOR_FACE",
+  "SCHOOL_BREACH",
+  "PRESERVATIVE_MISSING",
+  "PRESERVATIVE_LOW",
+  "PRESERVATIVE_HIGH",
+  "PRESERVATIVE_DILUTED",
+  "PRESERVATIVE_PH",
+  "PRESERVATIVE_INACTIVATED",
+  "PRESERVATIVE_HEAT",
+  "PRESERVATIVE_HELPER",
+  "PRESERVATIVE_NEEDLESS",
+  "MICROBE_FOOD",
+  "OIL_LOOSE",
+  "EMULSIFIER_MISSING",
+  "WAX_COLD",
+  "SPLIT_TEMPERATURE",
+  "FRAGRANCE_HIGH",
+  "ALLERGEN_DECLARE",
+  "GUM_DRY",
+  "GUM_RATIO",
+  "SALT_NO_GRIP",
+  "SALT_PAST_PEAK",
+  "SALT_MEETS_GUM",
+  "POLYMER_SALT",
+  "GUAR_ACID_FIRST",
+  "PARTICLES_SINK",
+  "PUMP_CLOG",
+  "SOAP_ACIDIFIED",
+  "PH_NO_CORRIDOR",
+  "PH_OUTSIDE",
+  "EYE_PH",
+  "CLOUDY_LIKELY",
+  "COLOUR_SHIFT",
+  "DUST",
+  "CORROSIVE",
+  "EYE_IRRITANT",
+  "NUT",
+  "GLUTEN",
+  "SOY",
+  "COARSE_ON_FACE",
+  "RESTRICTED",
+  "TOO_SMALL_TO_WEIGH",
+] as const;
+
+export type FindingCode = (typeof findingCodes)[number];
 
 export interface Finding {
   readonly code: FindingCode;
@@ -18,6 +69,8 @@ export interface Finding {
   readonly why: string;
   /** What to do, with its number where there is one. */
   readonly cure: string;
+  /** The cure as a change of the formula, where a number alone mends it. */
+  readonly change?: FormulaChange;
 }
 
 /** Readings that can be missing as a whole. */
@@ -28,15 +81,6 @@ export interface NotJudged {
   readonly what: FindingCode | ReadingName;
   readonly missing: string;
   readonly lines: readonly string[];
-}
-
-/** All a rule may look at. */
-export interface Judged {
-  readonly sheet: SettledSheet;
-  readonly profile: Profile;
-  readonly balance: MassBalance;
-  readonly activeMatter: ActiveMatter;
-  readonly weighed: readonly WeighedLine[];
 }
 
 export interface Rule {

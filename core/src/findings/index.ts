@@ -1,2 +1,4 @@
-export { judge, rules } from "./registry.ts";
-export type { Finding, FindingCode, Judged, NotJudged, Rule, Severity } from "./finding.ts";
+export { judge, families, rules } from "./registry.ts";
+export { findingCodes } from "./finding.ts";
+export type { Finding, FindingCode, NotJudged, Rule, Severity } from "./finding.ts";
+export type { Judged } from "./judged.ts";

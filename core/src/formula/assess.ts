@@ -13,6 +13,7 @@ import type { MicellesInUse } from "../micelles/inUse.ts";
 import { mildnessOf } from "../micelles/mildness.ts";
 import { estimatesOf, type Estimate } from "./estimates.ts";
 import { leavesOf } from "./leaves.ts";
+import type { MassBalance } from "./massBalance.ts";
 import { profileOf, type Profile } from "./profiles.ts";
 import { Refusal } from "./refusal.ts";
 import { settle } from "./settle.ts";
@@ -23,7 +24,7 @@ import type { Formula, SettledSheet } from "./types.ts";
 import { weighSheet, type WeighedLine } from "./weighSheet.ts";
 
 /** Stored beside every assessment, so that a reading can be traced to the sums that made it. */
-export const coreVersion = "0.3.0";
+export const coreVersion = "0.4.0";
 
 /** What adding up alone tells. Keys follow docs/formats; numbers are unrounded. */
 export interface Sums {
@@ -38,8 +39,6 @@ export interface Sums {
   readonly electrolytePercent: number;
   /** Null where a material's density is unknown. */
   readonly densityGramsPerMl: number | null;
-  readonly findings: readonly Finding[];
-  readonly notJudged: readonly NotJudged[];
 }
 
 /** All readings of a formula. */
@@ -61,12 +60,24 @@ export interface Assessment extends Sums {
   readonly composition: readonly CompositionEntry[];
   /** Readings that rest on estimates, and on whose. */
   readonly estimates: readonly Estimate[];
+  /** The most urgent first. */
+  readonly findings: readonly Finding[];
+  readonly notJudged: readonly NotJudged[];
+}
+
+/** What is known of the base beside its formula. */
+export interface Known {
+  /** Whole salt at the top of the salt curve fitted to its jars, % w/w. */
+  readonly saltPeakPercent?: number;
 }
 
 interface Summed {
   readonly sheet: SettledSheet;
   readonly profile: Profile;
+  readonly balance: MassBalance;
   readonly sums: Sums;
+  /** Ids of the lines whose material has no known density. */
+  readonly withoutDensity: readonly string[];
 }
 
 function summed(formula: Formula, library: MaterialsBySlug): Summed {
@@ -76,26 +87,20 @@ function summed(formula: Formula, library: MaterialsBySlug): Summed {
   }
   const { sheet, balance } = settle(formula, library);
   const activePerLine = sheet.lines.map((settled) => activeMatterOfLine(settled, sheet.materials));
-  const weighed = weighSheet(sheet, balance, activePerLine);
-  const activeMatter = sumActiveMatter(activePerLine);
   const density = densityReading(sheet);
-  const { findings, notJudged } = judge({ sheet, profile, balance, activeMatter, weighed });
-  const withoutDensity: NotJudged = { what: "densityGramsPerMl", missing: "density of these materials", lines: density.unknownLines };
   const sums: Sums = {
     totalPercent: balance.totalPercent,
     openPercent: balance.openPercent,
-    lines: weighed,
-    activeMatter,
+    lines: weighSheet(sheet, balance, activePerLine),
+    activeMatter: sumActiveMatter(activePerLine),
     ...saltReading(sheet),
     densityGramsPerMl: density.gramsPerMl,
-    findings,
-    notJudged: density.unknownLines.length > 0 ? [...notJudged, withoutDensity] : notJudged,
   };
-  return { sheet, profile, sums };
+  return { sheet, profile, balance, sums, withoutDensity: density.unknownLines };
 }
 
 /**
- * The sums alone: grams, active matter, salt, density, and the findings they lead to. What a sheet shows at every key.
+ * The sums alone: grams, active matter, salt, density. What a sheet shows at every key.
  * @throws Refusal when the profile or a material is unknown or a material contains itself.
  */
 export function assessSums(formula: Formula, library: MaterialsBySlug): Sums {
@@ -103,12 +108,12 @@ export function assessSums(formula: Formula, library: MaterialsBySlug): Sums {
 }
 
 /**
- * Reads a formula: sums, micelles, mildness, foam, composition, water activity, pH corridor, preservatives, hurdles, findings. Pure, and the same
- * in the browser and on the server.
+ * Reads a formula: sums, micelles, mildness, foam, composition, water activity, pH corridor, preservatives, hurdles, and
+ * the findings they lead to. Pure, and the same in the browser and on the server.
  * @throws Refusal when the profile or a material is unknown or a material contains itself.
  */
-export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
-  const { sheet, profile, sums } = summed(formula, library);
+export function assess(formula: Formula, library: MaterialsBySlug, known: Known = {}): Assessment {
+  const { sheet, profile, balance, sums, withoutDensity } = summed(formula, library);
   const byInci = percentByInci(sheet);
   const { activity, waterPercent } = waterActivityReading(sheet, byInci);
   const doses = preservativeDoses(sheet);
@@ -116,6 +121,21 @@ export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
   const preservativePh = judgedPh(formula, corridor, profile);
   const preservatives = preservativeReadings(doses, preservativePh.ph);
   const { notJudged: mildnessNotJudged, ...mildness } = mildnessOf(sheet, sums.activeMatter.percent);
+  const { findings, notJudged } = judge({
+    sheet,
+    profile,
+    balance,
+    doses,
+    corridor,
+    ph: preservativePh,
+    activeMatter: sums.activeMatter,
+    weighed: sums.lines,
+    salt: sums,
+    densityGramsPerMl: sums.densityGramsPerMl,
+    irritation: mildness.irritation,
+    looseOilPercent: mildness.looseOilPercent,
+    saltPeakPercent: known.saltPeakPercent ?? null,
+  });
   return {
     ...sums,
     ...mildness,
@@ -126,7 +146,16 @@ export function assess(formula: Formula, library: MaterialsBySlug): Assessment {
     hurdles: hurdlePanel(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
     composition: compositionOf(byInci),
     estimates: estimatesOf(sheet),
-    notJudged: [...sums.notJudged, ...mildnessNotJudged, ...notJudgedReadings(activity, corridor), ...untold(sheet)],
+    findings,
+    notJudged: [
+      ...notJudged,
+      ...(withoutDensity.length > 0
+        ? [{ what: "densityGramsPerMl" as const, missing: "density of these materials", lines: withoutDensity }]
+        : []),
+      ...mildnessNotJudged,
+      ...notJudgedReadings(activity, corridor),
+      ...untold(sheet),
+    ],
   };
 }
 

@@ -1,5 +1,5 @@
 export { assess, assessSums, coreVersion } from "./assess.ts";
-export type { Assessment, Sums } from "./assess.ts";
+export type { Assessment, Known, Sums } from "./assess.ts";
 export { bodyStrata } from "./bodyStrata.ts";
 export type { Stratum, StratumKind } from "./bodyStrata.ts";
 export { formulaOfDraft } from "./draft.ts";
@@ -22,6 +22,8 @@ export { blendMaterial, nextRound, scentBlend, scentDifference, scentInFormula }
 export type { ScentBlend, ScentDifference, ScentInFormula, ScentRound, ScentShare } from "./blends/scentBlend.ts";
 export { daysLeft, madeUpWater, replaceWater } from "./blends/madeUpWater.ts";
 export type { MadeUpWater, ReplacedWater, WaterRecipe } from "./blends/madeUpWater.ts";
+export { applyChange } from "./change/formulaChange.ts";
+export type { Changeable, FormulaChange } from "./change/formulaChange.ts";
 export { openRecipe } from "./change/openRecipe.ts";
 export type { OpenAmount, OpenRecipe } from "./change/openRecipe.ts";
 export { batchForContainers, batchForMaterial, scaleToBatch } from "./change/scaling.ts";

@@ -1,7 +1,9 @@
 import type { SettledSheet } from "../formula/types.ts";
-import { forEachSource, leavesOf } from "../formula/leaves.ts";
+import { leavesOf } from "../formula/leaves.ts";
 import { written } from "../quantities/written.ts";
+import { isChelator } from "./classes.ts";
 import type { JudgedPh } from "./judgedPh.ts";
+import { microbeFood } from "./microbeFood.ts";
 import type { PreservativeReading } from "./preservatives.ts";
 
 export type HurdleName = "ph" | "water-activity" | "preservative" | "chelator" | "microbe-food" | "clean-process" | "pack";
@@ -86,7 +88,7 @@ function chelatorHurdle({ lines, materials }: SettledSheet): Hurdle {
   let percent = 0;
   for (const line of lines) {
     for (const leaf of leavesOf(line.material, materials)) {
-      if (leaf.material.role === "chelator") percent += line.percent * leaf.fraction;
+      if (isChelator(leaf.material)) percent += line.percent * leaf.fraction;
     }
   }
   const hurdle = "chelator";
@@ -95,26 +97,14 @@ function chelatorHurdle({ lines, materials }: SettledSheet): Hurdle {
   return { hurdle, state: "open", value: 0, says: "No chelator: metals from water and plants feed germs and dull the preservative." };
 }
 
-/** Gums below this, alone, do not count as food, % w/w. */
-const LITTLE_GUM_PERCENT = 1;
-
-function foodHurdle({ lines, materials }: SettledSheet): Hurdle {
-  let gums = 0;
-  let food = 0;
-  for (const { material, percent } of lines) {
-    forEachSource(material, "flags", materials, (source, fraction) => {
-      if (!source.flags.includes("microbe-food")) return;
-      if (source.role === "thickener" || source.role === "suspender") gums += percent * fraction;
-      else food += percent * fraction;
-    });
-  }
+function foodHurdle(sheet: SettledSheet): Hurdle {
+  const food = microbeFood(sheet);
   const hurdle = "microbe-food";
-  const value = gums + food;
-  if (food === 0 && gums < LITTLE_GUM_PERCENT) return { hurdle, state: "holds", value, says: "Little in it that germs like to eat." };
+  if (!food.counts) return { hurdle, state: "holds", value: food.percent, says: "Little in it that germs like to eat." };
   return {
     hurdle,
     state: "weak",
-    value,
-    says: `${written(value, 1)} % of it is food for germs: the preservative has more to do.`,
+    value: food.percent,
+    says: `${written(food.percent, 1)} % of it is food for germs: the preservative has more to do.`,
   };
 }

@@ -1,19 +1,7 @@
-import { electrolyteOf, saltOf } from "../formula/sums/hiddenSalt.ts";
 import type { Material } from "./material.ts";
 
-/** The facts `assessSums` looks at. A rule that needs another one adds it here; a test holds the two together. */
-const READ_FACTS = [
-  "slug",
-  "name",
-  "role",
-  "charge",
-  "active",
-  "countsAsActive",
-  "trueDensityGramsPerMl",
-  "flags",
-  "parts",
-  "measured",
-] as const;
+/** Facts no reading and no rule looks at: words for people, and what serves spoons and drops. A test holds it to that. */
+const UNREAD_FACTS: ReadonlySet<string> = new Set(["handling", "caution", "phSupplied", "dropMilligrams", "densityGramsPerMl"]);
 
 /** A material with the facts its readings need, and no others. */
 export type BriefMaterial = Partial<Material> & Pick<Material, "slug" | "name" | "role">;
@@ -22,21 +10,10 @@ function isLacking(value: unknown): boolean {
   return value === null || value === false || value === undefined || (Array.isArray(value) && value.length === 0);
 }
 
-/**
- * The material in as few words as its readings need; what is null, false or empty is left out too. Salts
- * stand as they are counted, since the composition they may follow from stays behind.
- */
+/** The material in as few words as its readings need; what is null, false or empty is left out too. */
 export function briefMaterial(material: Material): BriefMaterial {
-  const brief: Record<string, unknown> = {};
-  const add = (key: string, value: unknown): void => {
-    if (!isLacking(value)) brief[key] = value;
-  };
-  for (const key of READ_FACTS) add(key, material[key]);
-  if (material.parts === undefined || material.measured?.includes("saltPercent") === true) add("saltPercent", saltOf(material) || null);
-  if (material.parts === undefined || material.measured?.includes("electrolytePercent") === true) {
-    add("electrolytePercent", electrolyteOf(material) || null);
-  }
-  return brief as BriefMaterial;
+  const told = Object.entries(material).filter(([fact, value]) => !UNREAD_FACTS.has(fact) && !isLacking(value));
+  return Object.fromEntries(told) as BriefMaterial;
 }
 
 const lacking: Omit<Material, "slug" | "name" | "role" | "inci" | "parts"> = {

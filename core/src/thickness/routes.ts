@@ -18,7 +18,7 @@ export interface ThickeningRoute {
 const SULFATE_SHARE = 25;
 const PAIR_SHARE = 15;
 /** Salt and other electrolyte from which carbomers thin, % w/w. */
-const CARBOMER_SALT_PERCENT = 0.5;
+export const MOST_CARBOMER_SALT_PERCENT = 0.3;
 
 /**
  * Which ways of thickening work on a formula, and why. Salt: sulfates; sulfonates or taurates beside a betaine; little on
@@ -58,13 +58,13 @@ export function thickeningRoutes(sheet: SettledSheet, saltPercent: number): read
       route: "cationic-guar",
       verdict: "works",
       why: "Disperse it at about pH 7 before anything acidic; it thickens as the pH falls.",
-      lines: linesOf(sheet, (leaf) => leaf.slug === "guar-hydroxypropyltrimonium-chloride"),
+      lines: linesOf(sheet, isCationicGuar),
     },
     {
       route: "carbomer",
-      verdict: saltPercent > CARBOMER_SALT_PERCENT ? "avoid" : "works",
+      verdict: saltPercent > MOST_CARBOMER_SALT_PERCENT ? "avoid" : "works",
       why:
-        saltPercent > CARBOMER_SALT_PERCENT
+        saltPercent > MOST_CARBOMER_SALT_PERCENT
           ? `Carbomers collapse with salt, and ${saltPercent.toFixed(1)} % is in it.`
           : "Carbomers need neutralising, and collapse once salt comes in.",
       lines: [],
@@ -81,10 +81,19 @@ export function thickeningRoutes(sheet: SettledSheet, saltPercent: number): read
   ];
 }
 
+const named = (word: RegExp) => (material: PlainMaterial) => material.inci.some(({ name, percent }) => percent > 5 && word.test(name));
+
+/** A polymer that swells by its charges and collapses with salt. */
+export const isCarbomer: (material: PlainMaterial) => boolean = named(/Carbomer|Crosspolymer/);
+
+/** Guar made cationic, which swells as the pH falls. */
+export const isCationicGuar: (material: PlainMaterial) => boolean = named(/^Guar Hydroxypropyltrimonium/);
+
 const ROOM_C = 22;
 const MELTING_C = 65;
 
-function foamsItself(profile: ProfileSlug): boolean {
+/** Whether the pump makes the foam, so that the wash must be as thin as water. */
+export function foamsItself(profile: ProfileSlug): boolean {
   return profile === "foaming-wash" || profile === "micellar-foam";
 }
 
@@ -101,7 +110,8 @@ interface Groups {
   readonly betaine: number;
 }
 
-function saltRoute(sheet: SettledSheet): ThickeningRoute {
+/** Whether the blend answers to salt, and why. */
+export function saltRoute(sheet: SettledSheet): ThickeningRoute {
   const cleansers = cleansersOf(sheet);
   const lines = [...new Set(cleansers.flatMap((cleanser) => cleanser.lines))];
   const shares = groupsOf(cleansers, sheet);
@@ -124,7 +134,6 @@ function groupsOf(cleansers: readonly Cleanser[], { materials }: SettledSheet): 
     }, 0);
     return total > 0 ? (100 * part) / total : 0;
   };
-  const named = (word: RegExp) => (material: PlainMaterial) => material.inci.some(({ name, percent }) => percent > 5 && word.test(name));
   return {
     sulfate: share(({ flags }) => flags.includes("sulfate")),
     sulfonate: share(named(/Sulfonate|Sulfolaurate|Sulfoacetate/)),

@@ -51,6 +51,20 @@ export function settlingOf({ diameterMicrometre, particleDensity, liquidDensity,
   };
 }
 
+/** Yield stress that holds a grain for good, Pa: 0.143 × 2 r |Δρ| g ⁄ 3. */
+export function holdingYieldPascal({
+  diameterMicrometre,
+  particleDensity,
+  liquidDensity,
+}: Pick<Particle, "diameterMicrometre" | "particleDensity" | "liquidDensity">): number {
+  return (HOLDING_YIELD * (diameterMicrometre / 1e6) * Math.abs(particleDensity - liquidDensity) * 1000 * GRAVITY) / 3;
+}
+
+/** Xanthan gum that gives a surfactant base so much yield stress, % w/w: (τ ⁄ 7)^(1 ⁄ 1.8). */
+export function xanthanForYield(yieldPascal: number): number {
+  return (yieldPascal / XANTHAN.pascalAtOnePercent) ** (1 / XANTHAN.exponent);
+}
+
 function pace(days: number, direction: "sinks" | "rises"): string {
   if (days >= FOR_GOOD_DAYS) return "As good as stays up";
   return days <= OVERNIGHT_DAYS ? `${direction === "sinks" ? "Sinks" : "Rises"} overnight` : `Slow: it ${direction}`;
@@ -62,10 +76,13 @@ function shortDays(days: number): string {
   return hours < 48 ? `${Number(hours.toPrecision(2))} hours` : `${Number(days.toPrecision(2))} days`;
 }
 
+const XANTHAN = { pascalAtOnePercent: 7, exponent: 1.8 };
+const xanthanYield = (percent: number): number => XANTHAN.pascalAtOnePercent * percent ** XANTHAN.exponent;
+
 /** Yield stress that suspenders give a surfactant base, Pa for c in % w/w. */
 const YIELDS: ReadonlyMap<string, (percent: number) => number> = new Map([
-  ["xanthan-gum", (percent: number) => 7 * percent ** 1.8],
-  ["xanthan-gum-clear", (percent: number) => 7 * percent ** 1.8],
+  ["xanthan-gum", xanthanYield],
+  ["xanthan-gum-clear", xanthanYield],
   ["bentonite-xanthan", (percent: number) => 3 * percent ** 1.6],
 ]);
 

@@ -64,9 +64,9 @@ describe("which route works", () => {
     ],
   ])("salt on %s: %s", (_title, lines, expected) => expect(verdict("salt", lines)).toBe(expected));
 
-  it("carbomers collapse above half a percent of salt", () => {
-    expect(verdict("carbomer", [["sles-2eo-28", 30]], 0.5)).toBe("works");
-    expect(verdict("carbomer", [["sles-2eo-28", 30]], 0.51)).toBe("avoid");
+  it("carbomers collapse above 0.3 % of salt", () => {
+    expect(verdict("carbomer", [["sles-2eo-28", 30]], 0.3)).toBe("works");
+    expect(verdict("carbomer", [["sles-2eo-28", 30]], 0.31)).toBe("avoid");
   });
 
   it("scent holds associative thickeners back, heat lets fatty alcohols in", () => {

@@ -1,49 +1,64 @@
+import { placeInWindow } from "../../actives/activeMatter.ts";
 import { writtenPercent, writtenShort } from "../../quantities/written.ts";
+import { offering, scaledLines } from "../changes.ts";
 import type { Finding, Rule } from "../finding.ts";
-
-/** Sums of actives carry noise of this size, % w/w. */
-const NOISE_PERCENT = 1e-9;
+import { idsOf, type Judged } from "../judged.ts";
+import { capital, withArticle } from "../wording.ts";
 
 /** ACTIVE_LOW and ACTIVE_HIGH: active matter outside the window of the profile. */
 export const activeWindow: Rule = {
   codes: ["ACTIVE_LOW", "ACTIVE_HIGH"],
-  check({ activeMatter, profile, sheet }): readonly Finding[] {
+  check(judged): readonly Finding[] {
+    const { activeMatter, profile, sheet } = judged;
     const { low, high } = profile.activePercent;
     const { percent } = activeMatter;
-    const isLow = percent < low - NOISE_PERCENT;
-    if (!isLow && percent <= high + NOISE_PERCENT) return [];
+    const place = placeInWindow(percent, profile.activePercent);
+    if (place === "within") return [];
+    const isLow = place === "below";
     const window = low === high ? `${writtenShort(low, 2)} %` : `${writtenShort(low, 2)} to ${writtenShort(high, 2)} %`;
+    const lines = sheet.lines.filter(({ material }) => material.countsAsActive === true || material.parts !== undefined);
+    const factor = isLow ? upFactor(percent, low) : downFactor(percent, high);
     return [
       {
         code: isLow ? "ACTIVE_LOW" : "ACTIVE_HIGH",
         severity: "fix",
-        lines: sheet.lines.filter(({ material }) => bringsActives(material)).map(({ line }) => line.id),
+        lines: idsOf(lines),
         what: `Active matter is ${writtenPercent(percent)} %; ${withArticle(profile.name)} usually has ${window}.`,
         why: `${capital(profile.activeReason)}.`,
-        cure: isLow ? lowCure(percent, low) : highCure(percent, high),
+        cure: isLow ? lowCure(factor) : highCure(factor),
+        ...offering(factor === null ? undefined : scaledLines(judged, cleansing(judged), factor)),
       },
     ];
   },
+  notJudged({ lines, profile }) {
+    const silent = lines.filter(
+      ({ material }) => material.role === "surfactant" && material.parts === undefined && material.active === null,
+    );
+    if (silent.length === 0 || profile.activePercent.high === 0) return [];
+    return [{ what: "ACTIVE_LOW", missing: "active content of these surfactants", lines: idsOf(silent) }];
+  },
 };
 
-function bringsActives(material: { readonly countsAsActive: boolean | null; readonly parts?: unknown }): boolean {
-  return material.countsAsActive === true || material.parts !== undefined;
+/** Lines whose share sets the active matter; blends among them carry more than cleansers, but go by the same factor. */
+function cleansing({ lines, weighed }: Judged) {
+  const active = new Set(weighed.filter(({ activePercent }) => activePercent > 0).map(({ id }) => id));
+  return lines.filter(({ line }) => active.has(line.id));
 }
 
-function lowCure(percent: number, low: number): string {
-  if (percent === 0) return "Begin with the cleansers.";
-  return `Raise the cleansers together by a factor of ${writtenShort(Math.ceil((low / percent) * 100) / 100, 2)}; the water gives way.`;
+function upFactor(percent: number, low: number): number | null {
+  return percent === 0 ? null : Math.ceil((low / percent) * 100) / 100;
 }
 
-function highCure(percent: number, high: number): string {
-  if (high === 0) return "Take the cleansing surfactants out.";
-  return `Lower the cleansers together to ${writtenShort(Math.floor((high / percent) * 100), 0)} % of what they are; the water fills up.`;
+function downFactor(percent: number, high: number): number | null {
+  return high === 0 ? null : Math.floor((high / percent) * 100) / 100;
 }
 
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
+function lowCure(factor: number | null): string {
+  if (factor === null) return "Begin with the cleansers.";
+  return `Raise the cleansers together by a factor of ${writtenShort(factor, 2)}; the water gives way.`;
 }
 
-function withArticle(name: string): string {
-  return `${/^[aeiou]/.test(name) ? "an" : "a"} ${name}`;
+function highCure(factor: number | null): string {
+  if (factor === null) return "Take the cleansing surfactants out.";
+  return `Lower the cleansers together to ${writtenShort(factor * 100, 0)} % of what they are; the water fills up.`;
 }

@@ -2,7 +2,8 @@ import type { Charge, MaterialsBySlug } from "../../library/material.ts";
 import { leavesOf } from "../../formula/leaves.ts";
 import type { SettledLine } from "../../formula/types.ts";
 import type { Rule } from "../finding.ts";
-import { shownMaterial } from "../../library/shownMaterial.ts";
+import { idsOf } from "../judged.ts";
+import { isOrAre, namesOf } from "../wording.ts";
 
 const MADE_FOR_ANIONICS = "anionic-compatible-cationic";
 
@@ -20,11 +21,17 @@ export const chargeClash: Rule = {
         code: "CHARGE_CLASH",
         severity: "stop",
         lines: [...new Set([...cationics, ...anionics].map((settled) => settled.line.id))],
-        what: `${namesOf(cationics)} ${cationics.length === 1 ? "is" : "are"} cationic and would meet ${namesOf(anionics)}, anionic.`,
+        what: `${namesOf(cationics)} ${isOrAre(cationics.length)} cationic and would meet ${namesOf(anionics)}, anionic.`,
         why: "The opposite charges bind each other: the blend turns cloudy or curdles, and neither cleans nor conditions.",
         cure: "Take the cationic out, use a conditioner made for anionic blends, or build the wash on amphoterics and nonionics.",
       },
     ];
+  },
+  notJudged({ lines }) {
+    const silent = lines.filter(
+      ({ material }) => material.role === "surfactant" && material.parts === undefined && material.charge === null,
+    );
+    return silent.length === 0 ? [] : [{ what: "CHARGE_CLASH", missing: "charge type of these surfactants", lines: idsOf(silent) }];
   },
 };
 
@@ -35,10 +42,4 @@ function carries(settled: SettledLine, charge: Charge, materials: MaterialsBySlu
 
 function clashes(material: { readonly charge: Charge | null; readonly flags: readonly string[] }, charge: Charge): boolean {
   return material.charge === charge && !(charge === "cationic" && material.flags.includes(MADE_FOR_ANIONICS));
-}
-
-function namesOf(lines: readonly SettledLine[]): string {
-  const names = [...new Set(lines.map((settled) => shownMaterial(settled.material).name))];
-  if (names.length <= 3) return names.join(" and ");
-  return `${names.slice(0, 2).join(", ")} and ${names.length - 2} more`;
 }

@@ -1,9 +1,12 @@
+import { offering } from "../changes.ts";
 import type { Rule } from "../finding.ts";
+import { letWaterTakeRest } from "./waterLine.ts";
 
 /** MASS_NO_QS: exactly 100 %, but no line takes the rest. Dry products need none. */
 export const massNoQs: Rule = {
   codes: ["MASS_NO_QS"],
-  check({ balance, profile }) {
+  check(judged) {
+    const { balance, profile } = judged;
     if (balance.state !== "closed" || balance.hasQs || profile.dry) return [];
     return [
       {
@@ -13,6 +16,7 @@ export const massNoQs: Rule = {
         what: "The lines add up to 100 %, and none of them takes the rest.",
         why: "The next change of any line will leave the sheet open or over.",
         cure: "Let the water take the rest.",
+        ...offering(letWaterTakeRest(judged)),
       },
     ];
   },

@@ -32,6 +32,7 @@ export const tooSmallToWeigh: Rule = {
           stock === null
             ? `${batch.charAt(0).toUpperCase()}${batch.slice(1)}.`
             : `Make a ${writtenShort(stock.strengthPercent, 1)} % solution and weigh ${written(stock.massGrams, decimalPlaces(step))} g, its water comes off the rest; or ${batch}.`,
+        change: { kind: "batch", batchGrams: Math.ceil(cures.smallestBatchGrams) },
       });
     });
     return findings;

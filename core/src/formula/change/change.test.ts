@@ -112,7 +112,8 @@ describe("substitution at equal active matter", () => {
       { lineId: "cocamidopropyl-betaine", material: "cationic-cleanser" },
       library,
     );
-    expect([findingsNew, findingsGone]).toEqual([["CHARGE_CLASH"], []]);
+    expect(findingsNew).toEqual(["CHARGE_CLASH"]);
+    expect(findingsGone).not.toContain("CHARGE_CLASH");
   });
 
   it("knows the cost when every price is known, and only then", () => {

@@ -1,0 +1,110 @@
+import type { PhCorridor } from "../acidity/corridor.ts";
+import type { ActiveMatter } from "../actives/activeMatter.ts";
+import type { Irritation } from "../actives/irritation.ts";
+import { forEachSource, leavesOf } from "../formula/leaves.ts";
+import type { MassBalance } from "../formula/massBalance.ts";
+import type { Profile } from "../formula/profiles.ts";
+import type { SaltReading } from "../formula/sums/hiddenSalt.ts";
+import type { SettledLine, SettledSheet } from "../formula/types.ts";
+import type { WeighedLine } from "../formula/weighSheet.ts";
+import type { JudgedPh } from "../keeping/judgedPh.ts";
+import type { PreservativeDose } from "../keeping/preservatives.ts";
+import type { PlainMaterial } from "../library/material.ts";
+
+/** Temperature of a phase that names none, °C. */
+const ROOM_C = 22;
+
+/** A plain material in the formula, from a line of its own or out of a blend. */
+export interface Content {
+  readonly settled: SettledLine;
+  readonly material: PlainMaterial;
+  /** % w/w of the formula. */
+  readonly percent: number;
+}
+
+/** What the readings before the rules have worked out. */
+export interface ReadSheet {
+  readonly sheet: SettledSheet;
+  readonly profile: Profile;
+  readonly balance: MassBalance;
+  readonly activeMatter: ActiveMatter;
+  readonly weighed: readonly WeighedLine[];
+  readonly salt: SaltReading;
+  readonly densityGramsPerMl: number | null;
+  readonly irritation: Irritation | null;
+  /** Oil that nothing carries, % w/w. */
+  readonly looseOilPercent: number;
+  readonly corridor: PhCorridor | null;
+  readonly ph: JudgedPh;
+  readonly doses: readonly PreservativeDose[];
+  /** Whole salt at the top of a fitted salt curve of this base, % w/w; null where none was fitted. */
+  readonly saltPeakPercent: number | null;
+}
+
+/** All a rule may look at. */
+export interface Judged extends ReadSheet {
+  /** Lines with something in them. */
+  readonly lines: readonly SettledLine[];
+  /** Every plain material in it, blends taken apart. */
+  readonly contents: readonly Content[];
+  /** Flags of each line's material, those of its leaves where a blend states none. */
+  readonly flags: ReadonlyMap<SettledLine, ReadonlySet<string>>;
+  /** Temperature of each phase, °C. */
+  readonly temperatures: ReadonlyMap<string, number>;
+  /** Water in what is wet, % w/w of the formula; moisture of powders and water of the preservatives do not count. */
+  readonly wetPercent: number;
+}
+
+/** Lays out a sheet once for all rules. */
+export function judgedOf(read: ReadSheet): Judged {
+  const { sheet } = read;
+  const lines = sheet.lines.filter(({ percent }) => percent > 0);
+  const contents: Content[] = [];
+  const flags = new Map<SettledLine, ReadonlySet<string>>();
+  for (const settled of lines) {
+    for (const { material, fraction } of leavesOf(settled.material, sheet.materials)) {
+      contents.push({ settled, material, percent: settled.percent * fraction });
+    }
+    const own = new Set<string>();
+    forEachSource(settled.material, "flags", sheet.materials, (source) => source.flags.forEach((flag) => own.add(flag)));
+    flags.set(settled, own);
+  }
+  const temperatures = new Map(sheet.formula.phases.map(({ id, temperatureC }) => [id, temperatureC ?? ROOM_C]));
+  return { ...read, lines, contents, flags, temperatures, wetPercent: wetPercentOf(contents) };
+}
+
+/** Less water in a material is moisture, % of it. */
+const MOISTURE_PERCENT = 5;
+const DRY_FORMS: ReadonlySet<string | null> = new Set(["powder", "granule", "flake", "needle", "wax", "oil", "crystal"]);
+
+function wetPercentOf(contents: readonly Content[]): number {
+  let wet = 0;
+  for (const { material, percent } of contents) {
+    if (material.role === "preservative" || DRY_FORMS.has(material.form)) continue;
+    for (const { name, percent: part } of material.inci) if (name === "Aqua" && part >= MOISTURE_PERCENT) wet += (percent * part) / 100;
+  }
+  return wet;
+}
+
+/** Lines of contents, each once and in the order of the sheet. */
+export function linesOf(contents: readonly Content[]): readonly SettledLine[] {
+  return [...new Set(contents.map(({ settled }) => settled))];
+}
+
+export function idsOf(lines: readonly SettledLine[]): readonly string[] {
+  return lines.map(({ line }) => line.id);
+}
+
+export function sumPercent(parts: readonly { readonly percent: number }[]): number {
+  return parts.reduce((sum, { percent }) => sum + percent, 0);
+}
+
+/** Lines whose material carries a flag. */
+export function flagged({ lines, flags }: Judged, flag: string): readonly SettledLine[] {
+  return lines.filter((settled) => flags.get(settled)?.has(flag) === true);
+}
+
+/** What else could go into the sheet before the q.s. line is used up, % w/w. */
+export function roomPercent({ balance }: Judged): number {
+  return balance.hasQs ? balance.qsPercent : 0;
+}

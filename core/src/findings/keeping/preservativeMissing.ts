@@ -1,0 +1,20 @@
+import { writtenShort } from "../../quantities/written.ts";
+import type { Rule } from "../finding.ts";
+
+/** PRESERVATIVE_MISSING: water is in it and no preservative. */
+export const preservativeMissing: Rule = {
+  codes: ["PRESERVATIVE_MISSING"],
+  check({ wetPercent, doses }) {
+    if (wetPercent === 0 || doses.length > 0) return [];
+    return [
+      {
+        code: "PRESERVATIVE_MISSING",
+        severity: "stop",
+        lines: [],
+        what: `There is ${writtenShort(wetPercent, 1)} % water in it and no preservative.`,
+        why: "Germs grow in any wet wash within days, long before it smells.",
+        cure: "Add a broad-spectrum preservative that works at the pH you aim for, within its usual dose.",
+      },
+    ];
+  },
+};

@@ -1,0 +1,29 @@
+import { writtenShort } from "../../quantities/written.ts";
+import type { Rule } from "../finding.ts";
+
+/** From here on a phase is a hot one, °C: below it is warmed or cooled down. */
+const HOT_C = 50;
+const MOST_APART_C = 5;
+
+/** SPLIT_TEMPERATURE: hot phases more than 5 °C apart when they join. */
+export const splitTemperature: Rule = {
+  codes: ["SPLIT_TEMPERATURE"],
+  check({ lines, temperatures }) {
+    const used = new Set(lines.map(({ line }) => line.phase));
+    const hot = [...temperatures].filter(([phase, celsius]) => used.has(phase) && celsius >= HOT_C).sort(([, a], [, b]) => a - b);
+    const coolest = hot[0];
+    const hottest = hot.at(-1);
+    if (coolest === undefined || hottest === undefined || hottest[1] - coolest[1] <= MOST_APART_C) return [];
+    return [
+      {
+        code: "SPLIT_TEMPERATURE",
+        severity: "fix",
+        lines: lines.filter(({ line }) => line.phase === coolest[0] || line.phase === hottest[0]).map(({ line }) => line.id),
+        what: `Phase ${coolest[0]} has ${writtenShort(coolest[1], 1)} °C and phase ${hottest[0]} ${writtenShort(hottest[1], 1)} °C when they join.`,
+        why: "The hotter fat sets where it meets the cooler phase, and the cream turns grainy.",
+        cure: `Bring both to ${writtenShort(hottest[1], 1)} °C.`,
+        change: { kind: "temperature", phase: coolest[0], temperatureC: hottest[1] },
+      },
+    ];
+  },
+};

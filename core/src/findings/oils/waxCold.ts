@@ -1,0 +1,41 @@
+import { shownMaterial } from "../../library/shownMaterial.ts";
+import { writtenShort } from "../../quantities/written.ts";
+import type { Material } from "../../library/material.ts";
+import type { Finding, Rule } from "../finding.ts";
+import { MELTS_WAX_C } from "./oilParts.ts";
+
+/** Butters are liquid from here on, °C. */
+const MELTS_BUTTER_C = 40;
+const HEAT_TO_C = 72;
+const SOLID_ROLES: ReadonlySet<string> = new Set(["fatty-solid", "emulsifier", "thickener", "conditioner"]);
+const SOLID_FORMS: ReadonlySet<string | null> = new Set(["flake", "wax", "granule", "paste"]);
+
+/** WAX_COLD: a solid fat in a phase that does not melt it. Dry powders are blended as they are. */
+export const waxCold: Rule = {
+  codes: ["WAX_COLD"],
+  check({ lines, temperatures, profile }) {
+    if (profile.slug === "powder-cleanser") return [];
+    return lines.flatMap(({ line, material }): Finding[] => {
+      const melts = meltsAt(material);
+      const temperature = temperatures.get(line.phase) ?? 0;
+      if (melts === null || temperature >= melts) return [];
+      return [
+        {
+          code: "WAX_COLD",
+          severity: "fix",
+          lines: [line.id],
+          what: `${shownMaterial(material).name} is solid, and phase ${line.phase} has ${writtenShort(temperature, 1)} °C.`,
+          why: "Unmelted fat stays as grains that no stirring takes out.",
+          cure: `Heat the phase to ${HEAT_TO_C} °C, or move it to one that is hot; what must stay cool comes later.`,
+          change: { kind: "temperature", phase: line.phase, temperatureC: HEAT_TO_C },
+        },
+      ];
+    });
+  },
+};
+
+/** Temperature a solid fat needs, °C; null for what is none. */
+function meltsAt({ role, form, flags, name, parts }: Material): number | null {
+  if (parts !== undefined || !flags.includes("needs-heat") || !SOLID_ROLES.has(role) || !SOLID_FORMS.has(form)) return null;
+  return /butter/i.test(name) ? MELTS_BUTTER_C : MELTS_WAX_C;
+}

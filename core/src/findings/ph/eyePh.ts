@@ -1,0 +1,27 @@
+import { EYE_PH } from "../../acidity/corridor.ts";
+import { writtenShort } from "../../quantities/written.ts";
+import type { Rule } from "../finding.ts";
+
+/** EYE_PH: a product for the eye area, measured outside the pH of tears. */
+export const eyePh: Rule = {
+  codes: ["EYE_PH"],
+  check({ sheet }) {
+    const measured = sheet.formula.measured?.ph;
+    if (sheet.formula.eyeArea !== true || measured === undefined) return [];
+    if (measured >= EYE_PH.low && measured <= EYE_PH.high) return [];
+    return [
+      {
+        code: "EYE_PH",
+        severity: "fix",
+        lines: [],
+        what: `pH ${writtenShort(measured, 2)} was measured; near the eye it should be ${EYE_PH.low} to ${EYE_PH.high}.`,
+        why: "Outside the pH of tears it stings.",
+        cure: measured < EYE_PH.low ? `Raise it to ${EYE_PH.low} or above.` : `Bring it down to ${EYE_PH.high} or below.`,
+      },
+    ];
+  },
+  notJudged({ sheet, wetPercent }) {
+    if (sheet.formula.eyeArea !== true || sheet.formula.measured?.ph !== undefined || wetPercent === 0) return [];
+    return [{ what: "EYE_PH", missing: "a measured pH", lines: [] }];
+  },
+};

@@ -1,0 +1,95 @@
+import { shownMaterial } from "../../library/shownMaterial.ts";
+import type { SettledLine } from "../../formula/types.ts";
+import { writtenPercent } from "../../quantities/written.ts";
+import { lineSetTo, offering, scaledLines } from "../changes.ts";
+import type { Finding, Rule } from "../finding.ts";
+import { idsOf, linesOf, type Judged } from "../judged.ts";
+import { withArticle } from "../wording.ts";
+
+const NOISE_PERCENT = 1e-9;
+
+/** FRAGRANCE_HIGH: scent over the profile's cap, in the whole or in a named part, or one over its own safe use. */
+export const fragranceHigh: Rule = {
+  codes: ["FRAGRANCE_HIGH"],
+  check(judged) {
+    const whole = overCap(judged);
+    return [...(whole === null ? [] : [whole]), ...overOwnLimit(judged)];
+  },
+  notJudged({ contents }) {
+    const silent = contents.filter(({ material }) => material.role === "fragrance" && material.use === null);
+    if (silent.length === 0) return [];
+    return [{ what: "FRAGRANCE_HIGH", missing: "the safe-use limit of these scents", lines: idsOf(linesOf(silent)) }];
+  },
+};
+
+/** Share of scent where it is most: the whole batch, or the named part that has the most. */
+function mostScented(judged: Judged): { readonly percent: number; readonly part: string | null } {
+  const { sheet, contents } = judged;
+  const base = new Set(sheet.formula.lines.map(({ id }) => id));
+  const scentOf = (ids: ReadonlySet<string>): number =>
+    contents
+      .filter(({ settled, material }) => material.role === "fragrance" && ids.has(settled.line.id))
+      .reduce((sum, { percent }) => sum + percent, 0);
+  const shared = scentOf(base);
+  let most: { percent: number; part: string | null } = { percent: shared, part: null };
+  for (const { name, sharePercent, lines } of sheet.formula.splits ?? []) {
+    const percent = sharePercent > 0 ? shared + (scentOf(new Set(lines.map(({ id }) => id))) * 100) / sharePercent : 0;
+    if (percent > most.percent + NOISE_PERCENT) most = { percent, part: name };
+  }
+  return most;
+}
+
+function overCap(judged: Judged): Finding | null {
+  const { profile, contents } = judged;
+  const cap = profile.scentCapPercent;
+  const { percent, part } = mostScented(judged);
+  if (percent <= cap + NOISE_PERCENT || onlyScentsLimit(judged) < cap) return null;
+  const lines = linesOf(contents.filter(({ material }) => material.role === "fragrance"));
+  const pure = lines.every(({ material }) => material.role === "fragrance");
+  return {
+    code: "FRAGRANCE_HIGH",
+    severity: "fix",
+    lines: idsOf(lines),
+    what: `${writtenPercent(percent)} % scent${part === null ? "" : ` in the part "${part}"`}; ${withArticle(profile.name)} takes up to ${writtenPercent(cap)} %.`,
+    why: "More scent irritates, thins the wash and clouds it before it smells any better.",
+    cure: `Take ${writtenPercent(percent - cap)} % out.`,
+    ...offering(pure && part === null ? scaledLines(judged, lines, cap / percent) : undefined),
+  };
+}
+
+/** Where there is one scent only, its own limit speaks in place of a cap that is higher. */
+function onlyScentsLimit({ contents }: Judged): number {
+  const scents = contents.filter(({ material }) => material.role === "fragrance");
+  const first = scents[0]?.material;
+  const isOnly = scents.every(({ material }) => material.slug === first?.slug);
+  return isOnly ? (first?.use?.high ?? Infinity) : Infinity;
+}
+
+function overOwnLimit(judged: Judged): readonly Finding[] {
+  const amounts = new Map<string, { limit: number; percent: number; lines: SettledLine[] }>();
+  for (const { settled, material, percent } of judged.contents) {
+    if (material.role !== "fragrance" || material.use === null) continue;
+    const known = amounts.get(material.slug);
+    if (known === undefined) amounts.set(material.slug, { limit: material.use.high, percent, lines: [settled] });
+    else {
+      known.percent += percent;
+      known.lines.push(settled);
+    }
+  }
+  return [...amounts].flatMap(([slug, { limit, percent, lines }]): Finding[] => {
+    const first = lines[0];
+    if (percent <= limit + NOISE_PERCENT || limit >= judged.profile.scentCapPercent || first === undefined) return [];
+    const only = lines.length === 1 && first.material.slug === slug ? first : undefined;
+    return [
+      {
+        code: "FRAGRANCE_HIGH",
+        severity: "fix",
+        lines: idsOf(lines),
+        what: `${writtenPercent(percent)} % of ${shownMaterial(first.material).name}; on its own it is usually held to ${writtenPercent(limit)} %.`,
+        why: "Every scent has a limit of its own that its certificate of safe use names.",
+        cure: `Take ${writtenPercent(percent - limit)} % out, or go by the certificate of your lot.`,
+        ...offering(only === undefined ? undefined : lineSetTo(judged, only, limit)),
+      },
+    ];
+  });
+}

@@ -1,0 +1,25 @@
+import type { Rule } from "../finding.ts";
+import { idsOf, linesOf } from "../judged.ts";
+import { namesOf } from "../wording.ts";
+import { isGum } from "./gums.ts";
+import { saltLines } from "./saltLines.ts";
+
+/** SALT_MEETS_GUM: salt and a gum in one wash. */
+export const saltMeetsGum: Rule = {
+  codes: ["SALT_MEETS_GUM"],
+  check(judged) {
+    const salts = saltLines(judged);
+    const gums = linesOf(judged.contents.filter(isGum));
+    if (salts.length === 0 || gums.length === 0) return [];
+    return [
+      {
+        code: "SALT_MEETS_GUM",
+        severity: "consider",
+        lines: idsOf([...gums, ...salts]),
+        what: `Salt and ${namesOf(gums)} are both in it.`,
+        why: "Salt draws the water a gum wants: the gel turns clumpy or falls.",
+        cure: "Choose one way of thickening; if both stay, let the gum swell first and add the salt as weak brine.",
+      },
+    ];
+  },
+};

@@ -1,0 +1,38 @@
+import { writtenPercent } from "../../quantities/written.ts";
+import { offering, scaledLines } from "../changes.ts";
+import type { Rule } from "../finding.ts";
+import { idsOf, sumPercent } from "../judged.ts";
+import { saltLines } from "./saltLines.ts";
+
+/** Whole salt above which blends thin again, where no curve was fitted, % w/w. */
+const USUAL_MOST_PERCENT = 3;
+const NOISE_PERCENT = 1e-9;
+
+/** SALT_PAST_PEAK: whole salt, hidden and added, past the fitted peak, or above 3 %. Scrubs and dry products are no gels. */
+export const saltPastPeak: Rule = {
+  codes: ["SALT_PAST_PEAK"],
+  check(judged) {
+    const { salt, saltPeakPercent, profile, contents, wetPercent } = judged;
+    const most = saltPeakPercent ?? USUAL_MOST_PERCENT;
+    if (wetPercent === 0 || profile.dry || profile.slug === "scrub" || salt.saltPercent <= most + NOISE_PERCENT) return [];
+    const excess = salt.saltPercent - most;
+    const added = saltLines(judged);
+    const hidden = salt.saltPercent - salt.addedSaltPercent;
+    const bring = new Set(contents.filter(({ material }) => (material.saltPercent ?? 0) > 0).map(({ settled }) => settled));
+    const factor = salt.addedSaltPercent > 0 ? 1 - excess / salt.addedSaltPercent : 0;
+    return [
+      {
+        code: "SALT_PAST_PEAK",
+        severity: "fix",
+        lines: idsOf([...bring, ...added.filter((line) => !bring.has(line))]),
+        what: `${writtenPercent(salt.saltPercent)} % salt in all, ${writtenPercent(hidden)} % of it hidden in the materials; ${saltPeakPercent === null ? "blends usually thin above" : "the peak of this base lies at"} ${writtenPercent(most)} %.`,
+        why: "Past the peak every gram makes it thinner, and salt cannot be taken out again.",
+        cure:
+          added.length === 0
+            ? "Take a betaine with less salt, or less of it."
+            : `Take ${writtenPercent(Math.min(excess, sumPercent(added)))} % salt out.`,
+        ...offering(factor > 0 ? scaledLines(judged, added, factor) : undefined),
+      },
+    ];
+  },
+};
