@@ -125,9 +125,9 @@ test("findings come and go as it is typed, and lead to their line", async ({ pag
   await page.getByLabel("Coco-glucoside, percent").fill("20");
   await expect(page.getByText("above its window")).toBeVisible();
   await addLine(page, "cetrimonium", "2");
-  await expect(page.getByText(/0 stop/)).toBeVisible();
-  await addLine(page, "olefin sulfonate 40", "2");
   await expect(page.getByText(/1 stop/)).toBeVisible();
+  await addLine(page, "olefin sulfonate 40", "2");
+  await expect(page.getByText(/2 stop/)).toBeVisible();
   await page.getByRole("link", { name: "To the line" }).first().click();
   await expect(page.getByLabel("Cetrimonium chloride, percent")).toBeFocused();
 });

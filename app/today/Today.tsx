@@ -97,7 +97,7 @@ function DaySentence({ formulas }: { readonly formulas: readonly BoardFormula[] 
 
 function FormulaRow({ formula }: { readonly formula: BoardFormula }) {
   const { counts, findings } = formula;
-  const hidden = counts.stops + counts.fixes + counts.considers - findings.length;
+  const hidden = counts.stops + counts.fixes - findings.length;
   return (
     <li className={classes.formula}>
       <div>
@@ -121,7 +121,7 @@ function FormulaRow({ formula }: { readonly formula: BoardFormula }) {
         </p>
       </div>
       <div className={classes.findings}>
-        {findings.length === 0 && <p className={classes.fine}>In its window, nothing to mend.</p>}
+        {findings.length === 0 && <p className={classes.fine}>Nothing to mend.</p>}
         {findings.map((finding, index) => (
           <p key={`${finding.code} ${finding.what}`}>
             <FindingMark severity={finding.severity} number={index + 1} />
@@ -130,13 +130,18 @@ function FormulaRow({ formula }: { readonly formula: BoardFormula }) {
             </span>
           </p>
         ))}
-        {hidden > 0 && <p className={classes.more}>and {hidden} more</p>}
+        {hidden + counts.considers > 0 && <p className={classes.more}>{moreWords(hidden, counts.considers)}</p>}
         <p className={classes.doors}>
           <Link to={`/weighing/${formula.id}/${formula.number}`}>Weighing sheet</Link>
         </p>
       </div>
     </li>
   );
+}
+
+function moreWords(toMend: number, toConsider: number): string {
+  const parts = [...(toMend > 0 ? [`${toMend} more to mend`] : []), ...(toConsider > 0 ? [`${toConsider} to consider`] : [])];
+  return parts.join(", ");
 }
 
 function Empty({ ids }: { readonly ids: TodayBoard["newIds"] }) {

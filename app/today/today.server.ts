@@ -40,7 +40,10 @@ export async function openToday(page: number) {
         activePercent: row.activePercent,
         lineCount: row.lineCount,
         counts: { stops: row.stopCount, fixes: row.fixCount, considers: row.considerCount },
-        findings: row.findings.slice(0, FINDINGS_SHOWN).map(({ code, severity, what, cure }) => ({ code, severity, what, cure })),
+        findings: row.findings
+          .filter(({ severity }) => severity !== "consider")
+          .slice(0, FINDINGS_SHOWN)
+          .map(({ code, severity, what, cure }) => ({ code, severity, what, cure })),
         changed: dayjs(row.updatedAt).isSame(now, "day")
           ? `today ${dayjs(row.updatedAt).format("HH:mm")}`
           : dayjs(row.updatedAt).format("D MMM YYYY"),

@@ -5,10 +5,11 @@ export interface FindingTag {
   readonly severity: Severity;
 }
 
-/** Which numbered findings speak of which line. */
+/** Which numbered findings speak of which line. What is only to be considered is left to the list of findings. */
 export function findingTags(findings: readonly Finding[]): ReadonlyMap<string, readonly FindingTag[]> {
   const tags = new Map<string, FindingTag[]>();
   findings.forEach(({ severity, lines }, index) => {
+    if (severity === "consider") return;
     for (const line of lines) tags.set(line, [...(tags.get(line) ?? []), { number: index + 1, severity }]);
   });
   return tags;

@@ -1,8 +1,10 @@
 import { forEachSource } from "../formula/leaves.ts";
 import type { SettledSheet } from "../formula/types.ts";
+import type { Material } from "../library/material.ts";
 
-/** Gums below this, alone, do not count as food, % w/w. */
+/** Less of it hardly feeds anyone, % w/w; gums are slow food. */
 const LITTLE_GUM_PERCENT = 1;
+const LITTLE_FOOD_PERCENT = 0.5;
 
 export interface MicrobeFood {
   /** Gums and everything else germs eat, % w/w. */
@@ -13,7 +15,7 @@ export interface MicrobeFood {
   readonly lines: readonly string[];
 }
 
-/** What germs like to eat: honey, juices, infusions, clay, milk; gums from 1 % on. */
+/** What germs like to eat: honey, juices, infusions, clay, milk, from 0.5 % on; gums from 1 % on. */
 export function microbeFood({ lines, materials }: SettledSheet): MicrobeFood {
   let gums = 0;
   let food = 0;
@@ -23,9 +25,14 @@ export function microbeFood({ lines, materials }: SettledSheet): MicrobeFood {
     forEachSource(material, "flags", materials, (source, fraction) => {
       if (!source.flags.includes("microbe-food")) return;
       bring.add(line.id);
-      if (source.role === "thickener" || source.role === "suspender") gums += percent * fraction;
+      if (isGum(source)) gums += percent * fraction;
       else food += percent * fraction;
     });
   }
-  return { percent: gums + food, counts: food > 0 || gums >= LITTLE_GUM_PERCENT, lines: [...bring] };
+  return { percent: gums + food, counts: food >= LITTLE_FOOD_PERCENT || gums >= LITTLE_GUM_PERCENT, lines: [...bring] };
+}
+
+/** Thickeners, suspenders, and polymers for hair that swell like them. */
+function isGum({ role, flags }: Material): boolean {
+  return role === "thickener" || role === "suspender" || (role === "conditioner" && flags.includes("hydrates-slowly"));
 }

@@ -195,10 +195,12 @@ describe("what must stand beside it", () => {
 describe("food for germs", () => {
   const fed = (...lines: WrittenLine[]) => found("MICROBE_FOOD", [...kept, ...lines]);
 
-  it("gums alone count from 1 % on, honey at once", () => {
+  it("gums alone count from 1 % on, everything else from 0.5 %", () => {
     expect(fed(["xanthan-gum", 0.99])).toEqual([]);
     expect(fed(["xanthan-gum", 1])[0]).toMatchObject({ severity: "consider", lines: ["xanthan-gum"] });
-    expect(fed(["honey", 1])[0]?.lines).toEqual(["honey"]);
+    expect(fed(["honey", 0.5])[0]?.lines).toEqual(["honey"]);
+    expect(fed(["honey", 0.49])).toEqual([]);
+    expect(fed(["guar-hydroxypropyltrimonium-chloride", 0.3])).toEqual([]);
     expect(fed()).toEqual([]);
   });
 

@@ -2,7 +2,7 @@ import { microbeFood } from "../../keeping/microbeFood.ts";
 import { writtenPercent } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 
-/** MICROBE_FOOD: honey, juices, infusions, clay, milk, or 1 % of gums: the preservative has more to do. */
+/** MICROBE_FOOD: half a percent of honey, juices, infusions, clay, milk, or 1 % of gums: the preservative has more to do. */
 export const microbeFoodRule: Rule = {
   codes: ["MICROBE_FOOD"],
   check({ sheet, wetPercent }) {
