@@ -16,6 +16,7 @@ import {
 } from "@tensidrum/core/formats";
 import { dilute } from "@tensidrum/core/keeping";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
+import { stepsOf } from "@tensidrum/core/making";
 import { answerMicelles } from "@tensidrum/core/micelles";
 import { labelOf } from "@tensidrum/core/packing";
 import { adviseThickening, answerSaltCurve, beadViscosity, settlingOf } from "@tensidrum/core/thickness";
@@ -65,7 +66,10 @@ export const commands: ReadonlyMap<string, Command> = new Map([
     },
   ],
   ["assess", reading("tensidrum-formula/1", "all readings of a formula", (value, library) => assess(readFormula(value, library), library))],
-  ["steps", awaited("tensidrum-formula/1", "the steps of making a formula")],
+  [
+    "steps",
+    reading("tensidrum-formula/1", "the steps of making a formula", (value, library) => stepsOf(readFormula(value, library), library)),
+  ],
   [
     "titrate",
     reading("tensidrum-titration/1", "the next dose of acid or base", (value) => adviseTitration(titrationOf(readTitration(value)))),

@@ -1,0 +1,77 @@
+import { leavesOf } from "../formula/leaves.ts";
+import type { SettledLine, SettledSheet } from "../formula/types.ts";
+import type { Role } from "../library/material.ts";
+
+/** From here on a phase is heated, °C. */
+export const HEATED_C = 50;
+const ROOM_C = 22;
+
+/**
+ * How a batch is put together: a stock solution, a dry blend, an oil or balm in one pot, two layers that stay apart, or
+ * anything with water that becomes one.
+ */
+export type BatchKind = "stock" | "dry" | "oil" | "layers" | "wet";
+
+const SOLUTES: ReadonlySet<Role> = new Set<Role>(["ph-adjuster", "salt", "colour", "chelator", "preservative"]);
+const DRY_FORMS: ReadonlySet<string | null> = new Set(["powder", "granule", "flake", "needle", "crystal"]);
+
+export function batchKind({ formula }: SettledSheet, lines: readonly SettledLine[]): BatchKind {
+  const others = lines.filter(({ material }) => material.role !== "water");
+  if (others.length > 0 && others.length < lines.length && others.every(({ material }) => SOLUTES.has(material.role))) return "stock";
+  if (formula.profile === "shake-remover") return "layers";
+  const hasWater = lines.some(({ material }) => isWet(material.role, material.form));
+  if (hasWater) return "wet";
+  return formula.profile === "cleansing-oil" || !lines.some(({ material }) => DRY_FORMS.has(material.form)) ? "oil" : "dry";
+}
+
+function isWet(role: Role, form: string | null): boolean {
+  if (role === "water" || role === "base") return true;
+  return role === "surfactant" && (form === "liquid" || form === "gel" || form === "paste");
+}
+
+/** What the making of a sheet turns on. */
+export interface Workbench {
+  readonly sheet: SettledSheet;
+  readonly lines: readonly SettledLine[];
+  readonly kind: BatchKind;
+  /** Phases with a fat that must melt and hold oil and water together, or an oil pot. */
+  readonly fatPhases: ReadonlySet<string>;
+  readonly waterPhases: ReadonlySet<string>;
+  /** Phases with a gum that needs a slurry. */
+  readonly gumPhases: ReadonlySet<string>;
+  temperatureOf(phase: string): number;
+}
+
+export function workbench(sheet: SettledSheet): Workbench {
+  const lines = sheet.lines;
+  const kind = batchKind(
+    sheet,
+    lines.filter(({ percent }) => percent > 0),
+  );
+  const phasesWith = (is: (line: SettledLine) => boolean): ReadonlySet<string> => new Set(lines.filter(is).map(({ line }) => line.phase));
+  const temperatures = new Map(sheet.formula.phases.map(({ id, temperatureC }) => [id, temperatureC ?? ROOM_C]));
+  const temperatureOf = (phase: string): number => temperatures.get(phase) ?? ROOM_C;
+  return {
+    sheet,
+    lines,
+    kind,
+    fatPhases: phasesWith(
+      ({ line, material }) => material.role === "emulsifier" || (material.role === "fatty-solid" && temperatureOf(line.phase) >= HEATED_C),
+    ),
+    waterPhases: phasesWith(({ material }) => material.role === "water"),
+    gumPhases: phasesWith((line) => isSlurryGum(line)),
+    temperatureOf,
+  };
+}
+
+/** A gum with a line of its own that must be wetted before it meets water. */
+export function isSlurryGum({ material }: SettledLine): boolean {
+  return material.parts === undefined && material.role === "thickener" && material.flags.includes("needs-slurry");
+}
+
+/** Whether a line is a ready wash: a bought base, or a formula used as a material. */
+export function isReadyBase({ material }: SettledLine, { sheet }: Workbench): boolean {
+  if (material.flags.includes("soap")) return false;
+  if (material.role === "base") return true;
+  return material.parts !== undefined && leavesOf(material, sheet.materials).some((leaf) => leaf.material.role === "water");
+}
