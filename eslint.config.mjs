@@ -89,7 +89,7 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: "^(?!\\.{1,2}/|fuse\\.js$|d3-random$|ml-levenberg-marquardt$|dayjs$)",
+              regex: "^(?!\\.{1,2}/|fuse\\.js$|d3-random$|ml-levenberg-marquardt$|dayjs$|highs$)",
               message: "Core imports only itself and listed packages.",
             },
           ],

@@ -1,7 +1,6 @@
 import { adviseTitration, type Titration } from "@tensidrum/core/acidity";
-import { assess, Refusal } from "@tensidrum/core/formula";
+import { assess } from "@tensidrum/core/formula";
 import {
-  readAny,
   readBeadDrop,
   readDilution,
   readFormula,
@@ -11,6 +10,7 @@ import {
   readSettle,
   readThicken,
   readTitration,
+  readUnmix,
   type FormatName,
   type TitrationFile,
 } from "@tensidrum/core/formats";
@@ -20,25 +20,19 @@ import { stepsOf } from "@tensidrum/core/making";
 import { answerMicelles } from "@tensidrum/core/micelles";
 import { labelOf } from "@tensidrum/core/packing";
 import { adviseThickening, answerSaltCurve, beadViscosity, settlingOf } from "@tensidrum/core/thickness";
+import { loadLinearSolver, unmix } from "@tensidrum/core/watching";
 
 export interface Command {
   readonly summary: string;
   /** The format it reads; null when it reads nothing. */
   readonly format: FormatName | null;
   readonly takesInput: boolean;
+  /** Answers at once or, where a solver must be loaded, a little later. */
   run(value: unknown, library: MaterialsBySlug): unknown;
 }
 
 function reading(format: FormatName, summary: string, run: Command["run"]): Command {
   return { summary, format, takesInput: true, run };
-}
-
-/** Checks its file, then says that its computation is not there yet. */
-function awaited(format: FormatName, summary: string): Command {
-  return reading(format, `${summary} (not there yet)`, (value, library) => {
-    readAny(format, value, library);
-    throw new Refusal("not-possible", "This command is not there yet.", "Use one of the commands that tensid --help lists as ready.");
-  });
 }
 
 /** A file without ranges tells one amount per site; the advisor allows for a fifth around it. */
@@ -111,5 +105,11 @@ export const commands: ReadonlyMap<string, Command> = new Map([
       return dilute(formula, { partsProduct, partsWater }, library);
     }),
   ],
-  ["unmix", awaited("tensidrum-unmix/1", "percentages behind a printed ingredient list")],
+  [
+    "unmix",
+    reading("tensidrum-unmix/1", "percentages behind a printed ingredient list", async (value, library) => {
+      const { ingredients, onePercentLineAfter = null } = readUnmix(value);
+      return unmix({ ingredients, onePercentLineAfter }, library, await loadLinearSolver());
+    }),
+  ],
 ]);

@@ -45,7 +45,7 @@ beforeAll(() => {
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 describe("tensid", () => {
-  it.each(["assess", "label", "dilute", "micelles", "titrate", "thicken", "salt-curve", "bead-drop", "settle"])(
+  it.each(["assess", "steps", "unmix", "label", "dilute", "micelles", "titrate", "thicken", "salt-curve", "bead-drop", "settle"])(
     "%s answers its golden file, from a file and from standard input",
     (command) => {
       const file = goldenFile(`${command}.in.json`);

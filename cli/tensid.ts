@@ -25,9 +25,9 @@ async function run(name: string, command: Command, file: string | undefined): Pr
   const library = new Map(referenceLibrary.map((material) => [material.slug, material]));
   if (!command.takesInput) {
     if (file !== undefined) return complain(`tensid ${name} takes no file.`, BAD_INPUT);
-    return print(command.run(undefined, library));
+    return print(await command.run(undefined, library));
   }
-  print(command.run(readJson(await readInput(file)), library));
+  print(await command.run(readJson(await readInput(file)), library));
 }
 
 function print(answer: unknown): void {

@@ -30,6 +30,10 @@ async function bundle(entry, outfile) {
     format: "cjs",
     target: "node20",
     mainFields: ["module", "main"],
+    // Its binary lies beside it, and only one command asks for it.
+    external: ["highs"],
+    // A script that was compiled before cannot import, only require.
+    supported: { "dynamic-import": false },
     logLevel: "error",
   });
 }

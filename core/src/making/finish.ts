@@ -29,7 +29,7 @@ export function coolDownPart(plan: Planner): void {
       stage: "cool",
       vessel: "main",
       title: `Stir in phase ${phase}`,
-      do: `${isHot(plan.bench) ? "Below 40 °C: fold in" : "Fold in"} ${plan.amounts(lines)}${lines.length > 1 ? " one after the other" : ""}.`,
+      do: `${isHot(plan.bench) ? "Below 40 °C: fold in" : "Fold in"} ${plan.amounts(lines)}${lines.length > 1 ? " one after the other" : ""}${lines.some(dissolves) ? ", powders dissolved in a little held-back water" : ""}.`,
       why: isHot(plan.bench)
         ? "Preservatives, scent and vitamins are driven off or broken by heat."
         : "Late and one by one: what clouds or thins the wash shows at once.",
@@ -57,6 +57,10 @@ export function coolDownPart(plan: Planner): void {
       why: "Thinned first, it spreads evenly.",
     });
   }
+}
+
+function dissolves({ material }: SettledLine): boolean {
+  return (material.form === "powder" || material.form === "granule" || material.form === "crystal") && material.solubleIn.includes("water");
 }
 
 /** Grains last of all: shear breaks them. */

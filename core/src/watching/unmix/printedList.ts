@@ -1,0 +1,26 @@
+/** An ingredient as the label names it, with what is known of its amount. */
+export interface PrintedIngredient {
+  readonly name: string;
+  /** % w/w, where someone knows. */
+  readonly min?: number;
+  readonly max?: number;
+}
+
+/** A printed ingredient list. */
+export interface PrintedList {
+  /** In the order of the label. */
+  readonly ingredients: readonly PrintedIngredient[];
+  /** Index of the last ingredient at or above 1 %, from 0; after it the order is free. Null: descending throughout. */
+  readonly onePercentLineAfter: number | null;
+}
+
+/** Where a bound comes from. */
+export type BoundSource = "typed" | "library" | "none";
+
+/** Bounds of one ingredient, % w/w. */
+export interface Bounds {
+  readonly min: number;
+  readonly max: number;
+  readonly minFrom: BoundSource;
+  readonly maxFrom: BoundSource;
+}
