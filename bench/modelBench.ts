@@ -1,9 +1,12 @@
 import { adviseTitration, knownBuffersOf } from "@tensidrum/core/acidity";
 import { cleansersOf } from "@tensidrum/core/actives";
-import { assess, settle, type Formula } from "@tensidrum/core/formula";
+import { judge } from "@tensidrum/core/findings";
+import { assess, readForRules, settle, type Formula } from "@tensidrum/core/formula";
+import { stepsOf } from "@tensidrum/core/making";
 import { triangleOf, trianglePoints } from "@tensidrum/core/micelles";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { adviseThickening, fitSaltCurve, viscosityAt } from "@tensidrum/core/thickness";
+import { loadLinearSolver, unmix } from "@tensidrum/core/watching";
 import { sheetOfLines } from "./coreBench";
 import { timed, type Measured } from "./measure";
 
@@ -39,7 +42,7 @@ const wash: Formula = {
 const hill = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 2 };
 
 /** Time of the models: mildness of a sheet and of a whole triangle, a salt curve, one advice each. */
-export function benchModels(): Measured[] {
+export async function benchModels(): Promise<Measured[]> {
   const formula = sheetOfSix();
   const { sheet } = settle(formula, library);
   const blend = cleansersOf(sheet);
@@ -68,7 +71,17 @@ export function benchModels(): Measured[] {
     jars: [],
     additions: [0, 2.5, 4].map((gramsTotal) => ({ gramsTotal, viscosity: viscosityAt(hill, 0.8 + gramsTotal / 5) })),
   };
+  const read = readForRules(formula, library);
+  const solver = await loadLinearSolver();
+  const label = printedNames();
   return [
+    timed("core: all rules on 40 lines", () => judge(read), { blocks: 60, callsPerBlock: 20, limit: 0.5 }),
+    timed("core: steps of 40 lines", () => stepsOf(formula, library), { blocks: 60, callsPerBlock: 20, limit: 2 }),
+    timed(`core: percentages behind ${label.length} names`, () => unmix({ ingredients: label, onePercentLineAfter: 9 }, library, solver), {
+      blocks: 11,
+      callsPerBlock: 1,
+      limit: 300,
+    }),
     timed("core: every reading of 40 lines with 6 cleansers", () => assess(formula, library), { blocks: 60, callsPerBlock: 20, limit: 1 }),
     timed(`core: blend triangle of ${trianglePoints(TRIANGLE_STEPS)} points`, () => triangleOf(blend, 0, TRIANGLE_STEPS), {
       blocks: 15,
@@ -79,4 +92,10 @@ export function benchModels(): Measured[] {
     timed("core: titration advice after three readings", () => adviseTitration(titration), { blocks: 15, callsPerBlock: 1, limit: 150 }),
     timed("core: thickening advice after three readings", () => adviseThickening(thickening), { blocks: 15, callsPerBlock: 1, limit: 150 }),
   ];
+}
+
+/** A printed list of 25 names, the first ten at 1 % and more. */
+function printedNames(): readonly { readonly name: string }[] {
+  const { composition } = assess(sheetOfSix(), library);
+  return composition.slice(0, 25).map(({ inci }) => ({ name: inci }));
 }

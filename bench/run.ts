@@ -19,7 +19,7 @@ try {
   const sheet = await makeFormula(application.address, LINES);
   results = [
     ...benchCore(),
-    ...benchModels(),
+    ...(await benchModels()),
     ...benchSpreadsheet(),
     ...(await benchPages(sheet)),
     ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),

@@ -1,4 +1,4 @@
-import dayjs from "dayjs";
+import { isoDay } from "../quantities/isoDay.ts";
 import { Refusal } from "../formula/refusal.ts";
 import type { Agent } from "./equivalents.ts";
 
@@ -55,7 +55,7 @@ export function planStock({
     throw new Refusal("not-possible", `A stock solution is kept up to ${MOST_MONTHS} months, not ${monthsToKeep}.`, "Set a shorter time.");
   }
   const soluteGrams = (grams * strengthPercent) / percentOfMaterial;
-  const discardOn = dayjs(madeOn).add(monthsToKeep, "month").format("YYYY-MM-DD");
+  const discardOn = isoDay(madeOn).add(monthsToKeep, "month").format("YYYY-MM-DD");
   return {
     soluteGrams,
     waterGrams: grams - soluteGrams,

@@ -3,6 +3,7 @@ import { activeMatterOfLine, sumActiveMatter, type ActiveMatter } from "../activ
 import type { Foam } from "../actives/foam.ts";
 import type { Irritation } from "../actives/irritation.ts";
 import type { Finding, NotJudged } from "../findings/finding.ts";
+import type { ReadSheet } from "../findings/judged.ts";
 import { judge } from "../findings/registry.ts";
 import { hurdlePanel, type Hurdle } from "../keeping/hurdles.ts";
 import { judgedPh, type JudgedPh } from "../keeping/judgedPh.ts";
@@ -107,12 +108,14 @@ export function assessSums(formula: Formula, library: MaterialsBySlug): Sums {
   return summed(formula, library).sums;
 }
 
-/**
- * Reads a formula: sums, micelles, mildness, foam, composition, water activity, pH corridor, preservatives, hurdles, and
- * the findings they lead to. Pure, and the same in the browser and on the server.
- * @throws Refusal when the profile or a material is unknown or a material contains itself.
- */
-export function assess(formula: Formula, library: MaterialsBySlug, known: Known = {}): Assessment {
+interface Readings extends Omit<Assessment, "findings" | "notJudged"> {
+  /** What the rules look at. */
+  readonly read: ReadSheet;
+  /** Readings that lack a fact. */
+  readonly lacking: readonly NotJudged[];
+}
+
+function readingsOf(formula: Formula, library: MaterialsBySlug, known: Known): Readings {
   const { sheet, profile, balance, sums, withoutDensity } = summed(formula, library);
   const byInci = percentByInci(sheet);
   const { activity, waterPercent } = waterActivityReading(sheet, byInci);
@@ -121,7 +124,7 @@ export function assess(formula: Formula, library: MaterialsBySlug, known: Known 
   const preservativePh = judgedPh(formula, corridor, profile);
   const preservatives = preservativeReadings(doses, preservativePh.ph);
   const { notJudged: mildnessNotJudged, ...mildness } = mildnessOf(sheet, sums.activeMatter.percent);
-  const { findings, notJudged } = judge({
+  const read: ReadSheet = {
     sheet,
     profile,
     balance,
@@ -135,7 +138,7 @@ export function assess(formula: Formula, library: MaterialsBySlug, known: Known 
     irritation: mildness.irritation,
     looseOilPercent: mildness.looseOilPercent,
     saltPeakPercent: known.saltPeakPercent ?? null,
-  });
+  };
   return {
     ...sums,
     ...mildness,
@@ -146,9 +149,8 @@ export function assess(formula: Formula, library: MaterialsBySlug, known: Known 
     hurdles: hurdlePanel(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
     composition: compositionOf(byInci),
     estimates: estimatesOf(sheet),
-    findings,
-    notJudged: [
-      ...notJudged,
+    read,
+    lacking: [
       ...(withoutDensity.length > 0
         ? [{ what: "densityGramsPerMl" as const, missing: "density of these materials", lines: withoutDensity }]
         : []),
@@ -157,6 +159,22 @@ export function assess(formula: Formula, library: MaterialsBySlug, known: Known 
       ...untold(sheet),
     ],
   };
+}
+
+/** What the rules look at, worked out once: for judging one sheet again and again. */
+export function readForRules(formula: Formula, library: MaterialsBySlug, known: Known = {}): ReadSheet {
+  return readingsOf(formula, library, known).read;
+}
+
+/**
+ * Reads a formula: sums, micelles, mildness, foam, composition, water activity, pH corridor, preservatives, hurdles, and
+ * the findings they lead to. Pure, and the same in the browser and on the server.
+ * @throws Refusal when the profile or a material is unknown or a material contains itself.
+ */
+export function assess(formula: Formula, library: MaterialsBySlug, known: Known = {}): Assessment {
+  const { read, lacking, ...readings } = readingsOf(formula, library, known);
+  const { findings, notJudged } = judge(read);
+  return { ...readings, findings, notJudged: [...notJudged, ...lacking] };
 }
 
 function notJudgedReadings(activity: number | null, corridor: PhCorridor | null): readonly NotJudged[] {

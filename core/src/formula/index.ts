@@ -1,4 +1,4 @@
-export { assess, assessSums, coreVersion } from "./assess.ts";
+export { assess, assessSums, coreVersion, readForRules } from "./assess.ts";
 export type { Assessment, Known, Sums } from "./assess.ts";
 export { bodyStrata } from "./bodyStrata.ts";
 export type { Stratum, StratumKind } from "./bodyStrata.ts";

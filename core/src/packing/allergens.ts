@@ -1,10 +1,7 @@
 import { forEachSource } from "../formula/leaves.ts";
 import type { Profile } from "../formula/profiles.ts";
 import type { SettledSheet } from "../formula/types.ts";
-
-/** From here on many markets want a scent allergen named on the label, % w/w (EU 1223/2009, Annex III). */
-export const ALLERGEN_RINSED_PERCENT = 0.01;
-export const ALLERGEN_LEFT_ON_PERCENT = 0.001;
+import { usualMarket, type Market } from "./markets.ts";
 
 export interface Allergen {
   readonly name: string;
@@ -28,7 +25,7 @@ export function allergenAmounts({ lines, materials }: SettledSheet): readonly Al
     .sort((a, b) => b.percent - a.percent || (a.name < b.name ? -1 : 1));
 }
 
-/** Above this an allergen of the profile's product is named, % w/w. */
-export function allergenThresholdPercent(profile: Profile): number {
-  return profile.leftOn === true ? ALLERGEN_LEFT_ON_PERCENT : ALLERGEN_RINSED_PERCENT;
+/** Above this an allergen of the profile's product is named where it is sold, % w/w. */
+export function allergenThresholdPercent(profile: Profile, market: Market = usualMarket): number {
+  return profile.leftOn === true ? market.leftOnPercent : market.rinsedPercent;
 }

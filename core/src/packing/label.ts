@@ -6,6 +6,7 @@ import type { Formula, SettledSheet } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import { allergenAmounts, allergenThresholdPercent, type Allergen } from "./allergens.ts";
 import { ingredientNames, type Naming } from "./ingredientNames.ts";
+import { usualMarket, type Market } from "./markets.ts";
 import { labelWarnings } from "./warnings.ts";
 
 export interface LabelIngredient {
@@ -21,6 +22,8 @@ export interface Label {
   /** Those that must be named, the most first. They stand in `ingredients` as well. */
   readonly allergens: readonly Allergen[];
   readonly warnings: readonly string[];
+  /** Names that only some of the named parts have: "may contain". */
+  readonly mayContain: readonly string[];
 }
 
 /**
@@ -28,18 +31,28 @@ export interface Label {
  * order is free in most places; it keeps falling here.
  * @throws Refusal when the profile or a material is unknown.
  */
-export function labelOf(formula: Formula, naming: Naming, library: MaterialsBySlug): Label {
+export function labelOf(formula: Formula, naming: Naming, library: MaterialsBySlug, market: Market = usualMarket): Label {
   const profile = profileOf(formula.profile);
   if (profile === undefined) {
     throw new Refusal("not-found", `There is no profile "${formula.profile}".`, "Choose one of the profiles listed.");
   }
   const { sheet } = settle(formula, library);
-  const allergens = namedAllergens(sheet, profile);
-  return { ingredients: ingredientList(sheet, naming, allergens), allergens, warnings: labelWarnings(sheet, profile) };
+  const allergens = namedAllergens(sheet, profile, market);
+  const ingredients = ingredientList(sheet, naming, allergens);
+  return { ingredients, allergens, warnings: labelWarnings(sheet, profile), mayContain: onlyInParts(sheet, naming, ingredients) };
 }
 
-function namedAllergens(sheet: SettledSheet, profile: Profile): readonly Allergen[] {
-  const threshold = allergenThresholdPercent(profile);
+/** What is listed and not in the base that all parts share. */
+function onlyInParts(sheet: SettledSheet, naming: Naming, listed: readonly LabelIngredient[]): readonly string[] {
+  if (sheet.formula.splits === undefined) return [];
+  const ids = new Set(sheet.formula.lines.map(({ id }) => id));
+  const base: SettledSheet = { ...sheet, lines: sheet.lines.filter(({ line }) => ids.has(line.id)) };
+  const shared = new Set(ingredientList(base, naming, []).map(({ name }) => name));
+  return listed.map(({ name }) => name).filter((name) => !shared.has(name));
+}
+
+function namedAllergens(sheet: SettledSheet, profile: Profile, market: Market): readonly Allergen[] {
+  const threshold = allergenThresholdPercent(profile, market);
   return allergenAmounts(sheet).filter(({ percent }) => percent > threshold);
 }
 

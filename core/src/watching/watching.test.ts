@@ -1,0 +1,101 @@
+import { describe, expect, it } from "vitest";
+import { checkCalendar } from "./checkCalendar.ts";
+import { driftOf, type Check } from "./drift.ts";
+import { latherOf } from "./lather.ts";
+import { scentMemory, type ScentTrial } from "./scentMemory.ts";
+
+describe("lather", () => {
+  const test = (atOnceMm: number, afterOneMinuteMm: number, afterFiveMinutesMm: number) =>
+    latherOf({ atOnceMm, afterOneMinuteMm, afterFiveMinutesMm });
+
+  it("60 mm at once and 45 mm after five minutes keep 0.75 and fall slowly", () => {
+    expect(test(60, 52, 45)).toEqual({ flashMm: 60, retention: 0.75, words: "60 mm of foam at once, it falls slowly" });
+  });
+
+  it("0.8 stands, 0.79 does not; 0.4 falls slowly, 0.39 soon", () => {
+    expect(test(100, 90, 80).words).toContain("it stands");
+    expect(test(100, 90, 79).words).toContain("slowly");
+    expect(test(100, 90, 40).words).toContain("slowly");
+    expect(test(100, 90, 39).words).toContain("soon");
+  });
+
+  it("no foam has no retention, and foam does not grow", () => {
+    expect(test(0, 0, 0)).toMatchObject({ retention: null, words: "hardly any foam" });
+    expect(() => test(40, 50, 30)).toThrow("only falls");
+  });
+});
+
+describe("drift", () => {
+  const first: Check = { ph: 5, viscosity: 100, signs: [] };
+  const after = (changes: Partial<Check>) => driftOf(first, { ...first, ...changes }).map(({ what, discard }) => [what, discard]);
+
+  it("pH may move by 0.3, not by 0.31", () => {
+    expect(after({ ph: 5.3 })).toEqual([]);
+    expect(after({ ph: 5.31 })).toEqual([["ph", false]]);
+    expect(after({ ph: 4.69 })).toEqual([["ph", false]]);
+  });
+
+  it("thickness may move by 30 %, not by 31", () => {
+    expect(after({ viscosity: 70 })).toEqual([]);
+    expect(after({ viscosity: 69 })).toEqual([["viscosity", false]]);
+    expect(after({ viscosity: 131 })).toEqual([["viscosity", false]]);
+  });
+
+  it("any sign of spoiling means discard", () => {
+    expect(after({ signs: ["odd smell"] })).toEqual([["spoiled", true]]);
+  });
+
+  it("what was not measured is not compared", () => {
+    expect(driftOf({ ph: null, viscosity: 100, signs: [] }, { ph: 8, viscosity: null, signs: [] })).toEqual([]);
+  });
+});
+
+describe("the check calendar", () => {
+  it("next day, 48 hours, 1, 2, 4, 8 and 12 weeks after 26 November 2026", () => {
+    expect(checkCalendar("2026-11-26").map(({ on }) => on)).toEqual([
+      "2026-11-27",
+      "2026-11-28",
+      "2026-12-03",
+      "2026-12-10",
+      "2026-12-24",
+      "2027-01-21",
+      "2027-02-18",
+    ]);
+    expect(() => checkCalendar("tomorrow")).toThrow("no date");
+  });
+});
+
+describe("what a scent did before", () => {
+  const trial = (changes: Partial<ScentTrial>): ScentTrial => ({
+    batch: "261126-01",
+    material: "juniper-berry-oil",
+    percent: 0.3,
+    viscosityBefore: null,
+    viscosityAfter: null,
+    clouded: null,
+    colourChanged: null,
+    ...changes,
+  });
+
+  it("factors of 0.5 and 0.8 have a geometric mean of 0.632", () => {
+    const memory = scentMemory("juniper-berry-oil", [
+      trial({ viscosityBefore: 100, viscosityAfter: 50, clouded: true }),
+      trial({ viscosityBefore: 50, viscosityAfter: 40, clouded: false }),
+      trial({ material: "lemon-oil", viscosityBefore: 50, viscosityAfter: 200 }),
+    ]);
+    expect(memory.viscosityFactor).toBeCloseTo(Math.sqrt(0.4), 12);
+    expect(memory).toMatchObject({
+      batches: 2,
+      lowestFactor: 0.5,
+      highestFactor: 0.8,
+      clouded: { times: 1, of: 2 },
+      colourChanged: { times: 0, of: 0 },
+    });
+    expect(memory.text).toBe("In 2 batches it made it 37 % thinner in the middle, clouded 1 of 2.");
+  });
+
+  it("says so when it was never used, or nobody looked", () => {
+    expect(scentMemory("lemon-oil", []).text).toContain("Not used before");
+    expect(scentMemory("juniper-berry-oil", [trial({})]).text).toContain("nobody noted");
+  });
+});
