@@ -1,5 +1,4 @@
 import { writtenShort } from "../../quantities/written.ts";
-import { offering, scaledLines } from "../changes.ts";
 import type { Rule } from "../finding.ts";
 import { forFace } from "../forFace.ts";
 import { activeLines } from "./oneSurfactant.ts";
@@ -11,23 +10,20 @@ const LEAST_LOAD = 120;
 export const mildnessForFace: Rule = {
   codes: ["MILDNESS_FOR_FACE"],
   check(judged) {
-    const { irritation, activeMatter, profile, lines } = judged;
+    const { irritation, activeMatter, profile } = judged;
     if (!forFace(judged) || irritation === null || irritation.load < LEAST_LOAD) return [];
-    const active = new Set(activeLines(judged));
-    const cleansers = lines.filter(({ line }) => active.has(line.id));
     const factor = Math.floor((LEAST_LOAD / irritation.load) * 100 - 1e-9) / 100;
     const reaches = activeMatter.percent * factor >= profile.activePercent.low;
     return [
       {
         code: "MILDNESS_FOR_FACE",
         severity: "fix",
-        lines: [...active],
+        lines: activeLines(judged),
         what: `Irritation load is ${writtenShort(irritation.load, 0)} (estimate), ${irritation.band}; for the face it should stay below ${LEAST_LOAD}.`,
         why: "Facial skin is thin and is washed every day: what the body takes makes it tight.",
         cure: reaches
-          ? `Lower the cleansers to ${writtenShort(factor * 100, 0)} %, or raise the share of amphoterics.`
+          ? `Lower the cleansers to about ${writtenShort(factor * 100, 0)} %, or raise the share of amphoterics.`
           : "Raise the share of amphoterics, or take milder anionics.",
-        ...offering(reaches && factor < 1 ? scaledLines(judged, cleansers, factor) : undefined),
       },
     ];
   },

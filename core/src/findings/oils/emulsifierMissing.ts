@@ -1,14 +1,12 @@
 import { writtenPercent } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
-import { idsOf, linesOf, sumPercent, type Judged } from "../judged.ts";
-import { isSolubiliser, keepsOilApart, MELTS_WAX_C } from "./oilParts.ts";
+import { idsOf, linesOf, sumPercent } from "../judged.ts";
+import { emulsifies, isSolubiliser, keepsOilApart } from "./oilParts.ts";
 
 /** Oil that a wash takes without emulsifier, % w/w. */
 const MOST_OIL_PERCENT = 2;
 const SOLUBILISER_PER_OIL = 4;
 const CARRIED_BY_ACTIVE = 0.1;
-/** A powdered isethionate from which, hot and beside a fatty alcohol, it emulsifies, % w/w. */
-const LEAST_ISETHIONATE_PERCENT = 0.3;
 const NOISE_PERCENT = 1e-9;
 
 /** EMULSIFIER_MISSING: more than 2 % oil in water with neither emulsifier nor enough solubiliser. */
@@ -21,7 +19,7 @@ export const emulsifierMissing: Rule = {
     if (wetPercent === 0 || keepsOilApart(judged) || oil <= MOST_OIL_PERCENT + NOISE_PERCENT) return [];
     const solubiliser = sumPercent(contents.filter(isSolubiliser));
     const carried = solubiliser / SOLUBILISER_PER_OIL + CARRIED_BY_ACTIVE * activeMatter.percent;
-    if (carried >= oil || contents.some(({ material }) => material.role === "emulsifier") || isethionateCream(judged)) return [];
+    if (carried >= oil || emulsifies(judged)) return [];
     return [
       {
         code: "EMULSIFIER_MISSING",
@@ -34,11 +32,3 @@ export const emulsifierMissing: Rule = {
     ];
   },
 };
-
-function isethionateCream({ contents, temperatures }: Judged): boolean {
-  const isHot = (phase: string): boolean => (temperatures.get(phase) ?? 0) >= MELTS_WAX_C;
-  const hot = contents.filter(({ settled }) => isHot(settled.line.phase));
-  const isethionate = hot.filter(({ material }) => material.inci.some(({ name, percent }) => percent > 50 && /Isethionate/.test(name)));
-  const alcohol = hot.some(({ material }) => material.role === "fatty-solid" && material.inci.some(({ name }) => /Alcohol$/.test(name)));
-  return alcohol && sumPercent(isethionate) >= LEAST_ISETHIONATE_PERCENT - NOISE_PERCENT;
-}

@@ -3,7 +3,7 @@ import type { SettledLine } from "../../formula/types.ts";
 import { lineSetTo, offering } from "../changes.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf, linesOf, sumPercent, type Judged } from "../judged.ts";
-import { isSolubiliser, keepsOilApart } from "./oilParts.ts";
+import { emulsifies, isSolubiliser, keepsOilApart } from "./oilParts.ts";
 
 const OILS: ReadonlySet<string> = new Set(["emollient", "fragrance", "superfat"]);
 const SOLUBILISER_PER_OIL = 4;
@@ -20,7 +20,7 @@ export const oilLoose: Rule = {
     if (wetPercent === 0 || keepsOilApart(judged) || loose <= NOISE_PERCENT) return [];
     const solubilisers = contents.filter(isSolubiliser);
     if (solubilisers.length > 0 && sheet.formula.wantsClear !== true) return [];
-    if (contents.some(({ material }) => material.role === "emulsifier")) return [];
+    if (emulsifies(judged)) return [];
     const oils = contents.filter(({ material }) => OILS.has(material.role));
     const more = loose * SOLUBILISER_PER_OIL;
     const only = solubilisers.length === 1 ? solubilisers[0]?.settled : undefined;

@@ -1,4 +1,4 @@
-import type { Content, Judged } from "../judged.ts";
+import { sumPercent, type Content, type Judged } from "../judged.ts";
 
 /** Takes oil up into micelles; alcohol, which only thins, does not. */
 export function isSolubiliser({ material }: Content): boolean {
@@ -12,3 +12,20 @@ export function keepsOilApart({ profile }: Judged): boolean {
 
 /** From here on a phase counts as hot enough to melt waxes, °C. */
 export const MELTS_WAX_C = 60;
+
+/** A powdered isethionate from which, hot and beside a fatty alcohol, it emulsifies, % w/w. */
+const LEAST_ISETHIONATE_PERCENT = 0.3;
+const NOISE_PERCENT = 1e-9;
+
+/** Whether something holds oil and water together: an emulsifier, or an isethionate hot beside a fatty alcohol. */
+export function emulsifies(judged: Judged): boolean {
+  return judged.contents.some(({ material }) => material.role === "emulsifier") || isethionateCream(judged);
+}
+
+function isethionateCream({ contents, temperatures }: Judged): boolean {
+  const isHot = (phase: string): boolean => (temperatures.get(phase) ?? 0) >= MELTS_WAX_C;
+  const hot = contents.filter(({ settled }) => isHot(settled.line.phase));
+  const isethionate = hot.filter(({ material }) => material.inci.some(({ name, percent }) => percent > 50 && /Isethionate/.test(name)));
+  const alcohol = hot.some(({ material }) => material.role === "fatty-solid" && material.inci.some(({ name }) => /Alcohol$/.test(name)));
+  return alcohol && sumPercent(isethionate) >= LEAST_ISETHIONATE_PERCENT - NOISE_PERCENT;
+}

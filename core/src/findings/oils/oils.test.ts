@@ -56,7 +56,10 @@ describe("heat", () => {
     const at = (slug: string, temperatureC: number) =>
       found("WAX_COLD", [water, [slug, 3]], { profile: "cream-cleanser", phases: [{ id: "A", temperatureC }] });
     expect(at("cetearyl-alcohol", 60)).toEqual([]);
-    expect(at("cetearyl-alcohol", 59)[0]).toMatchObject({ severity: "fix", change: { kind: "temperature", phase: "A", temperatureC: 72 } });
+    expect(at("cetearyl-alcohol", 59)[0]).toMatchObject({
+      severity: "fix",
+      change: { kind: "temperature", phases: ["A"], temperatureC: 72 },
+    });
     expect(at("shea-butter", 40)).toEqual([]);
     expect(at("shea-butter", 39)).toHaveLength(1);
   });
@@ -78,7 +81,7 @@ describe("heat", () => {
       return found("SPLIT_TEMPERATURE", [], { profile: "cream-cleanser", phases, lines });
     };
     expect(apart(70, 75)).toEqual([]);
-    expect(apart(69, 75)[0]?.change).toEqual({ kind: "temperature", phase: "A", temperatureC: 75 });
+    expect(apart(69, 75)[0]?.change).toEqual({ kind: "temperature", phases: ["A"], temperatureC: 75 });
     expect(apart(40, 75)).toEqual([]);
   });
 });

@@ -13,16 +13,18 @@ export const splitTemperature: Rule = {
     const hot = [...temperatures].filter(([phase, celsius]) => used.has(phase) && celsius >= HOT_C).sort(([, a], [, b]) => a - b);
     const coolest = hot[0];
     const hottest = hot.at(-1);
-    if (coolest === undefined || hottest === undefined || hottest[1] - coolest[1] <= MOST_APART_C) return [];
+    if (coolest === undefined || hottest === undefined) return [];
+    const tooCool = hot.filter(([, celsius]) => hottest[1] - celsius > MOST_APART_C).map(([phase]) => phase);
+    if (tooCool.length === 0) return [];
     return [
       {
         code: "SPLIT_TEMPERATURE",
         severity: "fix",
-        lines: lines.filter(({ line }) => line.phase === coolest[0] || line.phase === hottest[0]).map(({ line }) => line.id),
+        lines: lines.filter(({ line }) => tooCool.includes(line.phase) || line.phase === hottest[0]).map(({ line }) => line.id),
         what: `Phase ${coolest[0]} has ${writtenShort(coolest[1], 1)} °C and phase ${hottest[0]} ${writtenShort(hottest[1], 1)} °C when they join.`,
         why: "The hotter fat sets where it meets the cooler phase, and the cream turns grainy.",
-        cure: `Bring both to ${writtenShort(hottest[1], 1)} °C.`,
-        change: { kind: "temperature", phase: coolest[0], temperatureC: hottest[1] },
+        cure: `Bring all hot phases to ${writtenShort(hottest[1], 1)} °C.`,
+        change: { kind: "temperature", phases: tooCool, temperatureC: hottest[1] },
       },
     ];
   },

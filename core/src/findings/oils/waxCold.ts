@@ -27,7 +27,7 @@ export const waxCold: Rule = {
           what: `${shownMaterial(material).name} is solid, and phase ${line.phase} has ${writtenShort(temperature, 1)} °C.`,
           why: "Unmelted fat stays as grains that no stirring takes out.",
           cure: `Heat the phase to ${HEAT_TO_C} °C, or move it to one that is hot; what must stay cool comes later.`,
-          change: { kind: "temperature", phase: line.phase, temperatureC: HEAT_TO_C },
+          change: { kind: "temperature", phases: [line.phase], temperatureC: HEAT_TO_C },
         },
       ];
     });

@@ -5,3 +5,8 @@ import type { Judged } from "../judged.ts";
 export function saltLines({ lines }: Judged): readonly SettledLine[] {
   return lines.filter(({ material }) => material.role === "salt");
 }
+
+/** Whether salt is there for thickness: not in dry products, scrubs and the water of two layers. */
+export function isGel({ profile }: Judged): boolean {
+  return !profile.dry && profile.slug !== "scrub" && profile.slug !== "shake-remover";
+}

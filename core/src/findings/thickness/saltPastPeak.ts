@@ -2,19 +2,19 @@ import { writtenPercent } from "../../quantities/written.ts";
 import { offering, scaledLines } from "../changes.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf, sumPercent } from "../judged.ts";
-import { saltLines } from "./saltLines.ts";
+import { isGel, saltLines } from "./saltLines.ts";
 
 /** Whole salt above which blends thin again, where no curve was fitted, % w/w. */
 const USUAL_MOST_PERCENT = 3;
 const NOISE_PERCENT = 1e-9;
 
-/** SALT_PAST_PEAK: whole salt, hidden and added, past the fitted peak, or above 3 %. Scrubs and dry products are no gels. */
+/** SALT_PAST_PEAK: whole salt, hidden and added, past the fitted peak, or above 3 %. */
 export const saltPastPeak: Rule = {
   codes: ["SALT_PAST_PEAK"],
   check(judged) {
-    const { salt, saltPeakPercent, profile, contents, wetPercent } = judged;
+    const { salt, saltPeakPercent, contents, wetPercent } = judged;
     const most = saltPeakPercent ?? USUAL_MOST_PERCENT;
-    if (wetPercent === 0 || profile.dry || profile.slug === "scrub" || salt.saltPercent <= most + NOISE_PERCENT) return [];
+    if (wetPercent === 0 || !isGel(judged) || salt.saltPercent <= most + NOISE_PERCENT) return [];
     const excess = salt.saltPercent - most;
     const added = saltLines(judged);
     const hidden = salt.saltPercent - salt.addedSaltPercent;

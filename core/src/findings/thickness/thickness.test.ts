@@ -62,6 +62,7 @@ describe("salt", () => {
     expect(found("SALT_NO_GRIP", salted(1, glucoside))[0]).toMatchObject({ severity: "fix", lines: ["sodium-chloride"] });
     expect(codesOf(salted(1, sulfate))).not.toContain("SALT_NO_GRIP");
     expect(codesOf([water, glucoside])).not.toContain("SALT_NO_GRIP");
+    expect(codesOf(salted(1, glucoside), { profile: "shake-remover" })).not.toContain("SALT_NO_GRIP");
   });
 
   it("SALT_PAST_PEAK: 3 % in all is the last, and what is too much comes out of the salt line", () => {

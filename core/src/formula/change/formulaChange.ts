@@ -10,7 +10,7 @@ export type FormulaChange =
   /** A line that takes the rest from now on. */
   | { readonly kind: "rest"; readonly line: string }
   | { readonly kind: "batch"; readonly batchGrams: number }
-  | { readonly kind: "temperature"; readonly phase: string; readonly temperatureC: number }
+  | { readonly kind: "temperature"; readonly phases: readonly string[]; readonly temperatureC: number }
   /** A line goes before all others, in the phase that is handled first. */
   | { readonly kind: "first"; readonly line: string };
 
@@ -39,9 +39,9 @@ export function applyChange<Sheet extends Changeable>(sheet: Sheet, change: Form
     case "batch":
       return { ...sheet, batchGrams: change.batchGrams };
     case "temperature": {
-      if (!sheet.phases.some(({ id }) => id === change.phase)) throw gone();
-      const { temperatureC } = change;
-      return { ...sheet, phases: sheet.phases.map((phase) => (phase.id === change.phase ? { ...phase, temperatureC } : phase)) };
+      const { phases: wanted, temperatureC } = change;
+      if (!wanted.every((letter) => sheet.phases.some(({ id }) => id === letter))) throw gone();
+      return { ...sheet, phases: sheet.phases.map((phase) => (wanted.includes(phase.id) ? { ...phase, temperatureC } : phase)) };
     }
     case "first": {
       const moved = lineAt(sheet, change.line);
