@@ -1,4 +1,4 @@
-import { assess, coreVersion, formulaOfDraft } from "@tensidrum/core/formula";
+import { assess, coreVersion, formulaOfDraft, noAim } from "@tensidrum/core/formula";
 import { eq, sql } from "drizzle-orm";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import type { Database } from "./client.server";
@@ -53,7 +53,8 @@ function content(rows: readonly LineRow[], changes: Partial<DraftContent> = {}):
     name: "Test wash",
     profile: "body-wash",
     batchGrams: 600,
-    phases: [{ letter: "A", title: "water" }],
+    aim: noAim,
+    phases: [{ letter: "A", title: "water", temperatureC: null }],
     lines: rows,
     assessment: assess(file, new Map()),
     coreVersion,

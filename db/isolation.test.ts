@@ -1,4 +1,4 @@
-import { assess, coreVersion, formulaOfDraft } from "@tensidrum/core/formula";
+import { assess, coreVersion, formulaOfDraft, noAim } from "@tensidrum/core/formula";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Database } from "./client.server";
 import { demoFormulas } from "./demo/formulas";
@@ -50,7 +50,16 @@ const draftId = propRoom.versions[0]?.id ?? "";
 function content(): formulaWrites.DraftContent {
   const file = formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [{ id: "A" }], lines: [] });
   const { name, profile, batchGrams } = file;
-  return { name, profile, batchGrams, phases: [{ letter: "A", title: "" }], lines: [], assessment: assess(file, new Map()), coreVersion };
+  return {
+    name,
+    profile,
+    batchGrams,
+    aim: noAim,
+    phases: [{ letter: "A", title: "", temperatureC: null }],
+    lines: [],
+    assessment: assess(file, new Map()),
+    coreVersion,
+  };
 }
 
 /** Each query of db/, asked by the stranger for what the first maker owns; what it must answer then. */

@@ -2,7 +2,7 @@ import { Refusal } from "@tensidrum/core/formula";
 import { describe, expect, it } from "vitest";
 import { readNewFormulaForm, readSheetAddress, readSheetForm } from "./forms.server";
 import { sheetFormData } from "./sheetFormData";
-import type { TypedSheet } from "./typed/typedSheet";
+import { noTypedAim, type TypedSheet } from "./typed/typedSheet";
 
 const versionId = crypto.randomUUID();
 const waterLine = { id: crypto.randomUUID(), phase: "A", materialId: crypto.randomUUID(), percent: "60.00", assay: "" };
@@ -12,9 +12,10 @@ const typed: TypedSheet = {
   name: "Example wash",
   profile: "body-wash",
   batch: "1,2 kg",
+  aim: noTypedAim,
   phases: [
-    { letter: "A", title: "water" },
-    { letter: "B", title: "" },
+    { letter: "A", title: "water", temperature: "" },
+    { letter: "B", title: "", temperature: "" },
   ],
   lines: [waterLine, betaineLine],
   restLineId: waterLine.id,

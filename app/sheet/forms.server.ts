@@ -1,6 +1,6 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { looks, Refusal, schools, thicknessWishes } from "@tensidrum/core/formula";
 import Joi from "joi";
-import { NOTE_LENGTH, PHASE_TITLE_LENGTH, type TypedSheet } from "./typed/typedSheet";
+import { AIM_WORDS_LENGTH, NOTE_LENGTH, PHASE_TITLE_LENGTH, WITHOUT_LENGTH, type TypedSheet } from "./typed/typedSheet";
 import type { FieldProblem } from "./typed/readTyped";
 
 /** Longest text a cell may send; what it should be is said at the field. */
@@ -43,6 +43,15 @@ interface RawForm {
   batch: string;
   phaseLetter: string[];
   phaseTitle: string[];
+  phaseTemperature: string[];
+  aimSchool: string;
+  aimEyeArea?: "on";
+  aimLook: string;
+  aimLeftOn: "profile" | "left" | "rinsed";
+  aimForWhom: string;
+  aimThickness: string;
+  aimWithout: string;
+  aimCloseTo: string;
   line: string[];
   linePercent: string[];
   restLine: string[];
@@ -72,6 +81,21 @@ const schema = Joi.object<RawForm>({
   batch: cell.required(),
   phaseLetter: rows(letter).unique().min(1),
   phaseTitle: rows(Joi.string().allow("").max(PHASE_TITLE_LENGTH)),
+  phaseTemperature: rows(Joi.string().allow("").max(20)),
+  aimSchool: Joi.string()
+    .valid(...schools.map(({ slug }) => slug))
+    .default("none"),
+  aimEyeArea: Joi.valid("on"),
+  aimLook: Joi.string()
+    .valid(...looks)
+    .default("any"),
+  aimLeftOn: Joi.string().valid("profile", "left", "rinsed").default("profile"),
+  aimForWhom: Joi.string().allow("").max(AIM_WORDS_LENGTH).default(""),
+  aimThickness: Joi.string()
+    .valid(...thicknessWishes)
+    .default("any"),
+  aimWithout: Joi.string().allow("").max(WITHOUT_LENGTH).default(""),
+  aimCloseTo: Joi.string().allow("").max(AIM_WORDS_LENGTH).default(""),
   line: rows(Joi.string().pattern(lineField).max(LONGEST_CELL)),
   linePercent: rows(cell),
   restLine: rows(Joi.string().allow("")),
@@ -81,15 +105,16 @@ const schema = Joi.object<RawForm>({
   newPhase: letter.default("A"),
   newId: uuid.default(() => crypto.randomUUID()),
 }).custom((form: RawForm, helpers) => {
-  const { line, linePercent, phaseLetter, phaseTitle } = form;
-  if (linePercent.length !== line.length || phaseTitle.length !== phaseLetter.length) return helpers.error("form.uneven");
+  const { line, linePercent, phaseLetter, phaseTitle, phaseTemperature } = form;
+  if (linePercent.length !== line.length || phaseTitle.length !== phaseLetter.length || phaseTemperature.length > phaseLetter.length)
+    return helpers.error("form.uneven");
   const ids = new Set(line.map((field) => field.slice(0, UUID_LENGTH)));
   if (ids.size !== line.length) return helpers.error("form.twice");
   if (line.some((field) => !phaseLetter.includes(field.charAt(UUID_LENGTH + 1)))) return helpers.error("form.phase");
   return form;
 });
 
-const repeated = new Set(["phaseLetter", "phaseTitle", "line", "linePercent", "restLine"]);
+const repeated = new Set(["phaseLetter", "phaseTitle", "phaseTemperature", "line", "linePercent", "restLine"]);
 
 function objectOf(form: FormData): Record<string, unknown> {
   const raw: Record<string, unknown> = {};
@@ -129,7 +154,21 @@ export function readSheetForm(form: FormData): SheetForm {
       name: value.name,
       profile: value.profile,
       batch: value.batch,
-      phases: value.phaseLetter.map((phase, index) => ({ letter: phase, title: value.phaseTitle[index] ?? "" })),
+      aim: {
+        school: value.aimSchool,
+        eyeArea: value.aimEyeArea === "on",
+        look: value.aimLook,
+        leftOn: value.aimLeftOn,
+        forWhom: value.aimForWhom,
+        thickness: value.aimThickness,
+        without: value.aimWithout,
+        closeTo: value.aimCloseTo,
+      },
+      phases: value.phaseLetter.map((phase, index) => ({
+        letter: phase,
+        title: value.phaseTitle[index] ?? "",
+        temperature: value.phaseTemperature[index] ?? "",
+      })),
       lines,
       restLineId,
     },

@@ -3,12 +3,14 @@ import { briefMaterial, type Material } from "@tensidrum/core/library";
 import { percentText, writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database, type Database } from "../../db/client.server";
+import { listAnswers } from "../../db/formulas/answers.server";
 import { findVersion, listLines, listPhases, listVersions } from "../../db/formulas/queries.server";
 import { listMaterials } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
 import { findMaterials } from "./lines/findMaterials";
 import { withParts } from "./materials.server";
+import { typedAimOf } from "./typed/readAim";
 import type { TypedSheet } from "./typed/typedSheet";
 
 export interface SheetAddress {
@@ -25,13 +27,18 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
   if (found === undefined) {
     throw new Refusal("not-found", "This formula or version is not here.", "Go back to Today and open it from there.");
   }
-  const { version, formulaName } = found;
+  const { version, aim, formulaName } = found;
   const [phases, lines] = await Promise.all([listPhases(db, makerId, version.id), listLines(db, makerId, version.id)]);
   const typed: TypedSheet = {
     name: version.snapshot?.name ?? formulaName,
     profile: version.profile,
     batch: writtenShort(version.batchGrams, 6),
-    phases,
+    aim: typedAimOf(aim),
+    phases: phases.map(({ letter, title, temperatureC }) => ({
+      letter,
+      title,
+      temperature: temperatureC === null ? "" : String(temperatureC),
+    })),
     lines: lines.map((line) => ({
       id: line.id,
       phase: line.phaseLetter,
@@ -48,10 +55,11 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
 export async function openSheet(address: SheetAddress, find: string) {
   const db = database();
   const makerId = currentMakerId();
-  const [found, scales, versions, matches] = await Promise.all([
+  const [found, scales, versions, answers, matches] = await Promise.all([
     findVersion(db, makerId, address),
     listScales(db, makerId),
     listVersions(db, makerId, address.formulaId),
+    listAnswers(db, makerId, address.formulaId),
     find === "" ? [] : matchesFor(db, makerId, find),
   ]);
   const { version, typed, materials: ofLines } = await typedLines(db, makerId, found);
@@ -72,6 +80,7 @@ export async function openSheet(address: SheetAddress, find: string) {
     materials,
     parts: [...used.bySlug.values()].filter(({ slug }) => !own.has(slug)).map(asShown),
     scales: snapshot?.scales ?? scales,
+    answers,
     storedAssessment: version.storedAssessment,
     versions: versions.map(({ id, number, state, note, activePercent, setAt }) => ({
       id,

@@ -61,7 +61,7 @@ describe("saving", () => {
     expect(again.typed.lines[1]?.percent).toBe("12.50");
     const [row] = await listFormulas(database(), currentMakerId(), { limit: 1, offset: 0 });
     expect(row?.activePercent).toBeCloseTo(3.75, 9);
-    expect(row).toMatchObject({ id: ids.formulaId, fixCount: 1, stopCount: 0, lineCount: 2 });
+    expect(row).toMatchObject({ id: ids.formulaId, fixCount: 1, stopCount: 1, lineCount: 2 });
   });
 
   it.each(["-3", "101", "abc", "1e309"])("answers %s at its cell and stores nothing", async (text) => {

@@ -1,4 +1,4 @@
-import { assess, completeSnapshot, coreVersion, Refusal } from "@tensidrum/core/formula";
+import { assess, completeSnapshot, coreVersion, noAim, Refusal } from "@tensidrum/core/formula";
 import { database, type Database } from "../../db/client.server";
 import {
   deleteDraft,
@@ -53,13 +53,20 @@ export async function beginFormula(ids: {
   const makerId = currentMakerId();
   const [water] = await materialsBySlug(db, makerId, ["water-distilled"]);
   if (water === undefined) throw new Error("The reference library holds no water");
-  const phases = [{ letter: "A", title: "water" }];
+  const phases = [{ letter: "A", title: "water", temperatureC: null }];
   const line = { id: ids.waterLineId, materialId: water.id, percent: null, takesTheRest: true, assayPercent: null };
-  const sheet = { name: FIRST_NAME, profile: FIRST_PROFILE, batchGrams: FIRST_BATCH_GRAMS, lines: [{ ...line, phase: "A" }] } as const;
+  const sheet = {
+    name: FIRST_NAME,
+    profile: FIRST_PROFILE,
+    batchGrams: FIRST_BATCH_GRAMS,
+    aim: noAim,
+    phases,
+    lines: [{ ...line, phase: "A" }],
+  } as const;
   const scales = await listScales(db, makerId);
-  const formula = formulaOfSheet(sheet, phases, { materials: new Map([[water.id, water.facts]]), scales });
+  const formula = formulaOfSheet(sheet, { materials: new Map([[water.id, water.facts]]), scales });
   const assessment = assess(formula, new Map([[water.facts.slug, water.facts]]));
-  const content = { ...sheet, phases, lines: [{ ...line, phaseLetter: "A" }], assessment, coreVersion };
+  const content = { ...sheet, lines: [{ ...line, phaseLetter: "A" }], assessment, coreVersion };
   try {
     await insertFormula(db, makerId, ids, content);
   } catch (error) {
@@ -94,12 +101,13 @@ async function contentOf(db: Database, makerId: string, typed: TypedSheet) {
     .map((line) => ({ field: percentField(line.id), message: "This material is not in the library. Take the line out and pick another." }));
   const problems = [...unread, ...unknown];
   if (problems.length > 0) return { kind: "problems", problems } as const;
-  const formula = formulaOfSheet(sheet, typed.phases, { materials: used.byId, scales });
+  const formula = formulaOfSheet(sheet, { materials: used.byId, scales });
   const content: DraftContent = {
     name: sheet.name,
     profile: sheet.profile,
     batchGrams: sheet.batchGrams,
-    phases: typed.phases,
+    aim: sheet.aim,
+    phases: sheet.phases,
     lines: sheet.lines.map(({ phase, ...line }) => ({ ...line, phaseLetter: phase })),
     assessment: assess(formula, used.bySlug),
     coreVersion,

@@ -19,9 +19,19 @@ export function sheetFormData(typed: TypedSheet, base: FormBase, intent: string)
   form.set("name", typed.name);
   form.set("profile", typed.profile);
   form.set("batch", typed.batch);
+  const { aim } = typed;
+  form.set("aimSchool", aim.school);
+  if (aim.eyeArea) form.set("aimEyeArea", "on");
+  form.set("aimLook", aim.look);
+  form.set("aimLeftOn", aim.leftOn);
+  form.set("aimForWhom", aim.forWhom);
+  form.set("aimThickness", aim.thickness);
+  form.set("aimWithout", aim.without);
+  form.set("aimCloseTo", aim.closeTo);
   for (const phase of typed.phases) {
     form.append("phaseLetter", phase.letter);
     form.append("phaseTitle", phase.title);
+    form.append("phaseTemperature", phase.temperature);
   }
   for (const line of typed.lines) {
     form.append("line", lineFieldOf(line));

@@ -38,7 +38,7 @@ interface Around {
 export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatchGrams, stored }: Around): Readings {
   return useMemo(() => {
     const { sheet, problems } = readTyped(typed, lastBatchGrams);
-    const formula = formulaOfSheet(sheet, typed.phases, { materials: byId, scales });
+    const formula = formulaOfSheet(sheet, { materials: byId, scales });
     const sums = stored ?? assessSums(formula, bySlug);
     const settled = settle(formula, bySlug).sheet;
     return {

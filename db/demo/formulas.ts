@@ -1,4 +1,4 @@
-import type { ProfileSlug } from "@tensidrum/core/formula";
+import type { Aim, ProfileSlug } from "@tensidrum/core/formula";
 
 /** A line: phase letter, material, percent or the rest. */
 export type DemoLine = readonly [phase: string, material: string, percent: number | "q.s."];
@@ -15,6 +15,7 @@ export interface DemoFormula {
   readonly name: string;
   readonly profile: ProfileSlug;
   readonly batchGrams: number;
+  readonly aim: Partial<Aim>;
   readonly phases: Readonly<Record<string, string>>;
   /** In order; only the last may be a draft. */
   readonly versions: readonly DemoVersion[];
@@ -25,6 +26,7 @@ const curtainCall: DemoFormula = {
   name: "Curtain Call shampoo",
   profile: "everyday-shampoo",
   batchGrams: 600,
+  aim: { school: "sulfate-free", forWhom: "the cast, hair sprayed every night", thickness: "pump-gel", without: ["sulfates"] },
   phases: { A: "water", B: "cleansing", C: "care", D: "scent", E: "finish" },
   versions: [
     {
@@ -77,6 +79,7 @@ const greenRoom: DemoFormula = {
   name: "Green Room body wash",
   profile: "body-wash",
   batchGrams: 1000,
+  aim: { school: "classic", forWhom: "guests", thickness: "pump-gel" },
   phases: { A: "water", B: "cleansing", C: "juniper", D: "finish" },
   versions: [
     {
@@ -105,6 +108,7 @@ const propRoom: DemoFormula = {
   name: "Prop Room hand wash",
   profile: "hand-wash",
   batchGrams: 800,
+  aim: { school: "sulfate-free", forWhom: "working hands, washed often", thickness: "pump-gel" },
   phases: { A: "gum", B: "water", C: "cleansing", D: "finish" },
   versions: [
     {

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { assess, completeSnapshot, coreVersion, formulaOfDraft, type DraftLine } from "@tensidrum/core/formula";
+import { assess, completeSnapshot, coreVersion, formulaOfDraft, noAim, type DraftLine } from "@tensidrum/core/formula";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
 import type { Executor } from "../client.server";
@@ -59,13 +59,15 @@ function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
     takesTheRest: percent === "q.s.",
     assayPercent: null,
   }));
-  const phases = Object.entries(formula.phases).map(([letter, title]) => ({ letter, title }));
+  const phases = Object.entries(formula.phases).map(([letter, title]) => ({ letter, title, temperatureC: null }));
+  const aim = { ...noAim, ...formula.aim };
   const { name, profile, batchGrams } = formula;
   const file = formulaOfDraft({
     name,
     profile,
     batchGrams,
     scales: bench.scales,
+    aim,
     phases: phases.map(({ letter, title }) => ({ id: letter, title })),
     lines,
   });
@@ -73,6 +75,7 @@ function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
     name,
     profile,
     batchGrams,
+    aim,
     phases,
     lines: lines.map(({ id, phase, material, percent, takesTheRest, assayPercent }) => ({
       id,

@@ -83,6 +83,18 @@ const versionHead = {
   storedAssessment: sql<Assessment | null>`case when ${versions.state} = 'set' then ${versions.assessment} end`,
 };
 
+/** What a version aims at. */
+const aimOfVersion = {
+  school: versions.school,
+  eyeArea: versions.eyeArea,
+  look: versions.look,
+  leftOn: versions.leftOn,
+  forWhom: versions.forWhom,
+  thickness: versions.thickness,
+  without: versions.without,
+  closeTo: versions.closeTo,
+};
+
 /** The stored readings of one version, draft or set. */
 export async function findAssessment(db: Executor, makerId: string, versionId: string): Promise<Assessment | undefined> {
   const [row] = await db
@@ -99,7 +111,7 @@ export async function findVersion(
   wanted: { readonly formulaId: string; readonly number?: number | undefined },
 ) {
   const [row] = await db
-    .select({ version: versionHead, formulaName: formulas.name })
+    .select({ version: versionHead, aim: aimOfVersion, formulaName: formulas.name })
     .from(versions)
     .innerJoin(formulas, eq(formulas.id, versions.formulaId))
     .where(
@@ -132,7 +144,7 @@ export async function listVersions(db: Executor, makerId: string, formulaId: str
 
 export async function listPhases(db: Executor, makerId: string, versionId: string) {
   return db
-    .select({ letter: phases.letter, title: phases.title })
+    .select({ letter: phases.letter, title: phases.title, temperatureC: phases.temperatureC })
     .from(phases)
     .where(and(eq(phases.makerId, makerId), eq(phases.versionId, versionId)))
     .orderBy(asc(phases.position));

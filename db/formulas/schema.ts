@@ -1,4 +1,4 @@
-import type { Assessment, Formula } from "@tensidrum/core/formula";
+import type { Assessment, Formula, Look, SchoolSlug, ThicknessWish } from "@tensidrum/core/formula";
 import { sql } from "drizzle-orm";
 import {
   boolean,
@@ -52,6 +52,19 @@ export const versions = pgTable(
     note: text("note").notNull().default(""),
     profile: text("profile").notNull(),
     batchGrams: numeric("batch_grams", { mode: "number" }).notNull(),
+    school: text("school").notNull().default("none").$type<SchoolSlug>(),
+    eyeArea: boolean("eye_area").notNull().default(false),
+    look: text("look").notNull().default("any").$type<Look>(),
+    /** Null: as the profile has it. */
+    leftOn: boolean("left_on"),
+    forWhom: text("for_whom").notNull().default(""),
+    thickness: text("thickness").notNull().default("any").$type<ThicknessWish>(),
+    /** What must not be in it. */
+    without: text("without")
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
+    closeTo: text("close_to").notNull().default(""),
     /** Counts the saves of a draft; a save names the one it began from. */
     revision: integer("revision").notNull().default(0),
     assessment: jsonb("assessment").$type<Assessment>().notNull(),
@@ -88,6 +101,11 @@ export const versions = pgTable(
     check("versions_number", sql`${table.number} > 0`),
     check("versions_note_length", sql`char_length(${table.note}) <= 2000`),
     check("versions_batch", sql`${table.batchGrams} > 0 and ${table.batchGrams} <= 1000000`),
+    check("versions_school", sql`${table.school} in ('plant-only', 'sulfate-free', 'classic', 'true-soap', 'none')`),
+    check("versions_look", sql`${table.look} in ('any', 'clear', 'creamy')`),
+    check("versions_thickness", sql`${table.thickness} in ('any', 'water-thin', 'syrup', 'pump-gel', 'thick-gel', 'spoon-standing')`),
+    check("versions_aim_words", sql`char_length(${table.forWhom}) <= 120 and char_length(${table.closeTo}) <= 120`),
+    check("versions_without", sql`cardinality(${table.without}) <= 20`),
     check("versions_state", sql`${table.state} in ('draft', 'set')`),
     check(
       "versions_set_is_complete",
@@ -104,6 +122,8 @@ export const phases = pgTable(
     letter: text("letter").notNull(),
     title: text("title").notNull(),
     position: integer("position").notNull(),
+    /** Null is room temperature. */
+    temperatureC: numeric("temperature_c", { mode: "number" }),
   },
   (table) => [
     primaryKey({ name: "phases_pkey", columns: [table.versionId, table.letter] }),
@@ -113,6 +133,7 @@ export const phases = pgTable(
       foreignColumns: [versions.id, versions.makerId],
     }).onDelete("cascade"),
     check("phases_letter", sql`${table.letter} ~ '^[A-Z]$'`),
+    check("phases_temperature", sql`${table.temperatureC} >= -20 and ${table.temperatureC} <= 150`),
     check("phases_title_length", sql`char_length(${table.title}) <= 40`),
   ],
 );
@@ -153,5 +174,30 @@ export const lines = pgTable(
     check("lines_percent", sql`${table.percent} >= 0 and ${table.percent} <= 100`),
     check("lines_assay", sql`${table.assayPercent} > 0 and ${table.assayPercent} <= 100`),
     check("lines_rest_has_no_percent", sql`not (${table.takesTheRest} and ${table.percent} is not null)`),
+  ],
+);
+
+/** "I know, because…": a finding the maker has answered. It counts for that formula until its numbers change. */
+export const findingAnswers = pgTable(
+  "finding_answers",
+  {
+    formulaId: uuid("formula_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    code: text("code").notNull(),
+    /** What the finding said; with other numbers it says something else. */
+    says: text("says").notNull(),
+    reason: text("reason").notNull(),
+    createdAt: moment("created_at").notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ name: "finding_answers_pkey", columns: [table.formulaId, table.code, table.says] }),
+    foreignKey({
+      name: "finding_answers_formula",
+      columns: [table.formulaId, table.makerId],
+      foreignColumns: [formulas.id, formulas.makerId],
+    }).onDelete("cascade"),
+    check("finding_answers_code", sql`${table.code} ~ '^[A-Z_]{2,40}$'`),
+    check("finding_answers_says_length", sql`char_length(${table.says}) between 1 and 1000`),
+    check("finding_answers_reason_length", sql`char_length(${table.reason}) between 1 and 500`),
   ],
 );

@@ -1,4 +1,4 @@
-import type { Assessment, Formula } from "@tensidrum/core/formula";
+import type { Aim, Assessment, Formula } from "@tensidrum/core/formula";
 import { and, eq, max, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { formulas, lines, phases, versions } from "./schema";
@@ -6,6 +6,7 @@ import { formulas, lines, phases, versions } from "./schema";
 export interface PhaseRow {
   readonly letter: string;
   readonly title: string;
+  readonly temperatureC: number | null;
 }
 
 export interface LineRow {
@@ -22,6 +23,7 @@ export interface DraftContent {
   readonly name: string;
   readonly profile: string;
   readonly batchGrams: number;
+  readonly aim: Aim;
   readonly phases: readonly PhaseRow[];
   readonly lines: readonly LineRow[];
   readonly assessment: Assessment;
@@ -33,10 +35,12 @@ function countOf(assessment: Assessment, severity: string): number {
 }
 
 function headOf(content: DraftContent) {
-  const { assessment } = content;
+  const { assessment, aim } = content;
   return {
     profile: content.profile,
     batchGrams: content.batchGrams,
+    ...aim,
+    without: [...aim.without],
     assessment,
     coreVersion: content.coreVersion,
     activePercent: assessment.activeMatter.percent,

@@ -1,4 +1,4 @@
-import type { TypedSheet } from "../typed/typedSheet";
+import { noTypedAim, type TypedSheet } from "../typed/typedSheet";
 
 /** Typing that has not reached the database yet, kept on this device so that a reload loses nothing. */
 export interface KeptTyping {
@@ -36,5 +36,9 @@ export function keptTyping(versionId: string): KeptTyping | null {
 function kept(value: unknown): KeptTyping | null {
   const candidate = value as Partial<KeptTyping> | null;
   const isWhole = typeof candidate?.revision === "number" && Array.isArray(candidate.typed?.lines) && Array.isArray(candidate.typed.phases);
-  return isWhole ? (candidate as KeptTyping) : null;
+  if (!isWhole) return null;
+  const { revision, typed } = candidate as KeptTyping;
+  // Kept before sheets had an aim and phases a temperature.
+  const phases = typed.phases.map((phase) => ({ ...phase, temperature: phase.temperature ?? "" }));
+  return { revision, typed: { ...typed, phases, aim: { ...noTypedAim, ...typed.aim } } };
 }

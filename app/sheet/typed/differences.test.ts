@@ -1,12 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { differencesOf } from "./differences";
-import type { TypedSheet } from "./typedSheet";
+import { noTypedAim, type TypedSheet } from "./typedSheet";
 
 const sheet: TypedSheet = {
   name: "Example wash",
   profile: "body-wash",
   batch: "600",
-  phases: [{ letter: "A", title: "" }],
+  aim: noTypedAim,
+  phases: [{ letter: "A", title: "", temperature: "" }],
   lines: [
     { id: "w", phase: "A", materialId: "water", percent: "", assay: "" },
     { id: "b", phase: "A", materialId: "betaine", percent: "12", assay: "" },

@@ -23,6 +23,12 @@ export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (mat
   compare("Name", mine.name, theirs.name);
   compare("Profile", mine.profile, theirs.profile);
   compare("Batch", mine.batch, theirs.batch);
+  const aimed = (sheet: TypedSheet) => Object.values(sheet.aim).join(", ");
+  compare("Aim", aimed(mine), aimed(theirs));
+  for (const phase of mine.phases) {
+    const other = theirs.phases.find(({ letter }) => letter === phase.letter);
+    if (other !== undefined) compare(`Phase ${phase.letter}, °C`, phase.temperature, other.temperature);
+  }
   const ids = new Set([...mine.lines, ...theirs.lines].map((line) => line.id));
   for (const id of ids) {
     const a = mine.lines.find((line) => line.id === id);

@@ -10,7 +10,7 @@ import {
   withoutPhase,
   withRestLine,
 } from "./editing";
-import type { TypedSheet } from "./typedSheet";
+import { noTypedAim, type TypedSheet } from "./typedSheet";
 
 const line = (id: string, phase: string) => ({ id, phase, materialId: `m-${id}`, percent: "1", assay: "" });
 
@@ -18,9 +18,10 @@ const sheet: TypedSheet = {
   name: "Prop Room hand wash",
   profile: "hand-wash",
   batch: "600",
+  aim: noTypedAim,
   phases: [
-    { letter: "A", title: "water" },
-    { letter: "B", title: "cleansing" },
+    { letter: "A", title: "water", temperature: "" },
+    { letter: "B", title: "cleansing", temperature: "" },
   ],
   lines: [line("w", "A"), line("g", "A"), line("s", "B"), line("b", "B")],
   restLineId: "w",

@@ -1,6 +1,6 @@
 import { massBalance } from "@tensidrum/core/formula";
 import { percentText, readPercent, toDecimals } from "@tensidrum/core/quantities";
-import { nextPhaseLetter, type TypedLine, type TypedSheet } from "./typedSheet";
+import { nextPhaseLetter, type TypedAim, type TypedLine, type TypedSheet } from "./typedSheet";
 
 /** Every change a maker can make to a sheet, as a pure step from one sheet to the next. */
 
@@ -92,12 +92,20 @@ export function withLineInPhase(sheet: TypedSheet, lineId: string, phase: string
 export function withNewPhase(sheet: TypedSheet): TypedSheet {
   const letter = nextPhaseLetter(sheet.phases);
   if (letter === null) return sheet;
-  const phases = [...sheet.phases, { letter, title: "" }].sort((a, b) => (a.letter < b.letter ? -1 : 1));
+  const phases = [...sheet.phases, { letter, title: "", temperature: "" }].sort((a, b) => (a.letter < b.letter ? -1 : 1));
   return { ...sheet, phases };
 }
 
 export function withPhaseTitle(sheet: TypedSheet, letter: string, title: string): TypedSheet {
   return { ...sheet, phases: sheet.phases.map((phase) => (phase.letter === letter ? { ...phase, title } : phase)) };
+}
+
+export function withPhaseTemperature(sheet: TypedSheet, letter: string, temperature: string): TypedSheet {
+  return { ...sheet, phases: sheet.phases.map((phase) => (phase.letter === letter ? { ...phase, temperature } : phase)) };
+}
+
+export function withAim(sheet: TypedSheet, change: Partial<TypedAim>): TypedSheet {
+  return { ...sheet, aim: { ...sheet.aim, ...change } };
 }
 
 /** Takes a phase away; only an empty one goes, and never the last. */

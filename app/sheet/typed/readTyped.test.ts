@@ -1,12 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { percentField, readTyped } from "./readTyped";
-import type { TypedSheet } from "./typedSheet";
+import { noTypedAim, type TypedSheet } from "./typedSheet";
 
 const typed = (percent: string, changes: Partial<TypedSheet> = {}): TypedSheet => ({
   name: "Example wash",
   profile: "body-wash",
   batch: "600",
-  phases: [{ letter: "A", title: "" }],
+  aim: noTypedAim,
+  phases: [{ letter: "A", title: "", temperature: "" }],
   lines: [
     { id: "w", phase: "A", materialId: "m-w", percent: "whatever stands here", assay: "" },
     { id: "b", phase: "A", materialId: "m-b", percent, assay: "" },

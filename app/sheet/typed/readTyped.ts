@@ -1,6 +1,7 @@
-import type { ProfileSlug } from "@tensidrum/core/formula";
+import type { Aim, ProfileSlug } from "@tensidrum/core/formula";
 import { profileOf } from "@tensidrum/core/formula";
 import { readMassGrams, readPercent } from "@tensidrum/core/quantities";
+import { readAim } from "./readAim";
 import { massProblem, percentProblem } from "./numberWords";
 import { MOST_LINES, NAME_LENGTH, type TypedLine, type TypedSheet } from "./typedSheet";
 
@@ -21,14 +22,23 @@ export interface ReadLine {
   readonly assayPercent: number | null;
 }
 
+export interface ReadPhase {
+  readonly letter: string;
+  readonly title: string;
+  readonly temperatureC: number | null;
+}
+
 export interface ReadSheet {
   readonly name: string;
   readonly profile: ProfileSlug;
   readonly batchGrams: number;
+  readonly aim: Aim;
+  readonly phases: readonly ReadPhase[];
   readonly lines: readonly ReadLine[];
 }
 
 export const percentField = (lineId: string): FieldKey => `percent:${lineId}`;
+export const temperatureField = (letter: string): FieldKey => `temperature:${letter}`;
 export const assayField = (lineId: string): FieldKey => `assay:${lineId}`;
 
 const FALLBACK_PROFILE: ProfileSlug = "everyday-shampoo";
@@ -53,9 +63,21 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
 
   if (typed.lines.length > MOST_LINES) say("lines", `A sheet holds at most ${MOST_LINES} lines, this one has ${typed.lines.length}.`);
 
+  const phases = typed.phases.map(({ letter, title, temperature }) => ({
+    letter,
+    title,
+    temperatureC: readTemperature(temperature, temperatureField(letter), say),
+  }));
   const lines = typed.lines.map((line) => readLine(line, typed.restLineId, say));
   return {
-    sheet: { name, profile: profile ?? FALLBACK_PROFILE, batchGrams: batch.ok ? batch.value : lastBatchGrams, lines },
+    sheet: {
+      name,
+      profile: profile ?? FALLBACK_PROFILE,
+      batchGrams: batch.ok ? batch.value : lastBatchGrams,
+      aim: readAim(typed.aim),
+      phases,
+      lines,
+    },
     problems,
   };
 }
@@ -84,5 +106,22 @@ function readAssay(text: string, field: FieldKey, say: (field: FieldKey, message
   const read = readCell(text, field, say);
   if (read !== 0) return read;
   say(field, "A certificate of 0 % is none. Leave it empty or give more than 0.");
+  return null;
+}
+
+const COLDEST_C = -20;
+const HOTTEST_C = 150;
+
+function readTemperature(text: string, field: FieldKey, say: (field: FieldKey, message: string) => void): number | null {
+  if (text.trim() === "") return null;
+  const celsius = Number(
+    text
+      .trim()
+      .replace(",", ".")
+      .replace("\u2212", "-")
+      .replace(/\s*°?\s*C$/i, ""),
+  );
+  if (Number.isFinite(celsius) && celsius >= COLDEST_C && celsius <= HOTTEST_C) return celsius;
+  say(field, `A phase has from ${COLDEST_C} to ${HOTTEST_C} °C.`);
   return null;
 }

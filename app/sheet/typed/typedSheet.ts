@@ -12,13 +12,40 @@ export interface TypedLine {
 export interface TypedPhase {
   readonly letter: string;
   readonly title: string;
+  /** °C as typed; empty is room temperature. */
+  readonly temperature: string;
 }
+
+/** The aim as chosen and typed. */
+export interface TypedAim {
+  readonly school: string;
+  readonly eyeArea: boolean;
+  readonly look: string;
+  readonly leftOn: "profile" | "left" | "rinsed";
+  readonly forWhom: string;
+  readonly thickness: string;
+  /** Words parted by commas. */
+  readonly without: string;
+  readonly closeTo: string;
+}
+
+export const noTypedAim: TypedAim = {
+  school: "none",
+  eyeArea: false,
+  look: "any",
+  leftOn: "profile",
+  forWhom: "",
+  thickness: "any",
+  without: "",
+  closeTo: "",
+};
 
 /** The sheet as typed. Lines stand in the order of their phases. */
 export interface TypedSheet {
   readonly name: string;
   readonly profile: string;
   readonly batch: string;
+  readonly aim: TypedAim;
   readonly phases: readonly TypedPhase[];
   readonly lines: readonly TypedLine[];
   readonly restLineId: string | null;
@@ -26,6 +53,8 @@ export interface TypedSheet {
 
 export const NAME_LENGTH = 120;
 export const PHASE_TITLE_LENGTH = 40;
+export const AIM_WORDS_LENGTH = 120;
+export const WITHOUT_LENGTH = 200;
 export const NOTE_LENGTH = 2000;
 export const MOST_LINES = 300;
 

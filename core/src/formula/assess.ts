@@ -12,11 +12,11 @@ import { waterActivityReading } from "../keeping/waterActivity.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import type { MicellesInUse } from "../micelles/inUse.ts";
 import { mildnessOf } from "../micelles/mildness.ts";
+import { aimedProfile } from "./aim.ts";
 import { estimatesOf, type Estimate } from "./estimates.ts";
 import { leavesOf } from "./leaves.ts";
 import type { MassBalance } from "./massBalance.ts";
-import { profileOf, type Profile } from "./profiles.ts";
-import { Refusal } from "./refusal.ts";
+import type { Profile } from "./profiles.ts";
 import { settle } from "./settle.ts";
 import { densityReading } from "./sums/density.ts";
 import { saltReading } from "./sums/hiddenSalt.ts";
@@ -82,10 +82,7 @@ interface Summed {
 }
 
 function summed(formula: Formula, library: MaterialsBySlug): Summed {
-  const profile = profileOf(formula.profile);
-  if (profile === undefined) {
-    throw new Refusal("not-found", `There is no profile "${formula.profile}".`, "Choose one of the profiles listed.");
-  }
+  const profile = aimedProfile(formula);
   const { sheet, balance } = settle(formula, library);
   const activePerLine = sheet.lines.map((settled) => activeMatterOfLine(settled, sheet.materials));
   const density = densityReading(sheet);

@@ -1,3 +1,4 @@
+import { aimKeys, noAim, type Aim } from "./aim.ts";
 import type { Scale } from "../quantities/scales.ts";
 import type { ProfileSlug } from "./profiles.ts";
 import type { Formula, FormulaLine, Phase } from "./types.ts";
@@ -21,6 +22,7 @@ export interface Draft {
   readonly scales: readonly Scale[];
   readonly phases: readonly Phase[];
   readonly lines: readonly DraftLine[];
+  readonly aim?: Aim;
 }
 
 /** The formula a draft stands for. A line without a number yet counts as 0 %. */
@@ -29,6 +31,7 @@ export function formulaOfDraft(draft: Draft): Formula {
     format: "tensidrum-formula/1",
     name: draft.name,
     profile: draft.profile,
+    ...aimKeys(draft.aim ?? noAim),
     batchGrams: draft.batchGrams,
     scales: draft.scales.map(({ name, readabilityGrams, capacityGrams }) => ({ name, readabilityGrams, capacityGrams })),
     phases: draft.phases,

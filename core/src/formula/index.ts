@@ -1,3 +1,5 @@
+export { aimedProfile, aimKeys, aimOf, looks, noAim, thicknessWishes } from "./aim.ts";
+export type { Aim, Look, ThicknessWish } from "./aim.ts";
 export { assess, assessSums, coreVersion, readForRules } from "./assess.ts";
 export type { Assessment, Known, Sums } from "./assess.ts";
 export { bodyStrata } from "./bodyStrata.ts";

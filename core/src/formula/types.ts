@@ -1,5 +1,6 @@
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import type { Scale } from "../quantities/scales.ts";
+import type { ThicknessWish } from "./aim.ts";
 import type { ProfileSlug } from "./profiles.ts";
 import type { SchoolSlug } from "./schools.ts";
 
@@ -47,6 +48,15 @@ export interface MeasuredProduct {
   readonly densityGramsPerMl?: number;
 }
 
+/** The rest of an aim, in words. */
+export interface AimWords {
+  readonly forWhom?: string;
+  readonly thickness?: ThicknessWish;
+  /** What must not be in it. */
+  readonly without?: readonly string[];
+  readonly closeTo?: string;
+}
+
 /** A formula as the open format tensidrum-formula/1 writes it. */
 export interface Formula {
   readonly format: "tensidrum-formula/1";
@@ -56,6 +66,9 @@ export interface Formula {
   /** Used near the eye: the profile's pH gives way to that of tears. */
   readonly eyeArea?: boolean;
   readonly wantsClear?: boolean;
+  /** Stays on the skin or is rinsed off; as the profile has it when left out. */
+  readonly leftOn?: boolean;
+  readonly aim?: AimWords;
   readonly batchGrams: number;
   readonly scales: readonly Scale[];
   readonly measured?: MeasuredProduct;

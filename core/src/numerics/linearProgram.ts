@@ -1,4 +1,4 @@
-import type { Highs, ModelData } from "highs";
+import type { Highs, Model, ModelData } from "highs";
 
 /** A row of a polytope: lower ≤ Σ values × x[indices] ≤ upper. */
 export interface PolytopeRow {
@@ -47,13 +47,21 @@ function extremesOf(highs: Highs, polytope: Polytope): Extremes {
       model.changeColCost(column, 1);
       for (const sense of [minimize, maximize]) {
         model.changeObjectiveSense(sense);
-        model.run();
-        if (model.getModelStatus() !== OPTIMAL) return { found: false };
+        if (!solved(model)) return { found: false };
         corners.push(Float64Array.from(model.getSolution().colValue));
       }
     }
     return { found: true, corners };
   });
+}
+
+/** Goes on from the last corner; where that leads nowhere, begins afresh. */
+function solved(model: Model): boolean {
+  model.run();
+  if (model.getModelStatus() === OPTIMAL) return true;
+  model.clearSolver();
+  model.run();
+  return model.getModelStatus() === OPTIMAL;
 }
 
 function modelOf(highs: Highs, { lower, upper, rows }: Polytope): ModelData {

@@ -1,5 +1,5 @@
-import { profileOf, type Profile } from "../formula/profiles.ts";
-import { Refusal } from "../formula/refusal.ts";
+import { aimedProfile } from "../formula/aim.ts";
+import type { Profile } from "../formula/profiles.ts";
 import { settle } from "../formula/settle.ts";
 import { percentByInci } from "../formula/sums/rollUp.ts";
 import type { Formula, SettledSheet } from "../formula/types.ts";
@@ -32,10 +32,7 @@ export interface Label {
  * @throws Refusal when the profile or a material is unknown.
  */
 export function labelOf(formula: Formula, naming: Naming, library: MaterialsBySlug, market: Market = usualMarket): Label {
-  const profile = profileOf(formula.profile);
-  if (profile === undefined) {
-    throw new Refusal("not-found", `There is no profile "${formula.profile}".`, "Choose one of the profiles listed.");
-  }
+  const profile = aimedProfile(formula);
   const { sheet } = settle(formula, library);
   const allergens = namedAllergens(sheet, profile, market);
   const ingredients = ingredientList(sheet, naming, allergens);

@@ -1,30 +1,34 @@
 import { schoolOf, type SchoolSlug } from "../../formula/schools.ts";
-import type { Rule } from "../finding.ts";
+import type { Finding, Rule } from "../finding.ts";
 import { flagged, idsOf, linesOf, type Judged } from "../judged.ts";
 import type { SettledLine } from "../../formula/types.ts";
 import { isOrAre, namesOf } from "../wording.ts";
 
-/** SCHOOL_BREACH: a material that the chosen school leaves out. */
+/** SCHOOL_BREACH: a material that the chosen school, or the aim in its own words, leaves out. */
 export const schoolBreach: Rule = {
   codes: ["SCHOOL_BREACH"],
   check(judged) {
-    const school = schoolOf(judged.sheet.formula.school ?? "none");
-    if (school === undefined) return [];
-    const outside = new Set(excludedBy(school.slug, judged));
-    const lines = judged.lines.filter((settled) => outside.has(settled));
-    if (lines.length === 0) return [];
-    return [
-      {
-        code: "SCHOOL_BREACH",
-        severity: "fix",
-        lines: idsOf(lines),
-        what: `${namesOf(lines)} ${isOrAre(lines.length)} outside the ${school.name} way of working.`,
-        why: `You chose it: ${school.reason}.`,
-        cure: "Exchange it at equal active matter, or choose another school.",
-      },
-    ];
+    return [...outsideSchool(judged), ...unwanted(judged)];
   },
 };
+
+function outsideSchool(judged: Judged): readonly Finding[] {
+  const school = schoolOf(judged.sheet.formula.school ?? "none");
+  if (school === undefined) return [];
+  const outside = new Set(excludedBy(school.slug, judged));
+  const lines = judged.lines.filter((settled) => outside.has(settled));
+  if (lines.length === 0) return [];
+  return [
+    {
+      code: "SCHOOL_BREACH",
+      severity: "fix",
+      lines: idsOf(lines),
+      what: `${namesOf(lines)} ${isOrAre(lines.length)} outside the ${school.name} way of working.`,
+      why: `You chose it: ${school.reason}.`,
+      cure: "Exchange it at equal active matter, or choose another school.",
+    },
+  ];
+}
 
 function excludedBy(school: SchoolSlug, judged: Judged): readonly SettledLine[] {
   switch (school) {
@@ -49,4 +53,52 @@ function isNoAcid(preservative: { readonly acids: readonly unknown[] } | null): 
 
 function isOtherCleanser({ flags }: Judged, settled: SettledLine, countsAsActive: boolean | null): boolean {
   return countsAsActive === true && flags.get(settled)?.has("soap") !== true;
+}
+
+/** Words that stand for a flag rather than a name. */
+const FLAG_WORDS: readonly (readonly [RegExp, string])[] = [
+  [/^sul(?:f|ph)ates?$/, "sulfate"],
+  [/^(?:peg|pegs|ethoxylates?|ethoxylated)$/, "ethoxylated"],
+  [/^(?:petrochemicals?|mineral oil|petro.*)$/, "petro-derived"],
+  [/^(?:gluten|wheat)$/, "gluten-allergen"],
+  [/^nuts?$/, "nut-allergen"],
+  [/^soy[a]?$/, "soy-allergen"],
+];
+
+/** What the aim wants left out, word by word: by flag, by role, or by name and INCI name. */
+function unwanted(judged: Judged): readonly Finding[] {
+  return (judged.sheet.formula.aim?.without ?? []).flatMap((word): Finding[] => {
+    const plain = word.trim().toLowerCase();
+    const lines = plain === "" ? [] : judged.lines.filter((settled) => matches(judged, settled, plain));
+    if (lines.length === 0) return [];
+    return [
+      {
+        code: "SCHOOL_BREACH",
+        severity: "fix",
+        lines: idsOf(lines),
+        what: `You want it without ${plain}; ${namesOf(lines)} ${isOrAre(lines.length)} in it.`,
+        why: "The aim says so.",
+        cure: "Take it out or exchange it, or change the aim.",
+      },
+    ];
+  });
+}
+
+const ROLE_WORDS: Readonly<Record<string, string>> = {
+  scent: "fragrance",
+  perfume: "fragrance",
+  dye: "colour",
+  colours: "colour",
+  preservatives: "preservative",
+};
+
+function matches(judged: Judged, settled: SettledLine, word: string): boolean {
+  const flag = FLAG_WORDS.find(([words]) => words.test(word))?.[1];
+  if (flag !== undefined) return judged.flags.get(settled)?.has(flag) === true;
+  const role = ROLE_WORDS[word] ?? word;
+  if (judged.contents.some((content) => content.settled === settled && content.material.role === role)) return true;
+  const stem = word.length > 4 ? word.replace(/s$/, "") : word;
+  return [settled.material.name, ...(settled.material.inci ?? []).map(({ name }) => name)].some((name) =>
+    name.toLowerCase().includes(stem),
+  );
 }

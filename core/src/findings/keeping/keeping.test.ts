@@ -13,6 +13,10 @@ describe("a preservative where water is", () => {
     expect(codesOf(kept).filter((code) => code.startsWith("PRESERVATIVE"))).toEqual([]);
   });
 
+  it("PRESERVATIVE_MISSING lets a sheet with nothing but water be begun", () => {
+    expect(codesOf([water])).not.toContain("PRESERVATIVE_MISSING");
+  });
+
   it("moisture of powders and oils is no water", () => {
     expect(
       codesOf(

@@ -1,4 +1,5 @@
 import Joi from "joi";
+import { thicknessWishes } from "../../formula/aim.ts";
 import { profiles } from "../../formula/profiles.ts";
 import { schools } from "../../formula/schools.ts";
 import {
@@ -41,6 +42,13 @@ export const formulaSchema = Joi.object({
   school: Joi.string().valid(...schools.map(({ slug }) => slug)),
   eyeArea: Joi.boolean(),
   wantsClear: Joi.boolean(),
+  leftOn: Joi.boolean(),
+  aim: Joi.object({
+    forWhom: textField,
+    thickness: Joi.string().valid(...thicknessWishes),
+    without: Joi.array().items(textField).max(20),
+    closeTo: textField,
+  }),
   batchGrams: positiveField.required(),
   scales: Joi.array()
     .items(Joi.object({ name: textField.required(), readabilityGrams: positiveField.required(), capacityGrams: positiveField.required() }))
