@@ -4,6 +4,7 @@ export default [
   index("today/todayRoute.tsx"),
   route("sheet", "sheet/newSheetRoute.ts"),
   route("sheet/:formulaId/:number?", "sheet/sheetRoute.tsx"),
+  route("sheet/:formulaId/answers", "sheet/answersRoute.ts"),
   route("weighing/:formulaId/:number", "weighing/weighingRoute.tsx"),
   route("scales", "scales/scalesRoute.tsx"),
   route("materials.json", "sheet/materialsRoute.ts"),

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Database } from "./client.server";
 import { demoFormulas } from "./demo/formulas";
 import { workshop } from "./demo/workshop";
+import * as answerQueries from "./answers/queries.server";
 import * as formulaQueries from "./formulas/queries.server";
 import * as formulaWrites from "./formulas/writes.server";
 import { makers } from "./makers/schema";
@@ -103,6 +104,9 @@ const asked: Record<string, () => Promise<unknown>> = {
       .then(() => "taken over")
       .catch(() => undefined);
   },
+  listAnswers: async () => answerQueries.listAnswers(db, stranger.id, greenRoom.id),
+  saveAnswer: async () => answerQueries.saveAnswer(db, stranger.id, greenRoom.id, { code: "DUST", says: "It flies.", reason: "Mine now." }),
+  deleteAnswer: async () => answerQueries.deleteAnswer(db, stranger.id, greenRoom.id, { code: "DUST", says: "Powder flies." }),
   ensureMaker: async () => {
     await makerQueries.ensureMaker(db, { ...stranger, name: "Renamed" });
     return (await makerQueries.findMaker(db, stranger.id))?.name === stranger.name ? [] : ["renamed"];

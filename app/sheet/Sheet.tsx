@@ -1,10 +1,12 @@
 import { Link } from "react-router";
 import { Frame } from "../frame/Frame";
 import { JudgedSheet } from "./JudgedSheet";
+import { AimPart } from "./AimPart";
 import { AddLinePart } from "./lines/AddLine";
 import { LinesPart } from "./lines/LinesPart";
 import { WithoutScriptsPart } from "./lines/WithoutScriptsPart";
 import type { OpenSheet } from "./openSheet.server";
+import { MorePart } from "./readings/MorePart";
 import { ReadingsPart } from "./readings/ReadingsPart";
 import { Versions } from "./readings/Versions";
 import { NoticePart } from "./saving/NoticePart";
@@ -36,6 +38,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
               <PicturePart />
             </div>
             <div className={classes.lines}>
+              <AimPart />
               <NoticePart />
               <LinesPart />
               {isDraft && <AddLinePart />}
@@ -46,6 +49,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
                 </p>
                 {isDraft && <UndoPart />}
               </div>
+              <MorePart />
             </div>
             <div className={classes.readings}>
               <ReadingsPart />

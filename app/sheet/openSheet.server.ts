@@ -3,7 +3,7 @@ import { briefMaterial, type Material } from "@tensidrum/core/library";
 import { percentText, writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database, type Database } from "../../db/client.server";
-import { listAnswers } from "../../db/formulas/answers.server";
+import { listAnswers } from "../../db/answers/queries.server";
 import { findVersion, listLines, listPhases, listVersions } from "../../db/formulas/queries.server";
 import { listMaterials } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";

@@ -3,6 +3,7 @@ import type { LineActions } from "./lines/lineActions";
 import { focusPercent } from "./lines/lineKeys";
 import type { PhaseActions } from "./lines/PhaseHead";
 import {
+  withAim,
   withAssay,
   withLineAt,
   withLineInPhase,
@@ -12,11 +13,12 @@ import {
   withoutLine,
   withoutPhase,
   withPercent,
+  withPhaseTemperature,
   withPhaseTitle,
   withRestLine,
 } from "./typed/editing";
 import { sheetHistory, startHistory } from "./typed/sheetHistory";
-import type { TypedLine, TypedSheet } from "./typed/typedSheet";
+import type { TypedAim, TypedLine, TypedSheet } from "./typed/typedSheet";
 
 export type SheetEditor = ReturnType<typeof useSheetEditor>;
 
@@ -42,12 +44,15 @@ export function useSheetEditor(loaded: TypedSheet) {
     };
     const phaseActions: PhaseActions = {
       typeTitle: (letter, title) => change(`phase:${letter}`, (sheet) => withPhaseTitle(sheet, letter, title)),
+      typeTemperature: (letter, text) => change(`temperature:${letter}`, (sheet) => withPhaseTemperature(sheet, letter, text)),
       remove: (letter) => change(null, (sheet) => withoutPhase(sheet, letter)),
     };
     return {
       lineActions,
       phaseActions,
       head: (field: "name" | "profile" | "batch", value: string) => change(field, (sheet) => ({ ...sheet, [field]: value })),
+      aim: (key: string, step: Partial<TypedAim>) => change(`aim:${key}`, (sheet) => withAim(sheet, step)),
+      mend: (step: (sheet: TypedSheet) => TypedSheet) => change(null, step),
       drop: (id: string, overId: string) => change(null, (sheet) => withLineAt(sheet, id, overId)),
       addMaterial: (materialId: string, letter: string) => {
         const line: TypedLine = { id: crypto.randomUUID(), phase: letter, materialId, percent: "", assay: "" };

@@ -4,6 +4,7 @@ import classes from "./LineTable.module.css";
 
 export interface PhaseActions {
   typeTitle(letter: string, title: string): void;
+  typeTemperature(letter: string, text: string): void;
   remove(letter: string): void;
 }
 
@@ -12,11 +13,13 @@ export const PhaseHead = memo(function PhaseHead({
   phase,
   isDraft,
   isEmpty,
+  problem,
   actions,
 }: {
   readonly phase: TypedPhase;
   readonly isDraft: boolean;
   readonly isEmpty: boolean;
+  readonly problem?: string | undefined;
   readonly actions: PhaseActions;
 }) {
   const canGo = isDraft && isEmpty;
@@ -34,6 +37,20 @@ export const PhaseHead = memo(function PhaseHead({
         aria-label={`Title of phase ${phase.letter}`}
         onChange={(event) => actions.typeTitle(phase.letter, event.currentTarget.value)}
       />
+      <label className={classes.temperature} data-set={phase.temperature !== "" || undefined}>
+        <input
+          name="phaseTemperature"
+          value={phase.temperature}
+          readOnly={!isDraft}
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder={isDraft ? "°C" : ""}
+          aria-label={`Temperature of phase ${phase.letter}, °C; empty is room temperature`}
+          {...(problem === undefined ? {} : { "aria-invalid": true, title: problem })}
+          onChange={(event) => actions.typeTemperature(phase.letter, event.currentTarget.value)}
+        />
+        {phase.temperature !== "" && "°C"}
+      </label>
       {canGo && (
         <button
           type="button"

@@ -1,25 +1,42 @@
-import { memo } from "react";
 import type { Finding, NotJudged, Severity } from "@tensidrum/core/findings";
+import { memo } from "react";
 import { FindingMark } from "../../components/FindingMark";
 import { focusPercent } from "../lines/lineKeys";
+import { AnswerFinding, type Answer } from "./AnswerFinding";
+import { ApplyCure } from "./ApplyCure";
 import classes from "./Findings.module.css";
 
 interface FindingsProps {
+  readonly formulaId: string;
+  readonly isDraft: boolean;
   readonly findings: readonly Finding[];
   readonly notJudged: readonly NotJudged[];
+  readonly answers: readonly Answer[];
 }
 
 interface Numbered {
   readonly finding: Finding;
   readonly number: number;
+  readonly answer: Answer | undefined;
 }
 
-/** What is wrong or worth a thought, numbered as in the lines, the most urgent first; what is only to know stands folded. */
-export const Findings = memo(function Findings({ findings, notJudged }: FindingsProps) {
-  const numbered = findings.map((finding, index): Numbered => ({ finding, number: index + 1 }));
-  const urgent = numbered.filter(({ finding }) => finding.severity !== "consider");
-  const toKnow = numbered.filter(({ finding }) => finding.severity === "consider");
-  const count = (severity: Severity) => findings.filter((finding) => finding.severity === severity).length;
+/**
+ * What is wrong or worth a thought, numbered as in the lines, the most urgent first. What is only to know, and what has
+ * been answered, stands folded; a stop never does.
+ */
+export const Findings = memo(function Findings({ formulaId, isDraft, findings, notJudged, answers }: FindingsProps) {
+  const numbered = findings.map((finding, index): Numbered => ({
+    finding,
+    number: index + 1,
+    answer: answers.find(({ code, says }) => code === finding.code && says === finding.what),
+  }));
+  const isSettled = ({ finding, answer }: Numbered): boolean => answer !== undefined && finding.severity !== "stop";
+  const open = numbered.filter((one) => !isSettled(one));
+  const urgent = open.filter(({ finding }) => finding.severity !== "consider");
+  const toKnow = open.filter(({ finding }) => finding.severity === "consider");
+  const settled = numbered.filter(isSettled);
+  const count = (severity: Severity) => open.filter(({ finding }) => finding.severity === severity).length;
+  const list = (some: readonly Numbered[]) => <FindingList numbered={some} formulaId={formulaId} isDraft={isDraft} />;
   return (
     <section className={classes.findings} aria-labelledby="findings-head">
       <h2 id="findings-head" className={classes.head}>
@@ -29,28 +46,37 @@ export const Findings = memo(function Findings({ findings, notJudged }: Findings
         <span>{toKnow.length} consider</span>
       </h2>
       {urgent.length === 0 && <p className={classes.none}>Nothing to mend.</p>}
-      <FindingList numbered={urgent} />
-      {toKnow.length > 0 && (
-        <details className={classes.fold} open={urgent.length === 0 || undefined}>
-          <summary>To consider ({toKnow.length})</summary>
-          <FindingList numbered={toKnow} />
-        </details>
-      )}
-      {notJudged.length > 0 && (
-        <details className={classes.fold}>
-          <summary>Not judged ({notJudged.length})</summary>
-          <ul className={classes.unjudged}>
-            {notJudged.map(({ what, missing }) => (
-              <li key={`${what} ${missing}`}>
-                {unjudgedWords(what)}: {missing} missing.
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      {list(urgent)}
+      <Fold title="To consider" count={toKnow.length}>
+        {list(toKnow)}
+      </Fold>
+      <Fold title="Answered" count={settled.length}>
+        {list(settled)}
+      </Fold>
+      <Fold title="Not judged" count={notJudged.length}>
+        <ul className={classes.unjudged}>
+          {notJudged.map(({ what, missing }) => (
+            <li key={`${what} ${missing}`}>
+              {unjudgedWords(what)}: {missing} missing.
+            </li>
+          ))}
+        </ul>
+      </Fold>
     </section>
   );
 });
+
+function Fold({ title, count, children }: { readonly title: string; readonly count: number; readonly children: React.ReactNode }) {
+  if (count === 0) return null;
+  return (
+    <details className={classes.fold}>
+      <summary>
+        {title} ({count})
+      </summary>
+      {children}
+    </details>
+  );
+}
 
 const READING_WORDS: Partial<Record<NotJudged["what"], string>> = {
   densityGramsPerMl: "Density",
@@ -65,15 +91,25 @@ function unjudgedWords(what: NotJudged["what"]): string {
   return READING_WORDS[what] ?? words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-function FindingList({ numbered }: { readonly numbered: readonly Numbered[] }) {
+function FindingList({
+  numbered,
+  formulaId,
+  isDraft,
+}: {
+  readonly numbered: readonly Numbered[];
+  readonly formulaId: string;
+  readonly isDraft: boolean;
+}) {
   return (
     <ol className={classes.list}>
-      {numbered.map(({ finding, number }) => (
+      {numbered.map(({ finding, number, answer }) => (
         <li key={`${finding.code} ${finding.what}`} data-severity={finding.severity}>
           <FindingMark severity={finding.severity} number={number} />
           <div>
-            <strong>{finding.what}</strong> {finding.why} <span className={classes.cure}>{finding.cure}</span>
+            <strong>{finding.what}</strong> {finding.why} <span className={classes.cure}>{finding.cure}</span>{" "}
+            {isDraft && finding.change !== undefined && <ApplyCure change={finding.change} />}
             {finding.lines[0] !== undefined && <ToLine lineId={finding.lines[0]} />}
+            <AnswerFinding formulaId={formulaId} finding={finding} answer={answer} />
           </div>
         </li>
       ))}

@@ -12,7 +12,9 @@ import { waterActivityReading } from "../keeping/waterActivity.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import type { MicellesInUse } from "../micelles/inUse.ts";
 import { mildnessOf } from "../micelles/mildness.ts";
+import { thickeningRoutes, type ThickeningRoute } from "../thickness/routes.ts";
 import { aimedProfile } from "./aim.ts";
+import { clarityOutlook, type ClarityOutlook } from "./clarity.ts";
 import { estimatesOf, type Estimate } from "./estimates.ts";
 import { leavesOf } from "./leaves.ts";
 import type { MassBalance } from "./massBalance.ts";
@@ -59,6 +61,9 @@ export interface Assessment extends Sums {
   readonly preservativePh: JudgedPh;
   readonly hurdles: readonly Hurdle[];
   readonly composition: readonly CompositionEntry[];
+  /** Which ways of thickening work, and why. */
+  readonly thickening: readonly ThickeningRoute[];
+  readonly clarity: ClarityOutlook;
   /** Readings that rest on estimates, and on whose. */
   readonly estimates: readonly Estimate[];
   /** The most urgent first. */
@@ -145,6 +150,8 @@ function readingsOf(formula: Formula, library: MaterialsBySlug, known: Known): R
     preservativePh,
     hurdles: hurdlePanel(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
     composition: compositionOf(byInci),
+    thickening: thickeningRoutes(sheet, sums.saltPercent + sums.electrolytePercent),
+    clarity: clarityOutlook(sheet, mildness.looseOilPercent),
     estimates: estimatesOf(sheet),
     read,
     lacking: [

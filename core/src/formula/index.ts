@@ -2,6 +2,7 @@ export { aimedProfile, aimKeys, aimOf, looks, noAim, thicknessWishes } from "./a
 export type { Aim, Look, ThicknessWish } from "./aim.ts";
 export { assess, assessSums, coreVersion, readForRules } from "./assess.ts";
 export type { Assessment, Known, Sums } from "./assess.ts";
+export type { ClarityOutlook } from "./clarity.ts";
 export { bodyStrata } from "./bodyStrata.ts";
 export type { Stratum, StratumKind } from "./bodyStrata.ts";
 export { formulaOfDraft } from "./draft.ts";

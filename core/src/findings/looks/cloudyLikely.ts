@@ -1,16 +1,17 @@
+import { cloudingLines } from "../../formula/clarity.ts";
 import { writtenPercent } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
-import { flagged, idsOf, linesOf } from "../judged.ts";
+import { idsOf } from "../judged.ts";
 import { namesOf } from "../wording.ts";
 
 /** CLOUDY_LIKELY: clear is wanted, and opacifiers, proteins, regular gum or loose oil are in it. */
 export const cloudyLikely: Rule = {
   codes: ["CLOUDY_LIKELY"],
   check(judged) {
-    const { sheet, contents, looseOilPercent } = judged;
+    const { sheet, looseOilPercent } = judged;
     if (sheet.formula.wantsClear !== true) return [];
-    const proteins = linesOf(contents.filter(({ material }) => material.role === "protein"));
-    const clouding = [...new Set([...flagged(judged, "opacifies"), ...proteins])];
+    const { opaque, proteins } = cloudingLines(sheet);
+    const clouding = [...opaque, ...proteins];
     const loose = looseOilPercent > 1e-9;
     if (clouding.length === 0 && !loose) return [];
     const causes = [

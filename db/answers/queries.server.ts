@@ -1,6 +1,7 @@
 import { and, desc, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
-import { findingAnswers, formulas } from "./schema";
+import { formulas } from "../formulas/schema";
+import { findingAnswers } from "./schema";
 
 export interface AnswerRow {
   readonly code: string;

@@ -1,0 +1,46 @@
+import { Refusal } from "@tensidrum/core/formula";
+import { findingCodes } from "@tensidrum/core/findings";
+import Joi from "joi";
+import { database } from "../../db/client.server";
+import { deleteAnswer, saveAnswer } from "../../db/answers/queries.server";
+import { currentMakerId } from "../frame/maker.server";
+
+interface AnswerForm {
+  readonly intent: "keep" | "take-back";
+  readonly code: string;
+  readonly says: string;
+  readonly reason: string;
+}
+
+const schema = Joi.object<AnswerForm>({
+  intent: Joi.string().valid("keep", "take-back").required(),
+  code: Joi.string()
+    .valid(...findingCodes)
+    .required(),
+  says: Joi.string().max(1000).required(),
+  reason: Joi.when("intent", {
+    is: "keep",
+    then: Joi.string().trim().min(1).max(500).required(),
+    otherwise: Joi.string().allow("").default(""),
+  }),
+});
+
+/** Reads the form of an answer to a finding. */
+export function readAnswerForm(form: FormData): AnswerForm {
+  const { value, error } = schema.validate(Object.fromEntries(form), { abortEarly: true });
+  if (error !== undefined)
+    throw new Refusal("not-valid", "An answer needs a reason of up to 500 characters.", "Write why you know better.");
+  return value;
+}
+
+/** Keeps or takes back an answer to a finding of one's own formula. */
+export async function answerFinding(formulaId: string, { intent, code, says, reason }: AnswerForm): Promise<{ readonly kept: boolean }> {
+  const db = database();
+  const makerId = currentMakerId();
+  const done =
+    intent === "keep"
+      ? await saveAnswer(db, makerId, formulaId, { code, says, reason })
+      : await deleteAnswer(db, makerId, formulaId, { code, says });
+  if (!done) throw new Refusal("not-found", "This formula or its answer is not here.", "Load the page again.");
+  return { kept: intent === "keep" };
+}

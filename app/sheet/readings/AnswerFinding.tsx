@@ -1,0 +1,78 @@
+import type { Finding } from "@tensidrum/core/findings";
+import { useState } from "react";
+import { useFetcher } from "react-router";
+import classes from "./Findings.module.css";
+
+/** What a maker said to a finding. */
+export interface Answer {
+  readonly code: string;
+  readonly says: string;
+  readonly reason: string;
+}
+
+const REASON_LENGTH = 500;
+
+/** "I know, because…": keeps a finding answered for this formula until its numbers change. */
+export function AnswerFinding({
+  formulaId,
+  finding,
+  answer,
+}: {
+  readonly formulaId: string;
+  readonly finding: Finding;
+  readonly answer: Answer | undefined;
+}) {
+  const fetcher = useFetcher();
+  const [isOpen, setOpen] = useState(false);
+  const [reason, setReason] = useState("");
+  const send = (intent: "keep" | "take-back") => {
+    const form = { intent, code: finding.code, says: finding.what, reason: intent === "keep" ? reason : "" };
+    void fetcher.submit(form, { method: "post", action: `/sheet/${formulaId}/answers` });
+    setOpen(false);
+  };
+  if (answer !== undefined) {
+    return (
+      <p className={classes.answer}>
+        You know, because: {answer.reason}{" "}
+        <button type="button" className={classes.quiet} onClick={() => send("take-back")}>
+          Take it back
+        </button>
+      </p>
+    );
+  }
+  if (!isOpen) {
+    return (
+      <>
+        {" "}
+        <button type="button" className={classes.quiet} onClick={() => setOpen(true)}>
+          I know…
+        </button>
+      </>
+    );
+  }
+  return (
+    <span className={classes.answering}>
+      <input
+        value={reason}
+        maxLength={REASON_LENGTH}
+        autoFocus
+        placeholder="because…"
+        aria-label={`Why you know better: ${finding.what}`}
+        onChange={(event) => setReason(event.currentTarget.value)}
+        onKeyDown={(event) => {
+          if (event.key === "Enter") {
+            event.preventDefault();
+            if (reason.trim() !== "") send("keep");
+          }
+          if (event.key === "Escape") setOpen(false);
+        }}
+      />
+      <button type="button" className={classes.apply} disabled={reason.trim() === ""} onClick={() => send("keep")}>
+        Keep
+      </button>
+      <button type="button" className={classes.quiet} onClick={() => setOpen(false)}>
+        Leave it
+      </button>
+    </span>
+  );
+}

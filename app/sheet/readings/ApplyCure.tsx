@@ -1,0 +1,62 @@
+import type { FormulaChange } from "@tensidrum/core/formula";
+import { writtenMass, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
+import { useState } from "react";
+import { useSheet } from "../SheetState";
+import { withChange } from "../typed/mending";
+import classes from "./Findings.module.css";
+
+/** One click that does what the finding advises; undo takes it back. */
+export function ApplyCure({ change }: { readonly change: FormulaChange }) {
+  const { editor, known } = useSheet();
+  const [isAway, setAway] = useState(false);
+  const apply = async () => {
+    if (change.kind !== "add") {
+      editor.mend((sheet) => withChange(sheet, change, null));
+      return;
+    }
+    const material = await findMaterial(change.material);
+    setAway(material === undefined);
+    if (material === undefined) return;
+    known.learn([material.found], material.store);
+    const added = { id: crypto.randomUUID(), materialId: material.found.id };
+    editor.mend((sheet) => withChange(sheet, change, added));
+  };
+  return (
+    <>
+      <button type="button" className={classes.apply} onClick={() => void apply()}>
+        {wordsOf(change)}
+      </button>{" "}
+      {isAway && <span role="alert">The library could not be read. Add it by hand.</span>}
+    </>
+  );
+}
+
+async function findMaterial(slug: string) {
+  try {
+    const { loadMaterialStore } = await import("../lines/materialStore");
+    const store = await loadMaterialStore();
+    const found = store.all.find(({ facts }) => facts.slug === slug);
+    return found === undefined ? undefined : { found, store };
+  } catch {
+    return undefined;
+  }
+}
+
+function wordsOf(change: FormulaChange): string {
+  switch (change.kind) {
+    case "percents":
+      return change.percents.length === 1
+        ? `Set ${writtenPercent(change.percents[0]?.percent ?? 0)} %`
+        : `Set all ${change.percents.length} lines`;
+    case "add":
+      return `Add ${writtenPercent(change.percent)} %`;
+    case "rest":
+      return "Let the water take the rest";
+    case "batch":
+      return `Make ${writtenMass(change.batchGrams)}`;
+    case "temperature":
+      return `Set ${writtenShort(change.temperatureC, 1)} °C`;
+    case "first":
+      return "Put it first";
+  }
+}
