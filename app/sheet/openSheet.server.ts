@@ -82,12 +82,13 @@ export async function openSheet(address: SheetAddress, find: string) {
     scales: snapshot?.scales ?? scales,
     answers,
     storedAssessment: version.storedAssessment,
-    versions: versions.map(({ id, number, state, note, activePercent, setAt }) => ({
+    versions: versions.map(({ id, number, state, note, activePercent, byCharge, setAt }) => ({
       id,
       number,
       state,
       note,
       activePercent,
+      byCharge,
       setOn: setAt === null ? null : dayjs(setAt).format("D MMM YYYY"),
     })),
     find,

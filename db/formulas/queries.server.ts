@@ -135,6 +135,7 @@ export async function listVersions(db: Executor, makerId: string, formulaId: str
       note: versions.note,
       parentId: versions.parentId,
       activePercent: versions.activePercent,
+      byCharge: sql<ByCharge>`${versions.assessment} -> 'activeMatter' -> 'byCharge'`.as("by_charge"),
       setAt: versions.setAt,
     })
     .from(versions)

@@ -1,3 +1,4 @@
+import { BalancePart } from "../balance/BalancePart";
 import { useAssessment, useJudged } from "../JudgedSheet";
 import { useSheet } from "../SheetState";
 import { ActiveReading } from "./ActiveReading";
@@ -12,7 +13,9 @@ export function ReadingsPart() {
   return (
     <>
       <ActiveReading sums={readings.sums} profile={readings.profile} />
-      <BalanceReading assessment={assessment} />
+      <BalanceReading assessment={assessment}>
+        <BalancePart />
+      </BalanceReading>
       <Findings formulaId={sheet.formulaId} isDraft={isDraft} findings={findings} notJudged={notJudged} answers={sheet.answers} />
     </>
   );

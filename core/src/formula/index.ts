@@ -27,6 +27,8 @@ export { daysLeft, madeUpWater, replaceWater } from "./blends/madeUpWater.ts";
 export type { MadeUpWater, ReplacedWater, WaterRecipe } from "./blends/madeUpWater.ts";
 export { applyChange } from "./change/formulaChange.ts";
 export type { Changeable, FormulaChange } from "./change/formulaChange.ts";
+export { cornerCharges, cornerShares, rebalance } from "./change/rebalance.ts";
+export type { CornerCharge, CornerShares, Rebalanced } from "./change/rebalance.ts";
 export { openRecipe } from "./change/openRecipe.ts";
 export type { OpenAmount, OpenRecipe } from "./change/openRecipe.ts";
 export { batchForContainers, batchForMaterial, scaleToBatch } from "./change/scaling.ts";

@@ -1,0 +1,48 @@
+import { lazy, Suspense, useMemo, useState } from "react";
+import type { Ghost } from "../../pictures/Triangle/Triangle";
+import classes from "../Sheet.module.css";
+import { useSheet } from "../SheetState";
+import { withPercent } from "../typed/editing";
+
+const BalanceDialog = lazy(() => import("./BalanceDialog"));
+
+/** The door to the blend triangle; the triangle itself is loaded when it is opened. */
+export function BalancePart() {
+  const { sheet, readings, known, editor, isDraft } = useSheet();
+  const [isOpen, setOpen] = useState(false);
+  const ghosts = useMemo(
+    () =>
+      sheet.versions
+        .filter(({ number }) => number !== sheet.number)
+        .flatMap(({ number, byCharge }): Ghost[] => {
+          const { anionic, amphoteric, nonionic } = byCharge;
+          return anionic + amphoteric + nonionic > 0 ? [{ label: `v${number}`, shares: { anionic, amphoteric, nonionic } }] : [];
+        })
+        .reverse(),
+    [sheet.versions, sheet.number],
+  );
+  return (
+    <>
+      <p className={classes.scripted}>
+        <button type="button" className={classes.door} onClick={() => setOpen(true)} title="t">
+          Move the balance
+        </button>
+      </p>
+      {isOpen && (
+        <Suspense fallback={null}>
+          <BalanceDialog
+            formula={readings.formula}
+            materials={known.materials.bySlug}
+            ghosts={ghosts}
+            isDraft={isDraft}
+            onClose={() => setOpen(false)}
+            onKeep={(percents) => {
+              editor.mend((typed) => percents.reduce((changed, { line, percent }) => withPercent(changed, line, percent), typed));
+              setOpen(false);
+            }}
+          />
+        </Suspense>
+      )}
+    </>
+  );
+}
