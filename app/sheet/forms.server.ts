@@ -15,7 +15,18 @@ const rows = (item: Joi.Schema) => Joi.array().items(item).max(MOST_ROWS).defaul
 export type SheetIntent =
   | {
       readonly kind:
-        "autosave" | "save" | "set" | "find" | "add-phase" | "up" | "down" | "begin-draft" | "discard-draft" | "delete-formula";
+        | "autosave"
+        | "save"
+        | "set"
+        | "find"
+        | "add-phase"
+        | "up"
+        | "down"
+        | "begin-draft"
+        | "branch"
+        | "restore"
+        | "discard-draft"
+        | "delete-formula";
     }
   | { readonly kind: "remove" | "add"; readonly id: string };
 
@@ -64,7 +75,7 @@ interface RawForm {
 
 const letter = Joi.string().pattern(/^[A-Z]$/);
 
-const plainIntent = /^(autosave|save|set|find|add-phase|up|down|begin-draft|discard-draft|delete-formula)$/;
+const plainIntent = /^(autosave|save|set|find|add-phase|up|down|begin-draft|branch|restore|discard-draft|delete-formula)$/;
 const aimedIntent = /^(remove|add):([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/;
 
 const UUID_LENGTH = 36;

@@ -86,7 +86,8 @@ export async function saveSheet(base: DraftBase, typed: TypedSheet): Promise<Sav
   return { kind: "saved", revision, savedAt: new Date().toISOString() };
 }
 
-async function contentOf(db: Database, makerId: string, typed: TypedSheet) {
+/** What is typed as the database keeps it, or what must be mended first. */
+export async function contentOf(db: Database, makerId: string, typed: TypedSheet) {
   const { sheet, problems: unread } = readTyped(typed, FIRST_BATCH_GRAMS);
   const [used, scales] = await Promise.all([
     materialsOfLines(

@@ -1,5 +1,6 @@
 import { data, redirect } from "react-router";
 import { isDatabaseAway } from "../../db/failures.server";
+import { branchVersion, restoreVersion } from "./versions/branch.server";
 import { readSheetForm, type SheetForm, type SheetIntent } from "./forms.server";
 import { beginDraft, discardDraft, removeFormula, saveSheet, setSheet, type SaveResult } from "./saveSheet.server";
 import { withLineStepped, withNewLine, withNewPhase, withoutLine } from "./typed/editing";
@@ -26,6 +27,11 @@ async function carryOut(formulaId: string, form: SheetForm) {
   switch (intent.kind) {
     case "begin-draft":
       await beginDraft(formulaId, form.versionId);
+      return redirect(here);
+    case "branch":
+      return redirect(`/sheet/${(await branchVersion(formulaId, form.versionId)).formulaId}`);
+    case "restore":
+      await restoreVersion(formulaId, form.versionId);
       return redirect(here);
     case "discard-draft":
       return redirect((await discardDraft(base)).formulaStays ? here : "/");

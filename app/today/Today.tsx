@@ -19,7 +19,12 @@ export function Today({ board }: { readonly board: TodayBoard }) {
   return (
     <Frame
       head={<h1 className={classes.head}>Today</h1>}
-      doors={<NewFormula ids={board.newIds} />}
+      doors={
+        <>
+          <Link to="/import">Bring a formula in</Link>
+          <NewFormula ids={board.newIds} />
+        </>
+      }
       line={
         <WashLine
           pegs={pegsSeenFrom(null, {

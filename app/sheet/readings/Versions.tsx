@@ -33,11 +33,30 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
           </li>
         ))}
       </ol>
+      <p className={classes.doors}>
+        {versions.length > 1 && <Link to={`/sheet/${formulaId}/difference?from=${neighbour(sheet)}&to=${shown}`}>What differs</Link>}
+        <a href={`/sheet/${formulaId}/${shown}/files/formula.json`}>File</a>
+        <a href={`/sheet/${formulaId}/${shown}/files/lines.csv`}>Lines as CSV</a>
+        <a href={`/sheet/${formulaId}/${shown}/files/card.md`}>Card</a>
+      </p>
       {state === "draft" ? <SetThis number={shown} /> : <GoOn formulaId={formulaId} number={shown} draftNumber={draft?.number} />}
+      <p className={classes.doors}>
+        <button type="submit" name="intent" value="branch" className={classes.quiet}>
+          Branch a trial off v{shown}
+        </button>
+      </p>
       <ThrowAway isDraft={state === "draft"} number={shown} isOnly={versions.length === 1} />
     </section>
   );
 });
+
+/** The version to compare with: the one before, or the one after the first. */
+function neighbour({ versions, number }: OpenSheet): number {
+  const earlier = versions.filter((version) => version.number < number).map((version) => version.number);
+  return earlier.length > 0
+    ? Math.max(...earlier)
+    : Math.min(...versions.filter((version) => version.number > number).map((version) => version.number));
+}
 
 function SetThis({ number }: { readonly number: number }) {
   return (
@@ -66,7 +85,10 @@ function GoOn({
   if (draftNumber !== undefined) {
     return (
       <p className={classes.hint}>
-        This version is set. Work goes on in <Link to={`/sheet/${formulaId}/${draftNumber}`}>the draft, v{draftNumber}</Link>.
+        This version is set. Work goes on in <Link to={`/sheet/${formulaId}/${draftNumber}`}>the draft, v{draftNumber}</Link>.{" "}
+        <button type="submit" name="intent" value="restore" className={classes.quiet}>
+          Put v{number} into the draft
+        </button>
       </p>
     );
   }

@@ -1,3 +1,4 @@
+import { isSameMaterial } from "../library/isSameMaterial.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import { Refusal } from "./refusal.ts";
 import type { Formula } from "./types.ts";
@@ -20,4 +21,15 @@ export function completeSnapshot(formula: Formula, materials: MaterialsBySlug): 
   };
   for (const line of formula.lines) embed(line.material);
   return { ...formula, materials: [...embedded.values()] };
+}
+
+/**
+ * The formula with every material embedded that is not in the reference library as it stands there, so that an empty
+ * maker gets the same readings from it.
+ * @throws Refusal when a line or a part names a material nobody knows.
+ */
+export function formulaForExport(formula: Formula, materials: MaterialsBySlug, reference: MaterialsBySlug): Formula {
+  const { materials: embedded = [], ...whole } = completeSnapshot(formula, materials);
+  const own = embedded.filter((material) => !isSameMaterial(reference.get(material.slug), material));
+  return own.length === 0 ? whole : { ...whole, materials: own };
 }

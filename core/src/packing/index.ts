@@ -3,6 +3,7 @@ export type { Allergen } from "./allergens.ts";
 export type { Naming } from "./ingredientNames.ts";
 export { labelOf } from "./label.ts";
 export type { Label, LabelIngredient } from "./label.ts";
+export { cardMarkdown, cardOf, type CardLine, type FormulaCard } from "./card.ts";
 export { claimsIn, type Claim } from "./claims.ts";
 export { costOf, type Cost, type CostedLine, type CostedPiece, type CostWish, type PackPrice } from "./cost.ts";
 export { bestMix, type ContainerMix, type MixChoice } from "./filling/bestMix.ts";

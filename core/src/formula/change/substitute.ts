@@ -1,7 +1,7 @@
-import { activeContentOf, activeMatterOfLine, chargeShares } from "../../actives/activeMatter.ts";
-import type { Charge, Material, MaterialsBySlug } from "../../library/material.ts";
-import { charges } from "../../library/material.ts";
+import { activeContentOf, activeMatterOfLine } from "../../actives/activeMatter.ts";
+import type { Material, MaterialsBySlug } from "../../library/material.ts";
 import { assess, type Assessment } from "../assess.ts";
+import { changesBetween, readingValues, type Changed, type ChangedReading } from "./changedReadings.ts";
 import { Refusal } from "../refusal.ts";
 import { settle, withOwnMaterials } from "../settle.ts";
 import type { Formula, FormulaLine, SettledSheet } from "../types.ts";
@@ -15,34 +15,6 @@ export interface Substitution {
   /** Price of each material by slug, per kg, where known. */
   readonly pricePerKg?: ReadonlyMap<string, number>;
 }
-
-/** A reading before and after; null is not known. */
-export interface Changed {
-  readonly reading: ChangedReading;
-  readonly before: number | null;
-  readonly after: number | null;
-}
-
-export type ChangedReading =
-  | "linePercent"
-  | "restPercent"
-  | "activeMatterPercent"
-  | `${Charge}SharePercent`
-  | "saltPercent"
-  | "electrolytePercent"
-  | "irritationIndex"
-  | "irritationLoad"
-  | "freeAnionicMillimolar"
-  | "relief"
-  | "foamFlash"
-  | "foamDensity"
-  | "foamStability"
-  | "saltThickenedPercent"
-  | "phLow"
-  | "phHigh"
-  | "densityGramsPerMl"
-  | "waterActivity"
-  | "costPerKg";
 
 export interface Substituted {
   readonly formula: Formula;
@@ -118,70 +90,15 @@ interface Compared {
 }
 
 function compare({ before, after, formula, changed, wanted, library }: Compared) {
-  const left = readingsOf(before, assess(formula, library), wanted);
-  const right = readingsOf(after, assess(changed, library), wanted);
-  const changes = [...left.values].flatMap(([reading, value]): Changed[] => {
-    const now = right.values.get(reading) ?? null;
-    return isSame(value, now) ? [] : [{ reading, before: value, after: now }];
-  });
-  return {
-    changes,
-    findingsNew: right.codes.filter((code) => !left.codes.includes(code)),
-    findingsGone: left.codes.filter((code) => !right.codes.includes(code)),
+  const [left, right] = [assess(formula, library), assess(changed, library)];
+  const valuesOf = (sheet: SettledSheet, assessment: Assessment): ReadonlyMap<ChangedReading, number | null> => {
+    const own = sheet.lines.find(({ line }) => line.id === wanted.lineId)?.percent ?? null;
+    return new Map([["linePercent", own], ...readingValues(sheet, assessment, wanted.pricePerKg)]);
   };
-}
-
-/** Sums carry noise of this size. */
-const NOISE = 1e-9;
-
-function isSame(a: number | null, b: number | null): boolean {
-  return a === b || (a !== null && b !== null && Math.abs(a - b) <= NOISE);
-}
-
-function readingsOf(sheet: SettledSheet, assessment: Assessment, { lineId, pricePerKg }: Substitution) {
-  const shares = chargeShares(assessment.activeMatter);
-  const percentOf = (wantedLine: (line: FormulaLine) => boolean): number | null =>
-    sheet.lines.find(({ line }) => wantedLine(line))?.percent ?? null;
-  const values = new Map<ChangedReading, number | null>([
-    ["linePercent", percentOf((line) => line.id === lineId)],
-    ["restPercent", percentOf((line) => line.qs === true)],
-    ["activeMatterPercent", assessment.activeMatter.percent],
-    ...charges.map((charge): [ChangedReading, number] => [`${charge}SharePercent`, shares[charge]]),
-    ["saltPercent", assessment.saltPercent],
-    ["electrolytePercent", assessment.electrolytePercent],
-    ["irritationIndex", assessment.irritation?.index ?? null],
-    ["irritationLoad", assessment.irritation?.load ?? null],
-    ["freeAnionicMillimolar", assessment.micelles?.freeAnionicMillimolar ?? null],
-    ["relief", assessment.micelles?.relief ?? null],
-    ["foamFlash", assessment.foam?.flash ?? null],
-    ["foamDensity", assessment.foam?.density ?? null],
-    ["foamStability", assessment.foam?.stability ?? null],
-    ["saltThickenedPercent", saltThickenedPercent(sheet)],
-    ["phLow", assessment.phCorridor?.low ?? null],
-    ["phHigh", assessment.phCorridor?.high ?? null],
-    ["densityGramsPerMl", assessment.densityGramsPerMl],
-    ["waterActivity", assessment.waterActivity],
-    ["costPerKg", costPerKg(sheet, pricePerKg)],
-  ]);
-  return { values, codes: [...new Set<string>(assessment.findings.map(({ code }) => code))] };
-}
-
-/** Active matter of materials that answer to salt, % w/w. */
-function saltThickenedPercent({ lines, materials }: SettledSheet): number {
-  return lines.reduce((sum, settled) => {
-    const answers = settled.material.flags.includes("salt-thickens");
-    return answers ? sum + activeMatterOfLine(settled, materials).percent : sum;
-  }, 0);
-}
-
-/** Cost of a kilogram; null unless every line that costs something has a price. Water is free. */
-function costPerKg({ lines }: SettledSheet, prices: ReadonlyMap<string, number> | undefined): number | null {
-  if (prices === undefined) return null;
-  let cost = 0;
-  for (const { material, percent } of lines) {
-    const price = prices.get(material.slug) ?? (material.role === "water" ? 0 : undefined);
-    if (price === undefined && percent > 0) return null;
-    cost += (percent * (price ?? 0)) / 100;
-  }
-  return cost;
+  const codesOf = ({ findings }: Assessment): readonly string[] => [...new Set<string>(findings.map(({ code }) => code))];
+  return {
+    changes: changesBetween(valuesOf(before, left), valuesOf(after, right)),
+    findingsNew: codesOf(right).filter((code) => !codesOf(left).includes(code)),
+    findingsGone: codesOf(left).filter((code) => !codesOf(right).includes(code)),
+  };
 }

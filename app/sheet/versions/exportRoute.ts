@@ -1,0 +1,6 @@
+import { answer } from "../../frame/answer.server";
+import { readSheetAddress } from "../forms.server";
+import type { Route } from "./+types/exportRoute";
+import { exportFile } from "./exportFiles.server";
+
+export const loader = answer(async ({ params }: Route.LoaderArgs) => exportFile(readSheetAddress(params), params.file));

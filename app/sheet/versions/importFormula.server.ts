@@ -1,0 +1,132 @@
+import { aimOf, assess, coreVersion, Refusal, type Formula } from "@tensidrum/core/formula";
+import { readFormula, readJson } from "@tensidrum/core/formats";
+import { isSameMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
+import { database } from "../../../db/client.server";
+import { insertFormula, type DraftContent } from "../../../db/formulas/writes.server";
+import { insertOwnMaterial, listMaterials } from "../../../db/materials/queries.server";
+import { currentMakerId } from "../../frame/maker.server";
+import { MOST_LINES, NAME_LENGTH } from "../typed/typedSheet";
+
+/** Longest file that is read, characters. */
+export const MOST_CHARACTERS = 5_000_000;
+const MOST_PHASES = 26;
+
+interface Imported {
+  readonly formulaId: string;
+}
+
+/**
+ * A formula file as a new formula of the maker, with the materials it brings along as own materials; all or nothing.
+ * @throws Refusal that names the field of a file that cannot be taken.
+ */
+export async function importFormula(text: string): Promise<Imported> {
+  if (text.trim() === "") throw new Refusal("not-valid", "There is nothing to read.", "Choose a file, or paste its text.");
+  if (text.length > MOST_CHARACTERS) throw new Refusal("not-possible", "The file is longer than 5 MB.", "Import a single formula.");
+  const db = database();
+  const makerId = currentMakerId();
+  const stored = await listMaterials(db, makerId);
+  const library = new Map(stored.map(({ facts }) => [facts.slug, facts]));
+  const formula = readFormula(readJson(text), library);
+  refuseWhatTheSheetCannotHold(formula);
+  const idOf = new Map(stored.map(({ id, facts }) => [facts.slug, id]));
+  const ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID() };
+  const { own, renamed } = broughtAlong(formula, library);
+  await db.transaction(async (tx) => {
+    for (const facts of own) {
+      const id = crypto.randomUUID();
+      await insertOwnMaterial(tx, makerId, { id, facts, basedOnId: null });
+      idOf.set(facts.slug, id);
+    }
+    const materials = new Map([...library, ...own.map((facts) => [facts.slug, facts] as const)]);
+    await insertFormula(tx, makerId, ids, contentOf(formula, { idOf, renamed, materials }));
+  });
+  return { formulaId: ids.formulaId };
+}
+
+function refuseWhatTheSheetCannotHold(formula: Formula): void {
+  const say = (what: string, remedy: string): never => {
+    throw new Refusal("not-possible", what, remedy);
+  };
+  if ((formula.splits ?? []).length > 0)
+    say("This formula has named parts, which the Sheet cannot hold yet.", "Import each part as a formula of its own.");
+  if (formula.lines.length > MOST_LINES)
+    say(`A sheet holds at most ${MOST_LINES} lines; this formula has ${formula.lines.length}.`, "Shorten it first.");
+  if (formula.phases.length > MOST_PHASES)
+    say(`A sheet holds at most ${MOST_PHASES} phases; this formula has ${formula.phases.length}.`, "Join phases first.");
+}
+
+/** Materials of the file that the maker's library does not have as they are, under slugs that are still free. */
+function broughtAlong(
+  formula: Formula,
+  library: MaterialsBySlug,
+): { readonly own: readonly Material[]; readonly renamed: ReadonlyMap<string, string> } {
+  const differing = (formula.materials ?? []).filter((material) => !isSameMaterial(library.get(material.slug), material));
+  const taken = new Set(library.keys());
+  const renamed = new Map<string, string>();
+  for (const { slug } of differing) {
+    let free = slug;
+    for (let number = 2; taken.has(free); number += 1) free = `${slug}-${number}`;
+    taken.add(free);
+    renamed.set(slug, free);
+  }
+  const own = differing.map((material): Material => {
+    const slug = renamed.get(material.slug) ?? material.slug;
+    if (material.parts === undefined) return { ...material, slug };
+    return { ...material, slug, parts: material.parts.map((part) => ({ ...part, material: renamed.get(part.material) ?? part.material })) };
+  });
+  return { own, renamed };
+}
+
+function contentOf(
+  formula: Formula,
+  around: {
+    readonly idOf: ReadonlyMap<string, string>;
+    readonly renamed: ReadonlyMap<string, string>;
+    readonly materials: MaterialsBySlug;
+  },
+): DraftContent {
+  const letters = new Map(formula.phases.map(({ id }, at) => [id, String.fromCharCode(65 + at)]));
+  const slugOf = (slug: string): string => around.renamed.get(slug) ?? slug;
+  const { materials: _, ...whole } = formula;
+  const lines = formula.lines.map((line) => ({
+    ...line,
+    id: crypto.randomUUID(),
+    material: slugOf(line.material),
+    phase: letters.get(line.phase) ?? "A",
+  }));
+  const phases = formula.phases.map(({ id, title, temperatureC }) => ({
+    letter: letters.get(id) ?? "A",
+    title: (title ?? (id.length > 1 ? id : "")).slice(0, 40),
+    temperatureC: temperatureC ?? null,
+  }));
+  const read: Formula = {
+    ...whole,
+    name: formula.name.slice(0, NAME_LENGTH),
+    phases: phases.map(({ letter, title, temperatureC }) => ({ id: letter, title, ...(temperatureC === null ? {} : { temperatureC }) })),
+    lines,
+  };
+  return {
+    name: read.name,
+    profile: read.profile,
+    batchGrams: read.batchGrams,
+    aim: aimOf(read),
+    phases,
+    // The sheet keeps the order of its phases.
+    lines: [...lines]
+      .sort((a, b) => (a.phase < b.phase ? -1 : a.phase > b.phase ? 1 : 0))
+      .map((line) => ({
+        id: line.id,
+        phaseLetter: line.phase,
+        materialId: around.idOf.get(line.material) ?? missing(line.material),
+        percent: line.qs === true ? null : (line.percent ?? 0),
+        takesTheRest: line.qs === true,
+        assayPercent: line.assayPercent ?? null,
+      })),
+    assessment: assess(read, around.materials),
+    coreVersion,
+  };
+}
+
+function missing(slug: string): never {
+  throw new Refusal("not-found", `The file asks for "${slug}", which is nowhere.`, "Bring it along in the file.");
+}

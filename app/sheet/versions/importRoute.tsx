@@ -1,0 +1,64 @@
+import { Refusal } from "@tensidrum/core/formula";
+import { data, Form, Link, redirect } from "react-router";
+import { answer } from "../../frame/answer.server";
+import { Frame } from "../../frame/Frame";
+import { pegsSeenFrom } from "../../frame/washLine/pegs";
+import { WashLine } from "../../frame/washLine/WashLine";
+import type { Route } from "./+types/importRoute";
+import classes from "./ImportPage.module.css";
+import { importFormula } from "./importFormula.server";
+import { textOfImport } from "./importForm.server";
+
+export const loader = () => null;
+
+export const action = answer(async ({ request }: Route.ActionArgs) => {
+  const text = await textOfImport(request);
+  try {
+    const { formulaId } = await importFormula(text);
+    return redirect(`/sheet/${formulaId}`);
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    const { message, remedy, faults } = error;
+    return data({ text, message, remedy, faults: faults.map((fault) => fault.message) }, { status: 422 });
+  }
+});
+
+export default function ImportRoute({ actionData }: Route.ComponentProps) {
+  return (
+    <Frame
+      head={<h1 className={classes.head}>Bring a formula in</h1>}
+      doors={<Link to="/">Back to Today</Link>}
+      line={<WashLine pegs={pegsSeenFrom("sheet", { to: null, state: "from a file", isAlarm: false })} />}
+    >
+      <title>Bring a formula in, Tensidrum</title>
+      <Form method="post" encType="multipart/form-data" className={classes.form}>
+        <p className={classes.sentence}>
+          A file in the format tensidrum-formula/1. Materials it brings along become materials of your own.
+        </p>
+        {actionData !== undefined && (
+          <div className={classes.problem} role="alert">
+            <strong>{actionData.message}</strong> {actionData.remedy}
+            {actionData.faults.length > 1 && (
+              <ul>
+                {actionData.faults.slice(1, 10).map((fault) => (
+                  <li key={fault}>{fault}</li>
+                ))}
+              </ul>
+            )}
+          </div>
+        )}
+        <label>
+          File
+          <input type="file" name="file" accept="application/json,.json" />
+        </label>
+        <label>
+          or its text
+          <textarea name="text" rows={14} spellCheck={false} defaultValue={actionData?.text ?? ""} />
+        </label>
+        <button type="submit" className={classes.bring}>
+          Bring it in
+        </button>
+      </Form>
+    </Frame>
+  );
+}

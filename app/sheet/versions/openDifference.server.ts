@@ -1,0 +1,63 @@
+import { differenceOf, Refusal } from "@tensidrum/core/formula";
+import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
+import Joi from "joi";
+import { database } from "../../../db/client.server";
+import { listVersions } from "../../../db/formulas/queries.server";
+import { currentMakerId } from "../../frame/maker.server";
+import { versionFormula } from "./versionFormula.server";
+
+interface Wanted {
+  readonly from?: number;
+  readonly to?: number;
+}
+
+const number = Joi.number().integer().min(1).max(100_000);
+const schema = Joi.object<Wanted>({ from: number, to: number });
+
+/** Reads which two versions are asked for; anything else is not there. */
+export function readWanted(search: URLSearchParams): Wanted {
+  const { value, error } = schema.validate(Object.fromEntries(search), { convert: true, stripUnknown: true });
+  if (error !== undefined) throw new Refusal("not-found", "There is no such pair of versions.", "Choose two of the list.");
+  return value;
+}
+
+/** What differs between two versions; the two newest when nobody says which. */
+export async function openDifference(formulaId: string, wanted: Wanted) {
+  const db = database();
+  const makerId = currentMakerId();
+  const versions = await listVersions(db, makerId, formulaId);
+  const newest = versions[0]?.number;
+  if (newest === undefined) throw new Refusal("not-found", "This formula is not here.", "Go back to Today and open it from there.");
+  const to = wanted.to ?? newest;
+  const from = wanted.from ?? versions.find((version) => version.number < to)?.number ?? to;
+  const [before, after] = await Promise.all([
+    versionFormula(db, makerId, { formulaId, number: from }),
+    versionFormula(db, makerId, { formulaId, number: to }),
+  ]);
+  const difference = differenceOf(before.formula, after.formula, { before: before.materials, after: after.materials });
+  const nameOf = (materials: MaterialsBySlug, slug: string): string => {
+    const material = materials.get(slug);
+    return material === undefined ? slug : shownMaterial(material).name;
+  };
+  return {
+    formulaId,
+    name: after.formula.name,
+    from,
+    to,
+    versions: versions.map(({ number: each, state }) => ({ number: each, state })),
+    head: difference.head,
+    lineCount: new Set([...before.formula.lines, ...after.formula.lines].map(({ id }) => id)).size,
+    lines: difference.lines.map(({ id, before: a, after: b }) => ({
+      id,
+      name: b === null ? nameOf(before.materials, a?.material ?? "") : nameOf(after.materials, b.material),
+      wasName: a !== null && b !== null && a.material !== b.material ? nameOf(before.materials, a.material) : null,
+      before: a,
+      after: b,
+    })),
+    readings: difference.readings,
+    findingsNew: difference.findingsNew.map(({ what, severity }) => ({ what, severity })),
+    findingsGone: difference.findingsGone.map(({ what, severity }) => ({ what, severity })),
+  };
+}
+
+export type OpenedDifference = Awaited<ReturnType<typeof openDifference>>;

@@ -1,0 +1,161 @@
+import { assess, Refusal, type Formula } from "@tensidrum/core/formula";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { closeDatabase, database } from "../../../db/client.server";
+import { demoFormulas } from "../../../db/demo/formulas";
+import { countFormulas, listVersions } from "../../../db/formulas/queries.server";
+import { listMaterials } from "../../../db/materials/queries.server";
+import { freshDatabase } from "../../../db/testing/freshDatabase";
+import { currentMakerId } from "../../frame/maker.server";
+import { answerFinding, readAnswerForm } from "../answers.server";
+import { openSheet } from "../openSheet.server";
+import { branchVersion, restoreVersion } from "./branch.server";
+import { exportFile } from "./exportFiles.server";
+import { importFormula } from "./importFormula.server";
+import { openDifference } from "./openDifference.server";
+import { versionFormula } from "./versionFormula.server";
+
+let fresh: Awaited<ReturnType<typeof freshDatabase>>;
+let server: string | undefined;
+
+beforeAll(async () => {
+  fresh = await freshDatabase({ demo: "once" });
+  server = process.env.DATABASE_URL;
+  process.env.DATABASE_URL = fresh.connectionString;
+});
+
+afterAll(async () => {
+  await closeDatabase();
+  if (server !== undefined) process.env.DATABASE_URL = server;
+  await fresh.close();
+});
+
+const curtainCall = demoFormulas.find(({ name }) => name.startsWith("Curtain Call"));
+const formulaId = curtainCall?.id ?? "";
+const firstId = curtainCall?.versions[0]?.id ?? "";
+const read = (address: { formulaId: string; number?: number }) => versionFormula(database(), currentMakerId(), address);
+
+describe("the difference of two versions", () => {
+  it("of the demo shampoo: 18 to 15 % sulfonate, a colour that came, and what it did", async () => {
+    const { lines, readings, from, to } = await openDifference(formulaId, {});
+    expect([from, to]).toEqual([1, 2]);
+    const sulfonate = lines.find(({ name }) => name.includes("olefin sulfonate"));
+    expect([sulfonate?.before?.percent, sulfonate?.after?.percent]).toEqual([18, 15]);
+    expect(lines.find(({ name }) => name.includes("dye"))?.before).toBeNull();
+    expect(lines.some(({ name }) => name === "Glycerin")).toBe(false);
+    expect(readings.map(({ reading }) => reading)).toContain("activeMatterPercent");
+  });
+
+  it("of a version that is not there is refused", async () => {
+    await expect(openDifference(formulaId, { from: 1, to: 77 })).rejects.toThrow(Refusal);
+  });
+});
+
+describe("files", () => {
+  it("a formula goes out and comes in again with the same readings", async () => {
+    const before = await read({ formulaId, number: 2 });
+    const file = await (await exportFile({ formulaId, number: 2 }, "formula.json")).text();
+    expect(JSON.parse(file)).not.toHaveProperty("materials");
+    const { formulaId: broughtIn } = await importFormula(file);
+    const after = await read({ formulaId: broughtIn });
+    const [left, right] = [assess(before.formula, before.materials), assess(after.formula, after.materials)];
+    expect(right.activeMatter).toEqual(left.activeMatter);
+    expect(right.findings.map(({ what }) => what)).toEqual(left.findings.map(({ what }) => what));
+    expect(after.formula.aim).toEqual(before.formula.aim);
+  });
+
+  it("a material the file brings along becomes one's own, under a slug that is free", async () => {
+    const glycerin = (await listMaterials(database(), currentMakerId())).find(({ facts }) => facts.slug === "glycerin")?.facts;
+    const file: Formula = {
+      format: "tensidrum-formula/1",
+      name: "With <b>its own</b> glycerin",
+      profile: "body-wash",
+      batchGrams: 500,
+      scales: [],
+      phases: [{ id: "water" }, { id: "B", temperatureC: 40 }],
+      lines: [
+        { id: "w", phase: "water", material: "water-distilled", qs: true },
+        { id: "g", phase: "B", material: "glycerin", percent: 5 },
+      ],
+      materials: [{ ...glycerin!, name: "Lake glycerin" }],
+    };
+    const { formulaId: own } = await importFormula(JSON.stringify(file));
+    const { formula, materials } = await read({ formulaId: own });
+    expect(formula.lines[1]?.material).toBe("glycerin-2");
+    expect(materials.get("glycerin-2")?.name).toBe("Lake glycerin");
+    expect(formula.phases).toEqual([
+      { id: "A", title: "water" },
+      { id: "B", title: "", temperatureC: 40 },
+    ]);
+  });
+
+  it.each([
+    ["a newer version", '{"format":"tensidrum-formula/9"}', /tensidrum-formula\/9|format/],
+    ["no JSON", "once upon a time", /./],
+    ["nothing", "  ", /nothing to read/],
+    ["named parts", "parts", /named parts/],
+  ])("%s is refused in words, and nothing is stored", async (_, text, words) => {
+    const parts = JSON.stringify({
+      format: "tensidrum-formula/1",
+      profile: "body-wash",
+      batchGrams: 1,
+      lines: [{ id: "w", phase: "A", material: "water-distilled", qs: true }],
+      splits: [{ name: "half", sharePercent: 50, lines: [] }],
+    });
+    const many = await countFormulas(database(), currentMakerId());
+    await expect(importFormula(text === "parts" ? parts : text)).rejects.toThrow(words);
+    expect(await countFormulas(database(), currentMakerId())).toBe(many);
+  });
+
+  it("lines as CSV, with cells that cannot act as formulas, and a card in Markdown", async () => {
+    const csv = await (await exportFile({ formulaId, number: 2 }, "lines.csv")).text();
+    expect(csv.split("\r\n")[0]).toBe("phase,material,inci,role,percent,rest,grams,activePercent,slug");
+    expect(csv.split("\r\n")).toHaveLength(17);
+    expect(csv).not.toMatch(/(^|,|")[=+@]/m);
+    const card = await exportFile({ formulaId, number: 2 }, "card.md");
+    expect(card.headers.get("content-disposition")).toContain("curtain-call-shampoo-v2.md");
+    expect(await card.text()).toContain("| phase | material |");
+    await expect(exportFile({ formulaId, number: 2 }, "../../etc/passwd")).rejects.toThrow("no such file");
+  });
+});
+
+describe("trials and what comes back", () => {
+  it("a trial is a formula of its own; the old one stays", async () => {
+    const { formulaId: trial } = await branchVersion(formulaId, firstId);
+    const [old, branched] = [await read({ formulaId, number: 1 }), await read({ formulaId: trial })];
+    expect(branched.formula.name).toBe("Curtain Call shampoo, trial from v1");
+    expect(branched.formula.lines.map(({ percent }) => percent)).toEqual(old.formula.lines.map(({ percent }) => percent));
+    expect(new Set([...old.formula.lines, ...branched.formula.lines].map(({ id }) => id)).size).toBe(old.formula.lines.length * 2);
+  });
+
+  it("an earlier version comes back into the draft", async () => {
+    await restoreVersion(formulaId, firstId);
+    const [first, draft] = [await read({ formulaId, number: 1 }), await read({ formulaId })];
+    expect(draft.isDraft).toBe(true);
+    expect(draft.formula.lines).toEqual(first.formula.lines);
+    expect(await listVersions(database(), currentMakerId(), formulaId)).toHaveLength(2);
+  });
+});
+
+describe("answers to findings", () => {
+  const form = (fields: Record<string, string>) => {
+    const data = new FormData();
+    for (const [name, value] of Object.entries(fields)) data.set(name, value);
+    return data;
+  };
+  const says = { code: "DUST", says: "Powder raises dust." };
+
+  it("are kept with the formula, replaced, and taken back", async () => {
+    const answers = async () => (await openSheet({ formulaId }, "")).answers;
+    await answerFinding(formulaId, readAnswerForm(form({ intent: "keep", ...says, reason: "I wear a mask." })));
+    await answerFinding(formulaId, readAnswerForm(form({ intent: "keep", ...says, reason: "Always." })));
+    expect(await answers()).toEqual([{ ...says, reason: "Always." }]);
+    await answerFinding(formulaId, readAnswerForm(form({ intent: "take-back", ...says })));
+    expect(await answers()).toEqual([]);
+  });
+
+  it("need a reason, a known code and a formula of one's own", async () => {
+    expect(() => readAnswerForm(form({ intent: "keep", ...says, reason: " " }))).toThrow(Refusal);
+    expect(() => readAnswerForm(form({ intent: "keep", code: "NO_SUCH", says: "x", reason: "y" }))).toThrow(Refusal);
+    await expect(answerFinding(crypto.randomUUID(), { intent: "keep", ...says, reason: "y" })).rejects.toThrow("not here");
+  });
+});

@@ -1,0 +1,15 @@
+import type { Material } from "./material.ts";
+
+/** Whether two materials say the same, in whatever order their facts stand. */
+export function isSameMaterial(a: Material | undefined, b: Material | undefined): boolean {
+  return a === b || (a !== undefined && b !== undefined && inOrder(a) === inOrder(b));
+}
+
+/** The facts with all keys in one order. */
+function inOrder(value: unknown): string {
+  return JSON.stringify(value, (_, part: unknown) =>
+    part === null || typeof part !== "object" || Array.isArray(part)
+      ? part
+      : Object.fromEntries(Object.entries(part).sort(([one], [other]) => (one < other ? -1 : 1))),
+  );
+}
