@@ -7,6 +7,8 @@ export default [
   route("import", "sheet/versions/importRoute.tsx"),
   route("sheet/:formulaId/difference", "sheet/versions/differenceRoute.tsx"),
   route("sheet/:formulaId/:number/files/:file", "sheet/versions/exportRoute.ts"),
+  route("recipe", "sheet/start/recipeRoute.ts"),
+  route("sheet/:formulaId/:number/branch", "sheet/start/branchRoute.ts"),
   route("sheet/:formulaId/answers", "sheet/answersRoute.ts"),
   route("weighing/:formulaId/:number", "weighing/weighingRoute.tsx"),
   route("scales", "scales/scalesRoute.tsx"),

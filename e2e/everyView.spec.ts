@@ -9,6 +9,8 @@ const views = [
   ["Sheet with a stop", propRoom],
   ["set version", `${curtainCall}/1`],
   ["weighing sheet", "/weighing/5ea50000-0000-4000-8000-00000000c100/2"],
+  ["difference", `${curtainCall}/difference`],
+  ["bring a formula in", "/import"],
   ["scales", "/scales"],
   ["nothing here", "/nowhere"],
 ] as const;

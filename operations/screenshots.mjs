@@ -25,6 +25,16 @@ const views = [
     height: 844,
     act: (page) => page.mouse.wheel(0, 500),
   },
+  {
+    name: "triangle",
+    path: CURTAIN_CALL,
+    act: async (page) => {
+      await page.getByRole("button", { name: "Move the balance" }).click();
+      await page.waitForTimeout(3000);
+      for (let k = 0; k < 8; k += 1) await page.keyboard.press("ArrowRight");
+    },
+  },
+  { name: "difference", path: `${CURTAIN_CALL}/difference` },
   { name: "weighing", path: "/weighing/5ea50000-0000-4000-8000-00000000c100/2" },
   {
     name: "sheet-empty",
@@ -32,8 +42,7 @@ const views = [
     act: async (page) => {
       await page.getByRole("button", { name: "New formula" }).click();
       await page.getByRole("button", { name: "Move Distilled or deionised water" }).waitFor();
-      await page.getByRole("textbox", { name: "Add a material" }).fill("betaine");
-      await page.getByRole("listbox", { name: "Materials found" }).getByRole("option").first().waitFor();
+      await page.getByRole("button", { name: "Take this skeleton" }).waitFor();
     },
   },
 ];

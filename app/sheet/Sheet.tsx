@@ -7,6 +7,7 @@ import { LinesPart } from "./lines/LinesPart";
 import { WithoutScriptsPart } from "./lines/WithoutScriptsPart";
 import type { OpenSheet } from "./openSheet.server";
 import { MorePart } from "./readings/MorePart";
+import { StartPart } from "./start/StartPart";
 import { ReadingsPart } from "./readings/ReadingsPart";
 import { Versions } from "./readings/Versions";
 import { NoticePart } from "./saving/NoticePart";
@@ -42,6 +43,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
               <NoticePart />
               <LinesPart />
               {isDraft && <AddLinePart />}
+              <StartPart />
               {isDraft && <WithoutScriptsPart />}
               <div className={classes.foot}>
                 <p className={classes.scales}>

@@ -4,7 +4,7 @@ import { percentText, writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database, type Database } from "../../db/client.server";
 import { listAnswers } from "../../db/answers/queries.server";
-import { findVersion, listLines, listPhases, listVersions } from "../../db/formulas/queries.server";
+import { findVersion, listFormulas, listLines, listPhases, listVersions } from "../../db/formulas/queries.server";
 import { listMaterials } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
@@ -81,6 +81,7 @@ export async function openSheet(address: SheetAddress, find: string) {
     parts: [...used.bySlug.values()].filter(({ slug }) => !own.has(slug)).map(asShown),
     scales: snapshot?.scales ?? scales,
     answers,
+    earlier: typed.lines.length > 1 ? [] : await earlierFormulas(db, makerId, address.formulaId),
     storedAssessment: version.storedAssessment,
     versions: versions.map(({ id, number, state, note, activePercent, byCharge, setAt }) => ({
       id,
@@ -95,6 +96,17 @@ export async function openSheet(address: SheetAddress, find: string) {
     matches,
     newId: crypto.randomUUID(),
   };
+}
+
+/** So many formulas are offered to begin from. */
+const EARLIER_SHOWN = 5;
+
+async function earlierFormulas(db: Database, makerId: string, formulaId: string) {
+  const rows = await listFormulas(db, makerId, { limit: EARLIER_SHOWN + 1, offset: 0 });
+  return rows
+    .filter(({ id }) => id !== formulaId)
+    .slice(0, EARLIER_SHOWN)
+    .map(({ id, name, number, activePercent }) => ({ id, name, number, activePercent }));
 }
 
 export type OpenSheet = Awaited<ReturnType<typeof openSheet>>;

@@ -3,7 +3,7 @@ import { database } from "../../../db/client.server";
 import { findVersion, listVersions } from "../../../db/formulas/queries.server";
 import { insertDraftFrom, insertFormula, saveDraft } from "../../../db/formulas/writes.server";
 import { currentMakerId } from "../../frame/maker.server";
-import { typedVersion } from "../openSheet.server";
+import { typedVersion, type SheetAddress } from "../openSheet.server";
 import { contentOf } from "../saveSheet.server";
 import { NAME_LENGTH, type TypedSheet } from "../typed/typedSheet";
 
@@ -26,10 +26,19 @@ async function contentOfTyped(typed: TypedSheet) {
 /** A trial: a formula of its own that begins as this version stands. The old one stays. */
 export async function branchVersion(formulaId: string, versionId: string): Promise<{ readonly formulaId: string }> {
   const { typed, number } = await typedOf(formulaId, versionId);
-  const name = `${typed.name}, trial from v${number}`.slice(0, NAME_LENGTH);
+  return branched(typed, `${typed.name}, trial from v${number}`);
+}
+
+/** A copy of a version, told by its number, as a formula of its own. */
+export async function branchNumber(address: SheetAddress): Promise<{ readonly formulaId: string }> {
+  const { typed } = await typedVersion(database(), currentMakerId(), address);
+  return branched(typed, `${typed.name}, copy`);
+}
+
+async function branched(typed: TypedSheet, name: string): Promise<{ readonly formulaId: string }> {
   const lines = typed.lines.map((line) => ({ ...line, id: crypto.randomUUID() }));
   const rest = typed.lines.findIndex(({ id }) => id === typed.restLineId);
-  const content = await contentOfTyped({ ...typed, name, lines, restLineId: lines[rest]?.id ?? null });
+  const content = await contentOfTyped({ ...typed, name: name.slice(0, NAME_LENGTH), lines, restLineId: lines[rest]?.id ?? null });
   const ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID() };
   await insertFormula(database(), currentMakerId(), ids, content);
   return { formulaId: ids.formulaId };

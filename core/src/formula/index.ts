@@ -19,6 +19,8 @@ export type { FieldFault, RefusalKind } from "./refusal.ts";
 export { schoolOf, schools } from "./schools.ts";
 export type { School, SchoolSlug } from "./schools.ts";
 export { settle } from "./settle.ts";
+export { skeletonOf } from "./skeleton.ts";
+export type { Skeleton, SkeletonLine } from "./skeleton.ts";
 export { completeSnapshot, formulaForExport } from "./snapshot.ts";
 export type { Formula, FormulaLine, MeasuredProduct, Phase, SettledLine, SettledSheet, Split, SplitLine } from "./types.ts";
 export { blendMaterial, nextRound, scentBlend, scentDifference, scentInFormula } from "./blends/scentBlend.ts";

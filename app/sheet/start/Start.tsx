@@ -1,0 +1,232 @@
+import { skeletonOf, type ProfileSlug, type Skeleton } from "@tensidrum/core/formula";
+import { shownMaterial } from "@tensidrum/core/library";
+import { percentText, written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
+import { useEffect, useMemo, useState } from "react";
+import { useFetcher } from "react-router";
+import type { FoundMaterial } from "../lines/findMaterials";
+import type { MaterialStore } from "../lines/materialStore";
+import { readAim } from "../typed/readAim";
+import type { TypedAim } from "../typed/typedSheet";
+import type { RecipeAnswer } from "./RecipeAnswer";
+import classes from "./Start.module.css";
+
+export interface StartLine {
+  readonly phase: string;
+  readonly materialId: string;
+  readonly percent: string;
+  readonly takesTheRest: boolean;
+  readonly assay: string;
+}
+
+export interface StartPhase {
+  readonly letter: string;
+  readonly title: string;
+  readonly temperature: string;
+}
+
+interface StartProps {
+  readonly profile: ProfileSlug;
+  readonly profileName: string;
+  readonly aim: TypedAim;
+  readonly earlier: readonly { readonly id: string; readonly name: string; readonly number: number; readonly activePercent: number }[];
+  readonly onTake: (
+    lines: readonly StartLine[],
+    phases: readonly StartPhase[],
+    found: readonly FoundMaterial[],
+    store: MaterialStore,
+    batch: string | null,
+  ) => void;
+}
+
+/** Three ways to begin: from the aim, from a recipe, from an earlier formula. */
+export function Start(props: StartProps) {
+  const store = useStore();
+  return (
+    <section className={classes.start} aria-label="Ways to begin">
+      <FromAim {...props} store={store} />
+      <FromRecipe {...props} store={store} />
+      <FromEarlier earlier={props.earlier} />
+    </section>
+  );
+}
+
+/** The library, fetched once while there is nothing else to do. */
+function useStore(): MaterialStore | null {
+  const [store, setStore] = useState<MaterialStore | null>(null);
+  useEffect(() => {
+    let isHere = true;
+    void import("../lines/materialStore")
+      .then(({ loadMaterialStore }) => loadMaterialStore())
+      .then((loaded) => isHere && setStore(loaded))
+      .catch(() => undefined);
+    return () => {
+      isHere = false;
+    };
+  }, []);
+  return store;
+}
+
+function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { readonly store: MaterialStore | null }) {
+  const library = useMemo(() => (store === null ? null : new Map(store.all.map(({ facts }) => [facts.slug, facts]))), [store]);
+  const skeleton = useMemo(() => (library === null ? null : skeletonOf(profile, readAim(aim), library)), [library, profile, aim]);
+  const take = () => {
+    if (store === null || skeleton === null) return;
+    const found = store.all.filter(({ facts }) => skeleton.lines.some(({ material }) => material === facts.slug));
+    const idOf = new Map(found.map(({ id, facts }) => [facts.slug, id]));
+    onTake(startLines(skeleton, idOf), startPhases(skeleton), found, store, null);
+  };
+  return (
+    <div>
+      <h2>Begin from the aim</h2>
+      <p>
+        Lines that suit {/^[aeiou]/.test(profileName) ? "an" : "a"} {profileName}. A start, not a finished product.
+      </p>
+      {skeleton === null || library === null ? (
+        <p className={classes.quiet}>{store === null ? "The library is being fetched." : "No skeleton can be made of this library."}</p>
+      ) : (
+        <>
+          <table className={classes.lines}>
+            <tbody>
+              {skeleton.lines.map(({ material, percent, phase }) => (
+                <tr key={`${phase} ${material}`}>
+                  <th scope="row">{shownName(library.get(material), material)}</th>
+                  <td>{percent === null ? <em>q.s.</em> : writtenPercent(percent)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <button type="button" className={classes.take} onClick={take}>
+            Take this skeleton
+          </button>
+        </>
+      )}
+    </div>
+  );
+}
+
+function shownName(material: Parameters<typeof shownMaterial>[0] | undefined, slug: string): string {
+  return material === undefined ? slug : shownMaterial(material).name;
+}
+
+function startLines({ lines }: Skeleton, idOf: ReadonlyMap<string, string>): readonly StartLine[] {
+  return lines.map(({ phase, material, percent }) => ({
+    phase,
+    materialId: idOf.get(material) ?? "",
+    percent: percent === null ? "" : percentText(percent),
+    takesTheRest: percent === null,
+    assay: "",
+  }));
+}
+
+function startPhases({ phases }: Skeleton): readonly StartPhase[] {
+  return phases.map(({ letter, title, temperatureC }) => ({
+    letter,
+    title,
+    temperature: temperatureC === null ? "" : writtenShort(temperatureC, 1),
+  }));
+}
+
+/** The recipe is read again once the typing has paused this long, ms. */
+const PAUSE = 400;
+const SHARE_DECIMALS = 4;
+
+function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialStore | null }) {
+  const fetcher = useFetcher<RecipeAnswer>();
+  const [text, setText] = useState("");
+  useEffect(() => {
+    if (text.trim() === "") return undefined;
+    const timer = setTimeout(() => void fetcher.submit({ text }, { method: "post", action: "/recipe" }), PAUSE);
+    return () => clearTimeout(timer);
+    // The fetcher stays the same one.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [text]);
+  const understood = text.trim() === "" ? null : (fetcher.data?.understood ?? null);
+  const take = () => {
+    if (store === null || understood === null) return;
+    const used = new Set(understood.lines.map(({ materialId }) => materialId));
+    const letters = [...new Set(understood.lines.map(({ phase }) => phase))].sort();
+    const titles = new Map(understood.phases.map(({ id, title }) => [id, title]));
+    onTake(
+      understood.lines.map(({ phase, materialId, percent, assayPercent }) => ({
+        phase,
+        materialId,
+        percent: percent === null ? "" : percentText(Number(percent.toFixed(SHARE_DECIMALS))),
+        takesTheRest: percent === null,
+        assay: assayPercent === null ? "" : percentText(assayPercent),
+      })),
+      letters.map((letter) => ({ letter, title: (titles.get(letter) ?? "").slice(0, 40), temperature: "" })),
+      store.all.filter(({ id }) => used.has(id)),
+      store,
+      understood.batchGrams === null ? null : writtenShort(understood.batchGrams, 2),
+    );
+  };
+  return (
+    <div>
+      <h2>Begin from a recipe</h2>
+      <p>Paste it as it is: percent, grams, spoons or drops. Mend it here until each line is read.</p>
+      <textarea
+        className={classes.recipe}
+        rows={7}
+        spellCheck={false}
+        value={text}
+        placeholder={"85 g mild wash base\n2 tsp glycerin\n20 drops juniper oil\nwater to 100"}
+        aria-label="Recipe as it is written"
+        onChange={(event) => setText(event.currentTarget.value)}
+      />
+      {fetcher.data?.problem != null && <p role="alert">{fetcher.data.problem}</p>}
+      {understood !== null && (
+        <div aria-live="polite">
+          <table className={classes.lines}>
+            <tbody>
+              {understood.rows
+                .filter(({ kind }) => kind === "ingredient")
+                .map((row) => (
+                  <tr key={row.row} data-problem={row.problem !== null || undefined}>
+                    <th scope="row">
+                      {row.name ?? row.typed}
+                      {row.sureness === "guess" && <small> a guess</small>}
+                      {row.problem !== null && <small> {row.problem}</small>}
+                    </th>
+                    <td>
+                      {row.takesTheRest ? <em>q.s.</em> : row.percent === null ? "" : written(row.percent, 2)}
+                      {row.isEstimate && <small> estimate</small>}
+                    </td>
+                  </tr>
+                ))}
+            </tbody>
+          </table>
+          {understood.openPercent > 0.005 && <p>{writtenPercent(understood.openPercent)} % is still open: the rest is up to you.</p>}
+          <button type="button" className={classes.take} disabled={store === null || understood.lines.length === 0} onClick={take}>
+            Read it into the sheet
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function FromEarlier({ earlier }: Pick<StartProps, "earlier">) {
+  const fetcher = useFetcher();
+  return (
+    <div>
+      <h2>Begin from an earlier one</h2>
+      <p>A copy with its own name. The old one stays.</p>
+      {earlier.length === 0 && <p className={classes.quiet}>There is no other formula yet.</p>}
+      <ul className={classes.earlier}>
+        {earlier.map(({ id, name, number, activePercent }) => (
+          <li key={id}>
+            <button
+              type="button"
+              onClick={() => void fetcher.submit({}, { method: "post", action: `/sheet/${id}/${number}/branch` })}
+              disabled={fetcher.state !== "idle"}
+            >
+              {name}
+            </button>
+            <span>v{number}</span>
+            <span>{written(activePercent, 2)} %</span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import { useSheet } from "../SheetState";
+import { Start } from "./Start";
+
+/** The three ways to begin, while nothing but water stands on the sheet. */
+export function StartPart() {
+  const { editor, isDraft, sheet, readings, known } = useSheet();
+  if (!isDraft || editor.typed.lines.length > 1) return null;
+  return (
+    <Start
+      profile={readings.formula.profile}
+      profileName={readings.profile.name}
+      aim={editor.typed.aim}
+      earlier={sheet.earlier}
+      onTake={(lines, phases, found, store, batch) => {
+        known.learn(found, store);
+        editor.mend((typed) => begun(typed, { lines, phases, batch }));
+      }}
+    />
+  );
+}
+
+interface Begun {
+  readonly lines: readonly {
+    readonly phase: string;
+    readonly materialId: string;
+    readonly percent: string;
+    readonly takesTheRest: boolean;
+    readonly assay: string;
+  }[];
+  readonly phases: readonly { readonly letter: string; readonly title: string; readonly temperature: string }[];
+  readonly batch: string | null;
+}
+
+/** The sheet with its first lines in the place of the lone water. */
+function begun<Sheet extends ReturnType<typeof useSheet>["editor"]["typed"]>(typed: Sheet, { lines, phases, batch }: Begun): Sheet {
+  const ordered = phases.flatMap(({ letter }) => lines.filter(({ phase }) => phase === letter));
+  const withIds = ordered.map((line) => ({ ...line, id: crypto.randomUUID() }));
+  return {
+    ...typed,
+    batch: batch ?? typed.batch,
+    phases,
+    lines: withIds.map(({ id, phase, materialId, percent, assay }) => ({ id, phase, materialId, percent, assay })),
+    restLineId: withIds.find(({ takesTheRest }) => takesTheRest)?.id ?? null,
+  };
+}

@@ -1,0 +1,57 @@
+import { Refusal } from "@tensidrum/core/formula";
+import { shownMaterial } from "@tensidrum/core/library";
+import { readRecipe, recipeShares } from "@tensidrum/core/recipe";
+import { database } from "../../../db/client.server";
+import { listMaterials } from "../../../db/materials/queries.server";
+import { currentMakerId } from "../../frame/maker.server";
+
+/** Longest recipe that is read, characters: many times what anyone writes down. */
+const MOST_CHARACTERS = 20_000;
+const MOST_ROWS = 300;
+
+/** What was understood of a recipe, line by line, and the lines it makes. */
+export async function understandRecipe(text: string) {
+  if (text.length > MOST_CHARACTERS || text.split("\n").length > MOST_ROWS) {
+    throw new Refusal(
+      "not-possible",
+      "This is longer than a recipe: 20,000 characters and 300 lines are read.",
+      "Paste the list of materials alone.",
+    );
+  }
+  const stored = await listMaterials(database(), currentMakerId());
+  const bySlug = new Map(stored.map(({ facts }) => [facts.slug, facts]));
+  const idOf = new Map(stored.map(({ id, facts }) => [facts.slug, id]));
+  const recipe = readRecipe(text, [...bySlug.values()]);
+  const { shares, openPercent, batchGrams, left } = recipeShares(recipe, bySlug, "us");
+  const shareOf = new Map(shares.map((share) => [share.row, share]));
+  const reasonOf = new Map(left.map(({ row, reason }) => [row, reason]));
+  return {
+    openPercent,
+    batchGrams: batchGrams ?? recipe.batchGrams,
+    phases: recipe.phases,
+    rows: recipe.lines.map(({ row, text: typed, kind, material, sureness, notRead }) => {
+      const share = shareOf.get(row);
+      const facts = material === null ? undefined : bySlug.get(material);
+      return {
+        row,
+        typed,
+        kind,
+        name: facts === undefined ? null : shownMaterial(facts).name,
+        sureness,
+        percent: share?.percent ?? null,
+        takesTheRest: share !== undefined && share.percent === null,
+        isEstimate: share?.isEstimate ?? false,
+        problem: reasonOf.get(row) ?? (notRead === "" ? null : `not read: ${notRead}`),
+      };
+    }),
+    lines: shares.map(({ phase, material, percent, assayPercent }) => ({
+      phase,
+      materialId: idOf.get(material) ?? "",
+      slug: material,
+      percent,
+      assayPercent,
+    })),
+  };
+}
+
+export type UnderstoodRecipe = Awaited<ReturnType<typeof understandRecipe>>;

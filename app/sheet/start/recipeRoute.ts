@@ -1,0 +1,14 @@
+import { Refusal } from "@tensidrum/core/formula";
+import { answer } from "../../frame/answer.server";
+import type { Route } from "./+types/recipeRoute";
+import { understandRecipe } from "./readRecipe.server";
+
+export const action = answer(async ({ request }: Route.ActionArgs) => {
+  const text = (await request.formData()).get("text");
+  try {
+    return { understood: await understandRecipe(typeof text === "string" ? text : ""), problem: null };
+  } catch (error) {
+    if (error instanceof Refusal) return { understood: null, problem: `${error.message} ${error.remedy}` };
+    throw error;
+  }
+});

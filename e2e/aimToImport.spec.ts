@@ -1,0 +1,108 @@
+import { readFileSync } from "node:fs";
+import { addLine, beginFormula, expect, FAILED_LOAD, saved, test } from "./testing/test";
+
+// A file that cannot be read is answered with 422.
+test.use({ allowedConsole: [FAILED_LOAD] });
+
+const CURTAIN_CALL = "/sheet/5ea50000-0000-4000-8000-00000000c100";
+
+test("aim, skeleton, cure, version, trial, difference, out and in again with the same readings", async ({ page }) => {
+  test.setTimeout(120_000);
+  await beginFormula(page);
+  await page.getByRole("textbox", { name: "Name of the formula" }).fill("Stage Door wash");
+  await page.getByRole("combobox", { name: "What it should be" }).selectOption("body wash");
+  await page.getByRole("combobox", { name: "Way of working" }).selectOption("sulfate-free");
+  await page.getByRole("button", { name: "Take this skeleton" }).click();
+  await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toBeVisible();
+  await expect(page.getByText("in its window")).toBeVisible();
+  await expect(page.getByText("Nothing to mend.")).toBeVisible();
+
+  // Too much preservative, mended in one click and taken back with undo.
+  await page.getByLabel("Sodium benzoate, percent").fill("1,4");
+  await page.getByRole("button", { name: "Set 1.00 %" }).click();
+  await expect(page.getByLabel("Sodium benzoate, percent")).toHaveValue("1.00");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Sodium benzoate, percent")).toHaveValue("1,4");
+  await page.getByRole("button", { name: "Set 1.00 %" }).click();
+
+  // A changed aim says what it changes.
+  await page.getByRole("combobox", { name: "Way of working" }).selectOption("plant-only");
+  await expect(page.getByText(/The new aim brings up: .*outside the plant-only way/)).toBeVisible();
+  await page.getByRole("combobox", { name: "Way of working" }).selectOption("sulfate-free");
+  await expect(page.getByText(/The new aim settles/)).toBeVisible();
+  await expect(saved(page)).toContainText(/saved \d\d:\d\d/);
+
+  await page.getByRole("button", { name: "Set version 1" }).click();
+  await page.getByRole("button", { name: "Go on from v1" }).click();
+  await expect(page.getByText("v2, draft")).toBeVisible();
+  await page.getByLabel("Cocamidopropyl betaine, percent").fill("15");
+  await expect(saved(page)).toContainText(/saved \d\d:\d\d/);
+  await page.getByRole("link", { name: "What differs" }).click();
+  await expect(page.getByRole("row", { name: /Cocamidopropyl betaine/ })).toContainText("15.00 %");
+  await expect(page.getByRole("row", { name: /active matter/ })).toBeVisible();
+  await page.getByRole("link", { name: "Back to the Sheet" }).click();
+
+  const active = await page.getByRole("region", { name: "Active matter" }).locator("output").textContent();
+  const download = page.waitForEvent("download");
+  await page.getByRole("link", { name: "File", exact: true }).click();
+  const file = await (await download).path();
+  await page.goto("/import");
+  await page.getByLabel("or its text").fill("{ not a formula");
+  await page.getByRole("button", { name: "Bring it in" }).click();
+  await expect(page.getByRole("alert")).toBeVisible();
+  await expect(page.getByLabel("or its text")).toHaveValue("{ not a formula");
+  await page.getByLabel("or its text").fill(readFileSync(file, "utf8"));
+  await page.getByRole("button", { name: "Bring it in" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Stage Door wash");
+  await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText(active ?? "");
+
+  await page.getByRole("button", { name: "Branch a trial off v1" }).click();
+  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Stage Door wash, trial from v1");
+});
+
+test("a recipe as it is written becomes the sheet, and what cannot be read asks on its line", async ({ page }) => {
+  await beginFormula(page);
+  await page.getByLabel("Recipe as it is written").fill("20 g cocamidopropyl betaine\n15 g coco glucoside\n3 g moondust\nwater to 100");
+  await expect(page.getByText("the material is not recognised")).toBeVisible();
+  await page.getByLabel("Recipe as it is written").fill("20 g cocamidopropyl betaine\n15 g coco glucoside\n3 g glycerin\nwater to 100");
+  await expect(page.getByText("the material is not recognised")).toBeHidden();
+  await page.getByRole("button", { name: "Read it into the sheet" }).click();
+  await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toHaveValue("20.00");
+  await expect(page.getByLabel("Distilled or deionised water, percent")).toHaveValue("62.00");
+});
+
+test("the balance is moved by keys, kept, and taken back", async ({ page }) => {
+  await beginFormula(page);
+  await addLine(page, "olefin sulfonate 40", "15");
+  await addLine(page, "cocamidopropyl betaine", "15");
+  await page.getByRole("button", { name: "Move the balance" }).click();
+  const triangle = page.getByRole("application", { name: /Blend triangle/ });
+  await expect(triangle).toBeFocused();
+  await expect(triangle).toHaveAccessibleName(/56.5 % anionic, 43.5 % amphoteric, 0 % nonionic/);
+  for (let k = 0; k < 6; k += 1) await page.keyboard.press("ArrowRight");
+  await expect(triangle).toHaveAccessibleName(/50.5 % anionic, 49.5 % amphoteric/);
+  // Nothing nonionic is there, so the point does not go up.
+  await page.keyboard.press("ArrowUp");
+  await expect(page.getByText("It moves only along the types that are there.")).toBeVisible();
+  await expect(page.locator("path[class*=band]").first()).toHaveAttribute("d", /^$|^M/);
+  await page.keyboard.press("Enter");
+  await expect(triangle).toBeHidden();
+  await expect(page.getByLabel("Cocamidopropyl betaine, percent")).not.toHaveValue("15");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toHaveValue("15");
+});
+
+test("a finding that is answered stays answered, and comes back when its numbers change", async ({ page }) => {
+  await page.goto(CURTAIN_CALL);
+  await page.getByLabel("Sodium benzoate, percent").fill("1.4");
+  const finding = page.getByText("1.40 % of Sodium benzoate; usually no more than 1.00 %.");
+  await expect(finding).toBeVisible();
+  await page.getByRole("listitem").filter({ has: finding }).getByRole("button", { name: "I know…" }).click();
+  await page.getByLabel(/Why you know better/).fill("A trial with a challenge test behind it.");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page.getByText(/Answered \(1\)/)).toBeVisible();
+  await page.getByLabel("Sodium benzoate, percent").fill("1.5");
+  await expect(page.getByText("1.50 % of Sodium benzoate; usually no more than 1.00 %.")).toBeVisible();
+  await page.getByLabel("Sodium benzoate, percent").fill("0.4");
+  await expect(page.getByText("Nothing to mend.")).toBeVisible();
+});
