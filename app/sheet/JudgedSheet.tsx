@@ -2,6 +2,7 @@ import type { Finding, NotJudged } from "@tensidrum/core/findings";
 import { assess, type Assessment } from "@tensidrum/core/formula";
 import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, useRef } from "react";
 import { useSheet } from "./SheetState";
+import { useUnchanged } from "./useUnchanged";
 
 /** What the last change of the aim did: findings it brought up and findings it settled. */
 export interface AimEffect {
@@ -67,11 +68,4 @@ function useAimEffect(aim: string, findings: readonly Finding[]): AimEffect | nu
     last.current = { aim, findings, effect: null };
   }
   return last.current.effect;
-}
-
-/** The earlier value as long as the new one says the same, so that what shows it need not draw again. */
-function useUnchanged<Value>(value: Value): Value {
-  const kept = useRef(value);
-  if (kept.current !== value && JSON.stringify(kept.current) !== JSON.stringify(value)) kept.current = value;
-  return kept.current;
 }

@@ -1,15 +1,35 @@
+import { useId, useState } from "react";
 import classes from "./EstimateMark.module.css";
 import { explanations } from "./explanations";
 
 /** Says that a number is an estimate and how good it is; one click says why. */
 export function EstimateMark({ of }: { readonly of: keyof typeof explanations }) {
+  const [isOpen, setOpen] = useState(false);
+  const id = useId();
   const { mark, words, source } = explanations[of];
   return (
-    <details className={classes.mark}>
-      <summary>{mark}</summary>
-      <p>
-        {words} <em>{source}.</em>
-      </p>
-    </details>
+    <span className={classes.mark}>
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        aria-controls={isOpen ? id : undefined}
+        title={words}
+        onClick={() => setOpen(!isOpen)}
+        onBlur={() => setOpen(false)}
+        onKeyDown={(event) => {
+          if (!isOpen || event.key !== "Escape") return;
+          event.stopPropagation();
+          event.preventDefault();
+          setOpen(false);
+        }}
+      >
+        {mark}
+      </button>
+      {isOpen && (
+        <span id={id} className={classes.words} role="note">
+          {words} <em>{source}.</em>
+        </span>
+      )}
+    </span>
   );
 }

@@ -2,9 +2,10 @@ import { settle, type Assessment, type Formula } from "@tensidrum/core/formula";
 import { preservativeDoses, strengthCurve } from "@tensidrum/core/keeping";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import { Corridor } from "../../pictures/Corridor/Corridor";
 import type { CorridorData } from "../../pictures/Corridor/geometry";
+import { useUnchanged } from "../useUnchanged";
 import { EstimateMark } from "./EstimateMark";
 import classes from "./MoreReadings.module.css";
 
@@ -16,8 +17,11 @@ interface MoreProps {
 
 /** pH, keeping and body of the formula, below its lines. */
 export function MoreReadings({ assessment, formula, materials }: MoreProps) {
-  const corridor = useMemo(() => corridorData({ assessment, formula, materials }), [assessment, formula, materials]);
-  const nameOf = (slug: string): string => nameIn(materials, slug);
+  const corridor = useUnchanged(useMemo(() => corridorData({ assessment, formula, materials }), [assessment, formula, materials]));
+  const { hurdles, waterActivity, densityGramsPerMl, clarity, thickening } = assessment;
+  const preservatives = assessment.preservatives.map((one) => ({ ...one, name: nameIn(materials, one.material) }));
+  const keeping = useUnchanged({ hurdles, preservatives, waterActivity });
+  const body = useUnchanged({ densityGramsPerMl, clarity, thickening });
   return (
     <div className={classes.more}>
       <section aria-labelledby="ph-head">
@@ -25,8 +29,8 @@ export function MoreReadings({ assessment, formula, materials }: MoreProps) {
         {corridor === null ? <p className={classes.none}>Nothing here asks for a pH.</p> : <Corridor {...corridor} />}
       </section>
       <div className={classes.pair}>
-        <Keeping assessment={assessment} nameOf={nameOf} />
-        <Body assessment={assessment} />
+        <Keeping {...keeping} />
+        <Body {...body} />
       </div>
     </div>
   );
@@ -72,14 +76,17 @@ const hurdleNames = {
   pack: "pack",
 } as const;
 
-function Keeping({ assessment, nameOf }: { readonly assessment: Assessment; readonly nameOf: (slug: string) => string }) {
-  const { hurdles, preservatives, waterActivity } = assessment;
+interface KeepingProps extends Pick<Assessment, "hurdles" | "waterActivity"> {
+  readonly preservatives: readonly (Assessment["preservatives"][number] & { readonly name: string })[];
+}
+
+const Keeping = memo(function Keeping({ hurdles, preservatives, waterActivity }: KeepingProps) {
   return (
     <section aria-labelledby="keeping-head">
       <h2 id="keeping-head">Keeping</h2>
-      {preservatives.map(({ material, percent, low, high, workingPercent }) => (
+      {preservatives.map(({ material, name, percent, low, high, workingPercent }) => (
         <p key={material} className={classes.line}>
-          <strong>{nameOf(material)}</strong> {writtenPercent(percent)} %
+          <strong>{name}</strong> {writtenPercent(percent)} %
           {low !== null && high !== null && `, usually ${writtenShort(low, 3)} to ${writtenShort(high, 3)}`}
           {workingPercent !== null && (
             <>
@@ -107,7 +114,7 @@ function Keeping({ assessment, nameOf }: { readonly assessment: Assessment; read
       <p className={classes.none}>None of this replaces a microbiology test.</p>
     </section>
   );
-}
+});
 
 const verdictWords = { works: "works", little: "does little", avoid: "leave it" } as const;
 const routeNames = {
@@ -120,8 +127,11 @@ const routeNames = {
   fatty: "fatty alcohols",
 } as const;
 
-function Body({ assessment }: { readonly assessment: Assessment }) {
-  const { densityGramsPerMl, clarity, thickening } = assessment;
+const Body = memo(function Body({
+  densityGramsPerMl,
+  clarity,
+  thickening,
+}: Pick<Assessment, "densityGramsPerMl" | "clarity" | "thickening">) {
   return (
     <section aria-labelledby="body-head">
       <h2 id="body-head">Body</h2>
@@ -147,4 +157,4 @@ function Body({ assessment }: { readonly assessment: Assessment }) {
       <p className={classes.none}>Cost: no prices are known yet.</p>
     </section>
   );
-}
+});
