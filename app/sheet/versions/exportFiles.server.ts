@@ -1,6 +1,7 @@
 import { assess, formulaForExport, Refusal } from "@tensidrum/core/formula";
 import { shownInci, shownMaterial } from "@tensidrum/core/library";
 import { cardMarkdown, cardOf } from "@tensidrum/core/packing";
+import { toDecimals } from "@tensidrum/core/quantities";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import Papa from "papaparse";
 import { database } from "../../../db/client.server";
@@ -51,6 +52,9 @@ function fileName(name: string): string {
   return plain === "" ? "formula" : plain.slice(0, 60);
 }
 
+/** More digits than any scale shows, and they hide the noise of the sums. */
+const KEPT_DECIMALS = 6;
+
 /** The lines as a table; cells that begin like a formula of a spreadsheet stay text. */
 function linesCsv({ formula, materials }: VersionFormula): string {
   const { lines } = assess(formula, materials);
@@ -63,10 +67,10 @@ function linesCsv({ formula, materials }: VersionFormula): string {
       material: material === undefined ? line.material : shownMaterial(material).name,
       inci: material === undefined ? "" : shownInci(material),
       role: material?.role ?? "",
-      percent: own?.percent ?? "",
+      percent: own === undefined ? "" : toDecimals(own.percent, KEPT_DECIMALS),
       rest: line.qs === true ? "q.s." : "",
       grams: own?.gramsToWeigh ?? "",
-      activePercent: own?.activePercent ?? "",
+      activePercent: own === undefined ? "" : toDecimals(own.activePercent, KEPT_DECIMALS),
       slug: line.material,
     };
   });

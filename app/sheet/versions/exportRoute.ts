@@ -3,4 +3,6 @@ import { readSheetAddress } from "../forms.server";
 import type { Route } from "./+types/exportRoute";
 import { exportFile } from "./exportFiles.server";
 
-export const loader = answer(async ({ params }: Route.LoaderArgs) => exportFile(readSheetAddress(params), params.file));
+export const loader = answer(async ({ params }: Route.LoaderArgs) =>
+  exportFile(readSheetAddress({ formulaId: params.formulaId, number: params.number }), params.file),
+);

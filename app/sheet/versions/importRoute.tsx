@@ -28,7 +28,7 @@ export default function ImportRoute({ actionData }: Route.ComponentProps) {
     <Frame
       head={<h1 className={classes.head}>Bring a formula in</h1>}
       doors={<Link to="/">Back to Today</Link>}
-      line={<WashLine pegs={pegsSeenFrom("sheet", { to: null, state: "from a file", isAlarm: false })} />}
+      line={<WashLine pegs={pegsSeenFrom("sheet", { to: "/import", state: "from a file", isAlarm: false })} />}
     >
       <title>Bring a formula in, Tensidrum</title>
       <Form method="post" encType="multipart/form-data" className={classes.form}>
