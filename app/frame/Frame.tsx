@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
+import { FindAndDo } from "./FindAndDo";
 import classes from "./Frame.module.css";
 import { Mark } from "./Mark";
 import { ThemeSwitch } from "./ThemeSwitch";
@@ -22,13 +23,14 @@ export function Frame({ head, doors, line, children }: FrameProps) {
         To the content
       </a>
       <header className={`${classes.header} not-printed`}>
-        <Link to="/" className={classes.home} aria-label="Tensidrum, today">
+        <Link to="/" className={classes.home} aria-label="Tensidrum, today" data-act="Today" data-key="0">
           <Mark />
           <span className={classes.homeName}>Tensidrum</span>
         </Link>
         <div className={classes.head}>{head}</div>
         <div className={classes.doors}>
           {doors}
+          <FindAndDo />
           <ThemeSwitch />
         </div>
       </header>

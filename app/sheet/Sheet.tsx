@@ -26,7 +26,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
           doors={
             <>
               {isDraft && <SavePart />}
-              <Link className={classes.door} to={`/weighing/${sheet.formulaId}/${sheet.number}`}>
+              <Link className={classes.door} to={`/weighing/${sheet.formulaId}/${sheet.number}`} data-act="Weighing sheet" data-key="w">
                 Weighing sheet
               </Link>
             </>

@@ -83,10 +83,10 @@ export function UndoPart() {
   const { editor } = useSheet();
   return (
     <span className={classes.scripted}>
-      <button type="button" className={classes.door} disabled={!editor.canUndo} onClick={editor.undo} title="Ctrl Z">
+      <button type="button" className={classes.door} disabled={!editor.canUndo} onClick={editor.undo} title="Ctrl Z" data-act="Undo">
         Undo
       </button>
-      <button type="button" className={classes.door} disabled={!editor.canRedo} onClick={editor.redo} title="Ctrl Shift Z">
+      <button type="button" className={classes.door} disabled={!editor.canRedo} onClick={editor.redo} title="Ctrl Shift Z" data-act="Redo">
         Redo
       </button>
     </span>

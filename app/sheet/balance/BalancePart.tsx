@@ -24,7 +24,13 @@ export function BalancePart() {
   return (
     <>
       <p className={classes.scripted}>
-        <button type="button" className={classes.door} onClick={() => setOpen(true)} title="t">
+        <button
+          type="button"
+          className={classes.door}
+          onClick={() => setOpen(true)}
+          data-act="Move the balance of the cleansers"
+          data-key="t"
+        >
           Move the balance
         </button>
       </p>

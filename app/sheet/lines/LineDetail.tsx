@@ -2,6 +2,7 @@ import type { Material } from "@tensidrum/core/library";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import type { TypedLine } from "../typed/typedSheet";
+import { Exchange } from "./Exchange";
 import type { LineActions } from "./lineActions";
 import classes from "./LineDetail.module.css";
 import { shownInci } from "@tensidrum/core/library";
@@ -49,6 +50,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
               )}
             </label>
           )}
+          {isDraft && material.countsAsActive === true && <Exchange lineId={line.id} />}
           {problem !== undefined && <p className={classes.problem}>{problem}</p>}
           <label className={classes.field}>
             phase

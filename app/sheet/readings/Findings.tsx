@@ -123,6 +123,8 @@ function ToLine({ lineId }: { readonly lineId: string }) {
       {" "}
       <a
         href={`#line-${lineId}`}
+        data-act="To the line of a finding"
+        data-key="f"
         onClick={(event) => {
           event.preventDefault();
           focusPercent(lineId);

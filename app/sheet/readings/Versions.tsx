@@ -34,14 +34,28 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
         ))}
       </ol>
       <p className={classes.doors}>
-        {versions.length > 1 && <Link to={`/sheet/${formulaId}/difference?from=${neighbour(sheet)}&to=${shown}`}>What differs</Link>}
-        <a href={`/sheet/${formulaId}/${shown}/files/formula.json`}>File</a>
-        <a href={`/sheet/${formulaId}/${shown}/files/lines.csv`}>Lines as CSV</a>
-        <a href={`/sheet/${formulaId}/${shown}/files/card.md`}>Card</a>
+        {versions.length > 1 && (
+          <Link
+            to={`/sheet/${formulaId}/difference?from=${neighbour(sheet)}&to=${shown}`}
+            data-act="What differs between versions"
+            data-key="d"
+          >
+            What differs
+          </Link>
+        )}
+        <a href={`/sheet/${formulaId}/${shown}/files/formula.json`} data-act="Download the formula as a file">
+          File
+        </a>
+        <a href={`/sheet/${formulaId}/${shown}/files/lines.csv`} data-act="Download the lines as CSV">
+          Lines as CSV
+        </a>
+        <a href={`/sheet/${formulaId}/${shown}/files/card.md`} data-act="Download a card to hand on">
+          Card
+        </a>
       </p>
       {state === "draft" ? <SetThis number={shown} /> : <GoOn formulaId={formulaId} number={shown} draftNumber={draft?.number} />}
       <p className={classes.doors}>
-        <button type="submit" name="intent" value="branch" className={classes.quiet}>
+        <button type="submit" name="intent" value="branch" className={classes.quiet} data-act="Branch a trial">
           Branch a trial off v{shown}
         </button>
       </p>
@@ -62,7 +76,14 @@ function SetThis({ number }: { readonly number: number }) {
   return (
     <div className={classes.set}>
       <label htmlFor="note">Note for version {number}</label>
-      <textarea id="note" name="note" rows={2} maxLength={NOTE_LENGTH} placeholder="what changed, and why" />
+      <textarea
+        id="note"
+        name="note"
+        data-act="Write a note for this version"
+        rows={2}
+        maxLength={NOTE_LENGTH}
+        placeholder="what changed, and why"
+      />
       <div className={classes.setRow}>
         <span>A set version never changes again.</span>
         <Button type="submit" name="intent" value="set" h={36}>

@@ -16,6 +16,15 @@ function withLine(sheet: TypedSheet, lineId: string, change: (line: TypedLine) =
   return { ...sheet, lines: sheet.lines.map((line) => (line.id === lineId ? change(line) : line)) };
 }
 
+/** Another material on a line; what the certificate of the old one said is gone. */
+export function withExchange(
+  sheet: TypedSheet,
+  lineId: string,
+  { materialId, percent }: Pick<TypedLine, "materialId" | "percent">,
+): TypedSheet {
+  return withLine(sheet, lineId, (line) => ({ ...line, materialId, percent, assay: "" }));
+}
+
 /** A new line at the end of its phase. */
 export function withNewLine(sheet: TypedSheet, line: TypedLine): TypedSheet {
   return inPhaseOrder({ ...sheet, lines: [...sheet.lines, line] });

@@ -35,6 +35,8 @@ export { openRecipe } from "./change/openRecipe.ts";
 export type { OpenAmount, OpenRecipe } from "./change/openRecipe.ts";
 export { batchForContainers, batchForMaterial, scaleToBatch } from "./change/scaling.ts";
 export { substitute } from "./change/substitute.ts";
+export { substitutesFor } from "./change/substitutes.ts";
+export type { Substitute } from "./change/substitutes.ts";
 export type { Substituted, Substitution } from "./change/substitute.ts";
 export type { Changed, ChangedReading } from "./change/changedReadings.ts";
 export { differenceOf } from "./change/difference.ts";

@@ -1,0 +1,142 @@
+import Fuse from "fuse.js";
+import { useEffect, useMemo, useRef, useState } from "react";
+import classes from "./FindAndDo.module.css";
+
+/** Something that can be done on this page: a button, link or field that says so by `data-act`. */
+interface Act {
+  readonly words: string;
+  readonly key: string;
+  readonly element: HTMLElement;
+}
+
+const OFF = "tensidrum.single-keys-off";
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.matches("input:not([type=radio], [type=checkbox]), textarea, select, [contenteditable]");
+}
+
+/** What can be done on the page just now; of several that say the same, the first. */
+function actsOnPage(): readonly Act[] {
+  const acts = new Map<string, Act>();
+  for (const element of document.querySelectorAll<HTMLElement>("[data-act]")) {
+    const words = element.dataset.act ?? "";
+    if (acts.has(words) || element.getClientRects().length === 0 || element.hasAttribute("disabled")) continue;
+    acts.set(words, { words, key: element.dataset.key ?? "", element });
+  }
+  return [...acts.values()];
+}
+
+function carryOut({ element }: Act): void {
+  element.scrollIntoView({ block: "nearest" });
+  if (element.matches("input, textarea, select")) element.focus();
+  else element.click();
+}
+
+/** Finds what can be done here and does it: Ctrl K or / opens it, single keys act alone, ? shows them all. */
+export function FindAndDo() {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const [acts, setActs] = useState<readonly Act[]>([]);
+  const [text, setText] = useState("");
+  const [at, setAt] = useState(0);
+  const [areKeysOff, setKeysOff] = useState(false);
+  useEffect(() => setKeysOff(localStorage.getItem(OFF) !== null), []);
+
+  const open = () => {
+    setActs(actsOnPage());
+    setText("");
+    setAt(0);
+    dialog.current?.showModal();
+  };
+  const latestOpen = useRef(open);
+  latestOpen.current = open;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "k") {
+        event.preventDefault();
+        latestOpen.current();
+        return;
+      }
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || document.querySelector("dialog[open]") !== null)
+        return;
+      if (localStorage.getItem(OFF) !== null) return;
+      if (event.key === "/" || event.key === "?") {
+        event.preventDefault();
+        latestOpen.current();
+        return;
+      }
+      const act = actsOnPage().find(({ key }) => key === event.key);
+      if (act === undefined) return;
+      event.preventDefault();
+      carryOut(act);
+    };
+    document.addEventListener("keydown", onKey);
+    return () => document.removeEventListener("keydown", onKey);
+  }, []);
+
+  const shown = useMemo(() => {
+    if (text.trim() === "") return acts;
+    return new Fuse(acts, { keys: ["words"], threshold: 0.4, ignoreLocation: true }).search(text.trim()).map(({ item }) => item);
+  }, [acts, text]);
+  const choose = (act: Act | undefined) => {
+    if (act === undefined) return;
+    dialog.current?.close();
+    carryOut(act);
+  };
+  return (
+    <>
+      <button type="button" className={classes.door} onClick={open} title="Ctrl K">
+        find and do
+      </button>
+      <dialog ref={dialog} className={classes.dialog} aria-label="Find and do">
+        <input
+          value={text}
+          autoFocus
+          placeholder="what do you want to do?"
+          aria-label="What do you want to do?"
+          role="combobox"
+          aria-expanded="true"
+          aria-controls="acts-found"
+          aria-activedescendant={shown[at] === undefined ? undefined : `act-${at}`}
+          onChange={(event) => {
+            setText(event.currentTarget.value);
+            setAt(0);
+          }}
+          onKeyDown={(event) => {
+            if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+              event.preventDefault();
+              setAt((now) => Math.min(shown.length - 1, Math.max(0, now + (event.key === "ArrowDown" ? 1 : -1))));
+            } else if (event.key === "Enter") {
+              event.preventDefault();
+              choose(shown[at]);
+            }
+          }}
+        />
+        <ul id="acts-found" role="listbox" aria-label="What can be done here">
+          {shown.map((act, index) => (
+            <li key={`${act.words} ${index}`} id={`act-${index}`} role="option" aria-selected={index === at} onClick={() => choose(act)}>
+              {act.words}
+              {act.key !== "" && <kbd>{act.key}</kbd>}
+            </li>
+          ))}
+        </ul>
+        {shown.length === 0 && <p>Nothing on this page does that.</p>}
+        <p className={classes.fine}>
+          Everywhere: <kbd>Ctrl Z</kbd> undo, <kbd>Ctrl Shift Z</kbd> redo, <kbd>Enter</kbd> next cell, <kbd>Alt ↑ ↓</kbd> move a line.
+        </p>
+        <label className={classes.fine}>
+          <input
+            type="checkbox"
+            checked={!areKeysOff}
+            onChange={(event) => {
+              const off = !event.currentTarget.checked;
+              setKeysOff(off);
+              if (off) localStorage.setItem(OFF, "yes");
+              else localStorage.removeItem(OFF);
+            }}
+          />{" "}
+          single keys act while no field has the caret
+        </label>
+      </dialog>
+    </>
+  );
+}
