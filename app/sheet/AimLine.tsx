@@ -13,7 +13,7 @@ export const thicknessWords: Readonly<Record<ThicknessWish, string>> = {
 };
 
 const lookWords = { any: "clear or creamy", clear: "clear", creamy: "creamy" } as const;
-const leftOnWords = { profile: "as usual for it", rinsed: "rinsed off", left: "left on" } as const;
+const leftOnWords = { profile: "used as usual", rinsed: "rinsed off", left: "left on" } as const;
 
 interface AimLineProps {
   readonly aim: TypedAim;
@@ -91,7 +91,7 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
       </label>
       {!isDraft && aim.eyeArea && <input type="hidden" name="aimEyeArea" value="on" />}. Without{" "}
       {words("without", "What must not be in it, parted by commas", "anything?", WITHOUT_LENGTH)} and close to{" "}
-      {words("closeTo", "Product to come close to", "a product you like?", AIM_WORDS_LENGTH)}.
+      <span className={classes.end}>{words("closeTo", "Product to come close to", "a product you like?", AIM_WORDS_LENGTH)}.</span>
     </p>
   );
 });

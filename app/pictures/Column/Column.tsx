@@ -1,5 +1,6 @@
 import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
-import { memo, useId, useMemo } from "react";
+import { memo, useId, useMemo, useRef } from "react";
+import { PictureDownload } from "../../components/PictureDownload";
 import { ChargeSign } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import classes from "./Column.module.css";
@@ -42,10 +43,12 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
   const picture = useMemo(() => columnGeometry({ actives, strata, window, openPercent }), [actives, strata, window, openPercent]);
   const active = actives.reduce((sum, band) => sum + band.percent, 0);
   const { neck } = picture;
+  const svg = useRef<SVGSVGElement>(null);
   const fillOf = (kind: BodyStratum["kind"]) => (kind === "open" || kind === "brought" ? `url(#${prefix}-${kind})` : stratumFill[kind]);
   return (
     <figure className={classes.figure}>
       <svg
+        ref={svg}
         className={classes.picture}
         viewBox={`0 0 ${picture.width} ${picture.height.toFixed(1)}`}
         role="img"
@@ -95,6 +98,7 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
           </tbody>
         </table>
       </details>
+      <PictureDownload name="column" picture={svg} />
     </figure>
   );
 });

@@ -1,11 +1,13 @@
 import { writtenShort } from "@tensidrum/core/quantities";
-import { memo, useMemo } from "react";
+import { memo, useMemo, useRef } from "react";
+import { PictureDownload } from "../../components/PictureDownload";
 import classes from "./Corridor.module.css";
 import { corridorGeometry, tellingLanes, type CorridorData } from "./geometry";
 
 /** Who wants which pH, the opening that suits everyone, and the measured pH as a plumb line. */
 export const Corridor = memo(function Corridor(data: CorridorData) {
   const shown = useMemo(() => tellingLanes(data.lanes), [data.lanes]);
+  const svg = useRef<SVGSVGElement>(null);
   const picture = useMemo(() => corridorGeometry({ ...data, lanes: shown }), [data, shown]);
   const hidden = data.lanes.length - shown.length;
   const { opening, plumb, bottom, laneHeight, left, right } = picture;
@@ -13,6 +15,7 @@ export const Corridor = memo(function Corridor(data: CorridorData) {
   return (
     <figure className={classes.figure}>
       <svg
+        ref={svg}
         viewBox={`0 0 ${picture.width} ${picture.height}`}
         role="img"
         aria-label={
@@ -91,6 +94,7 @@ export const Corridor = memo(function Corridor(data: CorridorData) {
           </tbody>
         </table>
       </details>
+      <PictureDownload name="ph-corridor" picture={svg} />
     </figure>
   );
 });

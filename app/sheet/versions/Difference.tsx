@@ -92,7 +92,7 @@ export function Difference({ difference }: { readonly difference: OpenedDifferen
                 </tr>
               </thead>
               <tbody>
-                {readings.map(({ reading, before, after }) => {
+                {readings.filter(isSeen).map(({ reading, before, after }) => {
                   const { name: words, unit, decimals, isEstimate } = readingWords[reading];
                   const shown = (value: number | null) =>
                     value === null ? "not known" : `${written(value, decimals)}${unit === "" ? "" : ` ${unit}`}`;
@@ -175,6 +175,12 @@ function otherChange(before: ComparedLine | null, after: ComparedLine | null): s
       : [` certificate ${before.assayPercent ?? "none"} to ${after.assayPercent ?? "none"}`]),
   ];
   return parts.join(",");
+}
+
+/** Whether a reading differs by more than its last shown digit. */
+function isSeen({ reading, before, after }: OpenedDifference["readings"][number]): boolean {
+  const { decimals } = readingWords[reading];
+  return before === null || after === null || written(before, decimals) !== written(after, decimals);
 }
 
 function arrowOf(before: number | undefined, after: number | undefined): string {
