@@ -1,7 +1,9 @@
 import type { Finding, NotJudged } from "@tensidrum/core/findings";
 import { assess, type Assessment } from "@tensidrum/core/formula";
-import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, useRef } from "react";
+import { createContext, type ReactNode, useContext, useMemo, useRef } from "react";
+import { findingTags, tagsKey } from "./lines/findingTags";
 import { useSheet } from "./SheetState";
+import { useSettled } from "./useSettled";
 import { useUnchanged } from "./useUnchanged";
 
 /** What the last change of the aim did: findings it brought up and findings it settled. */
@@ -18,6 +20,12 @@ export interface Judged {
 
 const JudgedContext = createContext<Judged>({ findings: [], notJudged: [], aimEffect: null });
 const ReadContext = createContext<Assessment | null>(null);
+const TagsContext = createContext<Readonly<Record<string, string>>>({});
+
+/** Which numbered findings speak of which line, as `tagsKey` writes them. */
+export function useFindingTags(): Readonly<Record<string, string>> {
+  return useContext(TagsContext);
+}
 
 /** What the rules say of the sheet round about. */
 export function useJudged(): Judged {
@@ -31,26 +39,36 @@ export function useAssessment(): Assessment {
   return assessment;
 }
 
+/** The rules speak once typing has paused this long; in the middle of a number they would only flicker. */
+const PAUSE_MILLISECONDS = 150;
+
 /**
- * Reads and judges what is typed once the cells are painted; typing never waits for it. Only parts that ask draw again,
- * those of the rules only when the rules say something else.
+ * Reads what is typed at every key, and lets the rules speak once it stands still. Only parts that ask draw again, those
+ * of the rules only when the rules say something else.
  */
 export function JudgedSheet({ children }: { readonly children: ReactNode }) {
   const { readings, known, sheet } = useSheet();
-  const formula = useDeferredValue(readings.formula);
+  const { formula } = readings;
   const { bySlug } = known.materials;
   const stored = sheet.storedAssessment;
   const assessment = useMemo(() => stored ?? assess(formula, bySlug), [stored, formula, bySlug]);
-  const aimEffect = useAimEffect(
-    JSON.stringify([formula.profile, formula.school, formula.eyeArea, formula.wantsClear, formula.leftOn, formula.aim]),
-    assessment.findings,
-  );
-  const judged = useUnchanged<Judged>({ findings: assessment.findings, notJudged: assessment.notJudged, aimEffect });
+  const aim = JSON.stringify([formula.profile, formula.school, formula.eyeArea, formula.wantsClear, formula.leftOn, formula.aim]);
+  const read = useMemo(() => ({ aim, findings: assessment.findings, notJudged: assessment.notJudged }), [aim, assessment]);
+  const { findings, notJudged, aim: judgedAim } = useSettled(read, PAUSE_MILLISECONDS);
+  const aimEffect = useAimEffect(judgedAim, findings);
+  const judged = useUnchanged<Judged>({ findings, notJudged, aimEffect });
+  const tags = useUnchanged(useMemo(() => lineTags(findings), [findings]));
   return (
     <ReadContext.Provider value={assessment}>
-      <JudgedContext.Provider value={judged}>{children}</JudgedContext.Provider>
+      <TagsContext.Provider value={tags}>
+        <JudgedContext.Provider value={judged}>{children}</JudgedContext.Provider>
+      </TagsContext.Provider>
     </ReadContext.Provider>
   );
+}
+
+function lineTags(findings: readonly Finding[]): Readonly<Record<string, string>> {
+  return Object.fromEntries([...findingTags(findings)].map(([line, tags]) => [line, tagsKey(tags)]));
 }
 
 /** Compares the findings before and after a change of the aim; the next change of anything else ends it. */

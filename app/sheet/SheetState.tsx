@@ -1,5 +1,5 @@
 import { readMassGrams } from "@tensidrum/core/quantities";
-import { createContext, type FormEvent, type ReactNode, type RefObject, useCallback, useContext, useRef } from "react";
+import { createContext, type FormEvent, type ReactNode, type RefObject, useCallback, useContext, useMemo, useRef } from "react";
 import { useActionData, useNavigation } from "react-router";
 import { useKnownMaterials } from "./lines/useKnownMaterials";
 import type { OpenSheet } from "./openSheet.server";
@@ -30,7 +30,21 @@ export interface SheetState {
   readonly submit: (event: FormEvent<HTMLFormElement>) => void;
 }
 
+/** What never changes while a sheet is worked on: for parts that only act and show nothing of it. */
+export interface SheetActs {
+  readonly mend: SheetEditor["mend"];
+  readonly learn: ReturnType<typeof useKnownMaterials>["learn"];
+}
+
 const State = createContext<SheetState | null>(null);
+const Acts = createContext<SheetActs | null>(null);
+
+/** The acts of the sheet round about; asking for them draws nothing again. */
+export function useSheetActs(): SheetActs {
+  const acts = useContext(Acts);
+  if (acts === null) throw new Error("There is no sheet round about");
+  return acts;
+}
 
 /** The state of the sheet round about. */
 export function useSheet(): SheetState {
@@ -84,10 +98,15 @@ export function SheetStateProvider({ sheet, children }: { readonly sheet: OpenSh
   latestSubmit.current = submitNow;
   const submit = useCallback((event: FormEvent<HTMLFormElement>) => latestSubmit.current(event), []);
   const problems = mostTelling(readings.problems, save.problems, answer?.kind === "problems" ? answer.problems : []);
+  const { mend } = editor;
+  const { learn } = known;
+  const acts = useMemo(() => ({ mend, learn }), [mend, learn]);
   return (
-    <State.Provider value={{ sheet, isDraft, editor, readings, known, save, problems, answer, revision, isBusy, addInput, submit }}>
-      {children}
-    </State.Provider>
+    <Acts.Provider value={acts}>
+      <State.Provider value={{ sheet, isDraft, editor, readings, known, save, problems, answer, revision, isBusy, addInput, submit }}>
+        {children}
+      </State.Provider>
+    </Acts.Provider>
   );
 }
 

@@ -1,11 +1,9 @@
-import type { Finding } from "@tensidrum/core/findings";
 import { finestDecimals, gramsText, type Sums } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import { percentText, toDecimals, writtenPercent, written, type Scale } from "@tensidrum/core/quantities";
 import { memo } from "react";
 import { assayField, percentField, type FieldProblem } from "../typed/readTyped";
 import type { TypedPhase, TypedSheet } from "../typed/typedSheet";
-import { findingTags, tagsKey } from "./findingTags";
 import type { LineActions } from "./lineActions";
 import { handleLineKeys } from "./lineKeys";
 import { LineRow } from "./LineRow";
@@ -17,7 +15,8 @@ interface LineTableProps {
   readonly typed: TypedSheet;
   readonly materials: ReadonlyMap<string, Material>;
   readonly sums: Sums;
-  readonly findings: readonly Finding[];
+  /** By line, as `tagsKey` writes them. */
+  readonly tags: Readonly<Record<string, string>>;
   readonly scales: readonly Scale[];
   readonly problems: readonly FieldProblem[];
   readonly openLineId: string | null;
@@ -35,12 +34,11 @@ const REST_DECIMALS = 6;
 
 /** The lines by phase: percent in, active matter and grams out. */
 export function LineTable(props: LineTableProps) {
-  const { typed, sums, findings, scales, problems, isDraft, actions, onDrop } = props;
+  const { typed, sums, tags, scales, problems, isDraft, actions, onDrop } = props;
   const dragging = useDragging(isDraft);
   const Row = dragging?.DraggableLineRow ?? LineRow;
   const problemOf = new Map(problems.map(({ field, message }) => [field, message]));
   const assessed = new Map(sums.lines.map((line) => [line.id, line]));
-  const tags = findingTags(findings);
   const sheetDecimals = finestDecimals(sums.lines, scales);
   const isOver = sums.totalPercent > 100;
   const letters = typed.phases.map((phase) => phase.letter).join("");
@@ -72,7 +70,7 @@ export function LineTable(props: LineTableProps) {
           restPercent={isRest && reading !== undefined ? percentText(toDecimals(reading.percent, REST_DECIMALS)) : null}
           activePercent={reading?.activePercent ?? null}
           grams={reading === undefined ? "" : gramsText(reading, scales, isRest ? sheetDecimals : null)}
-          tags={tagsKey(tags.get(line.id))}
+          tags={tags[line.id] ?? ""}
           problem={problemOf.get(percentField(line.id))}
           assayProblem={problemOf.get(assayField(line.id))}
           isOpen={props.openLineId === line.id}

@@ -1,13 +1,13 @@
 import { useCallback } from "react";
 import { useSheet } from "../SheetState";
-import { useJudged } from "../JudgedSheet";
+import { useFindingTags } from "../JudgedSheet";
 import classes from "../Sheet.module.css";
 import { LineTable } from "./LineTable";
 
 /** The lines of the sheet, or the invitation to begin them. */
 export function LinesPart() {
   const { sheet, editor, known, readings, problems, isDraft, addInput } = useSheet();
-  const { findings } = useJudged();
+  const tags = useFindingTags();
   const toAddLine = useCallback(() => addInput.current?.focus(), [addInput]);
   return (
     <>
@@ -15,7 +15,7 @@ export function LinesPart() {
         typed={editor.typed}
         materials={known.materials.byId}
         sums={readings.sums}
-        findings={findings}
+        tags={tags}
         scales={sheet.scales}
         problems={problems}
         openLineId={editor.openLineId}

@@ -12,23 +12,35 @@ export interface Answer {
 
 const REASON_LENGTH = 500;
 
-/** "I know, because…": keeps a finding answered for this formula until its numbers change. */
-export function AnswerFinding({
-  formulaId,
-  finding,
-  answer,
-}: {
+interface AnswerProps {
   readonly formulaId: string;
   readonly finding: Finding;
   readonly answer: Answer | undefined;
-}) {
-  const fetcher = useFetcher();
+}
+
+/** "I know, because…": keeps a finding answered for this formula until its numbers change. */
+export function AnswerFinding(props: AnswerProps) {
   const [isOpen, setOpen] = useState(false);
+  if (props.answer === undefined && !isOpen) {
+    return (
+      <>
+        {" "}
+        <button type="button" className={classes.quiet} onClick={() => setOpen(true)}>
+          I know…
+        </button>
+      </>
+    );
+  }
+  return <Answering {...props} onClose={() => setOpen(false)} />;
+}
+
+function Answering({ formulaId, finding, answer, onClose }: AnswerProps & { readonly onClose: () => void }) {
+  const fetcher = useFetcher();
   const [reason, setReason] = useState("");
   const send = (intent: "keep" | "take-back") => {
     const form = { intent, code: finding.code, says: finding.what, reason: intent === "keep" ? reason : "" };
     void fetcher.submit(form, { method: "post", action: `/sheet/${formulaId}/answers` });
-    setOpen(false);
+    if (intent === "take-back") onClose();
   };
   if (answer !== undefined) {
     return (
@@ -38,16 +50,6 @@ export function AnswerFinding({
           Take it back
         </button>
       </p>
-    );
-  }
-  if (!isOpen) {
-    return (
-      <>
-        {" "}
-        <button type="button" className={classes.quiet} onClick={() => setOpen(true)}>
-          I know…
-        </button>
-      </>
     );
   }
   return (
@@ -64,13 +66,13 @@ export function AnswerFinding({
             event.preventDefault();
             if (reason.trim() !== "") send("keep");
           }
-          if (event.key === "Escape") setOpen(false);
+          if (event.key === "Escape") onClose();
         }}
       />
       <button type="button" className={classes.apply} disabled={reason.trim() === ""} onClick={() => send("keep")}>
         Keep
       </button>
-      <button type="button" className={classes.quiet} onClick={() => setOpen(false)}>
+      <button type="button" className={classes.quiet} onClick={onClose}>
         Leave it
       </button>
     </span>

@@ -1,25 +1,25 @@
 import type { FormulaChange } from "@tensidrum/core/formula";
 import { writtenMass, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { useState } from "react";
-import { useSheet } from "../SheetState";
+import { useSheetActs } from "../SheetState";
 import { withChange } from "../typed/mending";
 import classes from "./Findings.module.css";
 
 /** One click that does what the finding advises; undo takes it back. */
 export function ApplyCure({ change }: { readonly change: FormulaChange }) {
-  const { editor, known } = useSheet();
+  const { mend, learn } = useSheetActs();
   const [isAway, setAway] = useState(false);
   const apply = async () => {
     if (change.kind !== "add") {
-      editor.mend((sheet) => withChange(sheet, change, null));
+      mend((sheet) => withChange(sheet, change, null));
       return;
     }
     const material = await findMaterial(change.material);
     setAway(material === undefined);
     if (material === undefined) return;
-    known.learn([material.found], material.store);
+    learn([material.found], material.store);
     const added = { id: crypto.randomUUID(), materialId: material.found.id };
-    editor.mend((sheet) => withChange(sheet, change, added));
+    mend((sheet) => withChange(sheet, change, added));
   };
   return (
     <>

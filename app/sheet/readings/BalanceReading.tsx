@@ -1,10 +1,19 @@
 import type { Assessment } from "@tensidrum/core/formula";
 import { written, writtenShort } from "@tensidrum/core/quantities";
+import { memo, type ReactNode } from "react";
 import { EstimateMark } from "./EstimateMark";
 import classes from "./BalanceReading.module.css";
 
+type BalanceOf = Pick<Assessment, "irritation" | "foam" | "micelles" | "saltPercent" | "addedSaltPercent" | "electrolytePercent">;
+
 /** Mildness, foam and salt of the blend. */
-export function BalanceReading({ assessment, children }: { readonly assessment: Assessment; readonly children?: React.ReactNode }) {
+export const BalanceReading = memo(function BalanceReading({
+  assessment,
+  children,
+}: {
+  readonly assessment: BalanceOf;
+  readonly children?: ReactNode;
+}) {
   const { irritation, foam, micelles } = assessment;
   return (
     <section className={classes.balance} aria-label="Balance">
@@ -45,7 +54,7 @@ export function BalanceReading({ assessment, children }: { readonly assessment: 
       {children}
     </section>
   );
-}
+});
 
 function Bar({ name, value }: { readonly name: string; readonly value: number }) {
   return (
@@ -62,7 +71,7 @@ function Bar({ name, value }: { readonly name: string; readonly value: number })
 /** Whole salt on this scale, % w/w; above it blends usually thin. */
 const SALT_SCALE_PERCENT = 3;
 
-function Salt({ assessment }: { readonly assessment: Assessment }) {
+function Salt({ assessment }: { readonly assessment: BalanceOf }) {
   const { saltPercent, addedSaltPercent, electrolytePercent } = assessment;
   const hidden = Math.max(0, saltPercent - addedSaltPercent);
   const share = (percent: number) => `${Math.min(100, (100 * percent) / SALT_SCALE_PERCENT)}%`;

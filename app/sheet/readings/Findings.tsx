@@ -1,5 +1,5 @@
 import type { Finding, NotJudged, Severity } from "@tensidrum/core/findings";
-import { memo } from "react";
+import { memo, type ReactNode, useEffect, useState } from "react";
 import { FindingMark } from "../../components/FindingMark";
 import { focusPercent } from "../lines/lineKeys";
 import { AnswerFinding, type Answer } from "./AnswerFinding";
@@ -66,14 +66,17 @@ export const Findings = memo(function Findings({ formulaId, isDraft, findings, n
   );
 });
 
-function Fold({ title, count, children }: { readonly title: string; readonly count: number; readonly children: React.ReactNode }) {
+/** A fold; with scripts its content is drawn only while it is open. */
+function Fold({ title, count, children }: { readonly title: string; readonly count: number; readonly children: ReactNode }) {
+  const [isDrawn, setDrawn] = useState(true);
+  useEffect(() => setDrawn(false), []);
   if (count === 0) return null;
   return (
-    <details className={classes.fold}>
+    <details className={classes.fold} onToggle={(event) => setDrawn(event.currentTarget.open)}>
       <summary>
         {title} ({count})
       </summary>
-      {children}
+      {isDrawn && children}
     </details>
   );
 }
@@ -102,18 +105,42 @@ function FindingList({
 }) {
   return (
     <ol className={classes.list}>
-      {numbered.map(({ finding, number, answer }) => (
-        <li key={`${finding.code} ${finding.what}`} data-severity={finding.severity}>
-          <FindingMark severity={finding.severity} number={number} />
-          <div>
-            <strong>{finding.what}</strong> {finding.why} <span className={classes.cure}>{finding.cure}</span>{" "}
-            {isDraft && finding.change !== undefined && <ApplyCure change={finding.change} />}
-            {finding.lines[0] !== undefined && <ToLine lineId={finding.lines[0]} />}
-            <AnswerFinding formulaId={formulaId} finding={finding} answer={answer} />
-          </div>
-        </li>
+      {numbered.map((one, at) => (
+        <FindingItem key={`${one.finding.code} ${at}`} {...one} formulaId={formulaId} isDraft={isDraft} />
       ))}
     </ol>
+  );
+}
+
+interface FindingItemProps extends Numbered {
+  readonly formulaId: string;
+  readonly isDraft: boolean;
+}
+
+/** One finding; draws again only when it says something else. */
+const FindingItem = memo(function FindingItem({ finding, number, answer, formulaId, isDraft }: FindingItemProps) {
+  return (
+    <li data-severity={finding.severity}>
+      <FindingMark severity={finding.severity} number={number} />
+      <div>
+        <strong>{finding.what}</strong> {finding.why} <span className={classes.cure}>{finding.cure}</span>{" "}
+        {isDraft && finding.change !== undefined && <ApplyCure change={finding.change} />}
+        {finding.lines[0] !== undefined && <ToLine lineId={finding.lines[0]} />}
+        <AnswerFinding formulaId={formulaId} finding={finding} answer={answer} />
+      </div>
+    </li>
+  );
+}, isSameItem);
+
+function isSameItem(a: FindingItemProps, b: FindingItemProps): boolean {
+  return (
+    a.number === b.number &&
+    a.answer === b.answer &&
+    a.formulaId === b.formulaId &&
+    a.isDraft === b.isDraft &&
+    a.finding.what === b.finding.what &&
+    a.finding.cure === b.finding.cure &&
+    JSON.stringify(a.finding) === JSON.stringify(b.finding)
   );
 }
 

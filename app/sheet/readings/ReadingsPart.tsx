@@ -1,21 +1,24 @@
 import { BalancePart } from "../balance/BalancePart";
 import { useAssessment, useJudged } from "../JudgedSheet";
 import { useSheet } from "../SheetState";
+import { useUnchanged } from "../useUnchanged";
 import { ActiveReading } from "./ActiveReading";
 import { BalanceReading } from "./BalanceReading";
 import { Findings } from "./Findings";
+
+/** Made once, so that the reading round it draws again only for its own numbers. */
+const balanceDoor = <BalancePart />;
 
 /** What the core reads from the typed lines. */
 export function ReadingsPart() {
   const { readings, sheet, isDraft } = useSheet();
   const { findings, notJudged } = useJudged();
-  const assessment = useAssessment();
+  const { irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent } = useAssessment();
+  const balance = useUnchanged({ irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent });
   return (
     <>
       <ActiveReading sums={readings.sums} profile={readings.profile} />
-      <BalanceReading assessment={assessment}>
-        <BalancePart />
-      </BalanceReading>
+      <BalanceReading assessment={balance}>{balanceDoor}</BalanceReading>
       <Findings formulaId={sheet.formulaId} isDraft={isDraft} findings={findings} notJudged={notJudged} answers={sheet.answers} />
     </>
   );
