@@ -9,7 +9,8 @@ import type { SettledLine, SettledSheet } from "../formula/types.ts";
 import type { WeighedLine } from "../formula/weighSheet.ts";
 import type { JudgedPh } from "../keeping/judgedPh.ts";
 import type { PreservativeDose } from "../keeping/preservatives.ts";
-import type { PlainMaterial } from "../library/material.ts";
+import type { Material, MaterialsBySlug, PlainMaterial } from "../library/material.ts";
+import { remembered } from "../library/remembered.ts";
 
 /** Temperature of a phase that names none, °C. */
 const ROOM_C = 22;
@@ -65,9 +66,7 @@ export function judgedOf(read: ReadSheet): Judged {
     for (const { material, fraction } of leavesOf(settled.material, sheet.materials)) {
       contents.push({ settled, material, percent: settled.percent * fraction });
     }
-    const own = new Set<string>();
-    forEachSource(settled.material, "flags", sheet.materials, (source) => source.flags.forEach((flag) => own.add(flag)));
-    flags.set(settled, own);
+    flags.set(settled, settled.material.parts === undefined ? flagsOf(settled.material) : flagsOfBlend(settled, sheet.materials));
   }
   const temperatures = new Map(sheet.formula.phases.map(({ id, temperatureC }) => [id, temperatureC ?? ROOM_C]));
   return { ...read, lines, contents, flags, temperatures, wetPercent: wetPercentOf(contents) };
@@ -75,16 +74,29 @@ export function judgedOf(read: ReadSheet): Judged {
 
 /** Less water in a material is moisture, % of it. */
 const MOISTURE_PERCENT = 5;
+const flagsOf = remembered((material: Material): ReadonlySet<string> => new Set(material.flags));
+
+function flagsOfBlend({ material }: SettledLine, materials: MaterialsBySlug): ReadonlySet<string> {
+  const own = new Set<string>();
+  forEachSource(material, "flags", materials, (source) => source.flags.forEach((flag) => own.add(flag)));
+  return own;
+}
+
 const DRY_FORMS: ReadonlySet<string | null> = new Set(["powder", "granule", "flake", "needle", "wax", "oil", "crystal"]);
 
 function wetPercentOf(contents: readonly Content[]): number {
   let wet = 0;
   for (const { material, percent } of contents) {
-    if (material.role === "preservative" || DRY_FORMS.has(material.form)) continue;
-    for (const { name, percent: part } of material.inci) if (name === "Aqua" && part >= MOISTURE_PERCENT) wet += (percent * part) / 100;
+    wet += (percent * wetPartPercent(material)) / 100;
   }
   return wet;
 }
+
+/** Water of a material that makes things wet, % of it. */
+const wetPartPercent = remembered(({ role, form, inci }: PlainMaterial): number => {
+  if (role === "preservative" || DRY_FORMS.has(form)) return 0;
+  return inci.reduce((sum, { name, percent }) => (name === "Aqua" && percent >= MOISTURE_PERCENT ? sum + percent : sum), 0);
+});
 
 /** Lines of contents, each once and in the order of the sheet. */
 export function linesOf(contents: readonly Content[]): readonly SettledLine[] {

@@ -1,3 +1,4 @@
+import { remembered } from "../library/remembered.ts";
 import type { PlainMaterial } from "../library/material.ts";
 
 const CLAY = /Kaolin|Bentonite|Montmorillonite|Hectorite|Magnesium Aluminum Silicate|Lava Clay|Fuller's Earth|\bIllite\b/;
@@ -10,12 +11,11 @@ const STARCH = /Starch|Xanthan Gum|Cellulose Gum|Hydroxyethylcellulose|Hydroxypr
 /** A trace of it makes no clay of a pigment, % of the material. */
 const LEAST_PART_PERCENT = 5;
 
-const named =
-  (word: RegExp) =>
-  ({ inci }: PlainMaterial): boolean =>
-    inci.some(({ name, percent }) => percent >= LEAST_PART_PERCENT && word.test(name));
+const named = (word: RegExp) =>
+  remembered(({ inci }: PlainMaterial): boolean => inci.some(({ name, percent }) => percent >= LEAST_PART_PERCENT && word.test(name)));
 const isClay = named(CLAY);
 const isIron = named(IRON);
+const isProtein = named(PROTEIN);
 
 /** Kinds of material that take a preservative away, by the codes of the library. */
 const CLASSES: ReadonlyMap<string, { readonly words: string; is(material: PlainMaterial): boolean }> = new Map([
@@ -26,7 +26,7 @@ const CLASSES: ReadonlyMap<string, { readonly words: string; is(material: PlainM
   ["cationic", { words: "cationics", is: ({ charge }: PlainMaterial) => charge === "cationic" }],
   ["anionic", { words: "anionics", is: ({ charge }: PlainMaterial) => charge === "anionic" }],
   ["clay", { words: "clay", is: isClay }],
-  ["protein", { words: "proteins and amines", is: (material: PlainMaterial) => material.role === "protein" || named(PROTEIN)(material) }],
+  ["protein", { words: "proteins and amines", is: (material: PlainMaterial) => material.role === "protein" || isProtein(material) }],
   ["oxidiser", { words: "oxidisers", is: named(OXIDISER) }],
   ["reducer", { words: "reducing materials", is: named(REDUCER) }],
   ["iron", { words: "clay and iron pigments", is: (material: PlainMaterial) => isClay(material) || isIron(material) }],
@@ -40,14 +40,18 @@ export function materialClass(code: string): { readonly words: string; is(materi
 
 const CHELATOR = /EDTA|Phytate|Phytic Acid|Gluconate|Glutamate Diacetate|Ethylenediamine Disuccinate/;
 
+const holdsMetals = named(CHELATOR);
+
 /** Holds metals, whether it is sold for that or comes inside another material. */
 export function isChelator(material: PlainMaterial): boolean {
-  return material.role === "chelator" || named(CHELATOR)(material);
+  return material.role === "chelator" || holdsMetals(material);
 }
 
 const SOLVENT = /Propanediol|Glycol\b|Alcohol Denat|^Alcohol$/;
 
+const isGlycol = named(SOLVENT);
+
 /** Dissolves preservatives that hardly mix with water. */
 export function isSolvent(material: PlainMaterial): boolean {
-  return (material.role === "humectant" || material.role === "solubiliser") && named(SOLVENT)(material);
+  return (material.role === "humectant" || material.role === "solubiliser") && isGlycol(material);
 }

@@ -1,14 +1,17 @@
 import type { Material } from "./material.ts";
+import { remembered } from "./remembered.ts";
 
 /** Parts a name at its first comma outside brackets. */
 const NAME_AND_DETAIL = /^((?:\([^)]*\)|[^,(])+), (.+)$/;
 
 /** Name and detail of a material: "Cocamidopropyl betaine" and "about 30 % active". */
-export function shownMaterial(material: Material): { readonly name: string; readonly detail: string } {
-  const [whole, name, detail] = NAME_AND_DETAIL.exec(material.name) ?? [];
-  if (whole === undefined || name === undefined || detail === undefined) return { name: material.name, detail: "" };
-  return { name, detail };
-}
+export const shownMaterial: (material: Material) => { readonly name: string; readonly detail: string } = remembered(
+  (material: Material) => {
+    const [whole, name, detail] = NAME_AND_DETAIL.exec(material.name) ?? [];
+    if (whole === undefined || name === undefined || detail === undefined) return { name: material.name, detail: "" };
+    return { name, detail };
+  },
+);
 
 /** The INCI names a label would carry, without the water they come in. */
 export function shownInci(material: Material): string {

@@ -2,6 +2,7 @@ import { cleansersOf, type Cleanser } from "../actives/cleansers.ts";
 import { leavesOf } from "../formula/leaves.ts";
 import type { ProfileSlug } from "../formula/profiles.ts";
 import type { SettledSheet } from "../formula/types.ts";
+import { remembered } from "../library/remembered.ts";
 import type { PlainMaterial } from "../library/material.ts";
 
 export type RouteName = "salt" | "gum" | "associative" | "cationic-guar" | "carbomer" | "cellulose-algin" | "fatty";
@@ -81,7 +82,11 @@ export function thickeningRoutes(sheet: SettledSheet, saltPercent: number): read
   ];
 }
 
-const named = (word: RegExp) => (material: PlainMaterial) => material.inci.some(({ name, percent }) => percent > 5 && word.test(name));
+const named = (word: RegExp) =>
+  remembered((material: PlainMaterial): boolean => material.inci.some(({ name, percent }) => percent > 5 && word.test(name)));
+
+const isSulfonate = named(/Sulfonate|Sulfolaurate|Sulfoacetate/);
+const isTaurate = named(/Taurate/);
 
 /** A polymer that swells by its charges and collapses with salt. */
 export const isCarbomer: (material: PlainMaterial) => boolean = named(/Carbomer|Crosspolymer/);
@@ -136,8 +141,8 @@ function groupsOf(cleansers: readonly Cleanser[], { materials }: SettledSheet): 
   };
   return {
     sulfate: share(({ flags }) => flags.includes("sulfate")),
-    sulfonate: share(named(/Sulfonate|Sulfolaurate|Sulfoacetate/)),
-    taurate: share(named(/Taurate/)),
+    sulfonate: share(isSulfonate),
+    taurate: share(isTaurate),
     betaine: share(({ charge, flags }) => charge === "amphoteric" && flags.includes("salt-thickens")),
   };
 }

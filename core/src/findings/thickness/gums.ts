@@ -1,4 +1,5 @@
 import type { SettledLine } from "../../formula/types.ts";
+import { remembered } from "../../library/remembered.ts";
 import type { PlainMaterial } from "../../library/material.ts";
 import type { Content, Judged } from "../judged.ts";
 
@@ -15,14 +16,17 @@ const WETTING = /^(?:Glycerin|Propanediol|Propylene Glycol|Butylene Glycol|Penty
 const LEAST_WETTING_PERCENT = 50;
 
 /** Wets a gum without swelling it: glycerin, a glycol, an oil. */
-export function isWetting({ role, inci }: PlainMaterial): boolean {
-  return role === "emollient" || inci.some(({ name, percent }) => percent >= LEAST_WETTING_PERCENT && WETTING.test(name));
-}
+export const isWetting: (material: PlainMaterial) => boolean = remembered(
+  ({ role, inci }: PlainMaterial): boolean =>
+    role === "emollient" || inci.some(({ name, percent }) => percent >= LEAST_WETTING_PERCENT && WETTING.test(name)),
+);
 
 /** Gums of any kind that have a line or come in a base. */
 export function isGum({ material }: Content): boolean {
-  return material.role === "thickener" && (material.flags.includes("needs-slurry") || /gum|cellulose/i.test(material.name));
+  return material.role === "thickener" && (material.flags.includes("needs-slurry") || isCalledGum(material));
 }
+
+const isCalledGum = remembered(({ name }: PlainMaterial): boolean => /gum|cellulose/i.test(name));
 
 /** What wets gums in a phase. */
 export function wettingIn({ contents }: Judged, phase: string): readonly Content[] {
