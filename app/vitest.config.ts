@@ -1,5 +1,12 @@
 import { defineConfig } from "vitest/config";
 
 export default defineConfig({
-  test: { name: "interface", root: import.meta.dirname, include: ["**/*.test.ts"], exclude: ["**/*.server.test.ts"], environment: "node" },
+  test: {
+    name: "interface",
+    root: import.meta.dirname,
+    include: ["**/*.test.ts"],
+    exclude: ["**/*.server.test.ts"],
+    environment: "node",
+    testTimeout: 30_000,
+  },
 });

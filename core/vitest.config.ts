@@ -1,3 +1,4 @@
 import { defineConfig } from "vitest/config";
 
-export default defineConfig({ test: { name: "core", include: ["src/**/*.test.ts"], environment: "node" } });
+// Properties draw hundreds of formulas; on a busy machine that takes its time.
+export default defineConfig({ test: { name: "core", include: ["src/**/*.test.ts"], environment: "node", testTimeout: 60_000 } });

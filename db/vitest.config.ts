@@ -10,5 +10,6 @@ export default defineConfig({
     globalSetup: ["./testing/throwawayCluster.ts"],
     fileParallelism: false,
     hookTimeout: 60_000,
+    testTimeout: 30_000,
   },
 });

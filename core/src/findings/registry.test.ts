@@ -88,7 +88,7 @@ describe("all findings", () => {
         }
         for (const { lines } of notJudged) for (const id of lines) expect(ids).toContain(id);
       }),
-      { numRuns: 300 },
+      { numRuns: 150 },
     );
   });
 
@@ -102,7 +102,7 @@ describe("all findings", () => {
           expect(same, `${code} ${JSON.stringify(change)}`).toEqual([]);
         }
       }),
-      { numRuns: 400 },
+      { numRuns: 250 },
     );
   });
 });
