@@ -10,7 +10,9 @@ import { planner, type Planner } from "./planner.ts";
 import { prepare } from "./prepare.ts";
 import type { StepList } from "./step.ts";
 import { isHot } from "./tasks.ts";
-import { basePart, cleanserPart, cleansersAreWarm, coolPart, fatPart, scentPart, waterPart } from "./wet.ts";
+import { basePart, cleanserPart, cleansersAreWarm, scentPart } from "./cleanserPart.ts";
+import { coolPart, fatPart } from "./fatPart.ts";
+import { waterPart } from "./waterPart.ts";
 
 /**
  * How to make a formula, step by step: which beaker, what goes in, why, how long to wait, what must be done before. Each
