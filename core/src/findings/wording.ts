@@ -27,3 +27,8 @@ export function nameOfSlug(slug: string, { materials }: { readonly materials: Ma
   const found = materials.get(slug);
   return found === undefined ? slug : shownMaterial(found).name;
 }
+
+/** Who claims a part of the pH corridor, named for a sentence: the aim's own claims, or a material by its name. */
+export function claimantName(who: string, sheet: { readonly materials: MaterialsBySlug }): string {
+  return who === "profile" || who === "school" || who === "eye area" ? `the ${who}` : nameOfSlug(who, sheet);
+}

@@ -1,6 +1,6 @@
 import { writtenShort } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
-import { nameOfSlug } from "../wording.ts";
+import { claimantName } from "../wording.ts";
 
 /** PH_NO_CORRIDOR: no pH suits everyone. */
 export const phNoCorridor: Rule = {
@@ -9,7 +9,7 @@ export const phNoCorridor: Rule = {
     if (corridor === null || !corridor.empty) return [];
     const told = corridor.conflict.map((who) => {
       const claim = corridor.claims.find((one) => one.who === who);
-      const name = who === "profile" || who === "school" || who === "eye area" ? `the ${who}` : nameOfSlug(who, sheet);
+      const name = claimantName(who, sheet);
       return claim === undefined ? name : `${name} (pH ${writtenShort(claim.low, 2)} to ${writtenShort(claim.high, 2)})`;
     });
     return [

@@ -1,6 +1,6 @@
 import { writtenShort } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
-import { nameOfSlug } from "../wording.ts";
+import { claimantName } from "../wording.ts";
 
 /** PH_OUTSIDE: the measured pH lies outside the corridor. */
 export const phOutside: Rule = {
@@ -11,7 +11,7 @@ export const phOutside: Rule = {
     const { low, high, claims } = corridor;
     if (measured >= low && measured <= high) return [];
     const hurt = claims.filter((claim) => measured < claim.low || measured > claim.high).map(({ who }) => who);
-    const names = hurt.map((who) => (who === "profile" || who === "school" || who === "eye area" ? `the ${who}` : nameOfSlug(who, sheet)));
+    const names = hurt.map((who) => claimantName(who, sheet));
     return [
       {
         code: "PH_OUTSIDE",
