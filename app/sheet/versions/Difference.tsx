@@ -7,10 +7,12 @@ import { WashLine } from "../../frame/washLine/WashLine";
 import classes from "./Difference.module.css";
 import type { OpenedDifference } from "./openDifference.server";
 import { readingWords } from "./readingWords";
+import { WasNowTable, type WasNowRow } from "./WasNowTable";
 
 /** Two versions side by side: only what differs, and what it did to each reading. */
 export function Difference({ difference }: { readonly difference: OpenedDifference }) {
   const { formulaId, name, from, to, head, lines, lineCount, readings, findingsNew, findingsGone } = difference;
+  const heads = { was: `v${from}`, now: `v${to}` };
   const isSame = head.length + lines.length === 0;
   return (
     <Frame
@@ -33,82 +35,19 @@ export function Difference({ difference }: { readonly difference: OpenedDifferen
         <div className={classes.columns}>
           <div>
             {lines.length > 0 && (
-              <table className={classes.table}>
-                <caption>
-                  {lines.length} of {lineCount} lines differ
-                </caption>
-                <thead>
-                  <tr>
-                    <th scope="col">material</th>
-                    <th scope="col">v{from}</th>
-                    <th scope="col" aria-label="change" />
-                    <th scope="col">v{to}</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {lines.map((line) => (
-                    <tr key={line.id}>
-                      <th scope="row">
-                        {line.name}
-                        {line.wasName !== null && <small> was {line.wasName}</small>}
-                        <small>{otherChange(line.before, line.after)}</small>
-                      </th>
-                      <td>{shareWords(line.before)}</td>
-                      <td className={classes.arrow}>{arrowOf(line.before?.percent, line.after?.percent)}</td>
-                      <td className={classes.now}>{shareWords(line.after)}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
+              <WasNowTable
+                caption={`${lines.length} of ${lineCount} lines differ`}
+                heads={{ what: "material", ...heads }}
+                rows={lines.map(lineRow)}
+              />
             )}
-            {head.length > 0 && (
-              <table className={classes.table}>
-                <caption>The aim and the sheet</caption>
-                <tbody>
-                  {head.map(({ what, before, after }) => (
-                    <tr key={what}>
-                      <th scope="row">{what}</th>
-                      <td>{before === "" ? "nothing" : before}</td>
-                      <td className={classes.arrow}>→</td>
-                      <td className={classes.now}>{after === "" ? "nothing" : after}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            )}
+            {head.length > 0 && <WasNowTable caption="The aim and the sheet" rows={head.map(headRow)} />}
           </div>
           <div>
             {lines.length > 1 && (
               <p className={classes.advice}>{lines.length} lines changed at once. One change per round tells which of them did it.</p>
             )}
-            <table className={classes.table}>
-              <caption>What it did</caption>
-              <thead>
-                <tr>
-                  <th scope="col">reading</th>
-                  <th scope="col">v{from}</th>
-                  <th scope="col" aria-label="change" />
-                  <th scope="col">v{to}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {readings.filter(isSeen).map(({ reading, before, after }) => {
-                  const { name: words, unit, decimals, isEstimate } = readingWords[reading];
-                  const shown = (value: number | null) =>
-                    value === null ? "not known" : `${written(value, decimals)}${unit === "" ? "" : ` ${unit}`}`;
-                  return (
-                    <tr key={reading}>
-                      <th scope="row">
-                        {words} {isEstimate === true && <small className={classes.estimate}>estimate</small>}
-                      </th>
-                      <td>{shown(before)}</td>
-                      <td className={classes.arrow}>{arrowOf(before ?? undefined, after ?? undefined)}</td>
-                      <td className={classes.now}>{shown(after)}</td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
+            <WasNowTable caption="What it did" heads={{ what: "reading", ...heads }} rows={readings.filter(isSeen).map(readingRow)} />
             <FindingList title="New findings" findings={findingsNew} />
             <FindingList title="Findings that are gone" findings={findingsGone} />
           </div>
@@ -159,6 +98,42 @@ function FindingList({ title, findings }: { readonly title: string; readonly fin
       </ul>
     </section>
   );
+}
+
+function lineRow({ id, name, wasName, before, after }: OpenedDifference["lines"][number]): WasNowRow {
+  return {
+    key: id,
+    name: (
+      <>
+        {name}
+        {wasName !== null && <small> was {wasName}</small>}
+        <small>{otherChange(before, after)}</small>
+      </>
+    ),
+    was: shareWords(before),
+    arrow: arrowOf(before?.percent, after?.percent),
+    now: shareWords(after),
+  };
+}
+
+function headRow({ what, before, after }: OpenedDifference["head"][number]): WasNowRow {
+  return { key: what, name: what, was: before === "" ? "nothing" : before, arrow: "→", now: after === "" ? "nothing" : after };
+}
+
+function readingRow({ reading, before, after }: OpenedDifference["readings"][number]): WasNowRow {
+  const { name, unit, decimals, isEstimate } = readingWords[reading];
+  const shown = (value: number | null) => (value === null ? "not known" : `${written(value, decimals)}${unit === "" ? "" : ` ${unit}`}`);
+  return {
+    key: reading,
+    name: (
+      <>
+        {name} {isEstimate === true && <small className={classes.estimate}>estimate</small>}
+      </>
+    ),
+    was: shown(before),
+    arrow: arrowOf(before ?? undefined, after ?? undefined),
+    now: shown(after),
+  };
 }
 
 function shareWords(line: ComparedLine | null): string {
