@@ -84,7 +84,7 @@ test("the balance is moved by keys, kept, and taken back", async ({ page }) => {
   // Nothing nonionic is there, so the point does not go up.
   await page.keyboard.press("ArrowUp");
   await expect(page.getByText("It moves only along the types that are there.")).toBeVisible();
-  await expect(page.locator("path[class*=band]").first()).toHaveAttribute("d", /^$|^M/);
+  await expect(page.locator("path[class*=band]").first()).toBeAttached();
   await page.keyboard.press("Enter");
   await expect(triangle).toBeHidden();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).not.toHaveValue("15");

@@ -1,4 +1,5 @@
 import { useSheet } from "../SheetState";
+import type { TypedSheet } from "../typed/typedSheet";
 import { Start } from "./Start";
 
 /** The three ways to begin, while nothing but water stands on the sheet. */
@@ -32,7 +33,7 @@ interface Begun {
 }
 
 /** The sheet with its first lines in the place of the lone water. */
-function begun<Sheet extends ReturnType<typeof useSheet>["editor"]["typed"]>(typed: Sheet, { lines, phases, batch }: Begun): Sheet {
+function begun(typed: TypedSheet, { lines, phases, batch }: Begun): TypedSheet {
   const ordered = phases.flatMap(({ letter }) => lines.filter(({ phase }) => phase === letter));
   const withIds = ordered.map((line) => ({ ...line, id: crypto.randomUUID() }));
   return {
