@@ -1,7 +1,7 @@
 import { adviseTitration, knownBuffersOf } from "@tensidrum/core/acidity";
 import { cleansersOf } from "@tensidrum/core/actives";
 import { judge } from "@tensidrum/core/findings";
-import { assess, readForRules, settle, type Formula } from "@tensidrum/core/formula";
+import { assess, readingOf, settle, type Formula } from "@tensidrum/core/formula";
 import { stepsOf } from "@tensidrum/core/making";
 import { triangleOf, trianglePoints } from "@tensidrum/core/micelles";
 import { referenceLibrary } from "@tensidrum/core/reference";
@@ -71,7 +71,7 @@ export async function benchModels(): Promise<Measured[]> {
     jars: [],
     additions: [0, 2.5, 4].map((gramsTotal) => ({ gramsTotal, viscosity: viscosityAt(hill, 0.8 + gramsTotal / 5) })),
   };
-  const read = readForRules(formula, library);
+  const { read } = readingOf(formula, library);
   const solver = await loadLinearSolver();
   const label = printedNames();
   return [

@@ -1,8 +1,9 @@
 import type { Finding, NotJudged } from "@tensidrum/core/findings";
-import { assess, type Assessment } from "@tensidrum/core/formula";
+import { judgementOf } from "@tensidrum/core/formula";
 import { createContext, type ReactNode, useContext, useMemo, useRef } from "react";
 import { findingTags, tagsKey } from "./lines/findingTags";
 import { useSheet } from "./SheetState";
+import type { SheetReadings } from "./useReadings";
 import { useSettled } from "./useSettled";
 import { useUnchanged } from "./useUnchanged";
 
@@ -19,7 +20,7 @@ export interface Judged {
 }
 
 const JudgedContext = createContext<Judged>({ findings: [], notJudged: [], aimEffect: null });
-const ReadContext = createContext<Assessment | null>(null);
+const SettledContext = createContext<SheetReadings | null>(null);
 const TagsContext = createContext<Readonly<Record<string, string>>>({});
 
 /** Which numbered findings speak of which line, as `tagsKey` writes them. */
@@ -27,43 +28,44 @@ export function useFindingTags(): Readonly<Record<string, string>> {
   return useContext(TagsContext);
 }
 
+/**
+ * Readings of the sheet round about for a part that may be off the screen: there they follow once typing pauses, in sight
+ * at every key.
+ */
+export function useReadingsInSight(isInSight: boolean): SheetReadings {
+  const { readings } = useSheet();
+  const settled = useContext(SettledContext);
+  return isInSight || settled === null ? readings : settled;
+}
+
 /** What the rules say of the sheet round about. */
 export function useJudged(): Judged {
   return useContext(JudgedContext);
-}
-
-/** Every reading of the sheet round about. */
-export function useAssessment(): Assessment {
-  const assessment = useContext(ReadContext);
-  if (assessment === null) throw new Error("There is no judged sheet round about");
-  return assessment;
 }
 
 /** The rules speak once typing has paused this long; in the middle of a number they would only flicker. */
 const PAUSE_MILLISECONDS = 150;
 
 /**
- * Reads what is typed at every key, and lets the rules speak once it stands still. Only parts that ask draw again, those
- * of the rules only when the rules say something else.
+ * Lets the rules speak on what is typed once it stands still. Only parts that ask draw again, and only when the rules say
+ * something else.
  */
 export function JudgedSheet({ children }: { readonly children: ReactNode }) {
-  const { readings, known, sheet } = useSheet();
-  const { formula } = readings;
-  const { bySlug } = known.materials;
+  const { readings, sheet } = useSheet();
+  const settled = useSettled(readings, PAUSE_MILLISECONDS);
+  const { formula, reading } = settled;
   const stored = sheet.storedAssessment;
-  const assessment = useMemo(() => stored ?? assess(formula, bySlug), [stored, formula, bySlug]);
+  const { findings, notJudged } = useMemo(() => stored ?? judgementOf(reading), [stored, reading]);
   const aim = JSON.stringify([formula.profile, formula.school, formula.eyeArea, formula.wantsClear, formula.leftOn, formula.aim]);
-  const read = useMemo(() => ({ aim, findings: assessment.findings, notJudged: assessment.notJudged }), [aim, assessment]);
-  const { findings, notJudged, aim: judgedAim } = useSettled(read, PAUSE_MILLISECONDS);
-  const aimEffect = useAimEffect(judgedAim, findings);
+  const aimEffect = useAimEffect(aim, findings);
   const judged = useUnchanged<Judged>({ findings, notJudged, aimEffect });
   const tags = useUnchanged(useMemo(() => lineTags(findings), [findings]));
   return (
-    <ReadContext.Provider value={assessment}>
+    <SettledContext.Provider value={settled}>
       <TagsContext.Provider value={tags}>
         <JudgedContext.Provider value={judged}>{children}</JudgedContext.Provider>
       </TagsContext.Provider>
-    </ReadContext.Provider>
+    </SettledContext.Provider>
   );
 }
 

@@ -72,10 +72,10 @@ export function FormPart({ children }: { readonly children: ReactNode }) {
 }
 
 export function PicturePart() {
-  const { sums, profile, strata } = useSheet().readings;
-  const actives = useMemo(() => charges.map((charge) => ({ charge, percent: sums.activeMatter.byCharge[charge] })), [sums]);
+  const { shown, profile, strata } = useSheet().readings;
+  const actives = useMemo(() => charges.map((charge) => ({ charge, percent: shown.activeMatter.byCharge[charge] })), [shown]);
   return (
-    <Column profileName={profile.name} actives={actives} strata={strata} window={profile.activePercent} openPercent={sums.openPercent} />
+    <Column profileName={profile.name} actives={actives} strata={strata} window={profile.activePercent} openPercent={shown.openPercent} />
   );
 }
 

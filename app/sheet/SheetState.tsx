@@ -8,7 +8,7 @@ import { useRestoredTyping, useStaleAnswer } from "./saving/useRestoredTyping";
 import { useSheetSubmit } from "./saving/useSheetSubmit";
 import type { SheetAnswer } from "./sheetAnswer";
 import type { FieldProblem } from "./typed/readTyped";
-import { type Readings, useReadings } from "./useReadings";
+import { type SheetReadings, useReadings } from "./useReadings";
 import { type SheetEditor, useSheetEditor } from "./useSheetEditor";
 import { useSheetKeys } from "./useSheetKeys";
 
@@ -17,7 +17,7 @@ export interface SheetState {
   readonly sheet: OpenSheet;
   readonly isDraft: boolean;
   readonly editor: SheetEditor;
-  readonly readings: Readings;
+  readonly readings: SheetReadings;
   readonly known: ReturnType<typeof useKnownMaterials>;
   readonly save: Autosave;
   /** What must be mended, field by field. */

@@ -1,13 +1,14 @@
 import {
-  assessSums,
   bodyStrata,
   profileOf,
   profiles,
-  settle,
+  readingOf,
+  type Assessment,
   type Formula,
+  type FormulaReading,
   type Profile,
+  type Readings,
   type Stratum,
-  type Sums,
 } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
@@ -16,9 +17,12 @@ import { formulaOfSheet } from "./draftContent";
 import { readTyped, type FieldProblem } from "./typed/readTyped";
 import type { TypedSheet } from "./typed/typedSheet";
 
-export interface Readings {
+/** What is typed, read by the core. */
+export interface SheetReadings {
   readonly formula: Formula;
-  readonly sums: Sums;
+  readonly reading: FormulaReading;
+  /** What is shown: of a set version what was stored with it. */
+  readonly shown: Readings;
   readonly profile: Profile;
   readonly strata: readonly Stratum[];
   readonly problems: readonly FieldProblem[];
@@ -31,22 +35,23 @@ interface Around {
   /** Stands in for a batch that cannot be read just now. */
   readonly lastBatchGrams: number;
   /** The stored readings of a set version, which stand as they are. */
-  readonly stored: Sums | null;
+  readonly stored: Assessment | null;
 }
 
-/** The sums of what is typed, from the same core the server uses. */
-export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatchGrams, stored }: Around): Readings {
+/** Reads what is typed, with the same core the server uses. */
+export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatchGrams, stored }: Around): SheetReadings {
   return useMemo(() => {
     const { sheet, problems } = readTyped(typed, lastBatchGrams);
     const formula = formulaOfSheet(sheet, { materials: byId, scales });
-    const sums = stored ?? assessSums(formula, bySlug);
-    const settled = settle(formula, bySlug).sheet;
+    const reading = readingOf(formula, bySlug);
+    const shown = stored ?? reading.readings;
     return {
       formula,
-      sums,
+      reading,
+      shown,
       problems,
       profile: profileOf(sheet.profile) ?? (profiles[0] as Profile),
-      strata: bodyStrata(settled.lines, sums.lines),
+      strata: bodyStrata(reading.read.sheet.lines, shown.lines),
     };
   }, [typed, byId, bySlug, scales, lastBatchGrams, stored]);
 }

@@ -1,5 +1,6 @@
 import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { memo, useId, useMemo, useRef } from "react";
+import { Fold } from "../../components/Fold";
 import { PictureDownload } from "../../components/PictureDownload";
 import { ChargeSign } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
@@ -51,6 +52,8 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
         ref={svg}
         className={classes.picture}
         viewBox={`0 0 ${picture.width} ${picture.height.toFixed(1)}`}
+        width={picture.width}
+        height={picture.height.toFixed(1)}
         role="img"
         aria-label={`Measuring bottle: ${writtenPercent(active)} % active matter; ${profileName} usually has ${writtenShort(window.low, 2)} to ${writtenShort(window.high, 2)} %.`}
       >
@@ -83,8 +86,7 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
         ))}
       </svg>
       <figcaption className={classes.caption}>drawn to area: equal area, equal percent</figcaption>
-      <details className={classes.numbers}>
-        <summary>as numbers</summary>
+      <Fold className={classes.numbers} summary="as numbers">
         <table>
           <tbody>
             {actives
@@ -97,7 +99,7 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
             ))}
           </tbody>
         </table>
-      </details>
+      </Fold>
       <PictureDownload name="column" picture={svg} />
     </figure>
   );

@@ -1,5 +1,6 @@
 import { writtenShort } from "@tensidrum/core/quantities";
 import { memo, useMemo, useRef } from "react";
+import { Fold } from "../../components/Fold";
 import { PictureDownload } from "../../components/PictureDownload";
 import classes from "./Corridor.module.css";
 import { corridorGeometry, tellingLanes, type CorridorData } from "./geometry";
@@ -68,8 +69,7 @@ export const Corridor = memo(function Corridor(data: CorridorData) {
           pH, 10 % dilution
         </text>
       </svg>
-      <details className={classes.numbers}>
-        <summary>{hidden > 0 ? `as numbers, with ${hidden} more that leave more room` : "as numbers"}</summary>
+      <Fold className={classes.numbers} summary={hidden > 0 ? `as numbers, with ${hidden} more that leave more room` : "as numbers"}>
         <table>
           <thead>
             <tr>
@@ -93,7 +93,7 @@ export const Corridor = memo(function Corridor(data: CorridorData) {
             </tr>
           </tbody>
         </table>
-      </details>
+      </Fold>
       <PictureDownload name="ph-corridor" picture={svg} />
     </figure>
   );

@@ -91,7 +91,7 @@ export function LineTable(props: LineTableProps) {
       <tbody>{typed.phases.map((phase) => rowsOf(phase))}</tbody>
       <tfoot>
         <tr>
-          <td colSpan={2} />
+          <td colSpan={2} className={classes.phase} />
           <td className={classes.material}>{typed.lines.length === 1 ? "1 line" : `${typed.lines.length} lines`}</td>
           <td />
           <td className={classes.percent} data-over={isOver || undefined}>

@@ -14,7 +14,7 @@ export function LinesPart() {
       <LineTable
         typed={editor.typed}
         materials={known.materials.byId}
-        sums={readings.sums}
+        sums={readings.shown}
         tags={tags}
         scales={sheet.scales}
         problems={problems}

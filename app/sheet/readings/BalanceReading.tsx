@@ -1,10 +1,10 @@
-import type { Assessment } from "@tensidrum/core/formula";
+import type { Readings } from "@tensidrum/core/formula";
 import { written, writtenShort } from "@tensidrum/core/quantities";
 import { memo, type ReactNode } from "react";
 import { EstimateMark } from "./EstimateMark";
 import classes from "./BalanceReading.module.css";
 
-type BalanceOf = Pick<Assessment, "irritation" | "foam" | "micelles" | "saltPercent" | "addedSaltPercent" | "electrolytePercent">;
+type BalanceOf = Pick<Readings, "irritation" | "foam" | "micelles" | "saltPercent" | "addedSaltPercent" | "electrolytePercent">;
 
 /** Mildness, foam and salt of the blend. */
 export const BalanceReading = memo(function BalanceReading({
@@ -18,36 +18,40 @@ export const BalanceReading = memo(function BalanceReading({
   return (
     <section className={classes.balance} aria-label="Balance">
       <div className={classes.row}>
-        <p className={classes.mild}>
-          {irritation === null ? (
-            <span className={classes.none}>irritation cannot be estimated yet</span>
-          ) : (
-            <>
-              <output className={classes.number}>{written(irritation.load, 0)}</output> <strong>{irritation.band}</strong>
-              <br />
-              irritation <EstimateMark of="irritation" />
-              {micelles?.relief != null && (
-                <span className={classes.why}>
-                  {writtenShort(micelles.relief * 100, 0)} % of the free anionic tied up in shared micelles
+        <div>
+          <p className={classes.mild}>
+            {irritation === null ? (
+              <span className={classes.none}>irritation cannot be estimated yet</span>
+            ) : (
+              <>
+                <output className={classes.number}>{written(irritation.load, 0)}</output> <strong>{irritation.band}</strong>
+                <br />
+                irritation <EstimateMark of="irritation" />
+                {micelles?.relief != null && (
+                  <span className={classes.why}>
+                    {writtenShort(micelles.relief * 100, 0)} % of the free anionic tied up in shared micelles
+                  </span>
+                )}
+              </>
+            )}
+          </p>
+        </div>
+        <div>
+          <div className={classes.foam}>
+            {foam === null ? (
+              <span className={classes.none}>foam cannot be estimated yet</span>
+            ) : (
+              <>
+                <span>
+                  foam <EstimateMark of="foam" />
                 </span>
-              )}
-            </>
-          )}
-        </p>
-        <div className={classes.foam}>
-          {foam === null ? (
-            <span className={classes.none}>foam cannot be estimated yet</span>
-          ) : (
-            <>
-              <span>
-                foam <EstimateMark of="foam" />
-              </span>
-              <Bar name="flash" value={foam.flash} />
-              <Bar name="density" value={foam.density} />
-              <Bar name="staying" value={foam.stability} />
-              <span className={classes.why}>{foam.words}</span>
-            </>
-          )}
+                <Bar name="flash" value={foam.flash} />
+                <Bar name="density" value={foam.density} />
+                <Bar name="staying" value={foam.stability} />
+                <span className={classes.why}>{foam.words}</span>
+              </>
+            )}
+          </div>
         </div>
       </div>
       <Salt assessment={assessment} />

@@ -1,6 +1,7 @@
 import type { Finding, NotJudged, Severity } from "@tensidrum/core/findings";
-import { memo, type ReactNode, useEffect, useState } from "react";
+import { memo, type ReactNode } from "react";
 import { FindingMark } from "../../components/FindingMark";
+import { Fold } from "../../components/Fold";
 import { focusPercent } from "../lines/lineKeys";
 import { AnswerFinding, type Answer } from "./AnswerFinding";
 import { ApplyCure } from "./ApplyCure";
@@ -47,13 +48,13 @@ export const Findings = memo(function Findings({ formulaId, isDraft, findings, n
       </h2>
       {urgent.length === 0 && <p className={classes.none}>Nothing to mend.</p>}
       {list(urgent)}
-      <Fold title="To consider" count={toKnow.length}>
+      <FoldedPart title="To consider" count={toKnow.length}>
         {list(toKnow)}
-      </Fold>
-      <Fold title="Answered" count={settled.length}>
+      </FoldedPart>
+      <FoldedPart title="Answered" count={settled.length}>
         {list(settled)}
-      </Fold>
-      <Fold title="Not judged" count={notJudged.length}>
+      </FoldedPart>
+      <FoldedPart title="Not judged" count={notJudged.length}>
         <ul className={classes.unjudged}>
           {notJudged.map(({ what, missing }) => (
             <li key={`${what} ${missing}`}>
@@ -61,23 +62,18 @@ export const Findings = memo(function Findings({ formulaId, isDraft, findings, n
             </li>
           ))}
         </ul>
-      </Fold>
+      </FoldedPart>
     </section>
   );
 });
 
-/** A fold; with scripts its content is drawn only while it is open. */
-function Fold({ title, count, children }: { readonly title: string; readonly count: number; readonly children: ReactNode }) {
-  const [isDrawn, setDrawn] = useState(true);
-  useEffect(() => setDrawn(false), []);
+/** A part of the list that stands folded, where it holds anything. */
+function FoldedPart({ title, count, children }: { readonly title: string; readonly count: number; readonly children: ReactNode }) {
   if (count === 0) return null;
   return (
-    <details className={classes.fold} onToggle={(event) => setDrawn(event.currentTarget.open)}>
-      <summary>
-        {title} ({count})
-      </summary>
-      {isDrawn && children}
-    </details>
+    <Fold className={classes.fold} summary={`${title} (${count})`}>
+      {children}
+    </Fold>
   );
 }
 

@@ -1,29 +1,30 @@
-import { settle, type Assessment, type Formula } from "@tensidrum/core/formula";
-import { preservativeDoses, strengthCurve } from "@tensidrum/core/keeping";
+import type { Readings } from "@tensidrum/core/formula";
+import { strengthCurve } from "@tensidrum/core/keeping";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { memo, useMemo } from "react";
 import { Corridor } from "../../pictures/Corridor/Corridor";
 import type { CorridorData } from "../../pictures/Corridor/geometry";
+import type { SheetReadings } from "../useReadings";
 import { useUnchanged } from "../useUnchanged";
 import { EstimateMark } from "./EstimateMark";
 import classes from "./MoreReadings.module.css";
 
 interface MoreProps {
-  readonly assessment: Assessment;
-  readonly formula: Formula;
+  readonly readings: SheetReadings;
   readonly materials: MaterialsBySlug;
 }
 
 /** pH, keeping and body of the formula, below its lines. */
-export function MoreReadings({ assessment, formula, materials }: MoreProps) {
-  const corridor = useUnchanged(useMemo(() => corridorData({ assessment, formula, materials }), [assessment, formula, materials]));
-  const { hurdles, waterActivity, densityGramsPerMl, clarity, thickening } = assessment;
-  const preservatives = assessment.preservatives.map((one) => ({ ...one, name: nameIn(materials, one.material) }));
+export const MoreReadings = memo(function MoreReadings({ readings, materials }: MoreProps) {
+  const { shown } = readings;
+  const corridor = useUnchanged(useMemo(() => corridorData({ readings, materials }), [readings, materials]));
+  const { hurdles, waterActivity, densityGramsPerMl, clarity, thickening } = shown;
+  const preservatives = shown.preservatives.map((one) => ({ ...one, name: nameIn(materials, one.material) }));
   const keeping = useUnchanged({ hurdles, preservatives, waterActivity });
   const body = useUnchanged({ densityGramsPerMl, clarity, thickening });
   return (
-    <div className={classes.more}>
+    <>
       <section aria-labelledby="ph-head">
         <h2 id="ph-head">pH</h2>
         {corridor === null ? <p className={classes.none}>Nothing here asks for a pH.</p> : <Corridor {...corridor} />}
@@ -32,19 +33,20 @@ export function MoreReadings({ assessment, formula, materials }: MoreProps) {
         <Keeping {...keeping} />
         <Body {...body} />
       </div>
-    </div>
+    </>
   );
-}
+});
 
 function nameIn(materials: MaterialsBySlug, slug: string): string {
   const material = materials.get(slug);
   return material === undefined ? slug : shownMaterial(material).name;
 }
 
-function corridorData({ assessment, formula, materials }: MoreProps): CorridorData | null {
-  const corridor = assessment.phCorridor;
+function corridorData({ readings, materials }: MoreProps): CorridorData | null {
+  const { formula, shown } = readings;
+  const corridor = shown.phCorridor;
   if (corridor === null) return null;
-  const doses = preservativeDoses(settle(formula, materials).sheet);
+  const { doses } = readings.reading.read;
   const own = new Set(["profile", "school", "eye area"]);
   return {
     lanes: corridor.claims.map(({ who, low, high }) => {
@@ -76,8 +78,8 @@ const hurdleNames = {
   pack: "pack",
 } as const;
 
-interface KeepingProps extends Pick<Assessment, "hurdles" | "waterActivity"> {
-  readonly preservatives: readonly (Assessment["preservatives"][number] & { readonly name: string })[];
+interface KeepingProps extends Pick<Readings, "hurdles" | "waterActivity"> {
+  readonly preservatives: readonly (Readings["preservatives"][number] & { readonly name: string })[];
 }
 
 const Keeping = memo(function Keeping({ hurdles, preservatives, waterActivity }: KeepingProps) {
@@ -131,7 +133,7 @@ const Body = memo(function Body({
   densityGramsPerMl,
   clarity,
   thickening,
-}: Pick<Assessment, "densityGramsPerMl" | "clarity" | "thickening">) {
+}: Pick<Readings, "densityGramsPerMl" | "clarity" | "thickening">) {
   return (
     <section aria-labelledby="body-head">
       <h2 id="body-head">Body</h2>

@@ -1,5 +1,5 @@
 import { BalancePart } from "../balance/BalancePart";
-import { useAssessment, useJudged } from "../JudgedSheet";
+import { useJudged } from "../JudgedSheet";
 import { useSheet } from "../SheetState";
 import { useUnchanged } from "../useUnchanged";
 import { ActiveReading } from "./ActiveReading";
@@ -13,11 +13,11 @@ const balanceDoor = <BalancePart />;
 export function ReadingsPart() {
   const { readings, sheet, isDraft } = useSheet();
   const { findings, notJudged } = useJudged();
-  const { irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent } = useAssessment();
+  const { irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent } = readings.shown;
   const balance = useUnchanged({ irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent });
   return (
     <>
-      <ActiveReading sums={readings.sums} profile={readings.profile} />
+      <ActiveReading sums={readings.shown} profile={readings.profile} />
       <BalanceReading assessment={balance}>{balanceDoor}</BalanceReading>
       <Findings formulaId={sheet.formulaId} isDraft={isDraft} findings={findings} notJudged={notJudged} answers={sheet.answers} />
     </>

@@ -44,8 +44,8 @@ export interface Sums {
   readonly densityGramsPerMl: number | null;
 }
 
-/** All readings of a formula. */
-export interface Assessment extends Sums {
+/** Everything a formula reads as, before the rules speak. */
+export interface Readings extends Sums {
   /** At in-use strength; null where a fact is missing or one kind of micelle does not describe the blend. */
   readonly micelles: MicellesInUse | null;
   readonly irritation: Irritation | null;
@@ -66,10 +66,17 @@ export interface Assessment extends Sums {
   readonly clarity: ClarityOutlook;
   /** Readings that rest on estimates, and on whose. */
   readonly estimates: readonly Estimate[];
+}
+
+/** What the rules say of a formula. */
+export interface Judgement {
   /** The most urgent first. */
   readonly findings: readonly Finding[];
   readonly notJudged: readonly NotJudged[];
 }
+
+/** All readings of a formula and what they lead to. */
+export interface Assessment extends Readings, Judgement {}
 
 /** What is known of the base beside its formula. */
 export interface Known {
@@ -103,21 +110,27 @@ function summed(formula: Formula, library: MaterialsBySlug): Summed {
 }
 
 /**
- * The sums alone: grams, active matter, salt, density. What a sheet shows at every key.
+ * The sums alone: grams, active matter, salt, density.
  * @throws Refusal when the profile or a material is unknown or a material contains itself.
  */
 export function assessSums(formula: Formula, library: MaterialsBySlug): Sums {
   return summed(formula, library).sums;
 }
 
-interface Readings extends Omit<Assessment, "findings" | "notJudged"> {
-  /** What the rules look at. */
+/** A formula read once: what it shows and what the rules look at. */
+export interface FormulaReading {
+  readonly readings: Readings;
   readonly read: ReadSheet;
   /** Readings that lack a fact. */
   readonly lacking: readonly NotJudged[];
 }
 
-function readingsOf(formula: Formula, library: MaterialsBySlug, known: Known): Readings {
+/**
+ * Reads a formula without letting the rules speak: sums, micelles, mildness, foam, composition, water activity, pH
+ * corridor, preservatives, hurdles, thickening, clarity. What a sheet shows at every key.
+ * @throws Refusal when the profile or a material is unknown or a material contains itself.
+ */
+export function readingOf(formula: Formula, library: MaterialsBySlug, known: Known = {}): FormulaReading {
   const { sheet, profile, balance, sums, withoutDensity } = summed(formula, library);
   const byInci = percentByInci(sheet);
   const { activity, waterPercent } = waterActivityReading(sheet, byInci);
@@ -142,17 +155,19 @@ function readingsOf(formula: Formula, library: MaterialsBySlug, known: Known): R
     saltPeakPercent: known.saltPeakPercent ?? null,
   };
   return {
-    ...sums,
-    ...mildness,
-    waterActivity: activity,
-    phCorridor: corridor,
-    preservatives,
-    preservativePh,
-    hurdles: hurdlePanel(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
-    composition: compositionOf(byInci),
-    thickening: thickeningRoutes(sheet, sums.saltPercent + sums.electrolytePercent),
-    clarity: clarityOutlook(sheet, mildness.looseOilPercent),
-    estimates: estimatesOf(sheet),
+    readings: {
+      ...sums,
+      ...mildness,
+      waterActivity: activity,
+      phCorridor: corridor,
+      preservatives,
+      preservativePh,
+      hurdles: hurdlePanel(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
+      composition: compositionOf(byInci),
+      thickening: thickeningRoutes(sheet, sums.saltPercent + sums.electrolytePercent),
+      clarity: clarityOutlook(sheet, mildness.looseOilPercent),
+      estimates: estimatesOf(sheet),
+    },
     read,
     lacking: [
       ...(withoutDensity.length > 0
@@ -165,20 +180,19 @@ function readingsOf(formula: Formula, library: MaterialsBySlug, known: Known): R
   };
 }
 
-/** What the rules look at, worked out once: for judging one sheet again and again. */
-export function readForRules(formula: Formula, library: MaterialsBySlug, known: Known = {}): ReadSheet {
-  return readingsOf(formula, library, known).read;
+/** Lets every rule speak on a formula that has been read. */
+export function judgementOf({ read, lacking }: FormulaReading): Judgement {
+  const { findings, notJudged } = judge(read);
+  return { findings, notJudged: [...notJudged, ...lacking] };
 }
 
 /**
- * Reads a formula: sums, micelles, mildness, foam, composition, water activity, pH corridor, preservatives, hurdles, and
- * the findings they lead to. Pure, and the same in the browser and on the server.
+ * Reads and judges a formula. Pure, and the same in the browser and on the server.
  * @throws Refusal when the profile or a material is unknown or a material contains itself.
  */
 export function assess(formula: Formula, library: MaterialsBySlug, known: Known = {}): Assessment {
-  const { read, lacking, ...readings } = readingsOf(formula, library, known);
-  const { findings, notJudged } = judge(read);
-  return { ...readings, findings, notJudged: [...notJudged, ...lacking] };
+  const reading = readingOf(formula, library, known);
+  return { ...reading.readings, ...judgementOf(reading) };
 }
 
 function notJudgedReadings(activity: number | null, corridor: PhCorridor | null): readonly NotJudged[] {

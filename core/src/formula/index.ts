@@ -1,7 +1,7 @@
 export { aimedProfile, aimKeys, aimOf, looks, noAim, thicknessWishes } from "./aim.ts";
 export type { Aim, Look, ThicknessWish } from "./aim.ts";
-export { assess, assessSums, coreVersion, readForRules } from "./assess.ts";
-export type { Assessment, Known, Sums } from "./assess.ts";
+export { assess, assessSums, coreVersion, judgementOf, readingOf } from "./assess.ts";
+export type { Assessment, FormulaReading, Judgement, Known, Readings, Sums } from "./assess.ts";
 export type { ClarityOutlook } from "./clarity.ts";
 export { bodyStrata } from "./bodyStrata.ts";
 export type { Stratum, StratumKind } from "./bodyStrata.ts";
