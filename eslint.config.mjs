@@ -46,7 +46,7 @@ const mayImport = [
 ];
 
 const noBarrel = {
-  group: ["@tabler/icons-react"],
+  regex: "^@tabler/icons-react$",
   message: "Import the single icon: @tabler/icons-react/dist/esm/icons/IconX.mjs",
 };
 const noDatabase = {

@@ -7,6 +7,7 @@ export default [
   route("import", "sheet/versions/importRoute.tsx"),
   route("sheet/:formulaId/difference", "sheet/versions/differenceRoute.tsx"),
   route("sheet/:formulaId/:number/files/:file", "sheet/versions/exportRoute.ts"),
+  route("sheet/:formulaId/:number/card", "sheet/versions/cardRoute.tsx"),
   route("recipe", "sheet/start/recipeRoute.ts"),
   route("sheet/:formulaId/:number/branch", "sheet/start/branchRoute.ts"),
   route("sheet/:formulaId/answers", "sheet/answersRoute.ts"),

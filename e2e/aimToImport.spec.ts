@@ -84,12 +84,67 @@ test("the balance is moved by keys, kept, and taken back", async ({ page }) => {
   // Nothing nonionic is there, so the point does not go up.
   await page.keyboard.press("ArrowUp");
   await expect(page.getByText("It moves only along the types that are there.")).toBeVisible();
-  await expect(page.locator("path[class*=band]").first()).toBeAttached();
-  await page.keyboard.press("Enter");
+  await triangle.press("Enter");
   await expect(triangle).toBeHidden();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).not.toHaveValue("15");
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toHaveValue("15");
+});
+
+test("a type that is missing is offered in the triangle, and then the field opens that way", async ({ page }) => {
+  await beginFormula(page);
+  await addLine(page, "olefin sulfonate 40", "15");
+  await addLine(page, "cocamidopropyl betaine", "15");
+  await page.locator("body").click({ position: { x: 5, y: 400 } });
+  await page.keyboard.press("t");
+  await page.getByRole("button", { name: "Add a nonionic" }).click();
+  await page.getByRole("combobox", { name: "Which nonionic" }).selectOption("Coco-glucoside");
+  // 10.35 % active of the two: 10.35 ÷ 9 = 1.15 % active, 2.21 % of a 52 % glucoside.
+  await page.getByRole("button", { name: "Add 2.21 %" }).click();
+  const triangle = page.getByRole("application", { name: /10 % nonionic/ });
+  await expect(triangle).toBeVisible();
+  await expect(triangle.locator("path[class*=band][d^=M]").first()).toBeVisible();
+  await expect(triangle.getByText("very mild", { exact: true })).toBeVisible();
+  await triangle.press("ArrowUp");
+  await expect(page.getByRole("application", { name: /11 % nonionic/ })).toBeVisible();
+  await page.getByRole("button", { name: /^Back/ }).click();
+  await expect(page.getByLabel("Coco-glucoside, percent")).not.toHaveValue("");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Coco-glucoside, percent")).toHaveCount(0);
+});
+
+test("the batch comes from containers or from what is in hand, and a card goes out with it", async ({ page }) => {
+  await page.goto(CURTAIN_CALL);
+  const batch = page.getByRole("textbox", { name: "batch" });
+  await page.getByRole("button", { name: "How much to make" }).click();
+  await page.getByLabel("How many containers").fill("12");
+  await page.getByLabel("Content of one container").fill("250");
+  await page.getByLabel("Unit of the content").selectOption("g");
+  await page.getByRole("button", { name: "Make 3113 g" }).click();
+  await expect(batch).toHaveValue("3113");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(batch).toHaveValue("600");
+
+  await page.getByRole("button", { name: "How much to make" }).click();
+  await expect(page.getByLabel("How many containers")).toHaveValue("12");
+  await page.getByLabel("Material in hand").selectOption("Cocamidopropyl betaine");
+  await page.getByLabel("Grams in hand").fill("lots");
+  await expect(page.getByText("“lots” is no number.")).toBeVisible();
+  // 14 % of it is betaine: 70 g make 500 g.
+  await page.getByLabel("Grams in hand").fill("70");
+  await page.getByRole("button", { name: "Make 500 g" }).click();
+  await expect(batch).toHaveValue("500");
+  await expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible();
+
+  await page.getByRole("link", { name: "Card", exact: true }).click();
+  const betaine = page.getByRole("row", { name: /Cocamidopropyl betaine/ });
+  await expect(betaine).toContainText("14.00");
+  await expect(betaine).toContainText("70.0");
+  await expect(betaine).toContainText("surfactant");
+  await expect(page.getByText(/check where you live/)).toBeVisible();
+  await page.getByRole("link", { name: "Back to the sheet" }).click();
+  await page.getByRole("textbox", { name: "batch" }).fill("600");
+  await expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible();
 });
 
 test("a finding that is answered stays answered, and comes back when its numbers change", async ({ page }) => {

@@ -1,4 +1,5 @@
 import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
 import { expect, FAILED_LOAD, test } from "./testing/test";
 
 const curtainCall = "/sheet/5ea50000-0000-4000-8000-00000000c100";
@@ -9,6 +10,7 @@ const views = [
   ["Sheet with a stop", propRoom],
   ["set version", `${curtainCall}/1`],
   ["weighing sheet", "/weighing/5ea50000-0000-4000-8000-00000000c100/2"],
+  ["card", `${curtainCall}/2/card`],
   ["difference", `${curtainCall}/difference`],
   ["bring a formula in", "/import"],
   ["scales", "/scales"],
@@ -17,17 +19,39 @@ const views = [
 
 test.use({ allowedConsole: [FAILED_LOAD] });
 
+/** What would stop somebody who reads, hears or steers differently, in words. */
+async function seriousIn(page: Page): Promise<readonly string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter(({ impact }) => impact === "serious" || impact === "critical")
+    .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`);
+}
+
 for (const scheme of ["light", "dark"] as const) {
   for (const [name, path] of views) {
     test(`${name}, ${scheme}: nothing serious for people who read, hear or steer differently`, async ({ page }) => {
       await page.emulateMedia({ colorScheme: scheme });
       await page.goto(path);
       await expect(page.locator("html")).toHaveAttribute("data-mantine-color-scheme", scheme);
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
-      expect(serious.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`)).toEqual([]);
+      expect(await seriousIn(page)).toEqual([]);
     });
   }
+}
+
+for (const scheme of ["light", "dark"] as const) {
+  test(`what opens over the Sheet, ${scheme}: nothing serious either`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    for (const [button, ready] of [
+      ["Move the balance", page.getByText("What it would do")],
+      ["How much to make", page.getByText("To fill containers")],
+      ["find and do", page.getByRole("dialog", { name: "Find and do" }).getByRole("option").first()],
+    ] as const) {
+      await page.goto(curtainCall);
+      await page.getByRole("button", { name: button }).click();
+      await expect(ready).toBeVisible();
+      expect(await seriousIn(page), button).toEqual([]);
+    }
+  });
 }
 
 for (const [width, height] of [

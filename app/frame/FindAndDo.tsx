@@ -1,3 +1,4 @@
+import IconListSearch from "@tabler/icons-react/dist/esm/icons/IconListSearch.mjs";
 import Fuse from "fuse.js";
 import { useEffect, useMemo, useRef, useState } from "react";
 import classes from "./FindAndDo.module.css";
@@ -84,8 +85,9 @@ export function FindAndDo() {
   };
   return (
     <>
-      <button type="button" className={classes.door} onClick={open} title="Ctrl K">
-        find and do
+      <button type="button" className={classes.door} onClick={open} title="Ctrl K" aria-label="find and do">
+        <IconListSearch size={18} stroke={1.6} aria-hidden="true" />
+        <span>find and do</span>
       </button>
       <dialog ref={dialog} className={classes.dialog} aria-label="Find and do">
         <input

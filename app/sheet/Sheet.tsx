@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import { Frame } from "../frame/Frame";
 import { JudgedSheet } from "./JudgedSheet";
 import { AimPart } from "./AimPart";
+import { BatchPart } from "./batch/BatchPart";
 import { AddLinePart } from "./lines/AddLine";
 import { LinesPart } from "./lines/LinesPart";
 import { WithoutScriptsPart } from "./lines/WithoutScriptsPart";
@@ -49,6 +50,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
                 <p className={classes.scales}>
                   Weighed on {scaleWords(sheet.scales)}. <Link to="/scales">Your scales</Link>
                 </p>
+                {isDraft && <BatchPart />}
                 {isDraft && <UndoPart />}
               </div>
               <MorePart />

@@ -1,7 +1,18 @@
 import { writtenShort } from "@tensidrum/core/quantities";
 import { memo, type PointerEvent, type RefObject, useMemo } from "react";
 import { ChargeSign } from "../../components/ChargeSign";
-import { amphotericLine, bandsOf, levelPath, OUTLINE, PICTURE, placeOf, sharesAt, type TriShares } from "./geometry";
+import {
+  amphotericLine,
+  bandsOf,
+  edgeLabels,
+  type EdgeWords,
+  levelPath,
+  OUTLINE,
+  PICTURE,
+  placeOf,
+  sharesAt,
+  type TriShares,
+} from "./geometry";
 import classes from "./Triangle.module.css";
 
 /** The field of one estimate over the triangle. */
@@ -12,6 +23,8 @@ export interface TriangleField {
   readonly levels: readonly number[];
   /** Levels drawn as lines, with the words above each. */
   readonly named: readonly { readonly level: number; readonly words: string }[];
+  /** Names of stretches of values, written along the left edge. */
+  readonly edgeWords: readonly EdgeWords[];
 }
 
 export interface Ghost {
@@ -108,10 +121,11 @@ function nudgeOf(key: string, by: number): Partial<TriShares> | null {
 const Field = memo(function Field({ field }: { readonly field: TriangleField | null }) {
   const drawn = useMemo(() => {
     if (field === null) return null;
-    const { values, steps, levels, named } = field;
+    const { values, steps, levels, named, edgeWords } = field;
     return {
       bands: bandsOf(values, steps, levels),
       lines: named.map(({ level, words }) => ({ words, path: levelPath(values, steps, level) })),
+      words: edgeLabels(values, steps, edgeWords),
     };
   }, [field]);
   if (drawn === null) return null;
@@ -124,6 +138,11 @@ const Field = memo(function Field({ field }: { readonly field: TriangleField | n
         <path key={words} className={classes.level} d={path}>
           <title>{words}</title>
         </path>
+      ))}
+      {drawn.words.map(({ x, y, words }) => (
+        <text key={words} className={classes.edgeWords} x={x} y={y} textAnchor="end">
+          {words}
+        </text>
       ))}
     </>
   );

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { bandsOf, gridIndex, levelPath, OUTLINE, placeOf, sharesAt } from "./geometry";
+import { bandsOf, edgeLabels, gridIndex, levelPath, OUTLINE, placeOf, sharesAt } from "./geometry";
 
 describe("the triangle's geometry", () => {
   it("anionic lies at the lower left, amphoteric at the lower right, nonionic at the top", () => {
@@ -43,5 +43,18 @@ describe("the triangle's geometry", () => {
 
   it("nothing is drawn where a value is missing", () => {
     expect(bandsOf([Number.NaN, 0, 10], 1, [0, 10])[0]?.path).toBe("");
+  });
+
+  // Two steps along the left edge: 0 at the top, 5 half way, 10 at the anionic corner (40, 529).
+  it("a name stands beside the middle of its stretch of the left edge, and none where there is no room", () => {
+    const values = [0, 0, 0, 5, 0, 10];
+    const names = [
+      { from: 5, to: 20, words: "strong" },
+      { from: 0, to: 5, words: "mild" },
+    ];
+    const [strong, ...others] = edgeLabels(values, 2, names);
+    expect(strong).toMatchObject({ words: "strong", x: (180 + 40) / 2 - 12 });
+    expect(strong?.y).toBeCloseTo((286.49 + 528.97) / 2 + 4, 1);
+    expect(others).toEqual([]);
   });
 });

@@ -111,6 +111,33 @@ function between(from: Corner, to: Corner, level: number): Corner {
   return { x: from.x + (to.x - from.x) * part, y: from.y + (to.y - from.y) * part, value: level };
 }
 
+/** A stretch of values that has a name. */
+export interface EdgeWords {
+  readonly from: number;
+  readonly to: number;
+  readonly words: string;
+}
+
+/** Shorter stretches of the edge have no room for words, px. */
+const EDGE_ROOM = 22;
+
+/**
+ * Where the name of each stretch of values stands: beside the middle of what it covers of the left edge, the mixes of
+ * anionic and nonionic. A stretch too short for words, or of no length, has none.
+ */
+export function edgeLabels(values: ArrayLike<number>, steps: number, named: readonly EdgeWords[]): readonly (Point & { words: string })[] {
+  const edge = Array.from({ length: steps + 1 }, (_, anionic) => ({
+    ...placeOf({ anionic, amphoteric: 0, nonionic: steps - anionic }),
+    value: values[gridIndex(steps, anionic, 0)] ?? Number.NaN,
+  }));
+  return named.flatMap(({ from, to, words }) => {
+    const inside = edge.filter(({ value }) => value >= from && value < to);
+    const [first, last] = [inside[0], inside.at(-1)];
+    if (first === undefined || last === undefined || Math.hypot(last.x - first.x, last.y - first.y) < EDGE_ROOM) return [];
+    return [{ x: (first.x + last.x) / 2 - 12, y: (first.y + last.y) / 2 + 4, words }];
+  });
+}
+
 /** Outline of the whole triangle. */
 export const OUTLINE: string = (() => {
   const corners = [

@@ -1,7 +1,7 @@
 import {
-  assess,
   cornerCharges,
   cornerShares,
+  readingOf,
   rebalance,
   type CornerCharge,
   type CornerShares,
@@ -14,9 +14,10 @@ import { ChargeTag } from "../../components/ChargeSign";
 import { PictureDownload } from "../../components/PictureDownload";
 import { type Ghost, sharesText, Triangle } from "../../pictures/Triangle/Triangle";
 import { EstimateMark } from "../readings/EstimateMark";
+import { AddOne } from "./AddOne";
 import classes from "./BalanceDialog.module.css";
 import { fieldNames, fieldOf, type FieldName } from "./fields";
-import { useTriangle } from "./useTriangleField";
+import { useTriangle } from "./useTriangle";
 
 export interface BalanceDialogProps {
   readonly formula: Formula;
@@ -39,12 +40,15 @@ export default function BalanceDialog({ formula, materials, ghosts, isDraft, onK
     picture.current?.focus();
   }, []);
   const was = useMemo(() => cornerShares(formula, materials), [formula, materials]);
-  const [wish, setWish] = useState<CornerShares | null>(was);
+  const [wished, setWished] = useState<{ readonly of: Formula; readonly shares: CornerShares } | null>(null);
+  // A wish belongs to the formula it was made for; a cleanser that comes in begins anew.
+  const wish = wished?.of === formula ? wished.shares : was;
+  const setWish = (shares: CornerShares) => setWished({ of: formula, shares });
   const [fieldName, setFieldName] = useState<FieldName>("irritation");
-  const before = useMemo(() => assess(formula, materials), [formula, materials]);
+  const before = useMemo(() => readingOf(formula, materials).readings, [formula, materials]);
   const moved = useMemo(() => (wish === null ? null : rebalance(formula, wish, materials)), [wish, formula, materials]);
   const settledFormula = useDeferredValue(moved?.formula ?? formula);
-  const now = useMemo(() => assess(settledFormula, materials), [settledFormula, materials]);
+  const now = useMemo(() => readingOf(settledFormula, materials).readings, [settledFormula, materials]);
   const answer = useTriangle(formula, materials, before.looseOilPercent);
   const field = useMemo(() => (answer === null ? null : fieldOf(answer, fieldName)), [answer, fieldName]);
 
@@ -106,6 +110,7 @@ export default function BalanceDialog({ formula, materials, ghosts, isDraft, onK
               onNudge={shift}
             />
             <p className={classes.legend}>
+              {cornerCharges.some((charge) => was[charge] === 0) && "The field is drawn once all three types are there. "}
               Lighter is {fieldName === "irritation" ? "milder; lines at 60, 120 and 200" : "less foam"}. Dotted: 20 and 50 % amphoteric,
               usual for the face. <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> 1 %, <kbd>Shift</kbd> 0.1 %.
             </p>
@@ -116,7 +121,10 @@ export default function BalanceDialog({ formula, materials, ghosts, isDraft, onK
             </p>
             {moved.stopped === "rest-used-up" && <p className={classes.stopped}>The point stops here: the line of the rest is used up.</p>}
             {moved.stopped === "type-missing" && <p className={classes.stopped}>It moves only along the types that are there.</p>}
-            <Missing shares={was} />
+            {isDraft &&
+              cornerCharges
+                .filter((charge) => was[charge] === 0)
+                .map((charge) => <AddOne key={charge} charge={charge} formula={formula} materials={materials} />)}
             <LinesTable formula={formula} percents={moved.percents} materials={materials} />
             <table className={classes.table}>
               <caption>What it would do</caption>
@@ -174,12 +182,6 @@ function sentenceOf(was: number | null, now: number | null, band: string | null)
   const [from, to] = [Math.round(was), Math.round(now)];
   if (from === to) return `Irritation stays at ${to}: ${band}.`;
   return `Irritation ${to < from ? "falls" : "rises"} from ${from} to ${to}: ${band}.`;
-}
-
-function Missing({ shares }: { readonly shares: CornerShares }) {
-  const missing = cornerCharges.filter((charge) => shares[charge] === 0);
-  if (missing.length === 0) return null;
-  return <p className={classes.legend}>No {missing.join(" and no ")} in it: add one on the Sheet and the field opens that way.</p>;
 }
 
 function LinesTable({

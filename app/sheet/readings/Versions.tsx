@@ -49,9 +49,9 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
         <a href={`/sheet/${formulaId}/${shown}/files/lines.csv`} data-act="Download the lines as CSV">
           Lines as CSV
         </a>
-        <a href={`/sheet/${formulaId}/${shown}/files/card.md`} data-act="Download a card to hand on">
+        <Link to={`/sheet/${formulaId}/${shown}/card`} data-act="A card to hand on, to print or as text">
           Card
-        </a>
+        </Link>
       </p>
       {state === "draft" ? <SetThis number={shown} /> : <GoOn formulaId={formulaId} number={shown} draftNumber={draft?.number} />}
       <p className={classes.doors}>

@@ -31,6 +31,7 @@ export { applyChange } from "./change/formulaChange.ts";
 export type { Changeable, FormulaChange } from "./change/formulaChange.ts";
 export { cornerCharges, cornerShares, rebalance } from "./change/rebalance.ts";
 export type { CornerCharge, CornerShares, Rebalanced } from "./change/rebalance.ts";
+export { newCleanser } from "./change/newCleanser.ts";
 export { openRecipe } from "./change/openRecipe.ts";
 export type { OpenAmount, OpenRecipe } from "./change/openRecipe.ts";
 export { batchForContainers, batchForMaterial, scaleToBatch } from "./change/scaling.ts";

@@ -42,7 +42,7 @@ export function cardOf(formula: Formula, library: MaterialsBySlug): FormulaCard 
   const profile = aimedProfile(formula);
   const cautions = sheet.lines
     .filter(({ percent }) => percent > 0)
-    .flatMap(({ material }) => (material.caution === null ? [] : [material.caution]));
+    .flatMap(({ material }) => (material.caution === null ? [] : [`${shownMaterial(material).name}: ${lowerFirst(material.caution)}`]));
   const { phCorridor: corridor, activeMatter, irritation } = assessment;
   return {
     title: formula.name,
@@ -66,6 +66,11 @@ export function cardOf(formula: Formula, library: MaterialsBySlug): FormulaCard 
     ],
     cautions: [...new Set([...cautions, ...ALWAYS])],
   };
+}
+
+/** As it reads after a colon; "pH" and other words with a capital inside stay. */
+function lowerFirst(sentence: string): string {
+  return /^[A-Z][a-z]/.test(sentence) ? sentence.charAt(0).toLowerCase() + sentence.slice(1) : sentence;
 }
 
 /** Signs that mean something in Markdown stand for themselves. */

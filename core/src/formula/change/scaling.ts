@@ -56,7 +56,7 @@ export function batchForMaterial(
   if (percent <= 0) {
     throw new Refusal(
       "not-possible",
-      `${writtenMass(gramsInHand.grams)} g of ${gramsInHand.material} are in hand, but the formula holds none of it.`,
+      `${writtenMass(gramsInHand.grams)} of ${gramsInHand.material} are in hand, but the formula holds none of it.`,
       "Choose a material of this formula.",
     );
   }

@@ -1,0 +1,57 @@
+import type { Formula } from "@tensidrum/core/formula";
+import { referenceLibrary } from "@tensidrum/core/reference";
+import { describe, expect, it } from "vitest";
+import { fillingBatch, inHandBatch, usualFilling } from "./batchWays";
+
+const library = new Map(referenceLibrary.map((material) => [material.slug, material]));
+const formula: Formula = {
+  format: "tensidrum-formula/1",
+  name: "Prop Room hand wash",
+  profile: "hand-wash",
+  batchGrams: 500,
+  scales: [],
+  phases: [{ id: "A", title: "", temperatureC: 22 }],
+  lines: [
+    { id: "water", phase: "A", material: "water-distilled", qs: true },
+    { id: "betaine", phase: "A", material: "cocamidopropyl-betaine", percent: 18 },
+  ],
+};
+
+describe("to fill containers", () => {
+  it("12 bottles of 250 g at 3 % loss and 20 g of tests: 12 × 250 ÷ 0.97 + 20 = 3112.8, made as 3,113 g", () => {
+    const typed = { ...usualFilling, containers: "12", content: "250", unit: "g" as const };
+    expect(fillingBatch(typed, null)).toEqual({ ok: true, grams: 3113 });
+  });
+
+  it("4 bottles of 250 mL at 1.03 g/mL, no loss, nothing for tests: 4 × 257.5 = 1,030 g", () => {
+    const typed = { containers: "4", content: "250", unit: "mL" as const, loss: "0", samples: "0" };
+    expect(fillingBatch(typed, 1.03)).toEqual({ ok: true, grams: 1030 });
+  });
+
+  it("asks for grams where the density is not known", () => {
+    const wanted = fillingBatch({ ...usualFilling, containers: "4", content: "250" }, null);
+    expect(wanted).toMatchObject({ ok: false, problem: expect.stringContaining("in grams") as string });
+  });
+
+  it.each([
+    ["a part of a container", { containers: "2.5", content: "250" }],
+    ["no container", { containers: "0", content: "250" }],
+    ["nothing in it", { containers: "2", content: "0" }],
+    ["a loss of everything", { containers: "2", content: "250", loss: "100" }],
+    ["words", { containers: "two", content: "250" }],
+  ])("says what is wrong with %s", (_, typed) => {
+    const wanted = fillingBatch({ ...usualFilling, unit: "g", ...typed }, null);
+    expect(wanted.ok).toBe(false);
+    expect(wanted.ok || wanted.problem).not.toBe("");
+  });
+});
+
+describe("to use up a material", () => {
+  it("83 g of what is 18 % of it make 461.1 g, rounded down to what is there", () => {
+    expect(inHandBatch(formula, { material: "cocamidopropyl-betaine", grams: "83" }, library)).toEqual({ ok: true, grams: 461.1 });
+  });
+
+  it("says so when the formula holds none of it", () => {
+    expect(inHandBatch(formula, { material: "glycerin", grams: "83" }, library).ok).toBe(false);
+  });
+});

@@ -1,0 +1,26 @@
+import { cardOf } from "@tensidrum/core/packing";
+import dayjs from "dayjs";
+import { database } from "../../../db/client.server";
+import { currentMakerId } from "../../frame/maker.server";
+import type { SheetAddress } from "../openSheet.server";
+import { versionFormula } from "./versionFormula.server";
+
+/** One version as a card to hand on. */
+export async function openCard(address: SheetAddress) {
+  const { number, isDraft, formula, materials } = await versionFormula(database(), currentMakerId(), address);
+  const card = cardOf(formula, materials);
+  const titles = new Map(formula.phases.map(({ id, title }) => [id, title ?? ""]));
+  const phases = [...new Set(card.lines.map(({ phase }) => phase))];
+  return {
+    formulaId: address.formulaId,
+    number,
+    isDraft,
+    writtenOn: dayjs().format("D MMMM YYYY"),
+    card,
+    phases: phases.map((letter) => ({
+      letter,
+      title: titles.get(letter) ?? "",
+      lines: card.lines.filter(({ phase }) => phase === letter),
+    })),
+  };
+}
