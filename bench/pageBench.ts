@@ -4,7 +4,8 @@ import { type Measured, quantile } from "./measure";
 const WARM_UP = 60;
 const SAMPLES = 250;
 
-async function serverMilliseconds(address: string): Promise<number> {
+/** Median time of a request, one after the other, ms. */
+export async function serverMilliseconds(address: string): Promise<number> {
   const samples: number[] = [];
   for (let i = 0; i < WARM_UP + SAMPLES; i += 1) {
     const began = performance.now();

@@ -1,10 +1,12 @@
 import { mkdirSync, writeFileSync } from "node:fs";
 import { cpus } from "node:os";
 import { makeDataFolder } from "../e2e/testing/dataFolder";
+import { startCluster } from "../operations/cluster.mjs";
 import { startApplication } from "../e2e/testing/startApplication";
 import { makeFormula } from "./benchFormula";
 import { benchCore } from "./coreBench";
 import { benchKeystrokes } from "./keystrokeBench";
+import { benchList } from "./listBench";
 import type { Measured } from "./measure";
 import { benchModels } from "./modelBench";
 import { benchPages } from "./pageBench";
@@ -13,7 +15,8 @@ import { benchSpreadsheet } from "./spreadsheetBench";
 const LINES = 40;
 
 const folder = makeDataFolder();
-const application = await startApplication({ TENSIDRUM_DATA: folder.path });
+const cluster = await startCluster(folder.path, { keep: false });
+const application = await startApplication({ TENSIDRUM_DATA: folder.path, DATABASE_URL: cluster.url });
 let results: Measured[];
 try {
   const sheet = await makeFormula(application.address, LINES);
@@ -23,9 +26,11 @@ try {
     ...benchSpreadsheet(),
     ...(await benchPages(sheet)),
     ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),
+    ...(await benchList(sheet, cluster.url)),
   ];
 } finally {
   await application.stop();
+  await cluster.stop();
   folder.remove();
 }
 
