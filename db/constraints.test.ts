@@ -1,4 +1,4 @@
-import { assess, coreVersion, formulaOfDraft, noAim } from "@tensidrum/core/formula";
+import { assess, coreVersion, formulaOfDraft, noAim, nothingMeasured } from "@tensidrum/core/formula";
 import { eq, sql } from "drizzle-orm";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import type { Database } from "./client.server";
@@ -54,6 +54,7 @@ function content(rows: readonly LineRow[], changes: Partial<DraftContent> = {}):
     profile: "body-wash",
     batchGrams: 600,
     aim: noAim,
+    measured: nothingMeasured,
     phases: [{ letter: "A", title: "water", temperatureC: null }],
     lines: rows,
     assessment: assess(file, new Map()),

@@ -1,4 +1,4 @@
-import { assess, coreVersion, formulaOfDraft, noAim } from "@tensidrum/core/formula";
+import { assess, coreVersion, formulaOfDraft, noAim, nothingMeasured } from "@tensidrum/core/formula";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Database } from "./client.server";
 import { demoFormulas } from "./demo/formulas";
@@ -56,6 +56,7 @@ function content(): formulaWrites.DraftContent {
     profile,
     batchGrams,
     aim: noAim,
+    measured: nothingMeasured,
     phases: [{ letter: "A", title: "", temperatureC: null }],
     lines: [],
     assessment: assess(file, new Map()),

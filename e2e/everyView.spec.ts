@@ -89,12 +89,13 @@ test("the dim switch is remembered", async ({ page }) => {
 test("the demo is sensible and adds up, and one formula has something to stop for", async ({ page }) => {
   await page.goto("/");
   const formulas = page.getByRole("list", { name: "Formulas" }).getByRole("listitem");
-  await expect(formulas).toHaveCount(3);
+  await expect(formulas).toHaveCount(4);
   await expect(page.getByText("must not be made as it stands")).toBeVisible();
   for (const [path, grams] of [
     [curtainCall, "600.00"],
     [propRoom, "800.00"],
     ["/sheet/5ea50000-0000-4000-8000-00000000a200", "1000.00"],
+    ["/sheet/5ea50000-0000-4000-8000-00000000d400", "400.00"],
   ] as const) {
     await page.goto(path);
     await expect(page.locator("tfoot")).toContainText("100.00");

@@ -14,6 +14,7 @@ export function formulaOfSheet(
     batchGrams: sheet.batchGrams,
     scales: around.scales,
     aim: sheet.aim,
+    measured: sheet.measured,
     phases: sheet.phases.map(({ letter, title, temperatureC }) => ({
       id: letter,
       title,

@@ -2,7 +2,7 @@ import { Refusal } from "@tensidrum/core/formula";
 import { describe, expect, it } from "vitest";
 import { readNewFormulaForm, readSheetAddress, readSheetForm } from "./forms.server";
 import { sheetFormData } from "./sheetFormData";
-import { noTypedAim, type TypedSheet } from "./typed/typedSheet";
+import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "./typed/typedSheet";
 
 const versionId = crypto.randomUUID();
 const waterLine = { id: crypto.randomUUID(), phase: "A", materialId: crypto.randomUUID(), percent: "60.00", assay: "" };
@@ -13,6 +13,7 @@ const typed: TypedSheet = {
   profile: "body-wash",
   batch: "1,2 kg",
   aim: noTypedAim,
+  measured: nothingTypedMeasured,
   phases: [
     { letter: "A", title: "water", temperature: "" },
     { letter: "B", title: "", temperature: "" },

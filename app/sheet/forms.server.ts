@@ -63,6 +63,8 @@ interface RawForm {
   aimThickness: string;
   aimWithout: string;
   aimCloseTo: string;
+  measuredPh: string;
+  measuredDensity: string;
   line: string[];
   linePercent: string[];
   restLine: string[];
@@ -107,6 +109,8 @@ const schema = Joi.object<RawForm>({
     .default("any"),
   aimWithout: Joi.string().allow("").max(WITHOUT_LENGTH).default(""),
   aimCloseTo: Joi.string().allow("").max(AIM_WORDS_LENGTH).default(""),
+  measuredPh: cell.default(""),
+  measuredDensity: cell.default(""),
   line: rows(Joi.string().pattern(lineField).max(LONGEST_CELL)),
   linePercent: rows(cell),
   restLine: rows(Joi.string().allow("")),
@@ -175,6 +179,7 @@ export function readSheetForm(form: FormData): SheetForm {
         without: value.aimWithout,
         closeTo: value.aimCloseTo,
       },
+      measured: { ph: value.measuredPh, density: value.measuredDensity },
       phases: value.phaseLetter.map((phase, index) => ({
         letter: phase,
         title: value.phaseTitle[index] ?? "",

@@ -34,6 +34,10 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
     profile: version.profile,
     batch: writtenShort(version.batchGrams, 6),
     aim: typedAimOf(aim),
+    measured: {
+      ph: version.measuredPh === null ? "" : String(version.measuredPh),
+      density: version.measuredDensity === null ? "" : String(version.measuredDensity),
+    },
     phases: phases.map(({ letter, title, temperatureC }) => ({
       letter,
       title,

@@ -1,4 +1,4 @@
-import { assess, completeSnapshot, coreVersion, noAim, Refusal } from "@tensidrum/core/formula";
+import { assess, completeSnapshot, coreVersion, noAim, nothingMeasured, Refusal } from "@tensidrum/core/formula";
 import { database, type Database } from "../../db/client.server";
 import {
   deleteDraft,
@@ -60,6 +60,7 @@ export async function beginFormula(ids: {
     profile: FIRST_PROFILE,
     batchGrams: FIRST_BATCH_GRAMS,
     aim: noAim,
+    measured: nothingMeasured,
     phases,
     lines: [{ ...line, phase: "A" }],
   } as const;
@@ -108,6 +109,7 @@ export async function contentOf(db: Database, makerId: string, typed: TypedSheet
     profile: sheet.profile,
     batchGrams: sheet.batchGrams,
     aim: sheet.aim,
+    measured: sheet.measured,
     phases: sheet.phases,
     lines: sheet.lines.map(({ phase, ...line }) => ({ ...line, phaseLetter: phase })),
     assessment: assess(formula, used.bySlug),

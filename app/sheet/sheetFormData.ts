@@ -28,6 +28,8 @@ export function sheetFormData(typed: TypedSheet, base: FormBase, intent: string)
   form.set("aimThickness", aim.thickness);
   form.set("aimWithout", aim.without);
   form.set("aimCloseTo", aim.closeTo);
+  form.set("measuredPh", typed.measured.ph);
+  form.set("measuredDensity", typed.measured.density);
   for (const phase of typed.phases) {
     form.append("phaseLetter", phase.letter);
     form.append("phaseTitle", phase.title);

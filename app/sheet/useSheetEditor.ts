@@ -9,6 +9,7 @@ import {
   withLineInPhase,
   withLineStepped,
   withNewLine,
+  withMeasured,
   withNewPhase,
   withoutLine,
   withoutPhase,
@@ -18,7 +19,7 @@ import {
   withRestLine,
 } from "./typed/editing";
 import { sheetHistory, startHistory } from "./typed/sheetHistory";
-import type { TypedAim, TypedLine, TypedSheet } from "./typed/typedSheet";
+import type { TypedAim, TypedLine, TypedMeasured, TypedSheet } from "./typed/typedSheet";
 
 export type SheetEditor = ReturnType<typeof useSheetEditor>;
 
@@ -52,6 +53,7 @@ export function useSheetEditor(loaded: TypedSheet) {
       phaseActions,
       head: (field: "name" | "profile" | "batch", value: string) => change(field, (sheet) => ({ ...sheet, [field]: value })),
       aim: (key: string, step: Partial<TypedAim>) => change(`aim:${key}`, (sheet) => withAim(sheet, step)),
+      measured: (of: keyof TypedMeasured, text: string) => change(`measured:${of}`, (sheet) => withMeasured(sheet, of, text)),
       mend: (step: (sheet: TypedSheet) => TypedSheet) => change(null, step),
       drop: (id: string, overId: string) => change(null, (sheet) => withLineAt(sheet, id, overId)),
       addMaterial: (materialId: string, letter: string) => {

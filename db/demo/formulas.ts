@@ -7,6 +7,8 @@ export interface DemoVersion {
   readonly id: string;
   /** Note of a set version; a version without one is the draft. */
   readonly note?: string;
+  /** Measured on a 10 % dilution. */
+  readonly measuredPh?: number;
   readonly lines: readonly DemoLine[];
 }
 
@@ -17,6 +19,8 @@ export interface DemoFormula {
   readonly batchGrams: number;
   readonly aim: Partial<Aim>;
   readonly phases: Readonly<Record<string, string>>;
+  /** Of the phases that are heated, °C. */
+  readonly temperatures?: Readonly<Record<string, number>>;
   /** In order; only the last may be a draft. */
   readonly versions: readonly DemoVersion[];
 }
@@ -32,6 +36,7 @@ const curtainCall: DemoFormula = {
     {
       id: "5ea50000-0000-4000-8000-00000000c101",
       note: "Opening night. Cleans well after hairspray, a little dry for the chorus.",
+      measuredPh: 4.9,
       lines: [
         ["A", "water-distilled", "q.s."],
         ["A", "guar-hydroxypropyltrimonium-chloride", 0.2],
@@ -131,5 +136,33 @@ const propRoom: DemoFormula = {
   ],
 };
 
+const lightsDown: DemoFormula = {
+  id: "5ea50000-0000-4000-8000-00000000d400",
+  name: "Lights Down greasepaint remover",
+  profile: "cream-cleanser",
+  batchGrams: 400,
+  aim: { forWhom: "faces after the show", look: "creamy", eyeArea: false },
+  phases: { A: "water", B: "fats", C: "cleansing", D: "cool-down" },
+  temperatures: { A: 72, B: 72 },
+  versions: [
+    {
+      id: "5ea50000-0000-4000-8000-00000000d401",
+      lines: [
+        ["A", "water-distilled", "q.s."],
+        ["A", "glycerin", 4],
+        ["A", "tetrasodium-glda", 0.2],
+        ["B", "sunflower-oil", 14],
+        ["B", "cetearyl-alcohol", 3],
+        ["B", "glyceryl-stearate", 4],
+        ["B", "cetearyl-olivate-sorbitan-olivate", 3],
+        ["C", "decyl-glucoside", 3],
+        ["C", "sodium-cocoyl-glutamate", 3],
+        ["D", "phenoxyethanol-caprylyl-glycol", 1],
+        ["D", "citric-acid-solution-50", 0.1],
+      ],
+    },
+  ],
+};
+
 /** Newest change last, so that the board shows it first. */
-export const demoFormulas: readonly DemoFormula[] = [greenRoom, propRoom, curtainCall];
+export const demoFormulas: readonly DemoFormula[] = [lightsDown, greenRoom, propRoom, curtainCall];

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { assess, completeSnapshot, coreVersion, formulaOfDraft, noAim, type DraftLine } from "@tensidrum/core/formula";
+import { assess, completeSnapshot, coreVersion, formulaOfDraft, noAim, nothingMeasured, type DraftLine } from "@tensidrum/core/formula";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
 import type { Executor } from "../client.server";
@@ -59,7 +59,12 @@ function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
     takesTheRest: percent === "q.s.",
     assayPercent: null,
   }));
-  const phases = Object.entries(formula.phases).map(([letter, title]) => ({ letter, title, temperatureC: null }));
+  const phases = Object.entries(formula.phases).map(([letter, title]) => ({
+    letter,
+    title,
+    temperatureC: formula.temperatures?.[letter] ?? null,
+  }));
+  const measured = { ...nothingMeasured, ph: version.measuredPh ?? null };
   const aim = { ...noAim, ...formula.aim };
   const { name, profile, batchGrams } = formula;
   const file = formulaOfDraft({
@@ -68,7 +73,8 @@ function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
     batchGrams,
     scales: bench.scales,
     aim,
-    phases: phases.map(({ letter, title }) => ({ id: letter, title })),
+    measured,
+    phases: phases.map(({ letter, title, temperatureC }) => ({ id: letter, title, ...(temperatureC === null ? {} : { temperatureC }) })),
     lines,
   });
   const content: DraftContent = {
@@ -76,6 +82,7 @@ function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
     profile,
     batchGrams,
     aim,
+    measured,
     phases,
     lines: lines.map(({ id, phase, material, percent, takesTheRest, assayPercent }) => ({
       id,

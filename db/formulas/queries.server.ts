@@ -79,6 +79,8 @@ const versionHead = {
   profile: versions.profile,
   batchGrams: versions.batchGrams,
   revision: versions.revision,
+  measuredPh: versions.measuredPh,
+  measuredDensity: versions.measuredDensity,
   snapshot: versions.snapshot,
   storedAssessment: sql<Assessment | null>`case when ${versions.state} = 'set' then ${versions.assessment} end`,
 };

@@ -65,6 +65,9 @@ export const versions = pgTable(
       .notNull()
       .default(sql`'{}'`),
     closeTo: text("close_to").notNull().default(""),
+    /** Measured on the product, on a 10 % dilution; null where nobody did. */
+    measuredPh: numeric("measured_ph", { mode: "number" }),
+    measuredDensity: numeric("measured_density", { mode: "number" }),
     /** Counts the saves of a draft; a save names the one it began from. */
     revision: integer("revision").notNull().default(0),
     assessment: jsonb("assessment").$type<Assessment>().notNull(),
@@ -105,6 +108,7 @@ export const versions = pgTable(
     check("versions_look", sql`${table.look} in ('any', 'clear', 'creamy')`),
     check("versions_thickness", sql`${table.thickness} in ('any', 'water-thin', 'syrup', 'pump-gel', 'thick-gel', 'spoon-standing')`),
     check("versions_aim_words", sql`char_length(${table.forWhom}) <= 120 and char_length(${table.closeTo}) <= 120`),
+    check("versions_measured", sql`${table.measuredPh} between 0 and 14 and ${table.measuredDensity} between 0.1 and 3`),
     check("versions_without", sql`cardinality(${table.without}) <= 20`),
     check("versions_state", sql`${table.state} in ('draft', 'set')`),
     check(

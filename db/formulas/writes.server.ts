@@ -1,4 +1,4 @@
-import type { Aim, Assessment, Formula } from "@tensidrum/core/formula";
+import type { Aim, Assessment, Formula, Measured } from "@tensidrum/core/formula";
 import { and, eq, max, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { formulas, lines, phases, versions } from "./schema";
@@ -24,6 +24,7 @@ export interface DraftContent {
   readonly profile: string;
   readonly batchGrams: number;
   readonly aim: Aim;
+  readonly measured: Measured;
   readonly phases: readonly PhaseRow[];
   readonly lines: readonly LineRow[];
   readonly assessment: Assessment;
@@ -40,6 +41,8 @@ function headOf(content: DraftContent) {
     profile: content.profile,
     batchGrams: content.batchGrams,
     ...aim,
+    measuredPh: content.measured.ph,
+    measuredDensity: content.measured.densityGramsPerMl,
     without: [...aim.without],
     assessment,
     coreVersion: content.coreVersion,

@@ -112,4 +112,19 @@ describe("the range of the neck", () => {
   ])("%d %% active in a window of %j reads 0 to %d", (active, window, range) => {
     expect(neckRange(active, window)).toBe(range);
   });
+
+  it("labels of the body begin below those of the neck: little active matter over a thin layer of care", () => {
+    const { bands, strata } = columnGeometry({
+      actives: [{ charge: "anionic", percent: 0.9 }],
+      strata: [
+        { kind: "rest", percent: 95.1 },
+        { kind: "care", percent: 4 },
+      ],
+      window: { low: 0.3, high: 8 },
+      openPercent: 0,
+    });
+    const care = strata.find(({ kind }) => kind === "care");
+    expect(care?.labelInside).toBe(false);
+    expect((care?.labelY ?? 0) - (bands[0]?.labelY ?? 0)).toBeGreaterThanOrEqual(26);
+  });
 });

@@ -140,10 +140,13 @@ function glassPath(bottom: number): string {
   );
 }
 
-/** Pushes ascending label heights apart, as little as needed. */
-function spread(heights: readonly number[], gap: number): number[] {
+/** A label of the neck has two lines; labels of the body begin below them, px. */
+const BELOW_NECK_LABEL = 26;
+
+/** Pushes ascending label heights apart, as little as needed, none above the highest place allowed. */
+function spread(heights: readonly number[], gap: number, highest = -Infinity): number[] {
   const placed: number[] = [];
-  for (const height of heights) placed.push(Math.max(height, (placed.at(-1) ?? -Infinity) + gap));
+  for (const height of heights) placed.push(Math.max(height, highest, (placed.at(-1) ?? -Infinity) + gap));
   return placed;
 }
 
@@ -171,6 +174,7 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
     BAND_LABEL_GAP,
   );
 
+  const lowestOfNeck = upwards.length === 0 ? -Infinity : -Math.min(...upwards);
   const fromTheTop = [...(data.openPercent > 0 ? [{ kind: "open" as const, percent: data.openPercent }] : []), ...data.strata.toReversed()];
   let above = 0;
   const slices = fromTheTop.map(({ kind, percent }) => {
@@ -184,6 +188,7 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
   const outside = spread(
     middles.filter((_, i) => !slices[i]?.labelInside),
     LABEL_GAP,
+    lowestOfNeck + BELOW_NECK_LABEL,
   );
   const strata = slices.map((slice, i): BodyStratum => {
     const labelY = slice.labelInside ? (middles[i] ?? 0) : (outside.shift() ?? 0);

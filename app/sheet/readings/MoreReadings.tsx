@@ -8,6 +8,7 @@ import type { CorridorData } from "../../pictures/Corridor/geometry";
 import type { SheetReadings } from "../useReadings";
 import { useUnchanged } from "../useUnchanged";
 import { EstimateMark } from "./EstimateMark";
+import { MeasuredField } from "./MeasuredField";
 import classes from "./MoreReadings.module.css";
 
 interface MoreProps {
@@ -27,6 +28,9 @@ export const MoreReadings = memo(function MoreReadings({ readings, materials }: 
     <>
       <section aria-labelledby="ph-head">
         <h2 id="ph-head">pH</h2>
+        <p className={classes.line}>
+          <MeasuredField of="ph" /> on a 10 % dilution, as last made
+        </p>
         {corridor === null ? <p className={classes.none}>Nothing here asks for a pH.</p> : <Corridor {...corridor} />}
       </section>
       <div className={classes.pair}>
@@ -138,7 +142,8 @@ const Body = memo(function Body({
     <section aria-labelledby="body-head">
       <h2 id="body-head">Body</h2>
       <p className={classes.line}>
-        Density {densityGramsPerMl === null ? "not known" : `${written(densityGramsPerMl, 3)} g/mL`} <EstimateMark of="density" />
+        Density {densityGramsPerMl === null ? "not known" : `${written(densityGramsPerMl, 3)} g/mL`} <EstimateMark of="density" />{" "}
+        <MeasuredField of="density" />
       </p>
       <p className={classes.line}>
         <strong>Likely {clarity.outlook}</strong>: {clarity.why} <EstimateMark of="clarity" />

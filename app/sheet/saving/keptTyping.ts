@@ -1,4 +1,4 @@
-import { noTypedAim, type TypedSheet } from "../typed/typedSheet";
+import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "../typed/typedSheet";
 
 /** Typing that has not reached the database yet, kept on this device so that a reload loses nothing. */
 export interface KeptTyping {
@@ -38,7 +38,10 @@ function kept(value: unknown): KeptTyping | null {
   const isWhole = typeof candidate?.revision === "number" && Array.isArray(candidate.typed?.lines) && Array.isArray(candidate.typed.phases);
   if (!isWhole) return null;
   const { revision, typed } = candidate as KeptTyping;
-  // Kept before sheets had an aim and phases a temperature.
+  // Kept before sheets had an aim and measurements, and phases a temperature.
   const phases = typed.phases.map((phase) => ({ ...phase, temperature: phase.temperature ?? "" }));
-  return { revision, typed: { ...typed, phases, aim: { ...noTypedAim, ...typed.aim } } };
+  return {
+    revision,
+    typed: { ...typed, phases, aim: { ...noTypedAim, ...typed.aim }, measured: { ...nothingTypedMeasured, ...typed.measured } },
+  };
 }

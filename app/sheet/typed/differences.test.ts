@@ -1,12 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { differencesOf } from "./differences";
-import { noTypedAim, type TypedSheet } from "./typedSheet";
+import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "./typedSheet";
 
 const sheet: TypedSheet = {
   name: "Example wash",
   profile: "body-wash",
   batch: "600",
   aim: noTypedAim,
+  measured: nothingTypedMeasured,
   phases: [{ letter: "A", title: "", temperature: "" }],
   lines: [
     { id: "w", phase: "A", materialId: "water", percent: "", assay: "" },
@@ -40,5 +41,18 @@ describe("what two windows disagree on", () => {
 
   it("the order alone", () => {
     expect(differencesOf(sheet, { ...sheet, lines: [betaine, water] }, names)).toHaveLength(1);
+  });
+
+  it("each part of the aim by its name, and what was measured", () => {
+    const theirs: TypedSheet = {
+      ...sheet,
+      aim: { ...noTypedAim, eyeArea: true, forWhom: "the cast" },
+      measured: { ph: "5.2", density: "" },
+    };
+    expect(differencesOf(sheet, theirs, names)).toEqual([
+      { what: "Near the eye", mine: "no", theirs: "yes" },
+      { what: "For whom", mine: "empty", theirs: "the cast" },
+      { what: "Measured pH", mine: "empty", theirs: "5.2" },
+    ]);
   });
 });

@@ -1,4 +1,4 @@
-import type { TypedLine, TypedSheet } from "./typedSheet";
+import type { TypedAim, TypedLine, TypedSheet } from "./typedSheet";
 
 export interface Difference {
   readonly what: string;
@@ -7,6 +7,22 @@ export interface Difference {
 }
 
 const ABSENT = "not there";
+
+const aimNames: Readonly<Record<keyof TypedAim, string>> = {
+  school: "Way of working",
+  eyeArea: "Near the eye",
+  look: "Look",
+  leftOn: "Left on or rinsed",
+  forWhom: "For whom",
+  thickness: "Thickness",
+  without: "Without",
+  closeTo: "Close to",
+};
+
+function shownChoice(choice: string | boolean): string {
+  if (typeof choice === "boolean") return choice ? "yes" : "no";
+  return choice === "" ? "empty" : choice;
+}
 
 function shownPercent(sheet: TypedSheet, line: TypedLine | undefined): string {
   if (line === undefined) return ABSENT;
@@ -23,8 +39,11 @@ export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (mat
   compare("Name", mine.name, theirs.name);
   compare("Profile", mine.profile, theirs.profile);
   compare("Batch", mine.batch, theirs.batch);
-  const aimed = (sheet: TypedSheet) => Object.values(sheet.aim).join(", ");
-  compare("Aim", aimed(mine), aimed(theirs));
+  for (const key of Object.keys(aimNames) as (keyof TypedAim)[]) {
+    compare(aimNames[key], shownChoice(mine.aim[key]), shownChoice(theirs.aim[key]));
+  }
+  compare("Measured pH", shownChoice(mine.measured.ph), shownChoice(theirs.measured.ph));
+  compare("Measured density, g/mL", shownChoice(mine.measured.density), shownChoice(theirs.measured.density));
   for (const phase of mine.phases) {
     const other = theirs.phases.find(({ letter }) => letter === phase.letter);
     if (other !== undefined) compare(`Phase ${phase.letter}, °C`, phase.temperature, other.temperature);

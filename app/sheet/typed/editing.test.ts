@@ -10,7 +10,7 @@ import {
   withoutPhase,
   withRestLine,
 } from "./editing";
-import { noTypedAim, type TypedSheet } from "./typedSheet";
+import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "./typedSheet";
 
 const line = (id: string, phase: string) => ({ id, phase, materialId: `m-${id}`, percent: "1", assay: "" });
 
@@ -19,6 +19,7 @@ const sheet: TypedSheet = {
   profile: "hand-wash",
   batch: "600",
   aim: noTypedAim,
+  measured: nothingTypedMeasured,
   phases: [
     { letter: "A", title: "water", temperature: "" },
     { letter: "B", title: "cleansing", temperature: "" },

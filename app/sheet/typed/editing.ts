@@ -1,6 +1,6 @@
 import { massBalance } from "@tensidrum/core/formula";
 import { percentText, readPercent, toDecimals } from "@tensidrum/core/quantities";
-import { nextPhaseLetter, type TypedAim, type TypedLine, type TypedSheet } from "./typedSheet";
+import { nextPhaseLetter, type TypedAim, type TypedLine, type TypedMeasured, type TypedSheet } from "./typedSheet";
 
 /** Every change a maker can make to a sheet, as a pure step from one sheet to the next. */
 
@@ -10,6 +10,10 @@ export function withPercent(sheet: TypedSheet, lineId: string, percent: string):
 
 export function withAssay(sheet: TypedSheet, lineId: string, assay: string): TypedSheet {
   return withLine(sheet, lineId, (line) => ({ ...line, assay }));
+}
+
+export function withMeasured(sheet: TypedSheet, of: keyof TypedMeasured, text: string): TypedSheet {
+  return { ...sheet, measured: { ...sheet.measured, [of]: text } };
 }
 
 function withLine(sheet: TypedSheet, lineId: string, change: (line: TypedLine) => TypedLine): TypedSheet {

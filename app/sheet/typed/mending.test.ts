@@ -1,12 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { withChange } from "./mending";
-import { noTypedAim, type TypedSheet } from "./typedSheet";
+import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "./typedSheet";
 
 const sheet: TypedSheet = {
   name: "Example wash",
   profile: "body-wash",
   batch: "600",
   aim: noTypedAim,
+  measured: nothingTypedMeasured,
   phases: [
     { letter: "A", title: "", temperature: "" },
     { letter: "B", title: "", temperature: "40" },

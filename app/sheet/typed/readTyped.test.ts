@@ -1,12 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { percentField, readTyped } from "./readTyped";
-import { noTypedAim, type TypedSheet } from "./typedSheet";
+import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "./typedSheet";
 
 const typed = (percent: string, changes: Partial<TypedSheet> = {}): TypedSheet => ({
   name: "Example wash",
   profile: "body-wash",
   batch: "600",
   aim: noTypedAim,
+  measured: nothingTypedMeasured,
   phases: [{ letter: "A", title: "", temperature: "" }],
   lines: [
     { id: "w", phase: "A", materialId: "m-w", percent: "whatever stands here", assay: "" },
@@ -61,5 +62,17 @@ describe("reading the cells", () => {
       readTyped(typed("1", { lines: [{ id: "b", phase: "A", materialId: "m-b", percent: "1", assay }] }), 500);
     expect(withAssay("30,4").sheet.lines[0]?.assayPercent).toBe(30.4);
     expect(withAssay("0").problems[0]?.field).toBe("assay:b");
+  });
+
+  it("what was measured: a pH from 0 to 14, a density from 0.1 to 3 g/mL, or nothing", () => {
+    const measuredOf = (ph: string, density: string) => {
+      const { sheet, problems } = readTyped(typed("5", { measured: { ph, density } }), 500);
+      return { ...sheet.measured, problems: problems.map(({ field }) => field) };
+    };
+    expect(measuredOf("", " ")).toEqual({ ph: null, densityGramsPerMl: null, problems: [] });
+    expect(measuredOf("5,4", "1.03")).toEqual({ ph: 5.4, densityGramsPerMl: 1.03, problems: [] });
+    expect(measuredOf("0", "3")).toEqual({ ph: 0, densityGramsPerMl: 3, problems: [] });
+    expect(measuredOf("14.1", "0.09")).toEqual({ ph: null, densityGramsPerMl: null, problems: ["measuredPh", "measuredDensity"] });
+    expect(measuredOf("sour", "")).toMatchObject({ ph: null, problems: ["measuredPh"] });
   });
 });

@@ -1,11 +1,11 @@
-import type { Aim, ProfileSlug } from "@tensidrum/core/formula";
+import type { Aim, Measured, ProfileSlug } from "@tensidrum/core/formula";
 import { profileOf } from "@tensidrum/core/formula";
-import { readMassGrams, readPercent } from "@tensidrum/core/quantities";
+import { readMassGrams, readNumber, readPercent } from "@tensidrum/core/quantities";
 import { readAim } from "./readAim";
 import { massProblem, percentProblem } from "./numberWords";
 import { MOST_LINES, NAME_LENGTH, type TypedLine, type TypedSheet } from "./typedSheet";
 
-/** The field a sentence belongs to: "name", "batch", "profile", "percent:<line id>", "assay:<line id>", "lines". */
+/** The field a sentence belongs to: "name", "batch", "profile", "percent:<line id>", "assay:<line id>", "measuredPh", "measuredDensity", "lines". */
 export type FieldKey = string;
 
 export interface FieldProblem {
@@ -33,6 +33,7 @@ export interface ReadSheet {
   readonly profile: ProfileSlug;
   readonly batchGrams: number;
   readonly aim: Aim;
+  readonly measured: Measured;
   readonly phases: readonly ReadPhase[];
   readonly lines: readonly ReadLine[];
 }
@@ -75,6 +76,10 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
       profile: profile ?? FALLBACK_PROFILE,
       batchGrams: batch.ok ? batch.value : lastBatchGrams,
       aim: readAim(typed.aim),
+      measured: {
+        ph: readWithin(typed.measured.ph, PH, say),
+        densityGramsPerMl: readWithin(typed.measured.density, DENSITY, say),
+      },
       phases,
       lines,
     },
@@ -106,6 +111,23 @@ function readAssay(text: string, field: FieldKey, say: (field: FieldKey, message
   const read = readCell(text, field, say);
   if (read !== 0) return read;
   say(field, "A certificate of 0 % is none. Leave it empty or give more than 0.");
+  return null;
+}
+
+interface Within {
+  readonly field: FieldKey;
+  readonly low: number;
+  readonly high: number;
+  readonly message: string;
+}
+
+const PH: Within = { field: "measuredPh", low: 0, high: 14, message: "A pH lies from 0 to 14." };
+const DENSITY: Within = { field: "measuredDensity", low: 0.1, high: 3, message: "A density lies from 0.1 to 3 g/mL." };
+
+function readWithin(text: string, { field, low, high, message }: Within, say: (field: FieldKey, message: string) => void): number | null {
+  const read = readNumber(text);
+  if (read.ok && read.value >= low && read.value <= high) return read.value;
+  if (read.ok || read.problem !== "empty") say(field, message);
   return null;
 }
 

@@ -1,8 +1,17 @@
 import { describe, expect, it } from "vitest";
 import { sheetHistory, startHistory, type HistoryStep, type SheetHistory } from "./sheetHistory";
-import { noTypedAim, type TypedSheet } from "./typedSheet";
+import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "./typedSheet";
 
-const empty: TypedSheet = { name: "", profile: "body-wash", batch: "600", aim: noTypedAim, phases: [], lines: [], restLineId: null };
+const empty: TypedSheet = {
+  name: "",
+  profile: "body-wash",
+  batch: "600",
+  aim: noTypedAim,
+  measured: nothingTypedMeasured,
+  phases: [],
+  lines: [],
+  restLineId: null,
+};
 const named = (name: string, key: string | null = "name"): HistoryStep => ({
   kind: "change",
   key,

@@ -40,12 +40,21 @@ export const noTypedAim: TypedAim = {
   closeTo: "",
 };
 
+/** What was measured on the product, as typed; empty where nobody did. */
+export interface TypedMeasured {
+  readonly ph: string;
+  readonly density: string;
+}
+
+export const nothingTypedMeasured: TypedMeasured = { ph: "", density: "" };
+
 /** The sheet as typed. Lines stand in the order of their phases. */
 export interface TypedSheet {
   readonly name: string;
   readonly profile: string;
   readonly batch: string;
   readonly aim: TypedAim;
+  readonly measured: TypedMeasured;
   readonly phases: readonly TypedPhase[];
   readonly lines: readonly TypedLine[];
   readonly restLineId: string | null;

@@ -110,6 +110,7 @@ function contentOf(
     profile: read.profile,
     batchGrams: read.batchGrams,
     aim: aimOf(read),
+    measured: { ph: read.measured?.ph ?? null, densityGramsPerMl: read.measured?.densityGramsPerMl ?? null },
     phases,
     // The sheet keeps the order of its phases.
     lines: [...lines]

@@ -71,6 +71,7 @@ describe("files", () => {
       profile: "body-wash",
       batchGrams: 500,
       scales: [],
+      measured: { ph: 5.4, densityGramsPerMl: 1.021 },
       phases: [{ id: "water" }, { id: "B", temperatureC: 40 }],
       lines: [
         { id: "w", phase: "water", material: "water-distilled", qs: true },
@@ -81,6 +82,7 @@ describe("files", () => {
     const { formulaId: own } = await importFormula(JSON.stringify(file));
     const { formula, materials } = await read({ formulaId: own });
     expect(formula.lines[1]?.material).toBe("glycerin-2");
+    expect(formula.measured).toEqual({ ph: 5.4, densityGramsPerMl: 1.021 });
     expect(materials.get("glycerin-2")?.name).toBe("Lake glycerin");
     expect(formula.phases).toEqual([
       { id: "A", title: "water" },

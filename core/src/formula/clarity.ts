@@ -39,7 +39,7 @@ export function clarityOutlook(sheet: SettledSheet, looseOilPercent: number): Cl
   const { opaque, proteins } = cloudingLines(sheet);
   const ids = (lines: readonly SettledLine[]): readonly string[] => lines.map(({ line }) => line.id);
   const names = (lines: readonly SettledLine[]): string => lines.map(({ material }) => shownMaterial(material).name).join(", ");
-  if (opaque.length > 0) return { outlook: "cloudy", why: `${names(opaque)} scatter the light`, lines: ids(opaque) };
+  if (opaque.length > 0) return { outlook: "cloudy", why: `light is scattered by ${names(opaque)}`, lines: ids(opaque) };
   if (looseOilPercent > NOISE_PERCENT) {
     return { outlook: "hazy", why: `${writtenPercent(looseOilPercent)} % oil that nothing carries`, lines: ids(proteins) };
   }

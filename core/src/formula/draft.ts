@@ -1,7 +1,7 @@
 import { aimKeys, noAim, type Aim } from "./aim.ts";
 import type { Scale } from "../quantities/scales.ts";
 import type { ProfileSlug } from "./profiles.ts";
-import type { Formula, FormulaLine, Phase } from "./types.ts";
+import type { Formula, FormulaLine, MeasuredProduct, Phase } from "./types.ts";
 
 /** A line as it is worked on: it may still lack its number. */
 export interface DraftLine {
@@ -23,7 +23,16 @@ export interface Draft {
   readonly phases: readonly Phase[];
   readonly lines: readonly DraftLine[];
   readonly aim?: Aim;
+  readonly measured?: Measured;
 }
+
+/** What was measured on the product; null where nothing was. */
+export interface Measured {
+  readonly ph: number | null;
+  readonly densityGramsPerMl: number | null;
+}
+
+export const nothingMeasured: Measured = { ph: null, densityGramsPerMl: null };
 
 /** The formula a draft stands for. A line without a number yet counts as 0 %. */
 export function formulaOfDraft(draft: Draft): Formula {
@@ -34,9 +43,15 @@ export function formulaOfDraft(draft: Draft): Formula {
     ...aimKeys(draft.aim ?? noAim),
     batchGrams: draft.batchGrams,
     scales: draft.scales.map(({ name, readabilityGrams, capacityGrams }) => ({ name, readabilityGrams, capacityGrams })),
+    ...measuredKey(draft.measured ?? nothingMeasured),
     phases: draft.phases,
     lines: draft.lines.map(lineOfDraft),
   };
+}
+
+function measuredKey({ ph, densityGramsPerMl }: Measured): { readonly measured?: MeasuredProduct } {
+  if (ph === null && densityGramsPerMl === null) return {};
+  return { measured: { ...(ph === null ? {} : { ph }), ...(densityGramsPerMl === null ? {} : { densityGramsPerMl }) } };
 }
 
 function lineOfDraft(line: DraftLine): FormulaLine {

@@ -5,8 +5,8 @@ export type { Assessment, FormulaReading, Judgement, Known, Readings, Sums } fro
 export type { ClarityOutlook } from "./clarity.ts";
 export { bodyStrata } from "./bodyStrata.ts";
 export type { Stratum, StratumKind } from "./bodyStrata.ts";
-export { formulaOfDraft } from "./draft.ts";
-export type { Draft, DraftLine } from "./draft.ts";
+export { formulaOfDraft, nothingMeasured } from "./draft.ts";
+export type { Draft, DraftLine, Measured } from "./draft.ts";
 export { finestDecimals, gramsText } from "./gramsShown.ts";
 export { leavesOf } from "./leaves.ts";
 export type { Leaf } from "./leaves.ts";

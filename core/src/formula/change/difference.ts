@@ -64,6 +64,7 @@ function headDifferences(before: Formula, after: Formula): readonly HeadDifferen
   const [from, to] = [aimOf(before), aimOf(after)];
   const temperatures = ({ phases }: Formula): string =>
     phases.map(({ id, temperatureC }) => `${id} ${temperatureC === undefined ? "room" : `${temperatureC} °C`}`).join(", ");
+  const measured = (value: number | undefined): string => (value === undefined ? "not measured" : String(value));
   const pairs: readonly (readonly [string, string, string])[] = [
     ["Name", before.name, after.name],
     ["Profile", before.profile, after.profile],
@@ -77,6 +78,8 @@ function headDifferences(before: Formula, after: Formula): readonly HeadDifferen
     ["Without", from.without.join(", "), to.without.join(", ")],
     ["Close to", from.closeTo, to.closeTo],
     ["Phases", temperatures(before), temperatures(after)],
+    ["Measured pH", measured(before.measured?.ph), measured(after.measured?.ph)],
+    ["Measured density, g/mL", measured(before.measured?.densityGramsPerMl), measured(after.measured?.densityGramsPerMl)],
   ];
   return pairs.filter(([, a, b]) => a !== b).map(([what, a, b]) => ({ what, before: a, after: b }));
 }
