@@ -165,4 +165,4 @@ const lightsDown: DemoFormula = {
 };
 
 /** Newest change last, so that the board shows it first. */
-export const demoFormulas: readonly DemoFormula[] = [lightsDown, greenRoom, propRoom, curtainCall];
+export const demoFormulas: readonly DemoFormula[] = [greenRoom, propRoom, lightsDown, curtainCall];
