@@ -202,7 +202,7 @@ describe("preparing the database", () => {
 
   it("may be asked by several processes at once", async () => {
     await expect(Promise.all([prepare("reset"), prepare("once"), prepare("reset")])).resolves.toHaveLength(3);
-    expect(await listVersions(db, workshop.id, demoFormulas[2]?.id ?? "")).toHaveLength(2);
+    for (const { id, versions } of demoFormulas) expect(await listVersions(db, workshop.id, id)).toHaveLength(versions.length);
   });
 });
 
