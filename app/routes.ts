@@ -2,6 +2,9 @@ import { index, route, type RouteConfig } from "@react-router/dev/routes";
 
 export default [
   index("today/todayRoute.tsx"),
+  route("shelf", "shelf/shelfRoute.tsx"),
+  route("shelf/receive", "shelf/receiveRoute.tsx"),
+  route("shelf/:material", "shelf/materialRoute.tsx"),
   route("sheet", "sheet/newSheetRoute.ts"),
   route("sheet/:formulaId/:number?", "sheet/sheetRoute.tsx"),
   route("import", "sheet/versions/importRoute.tsx"),

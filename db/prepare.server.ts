@@ -40,7 +40,7 @@ export async function prepareDatabase({ connectionString, migrationsFolder, demo
     }
     if (demo === "reset" || (demo === "once" && !decided)) {
       await loadDemo(db);
-      say("Laid in the demo formulas of the wardrobe workshop.");
+      say("Laid in the demo formulas and the shelf of the wardrobe workshop.");
     }
     if (!decided) await markDemoDecided(db, workshop.id);
   } finally {

@@ -8,7 +8,7 @@ import { findVersion, listFormulas, listLines, listPhases, listVersions } from "
 import { listMaterials } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
-import { findMaterials } from "./lines/findMaterials";
+import { findMaterials } from "@tensidrum/core/search";
 import { withParts } from "./materials.server";
 import { typedAimOf } from "./typed/readAim";
 import type { TypedSheet } from "./typed/typedSheet";

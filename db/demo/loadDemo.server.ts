@@ -1,4 +1,3 @@
-import { createHash } from "node:crypto";
 import { assess, completeSnapshot, coreVersion, formulaOfDraft, noAim, nothingMeasured, type DraftLine } from "@tensidrum/core/formula";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
@@ -7,6 +6,8 @@ import { deleteFormula, insertDraftFrom, insertFormula, saveDraft, setDraft, typ
 import { listMaterials } from "../materials/queries.server";
 import { listScales } from "../scales/queries.server";
 import { demoFormulas, type DemoFormula, type DemoVersion } from "./formulas";
+import { loadLots } from "./loadLots.server";
+import { stableUuid } from "./stableUuid";
 import { workshop } from "./workshop";
 
 interface Bench {
@@ -15,7 +16,7 @@ interface Bench {
   readonly scales: readonly Scale[];
 }
 
-/** Lays the demo formulas in as they were on the first day; formulas of the maker's own stay. */
+/** Lays the demo formulas in as they were on the first day, and lots on the shelf; what the maker has of their own stays. */
 export async function loadDemo(db: Executor): Promise<void> {
   const stored = await listMaterials(db, workshop.id);
   const bench: Bench = {
@@ -28,6 +29,7 @@ export async function loadDemo(db: Executor): Promise<void> {
       await deleteFormula(tx, workshop.id, formula.id);
       await layIn(tx, formula, bench);
     }
+    await loadLots(tx, bench.idOfSlug);
   });
 }
 
@@ -100,10 +102,4 @@ function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
 
 function missing(material: string): never {
   throw new Error(`The demo uses "${material}", which the library does not hold`);
-}
-
-/** The same text always gives the same UUID (version 8, from a hash), so that demo lines keep theirs across versions. */
-function stableUuid(text: string): string {
-  const hex = createHash("sha256").update(text).digest("hex");
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }

@@ -128,6 +128,30 @@ export async function findVersion(
   return row;
 }
 
+/** Where a material is: each formula's current version and how much of it is in there; null where it takes the rest. */
+export async function usesOfMaterial(db: Executor, makerId: string, materialId: string, most: number) {
+  const current = db
+    .selectDistinctOn([versions.formulaId], { id: versions.id, formulaId: versions.formulaId, number: versions.number })
+    .from(versions)
+    .where(eq(versions.makerId, makerId))
+    .orderBy(versions.formulaId, ...currentFirst)
+    .as("current");
+  return db
+    .select({
+      formulaId: formulas.id,
+      name: formulas.name,
+      number: current.number,
+      percent: sql<number | null>`sum(${lines.percent})`.mapWith(Number),
+    })
+    .from(lines)
+    .innerJoin(current, eq(current.id, lines.versionId))
+    .innerJoin(formulas, eq(formulas.id, current.formulaId))
+    .where(and(eq(lines.makerId, makerId), eq(lines.materialId, materialId)))
+    .groupBy(formulas.id, formulas.name, current.number)
+    .orderBy(asc(formulas.name))
+    .limit(most);
+}
+
 export async function listVersions(db: Executor, makerId: string, formulaId: string) {
   return db
     .select({

@@ -25,27 +25,27 @@ const stations: readonly { readonly station: Station; readonly name: string }[] 
 
 const NOT_OPEN = "not open yet";
 
-export interface SheetPeg {
+/** What stands at a station that is open. */
+export interface OpenPeg {
   readonly to: string | null;
   readonly state: string;
   readonly isAlarm: boolean;
 }
 
+const CUPBOARD: OpenPeg = { to: "/shelf", state: "your cupboard", isAlarm: false };
+const CLOSED: OpenPeg = { to: null, state: NOT_OPEN, isAlarm: false };
+
 /** The six stations a formula passes, in order, seen from where the maker stands. */
-export function pegsSeenFrom(here: Station | null, sheet: SheetPeg): readonly Peg[] {
+export function pegsSeenFrom(here: Station | null, sheet: OpenPeg, shelf: OpenPeg = CUPBOARD): readonly Peg[] {
   const hereIndex = stations.findIndex(({ station }) => station === here);
-  return stations.map(({ station, name }, index) => {
-    const isSheet = station === "sheet";
-    return {
-      station,
-      name,
-      state: isSheet ? sheet.state : NOT_OPEN,
-      isAlarm: isSheet && sheet.isAlarm,
-      to: isSheet ? sheet.to : null,
-      isHere: station === here,
-      isReached: index <= hereIndex,
-    };
-  });
+  const open: Partial<Record<Station, OpenPeg>> = { shelf, sheet };
+  return stations.map(({ station, name }, index) => ({
+    station,
+    name,
+    ...(open[station] ?? CLOSED),
+    isHere: station === here,
+    isReached: index <= hereIndex,
+  }));
 }
 
 /** Words for a sheet's findings on its peg: the worst that is there. */

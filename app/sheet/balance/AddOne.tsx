@@ -3,7 +3,7 @@ import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { writtenPercent } from "@tensidrum/core/quantities";
 import { useState } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
-import type { FoundMaterial } from "../lines/findMaterials";
+import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "../lines/materialStore";
 import { useSheetActs } from "../SheetState";
 import { withChange } from "../typed/mending";

@@ -2,7 +2,7 @@ import { memo, type RefObject } from "react";
 import { useSheet } from "../SheetState";
 import type { TypedPhase } from "../typed/typedSheet";
 import classes from "./AddLine.module.css";
-import type { FoundMaterial } from "./findMaterials";
+import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "./materialStore";
 import { SearchField } from "./SearchField";
 import { roleOf, shownInci } from "@tensidrum/core/library";

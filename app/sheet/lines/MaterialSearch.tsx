@@ -4,7 +4,7 @@ import { type Ref, useEffect, useRef, useState } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import classes from "./AddLine.module.css";
-import type { FoundMaterial } from "./findMaterials";
+import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "./materialStore";
 import { SEARCH_INPUT } from "./searchInput";
 

@@ -1,4 +1,4 @@
-import { type FoundMaterial, materialFinder } from "./findMaterials";
+import { type FoundMaterial, materialFinder } from "@tensidrum/core/search";
 
 export interface MaterialStore {
   readonly all: readonly FoundMaterial[];

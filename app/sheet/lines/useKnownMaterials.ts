@@ -1,7 +1,7 @@
 import { type Material, shownMaterial, wholeMaterial } from "@tensidrum/core/library";
 import { useCallback, useState } from "react";
 import type { OpenSheet } from "../openSheet.server";
-import type { FoundMaterial } from "./findMaterials";
+import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "./materialStore";
 
 type Materials = ReadonlyMap<string, Material>;

@@ -1,6 +1,6 @@
 import type { Finding } from "@tensidrum/core/findings";
-import { useState } from "react";
-import { useFetcher } from "react-router";
+import { useEffect, useState } from "react";
+import { useFetcher, useRevalidator } from "react-router";
 import classes from "./Findings.module.css";
 
 /** What a maker said to a finding. */
@@ -34,11 +34,23 @@ export function AnswerFinding(props: AnswerProps) {
   return <Answering {...props} onClose={() => setOpen(false)} />;
 }
 
+/** Asks for the page's data again until what was kept is in it: a save in the same moment can drop the first asking. */
+function useUntilHere(isMissing: boolean): void {
+  const { revalidate, state } = useRevalidator();
+  useEffect(() => {
+    if (isMissing && state === "idle") void revalidate();
+  }, [isMissing, state, revalidate]);
+}
+
 function Answering({ formulaId, finding, answer, onClose }: AnswerProps & { readonly onClose: () => void }) {
-  const fetcher = useFetcher();
+  const fetcher = useFetcher<{ readonly kept: boolean }>();
   const [reason, setReason] = useState("");
+  const [sent, setSent] = useState<string | null>(null);
+  const isKept = fetcher.state === "idle" && fetcher.data?.kept === true;
+  useUntilHere(isKept && sent === finding.what && answer === undefined);
   const send = (intent: "keep" | "take-back") => {
     const form = { intent, code: finding.code, says: finding.what, reason: intent === "keep" ? reason : "" };
+    setSent(finding.what);
     void fetcher.submit(form, { method: "post", action: `/sheet/${formulaId}/answers` });
     if (intent === "take-back") onClose();
   };

@@ -1,5 +1,5 @@
 import { useEffect } from "react";
-import type { FoundMaterial } from "../lines/findMaterials";
+import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "../lines/materialStore";
 import type { OpenSheet } from "../openSheet.server";
 import type { SheetAnswer } from "../sheetAnswer";

@@ -3,7 +3,7 @@ import { shownMaterial } from "@tensidrum/core/library";
 import { percentText, written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
-import type { FoundMaterial } from "../lines/findMaterials";
+import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "../lines/materialStore";
 import { readAim } from "../typed/readAim";
 import type { TypedAim } from "../typed/typedSheet";

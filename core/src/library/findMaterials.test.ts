@@ -1,6 +1,6 @@
-import { referenceLibrary } from "@tensidrum/core/reference";
 import { describe, expect, it } from "vitest";
-import { findMaterials } from "./findMaterials";
+import { findMaterials } from "./findMaterials.ts";
+import { referenceLibrary } from "./referenceLibrary.ts";
 
 const all = referenceLibrary.map((facts) => ({ id: facts.slug, facts }));
 const slugsFor = (text: string) => findMaterials(all, text).map((found) => found.id);

@@ -1,5 +1,5 @@
-import type { Material } from "@tensidrum/core/library";
 import Fuse from "fuse.js";
+import type { Material } from "./material.ts";
 
 export interface FoundMaterial {
   readonly id: string;
@@ -14,7 +14,7 @@ export function findMaterials(all: readonly FoundMaterial[], text: string): read
 }
 
 /** The same search, prepared once for many texts. */
-export function materialFinder(all: readonly FoundMaterial[]): (text: string) => readonly FoundMaterial[] {
+export function materialFinder(all: readonly FoundMaterial[], most = MOST_MATCHES): (text: string) => readonly FoundMaterial[] {
   const fuse = new Fuse(all, {
     keys: [
       { name: "name", weight: 3, getFn: ({ facts }) => facts.name },
@@ -34,7 +34,7 @@ export function materialFinder(all: readonly FoundMaterial[]): (text: string) =>
   });
   return (text) => {
     const words = plainWords(text);
-    return words === "" ? [] : fuse.search(words, { limit: MOST_MATCHES }).map((match) => match.item);
+    return words === "" ? [] : fuse.search(words, { limit: most }).map((match) => match.item);
   };
 }
 

@@ -1,0 +1,41 @@
+import { writtenMass } from "@tensidrum/core/quantities";
+import { Link } from "react-router";
+import { ChargeTag } from "../components/ChargeSign";
+import type { OpenShelf } from "./shelf.server";
+import classes from "./LibraryTable.module.css";
+
+/** The library as rows: what there is, and how much of it stands on the shelf. */
+export function LibraryTable({ shelf }: { readonly shelf: OpenShelf }) {
+  const { rows, found } = shelf;
+  if (rows.length === 0) return <p>Nothing like that is in the library. Try another spelling or the INCI name.</p>;
+  return (
+    <>
+      <table className={classes.table}>
+        <caption>
+          {found} of {shelf.libraryCount} materials
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">material</th>
+            <th scope="col">INCI</th>
+            <th scope="col">role</th>
+            <th scope="col">on the shelf</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.slug}>
+              <th scope="row">
+                {row.charge !== null && <ChargeTag charge={row.charge} />} <Link to={`/shelf/${row.slug}`}>{row.name}</Link>
+              </th>
+              <td className={classes.inci}>{row.inci}</td>
+              <td>{row.role}</td>
+              <td className={classes.grams}>{row.leftGrams > 0 ? writtenMass(row.leftGrams) : ""}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {found > rows.length && <p>{found - rows.length} more. Narrow the sentence above to see them.</p>}
+    </>
+  );
+}

@@ -1,0 +1,129 @@
+import { writtenMass } from "@tensidrum/core/quantities";
+import { Form, useNavigation } from "react-router";
+import type { TypedMovement } from "./forms.server";
+import classes from "./Lots.module.css";
+import type { OpenMaterial } from "./openMaterial.server";
+
+interface LotsProps {
+  readonly material: OpenMaterial;
+  readonly answered: { readonly problem: string; readonly typed: TypedMovement } | null;
+}
+
+/** The lots of a material, what can be done to each by hand, and the books. */
+export function Lots({ material: { lots, movements }, answered }: LotsProps) {
+  return (
+    <section aria-labelledby="lots-head">
+      <h2 id="lots-head">{lots.length === 1 ? "One lot" : lots.length === 0 ? "No lot yet" : `${lots.length} lots`}</h2>
+      {lots.map((lot) => (
+        <Lot key={lot.id} lot={lot} answered={answered?.typed.lotId === lot.id ? answered : null} />
+      ))}
+      {movements.length > 0 && (
+        <table className={classes.books}>
+          <caption>The books, newest first. A row is never changed; a mistake is corrected by another.</caption>
+          <thead>
+            <tr>
+              <th scope="col">date</th>
+              <th scope="col">lot</th>
+              <th scope="col">what</th>
+              <th scope="col">g</th>
+              <th scope="col">left</th>
+            </tr>
+          </thead>
+          <tbody>
+            {movements.map((movement) => (
+              <tr key={movement.id}>
+                <td>{movement.day}</td>
+                <td>{movement.lot}</td>
+                <td>
+                  {kindWords[movement.kind]}
+                  {movement.note !== "" && `: ${movement.note}`}
+                </td>
+                <td>{signed(movement.grams)}</td>
+                <td>{movement.restGrams.toFixed(1)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+const kindWords: Readonly<Record<OpenMaterial["movements"][number]["kind"], string>> = {
+  receive: "received",
+  reserve: "promised to a batch",
+  release: "free again",
+  use: "used",
+  correct: "corrected",
+  discard: "poured away",
+};
+
+function signed(grams: number): string {
+  return `${grams > 0 ? "+" : "\u2212"}${Math.abs(grams).toFixed(1)}`;
+}
+
+interface LotProps {
+  readonly lot: OpenMaterial["lots"][number];
+  readonly answered: LotsProps["answered"];
+}
+
+function Lot({ lot, answered }: LotProps) {
+  const isBusy = useNavigation().state !== "idle";
+  const facts = [
+    lot.assay === null ? "no certificate" : `certificate ${lot.assay}`,
+    lot.price,
+    lot.opened === null ? null : `opened ${lot.opened}`,
+    lot.ends === null ? null : `ends ${lot.ends}`,
+    lot.supplier === "" ? null : `from ${lot.supplier}`,
+  ].filter((fact) => fact !== null);
+  return (
+    <article className={classes.lot} aria-label={`Lot ${lot.code}`}>
+      <h3>
+        Lot {lot.code}
+        <span>
+          {writtenMass(lot.leftGrams)} of {writtenMass(lot.packGrams)}
+        </span>
+      </h3>
+      <p>
+        {facts.join(" · ")}
+        {lot.promisedGrams > 0 && ` · ${writtenMass(lot.promisedGrams)} promised to a batch`}
+      </p>
+      {lot.note !== "" && <p>{lot.note}</p>}
+      <Form method="post" className={classes.hand} key={lot.movementId}>
+        <input type="hidden" name="id" value={lot.movementId} />
+        <input type="hidden" name="lotId" value={lot.id} />
+        <label>
+          grams
+          <input
+            name="grams"
+            inputMode="decimal"
+            autoComplete="off"
+            defaultValue={answered?.typed.grams ?? ""}
+            aria-invalid={answered !== null || undefined}
+          />
+        </label>
+        <label>
+          why
+          <input name="note" maxLength={200} autoComplete="off" defaultValue={answered?.typed.note ?? ""} className={classes.why} />
+        </label>
+        <span className={classes.doors}>
+          <button type="submit" name="kind" value="use" disabled={isBusy}>
+            Use some
+          </button>
+          <button type="submit" name="kind" value="weigh" disabled={isBusy}>
+            Correct to a weighing
+          </button>
+          <button type="submit" name="kind" value="discard" disabled={isBusy}>
+            Pour away
+          </button>
+          {lot.isUntouched && (
+            <button type="submit" name="kind" value="remove" disabled={isBusy}>
+              Take the lot out
+            </button>
+          )}
+        </span>
+        {answered !== null && <p role="alert">{answered.problem}</p>}
+      </Form>
+    </article>
+  );
+}

@@ -1,0 +1,69 @@
+import { Form, useSubmit } from "react-router";
+import type { Board } from "./boards";
+import type { ShelfFilter } from "./forms.server";
+import classes from "./ShelfSentence.module.css";
+
+interface ShelfSentenceProps {
+  readonly filter: ShelfFilter;
+  readonly boards: readonly Board[];
+  readonly charges: readonly { readonly charge: string; readonly name: string }[];
+}
+
+/** What is shown, as a sentence to choose in; with scripts each choice shows at once. */
+export function ShelfSentence({ filter, boards, charges }: ShelfSentenceProps) {
+  const submit = useSubmit();
+  return (
+    <Form
+      method="get"
+      action="/shelf"
+      className={classes.sentence}
+      role="search"
+      key={JSON.stringify({ ...filter, find: "" })}
+      onChange={(event) => {
+        if ((event.target as HTMLElement).tagName === "SELECT") void submit(event.currentTarget);
+      }}
+    >
+      <span>Show</span>
+      <select name="board" aria-label="Which materials" defaultValue={filter.board}>
+        <option value="all">everything</option>
+        {boards.map((board) => (
+          <option key={board.slug} value={board.slug}>
+            {board.name.toLowerCase()}
+          </option>
+        ))}
+      </select>
+      <span>of</span>
+      <select name="charge" aria-label="Of which charge" defaultValue={filter.charge}>
+        <option value="any">any charge</option>
+        {charges.map(({ charge, name }) => (
+          <option key={charge} value={charge}>
+            {name} charge
+          </option>
+        ))}
+      </select>
+      <span>in</span>
+      <select name="form" aria-label="In which form" defaultValue={filter.form}>
+        <option value="any">any form</option>
+        <option value="liquid">liquid form</option>
+        <option value="solid">solid form</option>
+      </select>
+      <span>that stands</span>
+      <select name="where" aria-label="Where it stands" defaultValue={filter.where}>
+        <option value="shelf">on my shelf</option>
+        <option value="library">in the library</option>
+      </select>
+      <span>named</span>
+      <input
+        name="find"
+        type="search"
+        defaultValue={filter.find}
+        placeholder="anything"
+        autoComplete="off"
+        aria-label="Name, INCI name, role or lot"
+        data-act="Find on the shelf"
+        data-key="n"
+      />
+      <button type="submit">Show</button>
+    </Form>
+  );
+}

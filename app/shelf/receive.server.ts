@@ -1,0 +1,16 @@
+import { shownMaterial } from "@tensidrum/core/library";
+import { database } from "../../db/client.server";
+import { listMaterials } from "../../db/materials/queries.server";
+import { currentMakerId } from "../frame/maker.server";
+
+/** What the form of a new lot needs: the materials there are, and identifiers for what it makes. */
+export async function openReceive(material: string) {
+  const all = await listMaterials(database(), currentMakerId());
+  return {
+    material: all.find(({ facts }) => facts.slug === material)?.facts.slug ?? "",
+    materials: all.map(({ facts }) => ({ slug: facts.slug, name: shownMaterial(facts).name, brings: facts.countsAsActive === true })),
+    ids: { id: crypto.randomUUID(), movementId: crypto.randomUUID() },
+  };
+}
+
+export type OpenReceive = Awaited<ReturnType<typeof openReceive>>;

@@ -1,0 +1,41 @@
+import { data, redirect, useActionData } from "react-router";
+import { answer } from "../frame/answer.server";
+import { Frame } from "../frame/Frame";
+import { pegsSeenFrom } from "../frame/washLine/pegs";
+import { WashLine } from "../frame/washLine/WashLine";
+import type { Route } from "./+types/receiveRoute";
+import { readLotForm } from "./forms.server";
+import { LotForm } from "./LotForm";
+import { openReceive } from "./receive.server";
+import classes from "./Shelf.module.css";
+import { receive } from "./stock.server";
+
+export const loader = answer(async ({ request }: Route.LoaderArgs) => openReceive(new URL(request.url).searchParams.get("material") ?? ""));
+
+export const action = answer(async ({ request }: Route.ActionArgs) => {
+  const { typed, lot, problems } = readLotForm(await request.formData());
+  if (problems.length > 0) return data({ problems, typed }, { status: 422 });
+  const received = await receive(typed, lot);
+  return "problems" in received ? data({ problems: received.problems, typed }, { status: 422 }) : redirect(`/shelf/${received.slug}`);
+});
+
+export default function ReceiveRoute({ loaderData }: Route.ComponentProps) {
+  const answered = useActionData<typeof action>();
+  return (
+    <Frame
+      head={<h1 className={classes.head}>Receive a lot</h1>}
+      line={
+        <WashLine
+          pegs={pegsSeenFrom(
+            "shelf",
+            { to: "/", state: "your formulas", isAlarm: false },
+            { to: "/shelf", state: "back to it", isAlarm: false },
+          )}
+        />
+      }
+    >
+      <title>Receive a lot, Tensidrum</title>
+      <LotForm {...loaderData} typed={answered?.typed} problems={answered?.problems ?? []} />
+    </Frame>
+  );
+}

@@ -1,0 +1,105 @@
+import { shownInci, shownMaterial, roleOf, type Material } from "@tensidrum/core/library";
+import { materialFinder } from "@tensidrum/core/search";
+import { seeTo } from "@tensidrum/core/stock";
+import dayjs from "dayjs";
+import { database } from "../../db/client.server";
+import { listMaterials } from "../../db/materials/queries.server";
+import { listLots } from "../../db/stock/queries.server";
+import { currentMakerId } from "../frame/maker.server";
+import { boardOf, boards } from "./boards";
+import type { ShelfFilter } from "./forms.server";
+
+type StandingLot = Awaited<ReturnType<typeof listLots>>[number];
+
+const LIQUIDS: ReadonlySet<string> = new Set(["liquid", "oil", "gel"]);
+/** More rows than this are no list to read; the sentence narrows it. */
+const MOST_ROWS = 200;
+const MOST_FOUND = 60;
+
+/** The shelf as it is asked for: boards of what stands there, or the rows of the whole library. */
+export async function openShelf(filter: ShelfFilter) {
+  const db = database();
+  const makerId = currentMakerId();
+  const [lots, all] = await Promise.all([listLots(db, makerId), listMaterials(db, makerId)]);
+  const today = dayjs().format("YYYY-MM-DD");
+  const standing = lots.filter(({ leftGrams }) => leftGrams > 0);
+  const lotsOf = new Map(standing.map(({ materialId }) => [materialId, standing.filter((lot) => lot.materialId === materialId)]));
+  const wanted = chosen(all, filter, standing);
+  const concerns = seeTo(standing, today);
+  const rows = wanted.slice(0, MOST_ROWS).map(({ id, facts }) => {
+    const own = lotsOf.get(id) ?? [];
+    return {
+      slug: facts.slug,
+      name: shownMaterial(facts).name,
+      inci: shownInci(facts),
+      role: roleOf(facts),
+      form: facts.form,
+      charge: facts.charge,
+      board: boardOf(facts.role).slug,
+      isScent: facts.role === "fragrance",
+      leftGrams: sumOf(own, ({ leftGrams }) => leftGrams),
+      packGrams: sumOf(own, ({ packGrams }) => packGrams),
+      concern: concerns.find(({ lot }) => lot.materialId === id)?.concern ?? null,
+      ends: monthOf(own.find(({ endsOn }) => endsOn !== null)?.endsOn ?? null),
+    };
+  });
+  return {
+    filter,
+    today: dayjs().format("ddd D MMMM YYYY"),
+    libraryCount: all.length,
+    standingCount: lotsOf.size,
+    found: wanted.length,
+    rows,
+    boards: boards
+      .map((board) => ({ slug: board.slug, name: board.name, tint: board.tint, things: rows.filter((row) => row.board === board.slug) }))
+      .filter(({ things }) => things.length > 0),
+    concerns: concerns.map(({ lot, concern, days }) => ({
+      lotId: lot.id,
+      slug: lot.facts.slug,
+      name: shownMaterial(lot.facts).name,
+      code: lot.code,
+      leftGrams: lot.leftGrams,
+      concern,
+      days,
+      ends: lot.endsOn === null ? "" : dayjs(lot.endsOn).format("D MMM YYYY"),
+    })),
+  };
+}
+
+export type OpenShelf = Awaited<ReturnType<typeof openShelf>>;
+
+function monthOf(day: string | null): string | null {
+  return day === null ? null : dayjs(day).format("MMM YY");
+}
+
+function sumOf<Item>(items: readonly Item[], of: (item: Item) => number): number {
+  return items.reduce((sum, item) => sum + of(item), 0);
+}
+
+type Stored = Awaited<ReturnType<typeof listMaterials>>[number];
+
+/** The materials the sentence asks for; a name or INCI name is looked for with mistakes, a lot by its code. */
+function chosen(
+  all: readonly Stored[],
+  { board, charge, form, where, find }: ShelfFilter,
+  standing: readonly StandingLot[],
+): readonly Stored[] {
+  const onShelf = new Set(standing.map(({ materialId }) => materialId));
+  const fits = ({ facts }: Stored): boolean =>
+    (board === "all" || boardOf(facts.role).slug === board) &&
+    (charge === "any" || facts.charge === charge) &&
+    (form === "any" || isOfForm(facts, form));
+  const there = all.filter((material) => (where === "library" || onShelf.has(material.id)) && fits(material));
+  if (find.trim() === "") return there;
+  const code = find.trim().toLowerCase();
+  const byLot = new Set(standing.filter((lot) => lot.code.toLowerCase().includes(code)).map(({ materialId }) => materialId));
+  const byName = materialFinder(there, MOST_FOUND)(find).map(({ id }) => id);
+  const order = new Map(byName.map((id, at) => [id, at]));
+  return there
+    .filter(({ id }) => order.has(id) || byLot.has(id))
+    .toSorted((a, b) => (order.get(a.id) ?? Infinity) - (order.get(b.id) ?? Infinity));
+}
+
+function isOfForm(facts: Material, form: "liquid" | "solid"): boolean {
+  return facts.form !== null && LIQUIDS.has(facts.form) === (form === "liquid");
+}

@@ -1,0 +1,75 @@
+import { Refusal } from "@tensidrum/core/formula";
+import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
+import { database } from "../../db/client.server";
+import { brokenConstraint } from "../../db/failures.server";
+import { materialsBySlug } from "../../db/materials/queries.server";
+import { addMovement, deleteLot, receiveLot, type NewMovement } from "../../db/stock/writes.server";
+import { currentMakerId } from "../frame/maker.server";
+import type { FieldProblem, LotField, ReadLot, TypedLot, TypedMovement } from "./forms.server";
+
+/** Puts a new lot on the shelf, or says at which field it must be mended. */
+export async function receive(
+  typed: TypedLot,
+  lot: ReadLot,
+): Promise<{ readonly slug: string } | { readonly problems: readonly FieldProblem<LotField>[] }> {
+  const db = database();
+  const makerId = currentMakerId();
+  const material = (await materialsBySlug(db, makerId, [typed.material])).at(-1);
+  if (material === undefined) return { problems: [{ field: "material", message: "Choose a material of the library." }] };
+  try {
+    await receiveLot(db, makerId, { ...lot, id: typed.id, materialId: material.id }, typed.movementId);
+  } catch (error) {
+    if (brokenConstraint(error) !== "taken") throw error;
+    return { problems: [{ field: "code", message: `There is a lot ${lot.code} of this material already. Give this one another code.` }] };
+  }
+  return { slug: material.facts.slug };
+}
+
+/** Enters what was done to a lot by hand. Answers what is wrong with the amount, or nothing. */
+export async function moveByHand(typed: TypedMovement): Promise<string | null> {
+  const db = database();
+  const makerId = currentMakerId();
+  if (typed.kind === "remove") return removeLot(typed.lotId);
+  const read = typed.kind === "weigh" ? readNumber(typed.grams.replace(/\s*g\s*$/i, "")) : readMassGrams(typed.grams);
+  if (!read.ok || read.value < 0) return "Give grams: 84, 1.2 kg.";
+  const grams = read.value;
+  try {
+    const isThere = await addMovement(db, makerId, { lotId: typed.lotId, movementId: typed.id }, (held) => movementOf(typed, grams, held));
+    if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
+    return null;
+  } catch (error) {
+    if (error instanceof Refusal && error.kind === "not-possible") return `${error.message} ${error.remedy}`;
+    throw error;
+  }
+}
+
+function movementOf(
+  { kind, note }: TypedMovement,
+  grams: number,
+  { freeGrams, leftGrams }: { readonly freeGrams: number; readonly leftGrams: number },
+): NewMovement {
+  if (kind === "weigh") {
+    if (grams === leftGrams)
+      throw new Refusal("not-possible", `The books say ${writtenMass(leftGrams)} too.`, "There is nothing to correct.");
+    return { kind: "correct", grams: grams - leftGrams, note: note === "" ? "weighed back" : note };
+  }
+  if (grams > freeGrams) {
+    throw new Refusal(
+      "not-possible",
+      `Only ${writtenMass(freeGrams)} are free.`,
+      freeGrams < leftGrams ? "The rest is promised to a batch." : "If more is in it, correct it to a weighing first.",
+    );
+  }
+  return { kind: kind === "use" ? "use" : "discard", grams: -grams, note };
+}
+
+async function removeLot(lotId: string): Promise<string | null> {
+  try {
+    await deleteLot(database(), currentMakerId(), lotId);
+    return null;
+  } catch (error) {
+    if (brokenConstraint(error) === "set")
+      return "Something was taken from this lot, so it stays in the books. Pour the rest away instead.";
+    throw error;
+  }
+}

@@ -1,0 +1,39 @@
+import dayjs from "dayjs";
+
+/** A lot as the shelf sees it. Dates are written 2026-11-26. */
+export interface StandingLot {
+  readonly leftGrams: number;
+  readonly packGrams: number;
+  readonly endsOn: string | null;
+}
+
+export type Concern = "ended" | "ends" | "low";
+
+export interface ToSeeTo<Lot> {
+  readonly lot: Lot;
+  readonly concern: Concern;
+  /** Days until it ends, negative when it has; null for one that is low. */
+  readonly days: number | null;
+}
+
+/** An ending is worth a thought so many days ahead. Ours: two months, time to use up or to buy. */
+const AHEAD_DAYS = 60;
+/** Below this part of its pack a lot is low, %. Ours. */
+const LOW_PERCENT = 10;
+
+const URGENCY: readonly Concern[] = ["ended", "ends", "low"];
+
+/**
+ * What on the shelf wants attention, the most urgent first: lots past their end, lots that end within 60 days, lots down
+ * to a tenth of their pack. One that is used up wants none. `today` is written 2026-11-26.
+ */
+export function seeTo<Lot extends StandingLot>(lots: readonly Lot[], today: string): readonly ToSeeTo<Lot>[] {
+  return lots
+    .filter(({ leftGrams }) => leftGrams > 0)
+    .flatMap((lot): ToSeeTo<Lot>[] => {
+      const days = lot.endsOn === null ? null : dayjs(lot.endsOn).diff(dayjs(today), "day");
+      if (days !== null && days <= AHEAD_DAYS) return [{ lot, concern: days < 0 ? "ended" : "ends", days }];
+      return lot.leftGrams <= (lot.packGrams * LOW_PERCENT) / 100 ? [{ lot, concern: "low", days: null }] : [];
+    })
+    .sort((a, b) => URGENCY.indexOf(a.concern) - URGENCY.indexOf(b.concern) || (a.days ?? 0) - (b.days ?? 0));
+}

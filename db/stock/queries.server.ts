@@ -1,0 +1,79 @@
+import type { Material } from "@tensidrum/core/library";
+import { and, asc, desc, eq, sql } from "drizzle-orm";
+import type { Executor } from "../client.server";
+import { materials } from "../materials/schema";
+import { lots, movements } from "./schema";
+
+/** A lot with what its movements leave. */
+const lotColumns = {
+  id: lots.id,
+  materialId: lots.materialId,
+  code: lots.code,
+  supplier: lots.supplier,
+  assayPercent: lots.assayPercent,
+  packGrams: lots.packGrams,
+  price: lots.price,
+  openedOn: lots.openedOn,
+  endsOn: lots.endsOn,
+  note: lots.note,
+  /** Nothing of it is promised to a batch, g. */
+  freeGrams: sql<number>`coalesce(sums.free, 0)`.mapWith(Number).as("free_grams"),
+  /** In the bottle, promised or not, g. */
+  leftGrams: sql<number>`coalesce(sums.in_it, 0)`.mapWith(Number).as("left_grams"),
+};
+
+function sumsOf(makerId: string) {
+  return sql`(select lot_id, sum(grams) as free, sum(grams) filter (where kind not in ('reserve', 'release')) as in_it
+    from ${movements} where maker_id = ${makerId} group by lot_id) as sums`;
+}
+
+/** Every lot of a maker with the facts of its material, the one that ends first before the others. */
+export async function listLots(db: Executor, makerId: string) {
+  return db
+    .select({ ...lotColumns, facts: sql<Material>`${materials.facts}`.as("facts") })
+    .from(lots)
+    .innerJoin(materials, eq(materials.id, lots.materialId))
+    .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
+    .where(eq(lots.makerId, makerId))
+    .orderBy(sql`${lots.endsOn} nulls last`, asc(lots.createdAt));
+}
+
+/** The lots of one material. */
+export async function lotsOfMaterial(db: Executor, makerId: string, materialId: string) {
+  return db
+    .select(lotColumns)
+    .from(lots)
+    .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
+    .where(and(eq(lots.makerId, makerId), eq(lots.materialId, materialId)))
+    .orderBy(sql`${lots.endsOn} nulls last`, asc(lots.createdAt));
+}
+
+/** One lot, or `undefined`. */
+export async function findLot(db: Executor, makerId: string, lotId: string) {
+  const [row] = await db
+    .select(lotColumns)
+    .from(lots)
+    .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
+    .where(and(eq(lots.makerId, makerId), eq(lots.id, lotId)));
+  return row;
+}
+
+/** The movements of one material's lots, the newest first. */
+export async function movementsOfMaterial(db: Executor, makerId: string, materialId: string, most: number) {
+  return db
+    .select({
+      id: movements.id,
+      lotId: movements.lotId,
+      kind: movements.kind,
+      grams: movements.grams,
+      note: movements.note,
+      madeAt: movements.madeAt,
+      /** What the lot held after it, g. */
+      restGrams: sql<number>`sum(${movements.grams}) over (partition by ${movements.lotId} order by ${movements.position})`.mapWith(Number),
+    })
+    .from(movements)
+    .innerJoin(lots, and(eq(lots.id, movements.lotId), eq(lots.makerId, movements.makerId)))
+    .where(and(eq(movements.makerId, makerId), eq(lots.materialId, materialId)))
+    .orderBy(desc(movements.position))
+    .limit(most);
+}

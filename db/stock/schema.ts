@@ -1,0 +1,78 @@
+import { sql } from "drizzle-orm";
+import { bigserial, check, date, foreignKey, index, numeric, pgTable, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
+import { makers } from "../makers/schema";
+import { materials } from "../materials/schema";
+
+export const movementKinds = ["receive", "reserve", "release", "use", "correct", "discard"] as const;
+
+export type MovementKind = (typeof movementKinds)[number];
+
+/** One bought bottle, jar or bag of a material. What is left of it is never stored: it is the sum of its movements. */
+export const lots = pgTable(
+  "lots",
+  {
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id")
+      .notNull()
+      .references(() => makers.id, { onDelete: "cascade" }),
+    materialId: uuid("material_id")
+      .notNull()
+      .references(() => materials.id),
+    /** As written on it, or as the maker names it. */
+    code: text("code").notNull(),
+    supplier: text("supplier").notNull().default(""),
+    /** Active content by its certificate, %; null where there is none. */
+    assayPercent: numeric("assay_percent", { mode: "number" }),
+    packGrams: numeric("pack_grams", { mode: "number" }).notNull(),
+    /** For the whole pack, in the maker's currency; null where unknown. */
+    price: numeric("price", { mode: "number" }),
+    openedOn: date("opened_on"),
+    endsOn: date("ends_on"),
+    note: text("note").notNull().default(""),
+    createdAt: timestamp("created_at", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    unique("lots_id_maker").on(table.id, table.makerId),
+    unique("lots_maker_material_code").on(table.makerId, table.materialId, table.code),
+    index("lots_material").on(table.materialId),
+    check("lots_code_length", sql`char_length(${table.code}) between 1 and 60`),
+    check("lots_words", sql`char_length(${table.supplier}) <= 120 and char_length(${table.note}) <= 500`),
+    check("lots_assay", sql`${table.assayPercent} > 0 and ${table.assayPercent} <= 100`),
+    check("lots_pack", sql`${table.packGrams} > 0 and ${table.packGrams} <= 1000000`),
+    check("lots_price", sql`${table.price} >= 0 and ${table.price} <= 1000000`),
+  ],
+);
+
+/** What came to a lot and went from it, signed, in grams. A row is never changed; a mistake is corrected by another row. */
+export const movements = pgTable(
+  "movements",
+  {
+    /** Made by the page, so that a movement sent twice is stored once. */
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    lotId: uuid("lot_id").notNull(),
+    kind: text("kind", { enum: movementKinds }).notNull(),
+    grams: numeric("grams", { mode: "number" }).notNull(),
+    /** A batch code, or why. */
+    note: text("note").notNull().default(""),
+    madeAt: timestamp("made_at", { withTimezone: true }).notNull().defaultNow(),
+    /** The order in which they were entered. */
+    position: bigserial("position", { mode: "number" }).notNull(),
+  },
+  (table) => [
+    foreignKey({ name: "movements_lot", columns: [table.lotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }).onDelete(
+      "cascade",
+    ),
+    index("movements_lot_position").on(table.lotId, table.position),
+    index("movements_maker_lot_grams").on(table.makerId, table.lotId, table.kind, table.grams),
+    check("movements_kind", sql`${table.kind} in ('receive', 'reserve', 'release', 'use', 'correct', 'discard')`),
+    check(
+      "movements_sign",
+      sql`case when ${table.kind} in ('receive', 'release') then ${table.grams} > 0
+        when ${table.kind} = 'correct' then ${table.grams} <> 0
+        else ${table.grams} < 0 end`,
+    ),
+    check("movements_size", sql`abs(${table.grams}) <= 1000000`),
+    check("movements_note_length", sql`char_length(${table.note}) <= 200`),
+  ],
+);

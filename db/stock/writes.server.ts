@@ -1,0 +1,77 @@
+import { and, eq, sql } from "drizzle-orm";
+import type { Executor } from "../client.server";
+import { lots, movements, type MovementKind } from "./schema";
+
+export interface NewLot {
+  readonly id: string;
+  readonly materialId: string;
+  readonly code: string;
+  readonly supplier: string;
+  readonly assayPercent: number | null;
+  readonly packGrams: number;
+  readonly price: number | null;
+  readonly openedOn: string | null;
+  readonly endsOn: string | null;
+  readonly note: string;
+}
+
+export interface NewMovement {
+  readonly kind: MovementKind;
+  /** Signed, g. */
+  readonly grams: number;
+  readonly note: string;
+}
+
+/** A lot with what came in it. */
+export async function receiveLot(db: Executor, makerId: string, lot: NewLot, movementId: string): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx.insert(lots).values({ ...lot, makerId });
+    await tx.insert(movements).values({ id: movementId, makerId, lotId: lot.id, kind: "receive", grams: lot.packGrams });
+  });
+}
+
+/**
+ * Adds a movement to a lot's ledger. `work` sees what the lot holds while nobody else can add, and says what is to be
+ * entered; one that was entered before, told by its id, is not entered again. Returns `false` when there is no such lot.
+ */
+export async function addMovement(
+  db: Executor,
+  makerId: string,
+  { lotId, movementId }: { readonly lotId: string; readonly movementId: string },
+  work: (held: { readonly freeGrams: number; readonly leftGrams: number }) => NewMovement,
+): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const [lot] = await tx
+      .select({ id: lots.id })
+      .from(lots)
+      .where(and(eq(lots.makerId, makerId), eq(lots.id, lotId)))
+      .for("update");
+    if (lot === undefined) return false;
+    const [entered] = await tx
+      .select({ id: movements.id })
+      .from(movements)
+      .where(and(eq(movements.makerId, makerId), eq(movements.id, movementId)));
+    if (entered !== undefined) return true;
+    const [sums] = await tx
+      .select({
+        free: sql<number>`coalesce(sum(${movements.grams}), 0)`.mapWith(Number),
+        left: sql<number>`coalesce(sum(${movements.grams}) filter (where ${movements.kind} not in ('reserve', 'release')), 0)`.mapWith(
+          Number,
+        ),
+      })
+      .from(movements)
+      .where(and(eq(movements.makerId, makerId), eq(movements.lotId, lotId)));
+    const movement = work({ freeGrams: sums?.free ?? 0, leftGrams: sums?.left ?? 0 });
+    await tx.insert(movements).values({ ...movement, id: movementId, makerId, lotId });
+    return true;
+  });
+}
+
+/** Takes a lot away that was typed by mistake. One that has been used stays: the database refuses. */
+export async function deleteLot(db: Executor, makerId: string, lotId: string): Promise<boolean> {
+  const gone = await db
+    .delete(lots)
+    .where(and(eq(lots.makerId, makerId), eq(lots.id, lotId)))
+    .returning({ id: lots.id });
+  return gone.length > 0;
+}
