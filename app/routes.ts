@@ -4,6 +4,7 @@ export default [
   index("today/todayRoute.tsx"),
   route("shelf", "shelf/shelfRoute.tsx"),
   route("shelf/receive", "shelf/receiveRoute.tsx"),
+  route("shelf/lots.json", "shelf/lotsRoute.ts"),
   route("shelf/:material", "shelf/materialRoute.tsx"),
   route("sheet", "sheet/newSheetRoute.ts"),
   route("sheet/:formulaId/:number?", "sheet/sheetRoute.tsx"),

@@ -10,6 +10,8 @@ import { makers } from "./makers/schema";
 import * as makerQueries from "./makers/queries.server";
 import * as materialQueries from "./materials/queries.server";
 import * as scaleQueries from "./scales/queries.server";
+import * as stockQueries from "./stock/queries.server";
+import * as stockWrites from "./stock/writes.server";
 import { freshDatabase } from "./testing/freshDatabase";
 
 const stranger = { id: crypto.randomUUID(), name: "Somebody else" };
@@ -17,10 +19,12 @@ const ownMaterialId = crypto.randomUUID();
 
 let db: Database;
 let close: () => Promise<void>;
+let glycerinId: string;
+let lotId: string;
 
 /** Everything the first maker owns, as the database has it. */
 async function possessions() {
-  const tables = ["formulas", "versions", "phases", "lines", "scales", "materials"];
+  const tables = ["formulas", "versions", "phases", "lines", "scales", "materials", "lots", "movements"];
   const counts = [];
   for (const table of tables) {
     const { rows } = await db.execute(
@@ -39,6 +43,10 @@ beforeAll(async () => {
   if (glycerin === undefined) throw new Error("no glycerin");
   const facts = { ...glycerin.facts, slug: "own-glycerin", name: "Own glycerin" };
   await materialQueries.insertOwnMaterial(db, workshop.id, { id: ownMaterialId, facts, basedOnId: glycerin.id });
+  glycerinId = glycerin.id;
+  const [lot] = await stockQueries.lotsOfMaterial(db, workshop.id, glycerinId);
+  if (lot === undefined) throw new Error("no glycerin on the demo's shelf");
+  lotId = lot.id;
 });
 
 afterAll(async () => close());
@@ -105,6 +113,22 @@ const asked: Record<string, () => Promise<unknown>> = {
       .then(() => "taken over")
       .catch(() => undefined);
   },
+  usesOfMaterial: async () => formulaQueries.usesOfMaterial(db, stranger.id, glycerinId, 10),
+  listLots: async () => stockQueries.listLots(db, stranger.id),
+  standingLots: async () => stockQueries.standingLots(db, stranger.id),
+  lotsOfMaterial: async () => stockQueries.lotsOfMaterial(db, stranger.id, glycerinId),
+  findLot: async () => stockQueries.findLot(db, stranger.id, lotId),
+  movementsOfMaterial: async () => stockQueries.movementsOfMaterial(db, stranger.id, glycerinId, 10),
+  receiveLot: async () => {
+    const lot = { id: lotId, materialId: ownMaterialId, code: "mine", supplier: "", note: "", packGrams: 1 };
+    return stockWrites
+      .receiveLot(db, stranger.id, { ...lot, assayPercent: null, price: null, openedOn: null, endsOn: null }, crypto.randomUUID())
+      .then(() => "taken over")
+      .catch(() => undefined);
+  },
+  addMovement: async () =>
+    stockWrites.addMovement(db, stranger.id, { lotId, movementId: crypto.randomUUID() }, () => ({ kind: "use", grams: -1, note: "" })),
+  deleteLot: async () => stockWrites.deleteLot(db, stranger.id, lotId),
   listAnswers: async () => answerQueries.listAnswers(db, stranger.id, greenRoom.id),
   saveAnswer: async () => answerQueries.saveAnswer(db, stranger.id, greenRoom.id, { code: "DUST", says: "It flies.", reason: "Mine now." }),
   deleteAnswer: async () => answerQueries.deleteAnswer(db, stranger.id, greenRoom.id, { code: "DUST", says: "Powder flies." }),

@@ -13,6 +13,10 @@ const views = [
   ["card", `${curtainCall}/2/card`],
   ["difference", `${curtainCall}/difference`],
   ["bring a formula in", "/import"],
+  ["shelf", "/shelf"],
+  ["library", "/shelf?where=library"],
+  ["material", "/shelf/cocamidopropyl-betaine"],
+  ["a lot that comes", "/shelf/receive"],
   ["scales", "/scales"],
   ["nothing here", "/nowhere"],
 ] as const;

@@ -12,6 +12,7 @@ import { StartPart } from "./start/StartPart";
 import { ReadingsPart } from "./readings/ReadingsPart";
 import { Versions } from "./readings/Versions";
 import { NoticePart } from "./saving/NoticePart";
+import { ShelfLotsProvider } from "./shelfLots";
 import classes from "./Sheet.module.css";
 import { FormPart, HeadPart, PicturePart, SavePart, TitlePart, UndoPart, WashLinePart } from "./SheetParts";
 import { SheetStateProvider } from "./SheetState";
@@ -22,45 +23,47 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
   return (
     <SheetStateProvider sheet={sheet}>
       <JudgedSheet>
-        <Frame
-          head={<HeadPart />}
-          doors={
-            <>
-              {isDraft && <SavePart />}
-              <Link className={classes.door} to={`/weighing/${sheet.formulaId}/${sheet.number}`} data-act="Weighing sheet" data-key="w">
-                Weighing sheet
-              </Link>
-            </>
-          }
-          line={<WashLinePart />}
-        >
-          <TitlePart />
-          <FormPart>
-            <div className={classes.picture}>
-              <PicturePart />
-            </div>
-            <div className={classes.lines}>
-              <AimPart />
-              <NoticePart />
-              <LinesPart />
-              {isDraft && <AddLinePart />}
-              <StartPart />
-              {isDraft && <WithoutScriptsPart />}
-              <div className={classes.foot}>
-                <p className={classes.scales}>
-                  Weighed on {scaleWords(sheet.scales)}. <Link to="/scales">Your scales</Link>
-                </p>
-                {isDraft && <BatchPart />}
-                {isDraft && <UndoPart />}
+        <ShelfLotsProvider>
+          <Frame
+            head={<HeadPart />}
+            doors={
+              <>
+                {isDraft && <SavePart />}
+                <Link className={classes.door} to={`/weighing/${sheet.formulaId}/${sheet.number}`} data-act="Weighing sheet" data-key="w">
+                  Weighing sheet
+                </Link>
+              </>
+            }
+            line={<WashLinePart />}
+          >
+            <TitlePart />
+            <FormPart>
+              <div className={classes.picture}>
+                <PicturePart />
               </div>
-              <MorePart />
-            </div>
-            <div className={classes.readings}>
-              <ReadingsPart />
-              <Versions sheet={sheet} />
-            </div>
-          </FormPart>
-        </Frame>
+              <div className={classes.lines}>
+                <AimPart />
+                <NoticePart />
+                <LinesPart />
+                {isDraft && <AddLinePart />}
+                <StartPart />
+                {isDraft && <WithoutScriptsPart />}
+                <div className={classes.foot}>
+                  <p className={classes.scales}>
+                    Weighed on {scaleWords(sheet.scales)}. <Link to="/scales">Your scales</Link>
+                  </p>
+                  {isDraft && <BatchPart />}
+                  {isDraft && <UndoPart />}
+                </div>
+                <MorePart />
+              </div>
+              <div className={classes.readings}>
+                <ReadingsPart />
+                <Versions sheet={sheet} />
+              </div>
+            </FormPart>
+          </Frame>
+        </ShelfLotsProvider>
       </JudgedSheet>
     </SheetStateProvider>
   );

@@ -54,7 +54,7 @@ export async function openMaterial(slug: string) {
       supplier: lot.supplier,
       note: lot.note,
       assay: lot.assayPercent === null ? null : `${writtenShort(lot.assayPercent, 2)} %`,
-      price: lot.price === null ? null : `${writtenShort((1000 * lot.price) / lot.packGrams, 2)} a kilogram`,
+      price: lot.price === null ? null : `${((1000 * lot.price) / lot.packGrams).toFixed(2)} a kilogram`,
       packGrams: lot.packGrams,
       opened: day(lot.openedOn),
       ends: day(lot.endsOn),

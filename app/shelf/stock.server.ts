@@ -3,9 +3,15 @@ import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantiti
 import { database } from "../../db/client.server";
 import { brokenConstraint } from "../../db/failures.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
+import { findLot, standingLots } from "../../db/stock/queries.server";
 import { addMovement, deleteLot, receiveLot, type NewMovement } from "../../db/stock/writes.server";
 import { currentMakerId } from "../frame/maker.server";
 import type { FieldProblem, LotField, ReadLot, TypedLot, TypedMovement } from "./forms.server";
+
+/** Every lot with something left in it. */
+export async function standing() {
+  return standingLots(database(), currentMakerId());
+}
 
 /** Puts a new lot on the shelf, or says at which field it must be mended. */
 export async function receive(
@@ -20,6 +26,8 @@ export async function receive(
     await receiveLot(db, makerId, { ...lot, id: typed.id, materialId: material.id }, typed.movementId);
   } catch (error) {
     if (brokenConstraint(error) !== "taken") throw error;
+    // The same form sent twice is one lot.
+    if ((await findLot(db, makerId, typed.id)) !== undefined) return { slug: material.facts.slug };
     return { problems: [{ field: "code", message: `There is a lot ${lot.code} of this material already. Give this one another code.` }] };
   }
   return { slug: material.facts.slug };

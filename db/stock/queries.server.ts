@@ -1,4 +1,5 @@
 import type { Material } from "@tensidrum/core/library";
+import type { ShelfLot } from "@tensidrum/core/stock";
 import { and, asc, desc, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { materials } from "../materials/schema";
@@ -35,6 +36,18 @@ export async function listLots(db: Executor, makerId: string) {
     .innerJoin(materials, eq(materials.id, lots.materialId))
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
     .where(eq(lots.makerId, makerId))
+    .orderBy(sql`${lots.endsOn} nulls last`, asc(lots.createdAt));
+}
+
+/** What stands on the shelf with something left in it, told by the slug of its material. */
+export async function standingLots(db: Executor, makerId: string): Promise<ShelfLot[]> {
+  const { id, code, packGrams, assayPercent, price, endsOn, leftGrams } = lotColumns;
+  return db
+    .select({ id, material: materials.slug, code, packGrams, assayPercent, price, endsOn, leftGrams })
+    .from(lots)
+    .innerJoin(materials, eq(materials.id, lots.materialId))
+    .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
+    .where(and(eq(lots.makerId, makerId), sql`sums.in_it > 0`))
     .orderBy(sql`${lots.endsOn} nulls last`, asc(lots.createdAt));
 }
 

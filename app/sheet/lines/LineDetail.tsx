@@ -4,6 +4,7 @@ import { useEffect, useState } from "react";
 import type { TypedLine } from "../typed/typedSheet";
 import { Exchange } from "./Exchange";
 import type { LineActions } from "./lineActions";
+import { LotsOfLine } from "./LotsOfLine";
 import classes from "./LineDetail.module.css";
 import { shownInci } from "@tensidrum/core/library";
 
@@ -50,6 +51,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
               )}
             </label>
           )}
+          {bringsActives && <LotsOfLine material={material.slug} isDraft={isDraft} onTake={(assay) => actions.typeAssay(line.id, assay)} />}
           {isDraft && material.countsAsActive === true && <Exchange lineId={line.id} />}
           {problem !== undefined && <p className={classes.problem}>{problem}</p>}
           <label className={classes.field}>

@@ -7,6 +7,7 @@ import { Corridor } from "../../pictures/Corridor/Corridor";
 import type { CorridorData } from "../../pictures/Corridor/geometry";
 import type { SheetReadings } from "../useReadings";
 import { useUnchanged } from "../useUnchanged";
+import { CostReading } from "./CostReading";
 import { EstimateMark } from "./EstimateMark";
 import { MeasuredField } from "./MeasuredField";
 import classes from "./MoreReadings.module.css";
@@ -161,7 +162,7 @@ const Body = memo(function Body({
           </div>
         ))}
       </dl>
-      <p className={classes.none}>Cost: no prices are known yet.</p>
+      <CostReading />
     </section>
   );
 });

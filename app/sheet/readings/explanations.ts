@@ -18,6 +18,12 @@ export const explanations = {
       "Figures of each cleanser by its share, less what little active matter and loose oil cost; steadier with a fifth to a half of amphoterics. Hard water, hands and tools change it.",
     source: "rules of the trade",
   },
+  cost: {
+    mark: "by the lots on the shelf",
+    words:
+      "Grams of each line at the price of the lot that ends first, since that one is to be used up first. Packs, energy and your own hours are not in it.",
+    source: "Σ grams × price ⁄ pack",
+  },
   density: {
     mark: "estimate, ± 2 %",
     words: "Volumes of the materials simply added up. Weigh a full measuring cup of the finished wash and type that instead.",

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { mixOfLots } from "./mixOfLots.ts";
 import { seeTo } from "./seeTo.ts";
+import { packPriceOf, type ShelfLot } from "./shelfLot.ts";
 
 describe("several lots in one line", () => {
   it("60 g at 30 % and 20 g at 28 % are 80 g at (1800 + 560) ÷ 80 = 29.5 %, and cost 60 × 0.01 + 20 × 0.02 = 1.00", () => {
@@ -70,5 +71,33 @@ describe("what on the shelf wants attention", () => {
       ["ends", 24],
       ["low", null],
     ]);
+  });
+});
+
+describe("what a material costs just now", () => {
+  const lot = (changes: Partial<ShelfLot>): ShelfLot => ({
+    id: "",
+    material: "glycerin",
+    code: "",
+    leftGrams: 10,
+    packGrams: 1000,
+    assayPercent: null,
+    price: 6,
+    endsOn: null,
+    ...changes,
+  });
+
+  it("is the price of the lot that ends first; one without an end comes last", () => {
+    const lots = [lot({ price: 1 }), lot({ price: 2, endsOn: "2027-05-01" }), lot({ price: 3, endsOn: "2027-01-01", packGrams: 500 })];
+    expect(packPriceOf(lots, "glycerin")).toEqual({ price: 3, packGrams: 500 });
+    expect(packPriceOf(lots.slice(0, 2), "glycerin")).toEqual({ price: 2, packGrams: 1000 });
+  });
+
+  it("passes over a lot that is used up or has no price, and is not known without any", () => {
+    const used = lot({ price: 3, endsOn: "2027-01-01", leftGrams: 0 });
+    const given = lot({ price: null, endsOn: "2027-01-02" });
+    expect(packPriceOf([used, given, lot({ price: 0 })], "glycerin")).toEqual({ price: 0, packGrams: 1000 });
+    expect(packPriceOf([used, given], "glycerin")).toBeNull();
+    expect(packPriceOf([lot({})], "panthenol-75")).toBeNull();
   });
 });

@@ -1,0 +1,42 @@
+import { costOf } from "@tensidrum/core/packing";
+import { shownMaterial } from "@tensidrum/core/library";
+import { packPriceOf } from "@tensidrum/core/stock";
+import { written } from "@tensidrum/core/quantities";
+import { useMemo } from "react";
+import { useReadingsInSight } from "../JudgedSheet";
+import { useShelfLots } from "../shelfLots";
+import { useSheet } from "../SheetState";
+import { EstimateMark } from "./EstimateMark";
+import classes from "./MoreReadings.module.css";
+
+/** What the batch costs by the lots on the shelf. */
+export function CostReading() {
+  const { known } = useSheet();
+  const lots = useShelfLots();
+  const { formula, shown } = useReadingsInSight(false);
+  const cost = useMemo(() => {
+    if (lots === null) return null;
+    const materialOf = new Map(formula.lines.map(({ id, material }) => [id, material]));
+    const lines = shown.lines.map(({ id, grams }) => ({ line: id, grams, pack: packPriceOf(lots, materialOf.get(id) ?? "") }));
+    const of = costOf({ lines, pieces: [], yieldGrams: formula.batchGrams, containers: 0 });
+    const names = of.unpriced.map((id) => {
+      const material = known.materials.bySlug.get(materialOf.get(id) ?? "");
+      return material === undefined ? id : shownMaterial(material).name;
+    });
+    return { ...of, names, isPriced: of.unpriced.length < lines.filter(({ grams }) => grams > 0).length };
+  }, [lots, formula, shown, known]);
+  if (cost === null || !cost.isPriced) return <p className={classes.none}>Cost: no prices of these materials are on the shelf.</p>;
+  return (
+    <p className={classes.line}>
+      <strong>Cost {written(cost.per100Grams ?? 0, 2)}</strong> for 100 g, {written(cost.total, 2)} for the batch, in your currency{" "}
+      <EstimateMark of="cost" />
+      {cost.names.length > 0 && (
+        <>
+          <br />
+          {cost.names.length === 1 ? "One line has no price" : `${cost.names.length} lines have no price`}: {cost.names.join(", ")}. It
+          costs more by them.
+        </>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,111 @@
+import { expect, FAILED_LOAD, test } from "./testing/test";
+
+// A form that must be mended is answered with 422.
+test.use({ allowedConsole: [FAILED_LOAD] });
+
+test("a lot comes to the shelf, some of it is used, a weighing corrects the books", async ({ page }) => {
+  await page.goto("/shelf");
+  await expect(page.getByRole("region", { name: "Cleansers" })).toContainText("412 g");
+  await page.getByRole("link", { name: "Receive a lot" }).click();
+  await page.getByLabel("Material").selectOption("Lauramine oxide");
+  await page.getByLabel("What came in the pack").fill("a lot");
+  await page.getByRole("button", { name: "Put it on the shelf" }).click();
+  await expect(page.getByText("Give what came in the pack, in g or kg: 500, 1.2 kg.")).toBeVisible();
+  await expect(page.getByText(/Give the lot a code/)).toBeVisible();
+  await expect(page.getByLabel("What came in the pack")).toHaveValue("a lot");
+  await page.getByLabel("What came in the pack").fill("1,2 kg");
+  await page.getByLabel("Lot code, as written on it").fill("LO-1");
+  await page.getByLabel("Strength by its certificate").fill("29,4");
+  await page.getByLabel("Price of the pack").fill("9.60");
+  await page.getByRole("button", { name: "Put it on the shelf" }).click();
+
+  const lot = page.getByRole("article", { name: "Lot LO-1" });
+  await expect(lot).toContainText("1200 g of 1200 g");
+  await expect(lot).toContainText("certificate 29.4 %");
+  await expect(lot).toContainText("8.00 a kilogram");
+  await lot.getByLabel("grams").fill("1300");
+  await lot.getByRole("button", { name: "Use some" }).click();
+  await expect(lot.getByRole("alert")).toContainText("Only 1200 g are free.");
+  await expect(lot.getByLabel("grams")).toHaveValue("1300");
+  await lot.getByLabel("grams").fill("84");
+  await lot.getByLabel("why").fill("Green Room trial");
+  await lot.getByRole("button", { name: "Use some" }).click();
+  await expect(lot).toContainText("1116 g of 1200 g");
+  await lot.getByLabel("grams").fill("1110,5");
+  await lot.getByRole("button", { name: "Correct to a weighing" }).click();
+  await expect(lot).toContainText("1110.5 g of 1200 g");
+  const books = page.getByRole("table", { name: /The books/ }).getByRole("row");
+  await expect(books.nth(1)).toContainText("corrected: weighed back");
+  await expect(books.nth(1)).toContainText("−5.5");
+  await expect(books.nth(2)).toContainText("used: Green Room trial");
+  await expect(books.nth(3)).toContainText("+1200.0");
+  // Something was taken from it: it is part of the books.
+  await expect(lot.getByRole("button", { name: "Take the lot out" })).toHaveCount(0);
+});
+
+test("the sentence of the shelf narrows it, forgives spelling, finds a lot by its code, and looks in the library", async ({ page }) => {
+  await page.goto("/shelf");
+  await page.getByRole("combobox", { name: "Of which charge" }).selectOption("amphoteric charge");
+  await expect(page.getByRole("link", { name: /Glycerin/ })).toHaveCount(0);
+  await expect(page.getByRole("link", { name: "Cocamidopropyl betaine" })).toBeVisible();
+  await page.goto("/shelf");
+  const find = page.getByRole("searchbox", { name: "Name, INCI name, role or lot" });
+  await find.fill("pantenol");
+  await find.press("Enter");
+  await expect(page.getByRole("region", { name: "Care, feel" }).getByRole("listitem")).toHaveCount(1);
+  await expect(page.getByRole("link", { name: "D-panthenol" })).toBeVisible();
+  await find.fill("b-131");
+  await find.press("Enter");
+  await expect(page.getByRole("link", { name: "Cocamidopropyl betaine" })).toBeVisible();
+  await find.fill("poloxamer");
+  await find.press("Enter");
+  await page.getByRole("link", { name: "Look in the library" }).click();
+  await expect(page.getByRole("combobox", { name: "Where it stands" })).toHaveValue("library");
+  await page
+    .getByRole("link", { name: /Poloxamer/ })
+    .first()
+    .click();
+  await expect(page.getByRole("heading", { name: "Facts, and how sure" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "No lot yet" })).toBeVisible();
+});
+
+test("a lot on a line of the Sheet changes the active matter, and prices of the shelf give the cost", async ({ page }) => {
+  await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100");
+  const active = page.getByRole("region", { name: "Active matter" }).locator("output");
+  await expect(active).toHaveText("12.34");
+  await page.getByRole("button", { name: "Cocamidopropyl betaine", exact: true }).click();
+  const lots = page.getByRole("list", { name: "Lots on your shelf" }).getByRole("listitem");
+  await expect(lots).toHaveCount(2);
+  // 14 % of a 30.4 % betaine instead of a 30 % one: 0.056 % more.
+  await lots.filter({ hasText: "B-114" }).getByRole("button", { name: "Count with it" }).click();
+  await expect(active).toHaveText("12.39");
+  await expect(page.getByText(/Cost \d\.\d\d for 100 g/)).toBeVisible();
+  await expect(page.getByText(/has no price: Citric acid 50 %/)).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(active).toHaveText("12.34");
+});
+
+test("what is first to see to leads to its lot", async ({ page }) => {
+  await page.goto("/shelf");
+  const first = page.getByRole("region", { name: "First to see to" }).getByRole("listitem");
+  await expect(first.nth(0)).toContainText("Lemon essential oil ended 6 days ago.");
+  await expect(first.nth(1)).toContainText("Juniper berry essential oil ends in 21 days.");
+  await expect(first.last()).toContainText("Sodium benzoate is down to a tenth of its pack.");
+  await first.last().getByRole("link", { name: "Sodium benzoate" }).click();
+  await expect(page.getByRole("article", { name: "Lot SB-6" })).toContainText("3.1 g of 100 g");
+});
+
+test("the shelf works with scripts switched off", async ({ browser, application }) => {
+  const context = await browser.newContext({ baseURL: application.address, javaScriptEnabled: false });
+  const page = await context.newPage();
+  await page.goto("/shelf");
+  await page.getByRole("combobox", { name: "Which materials" }).selectOption("keep, ph");
+  await page.getByRole("button", { name: "Show" }).click();
+  await expect(page.getByRole("region", { name: "Cleansers" })).toHaveCount(0);
+  await page.getByRole("link", { name: "Potassium sorbate" }).click();
+  const lot = page.getByRole("article", { name: "Lot PS-6" });
+  await lot.getByLabel("grams").fill("4");
+  await lot.getByRole("button", { name: "Pour away" }).click();
+  await expect(lot).toContainText("60 g of 100 g");
+  await context.close();
+});
