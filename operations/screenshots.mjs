@@ -34,6 +34,9 @@ const views = [
       for (let k = 0; k < 8; k += 1) await page.keyboard.press("ArrowRight");
     },
   },
+  { name: "card", path: `${CURTAIN_CALL}/2/card` },
+  { name: "shelf", path: "/shelf" },
+  { name: "material", path: "/shelf/cocamidopropyl-betaine" },
   { name: "difference", path: `${CURTAIN_CALL}/difference` },
   { name: "weighing", path: "/weighing/5ea50000-0000-4000-8000-00000000c100/2" },
   {
