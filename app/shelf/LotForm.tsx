@@ -1,13 +1,13 @@
 import { Button } from "@mantine/core";
 import { type ReactNode, useRef } from "react";
 import { Form, useNavigation } from "react-router";
-import type { FieldProblem, LotField, TypedLot } from "./forms.server";
+import type { LotField, LotProblem, TypedLot } from "./readLot";
 import classes from "./LotForm.module.css";
 import type { OpenReceive } from "./receive.server";
 
 interface LotFormProps extends OpenReceive {
   readonly typed: TypedLot | undefined;
-  readonly problems: readonly FieldProblem<LotField>[];
+  readonly problems: readonly LotProblem[];
 }
 
 /** What is written on a bottle that came. The browser makes the identifiers anew; without scripts those of the page stand. */

@@ -1,8 +1,8 @@
 import { Refusal } from "@tensidrum/core/formula";
 import { charges, type Charge } from "@tensidrum/core/library";
-import { readMassGrams, readNumber, readPercent } from "@tensidrum/core/quantities";
 import Joi from "joi";
 import { boards } from "./boards";
+import type { TypedLot } from "./readLot";
 
 export const shelfStates = ["any", "liquid", "solid"] as const;
 export const places = ["shelf", "library"] as const;
@@ -41,29 +41,7 @@ export function readMaterialSlug(text: string | undefined): string {
 
 const words = (most: number) => Joi.string().allow("").trim().max(most).default("");
 
-/** The form of a new lot, as typed. */
-export interface TypedLot {
-  readonly id: string;
-  readonly movementId: string;
-  readonly material: string;
-  readonly code: string;
-  readonly grams: string;
-  readonly assay: string;
-  readonly price: string;
-  readonly supplier: string;
-  readonly openedOn: string;
-  readonly endsOn: string;
-  readonly note: string;
-}
-
-export type LotField = "material" | "code" | "grams" | "assay" | "price" | "openedOn" | "endsOn";
-
-export interface FieldProblem<Field extends string> {
-  readonly field: Field;
-  readonly message: string;
-}
-
-const lotSchema = Joi.object<TypedLot>({
+const lotSchema = Joi.object<TypedLot & TypedLotIds>({
   id: Joi.string().guid().required(),
   movementId: Joi.string().guid().required(),
   material: words(200),
@@ -77,19 +55,11 @@ const lotSchema = Joi.object<TypedLot>({
   note: words(500),
 });
 
-export interface ReadLot {
-  readonly code: string;
-  readonly packGrams: number;
-  readonly assayPercent: number | null;
-  readonly price: number | null;
-  readonly supplier: string;
-  readonly openedOn: string | null;
-  readonly endsOn: string | null;
-  readonly note: string;
+/** Identifiers the page made for a lot and for what came in it. */
+export interface TypedLotIds {
+  readonly id: string;
+  readonly movementId: string;
 }
-
-const MOST_PRICE = 1_000_000;
-const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
 function formOf<Typed>(form: FormData, schema: Joi.ObjectSchema<Typed>): Typed {
   const { value, error } = schema.validate(Object.fromEntries(form), { abortEarly: true });
@@ -98,44 +68,9 @@ function formOf<Typed>(form: FormData, schema: Joi.ObjectSchema<Typed>): Typed {
   return value;
 }
 
-/** Reads the form of a lot. What the maker can mend comes back field by field. */
-export function readLotForm(form: FormData): {
-  readonly typed: TypedLot;
-  readonly lot: ReadLot;
-  readonly problems: readonly FieldProblem<LotField>[];
-} {
-  const typed = formOf(form, lotSchema);
-  const problems: FieldProblem<LotField>[] = [];
-  const say = (field: LotField, message: string): null => {
-    problems.push({ field, message });
-    return null;
-  };
-  const grams = readMassGrams(typed.grams);
-  if (!grams.ok) say("grams", "Give what came in the pack, in g or kg: 500, 1.2 kg.");
-  if (typed.code === "") say("code", "Give the lot a code: what is written on it, or a name of your own.");
-  const day = (field: "openedOn" | "endsOn"): string | null => {
-    if (typed[field] === "") return null;
-    return DAY.test(typed[field]) ? typed[field] : say(field, "Write the date as year, month, day: 2027-03-31.");
-  };
-  const assay = typed.assay === "" ? null : readPercent(typed.assay);
-  if (assay !== null && (!assay.ok || assay.value === 0)) say("assay", "A certificate says more than 0 and at most 100 %.");
-  const price = typed.price === "" ? null : readNumber(typed.price);
-  if (price !== null && (!price.ok || price.value < 0 || price.value > MOST_PRICE))
-    say("price", "Give the price of the whole pack, or leave it empty.");
-  return {
-    typed,
-    problems,
-    lot: {
-      code: typed.code,
-      packGrams: grams.ok ? grams.value : 0,
-      assayPercent: assay?.ok === true ? assay.value : null,
-      price: price?.ok === true ? price.value : null,
-      supplier: typed.supplier,
-      openedOn: day("openedOn"),
-      endsOn: day("endsOn"),
-      note: typed.note,
-    },
-  };
+/** Reads the form of a lot. */
+export function readLotForm(form: FormData): TypedLot & TypedLotIds {
+  return formOf(form, lotSchema);
 }
 
 export const handKinds = ["use", "weigh", "discard", "remove"] as const;

@@ -13,9 +13,8 @@ import { receive } from "./stock.server";
 export const loader = answer(async ({ request }: Route.LoaderArgs) => openReceive(new URL(request.url).searchParams.get("material") ?? ""));
 
 export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const { typed, lot, problems } = readLotForm(await request.formData());
-  if (problems.length > 0) return data({ problems, typed }, { status: 422 });
-  const received = await receive(typed, lot);
+  const typed = readLotForm(await request.formData());
+  const received = await receive(typed);
   return "problems" in received ? data({ problems: received.problems, typed }, { status: 422 }) : redirect(`/shelf/${received.slug}`);
 });
 

@@ -6,7 +6,8 @@ import { materialsBySlug } from "../../db/materials/queries.server";
 import { findLot, standingLots } from "../../db/stock/queries.server";
 import { addMovement, deleteLot, receiveLot, type NewMovement } from "../../db/stock/writes.server";
 import { currentMakerId } from "../frame/maker.server";
-import type { FieldProblem, LotField, ReadLot, TypedLot, TypedMovement } from "./forms.server";
+import type { TypedLotIds, TypedMovement } from "./forms.server";
+import { readLot, type LotProblem, type TypedLot } from "./readLot";
 
 /** Every lot with something left in it. */
 export async function standing() {
@@ -15,9 +16,10 @@ export async function standing() {
 
 /** Puts a new lot on the shelf, or says at which field it must be mended. */
 export async function receive(
-  typed: TypedLot,
-  lot: ReadLot,
-): Promise<{ readonly slug: string } | { readonly problems: readonly FieldProblem<LotField>[] }> {
+  typed: TypedLot & TypedLotIds,
+): Promise<{ readonly slug: string } | { readonly problems: readonly LotProblem[] }> {
+  const { lot, problems } = readLot(typed);
+  if (problems.length > 0) return { problems };
   const db = database();
   const makerId = currentMakerId();
   const material = (await materialsBySlug(db, makerId, [typed.material])).at(-1);
