@@ -4,6 +4,8 @@ export default [
   index("today/todayRoute.tsx"),
   route("shelf", "shelf/shelfRoute.tsx"),
   route("shelf/receive", "shelf/receiveRoute.tsx"),
+  route("shelf/import", "shelf/importing/importRoute.tsx"),
+  route("shelf/lots.csv", "shelf/importing/exportRoute.ts"),
   route("shelf/lots.json", "shelf/lotsRoute.ts"),
   route("shelf/:material", "shelf/materialRoute.tsx"),
   route("sheet", "sheet/newSheetRoute.ts"),

@@ -126,6 +126,14 @@ const asked: Record<string, () => Promise<unknown>> = {
       .then(() => "taken over")
       .catch(() => undefined);
   },
+  receiveLots: async () => {
+    const lot = { id: crypto.randomUUID(), materialId: ownMaterialId, code: "mine", supplier: "", note: "", packGrams: 1 };
+    const row = { ...lot, assayPercent: null, price: null, openedOn: null, endsOn: null };
+    return stockWrites
+      .receiveLots(db, stranger.id, [{ lot: row, movementId: crypto.randomUUID() }])
+      .then(() => "taken over")
+      .catch(() => undefined);
+  },
   addMovement: async () =>
     stockWrites.addMovement(db, stranger.id, { lotId, movementId: crypto.randomUUID() }, () => ({ kind: "use", grams: -1, note: "" })),
   deleteLot: async () => stockWrites.deleteLot(db, stranger.id, lotId),

@@ -95,6 +95,50 @@ test("what is first to see to leads to its lot", async ({ page }) => {
   await expect(page.getByRole("article", { name: "Lot SB-6" })).toContainText("3.1 g of 100 g");
 });
 
+test("a list comes in: columns matched, rows shown, the good ones stored, and the Sheet counts with one of them", async ({ page }) => {
+  await page.goto("/shelf");
+  await page.getByRole("link", { name: "Import a list" }).click();
+  await page.getByLabel("or its rows").fill("only one column");
+  await page.getByRole("button", { name: "Read it" }).click();
+  await expect(page.getByRole("alert")).toContainText("Only one column was found.");
+  await expect(page.getByLabel("or its rows")).toHaveValue("only one column");
+  const list = [
+    "Ingredient;Lot No.;Size;certificate;Price",
+    "cocamidopropil betain;B-200;1 kg;31,5;8,20",
+    "Glycerin;GL-9;plenty;;3",
+    "moondust;M-1;10;;",
+    "Sodium benzoate;SB-7;100;;=4+4",
+  ].join("\n");
+  await page.getByLabel("or its rows").fill(list);
+  await page.getByRole("button", { name: "Read it" }).click();
+  await expect(page.getByText("1 of 4 rows can be brought in.")).toBeVisible();
+  await expect(page.getByRole("row", { name: /GL-9/ })).toContainText("Give what came in the pack");
+  await expect(page.getByRole("row", { name: /moondust/ })).toContainText("is not in the library");
+  await expect(page.getByRole("row", { name: /SB-7/ })).toContainText("as a number");
+  await expect(page.getByRole("row", { name: /B-200/ })).toContainText("Cocamidopropyl betaine a guess for");
+  // The column of the certificate was not guessed.
+  await page.getByLabel("strength by its certificate, %").selectOption("certificate");
+  await page.getByRole("button", { name: "Read it again so" }).click();
+  await expect(page.getByRole("row", { name: /B-200/ })).toContainText("31,5");
+  await page.getByRole("button", { name: "Put the ticked rows on the shelf" }).click();
+  await expect(page.getByRole("heading", { name: "The shelf" })).toBeVisible();
+
+  await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100");
+  await page.getByRole("button", { name: "Cocamidopropyl betaine", exact: true }).click();
+  const lots = page.getByRole("list", { name: "Lots on your shelf" }).getByRole("listitem");
+  // 14 % of a 31.5 % betaine instead of a 30 % one: 0.21 % more.
+  await lots.filter({ hasText: "B-200" }).getByRole("button", { name: "Count with it" }).click();
+  await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText("12.55");
+  await page.getByRole("button", { name: "Undo" }).click();
+
+  // The same list again: what stands there already is told.
+  await page.goto("/shelf/import");
+  await page.getByLabel("or its rows").fill(list);
+  await page.getByRole("button", { name: "Read it" }).click();
+  await expect(page.getByRole("row", { name: /B-200/ })).toContainText("stands on the shelf already");
+  await expect(page.getByRole("button", { name: "Put the ticked rows on the shelf" })).toBeDisabled();
+});
+
 test("the shelf works with scripts switched off", async ({ browser, application }) => {
   const context = await browser.newContext({ baseURL: application.address, javaScriptEnabled: false });
   const page = await context.newPage();

@@ -26,9 +26,17 @@ export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
         </>
       }
       doors={
-        <Link to="/shelf/receive" className={classes.receive} data-act="Receive a lot" data-key="r">
-          Receive a lot
-        </Link>
+        <>
+          <Link to="/shelf/import" data-act="Import a list of lots">
+            Import a list
+          </Link>
+          <a href="/shelf/lots.csv" data-act="Download the lots as CSV">
+            As CSV
+          </a>
+          <Link to="/shelf/receive" className={classes.receive} data-act="Receive a lot" data-key="r">
+            Receive a lot
+          </Link>
+        </>
       }
       line={
         <WashLine

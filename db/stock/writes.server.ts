@@ -24,9 +24,28 @@ export interface NewMovement {
 
 /** A lot with what came in it. */
 export async function receiveLot(db: Executor, makerId: string, lot: NewLot, movementId: string): Promise<void> {
+  await receiveLots(db, makerId, [{ lot, movementId }]);
+}
+
+/** So many rows go in one statement; PostgreSQL counts at most 65,535 values. */
+const ROWS_AT_ONCE = 1000;
+
+/** Many lots with what came in each: all of them or none. */
+export async function receiveLots(
+  db: Executor,
+  makerId: string,
+  received: readonly { readonly lot: NewLot; readonly movementId: string }[],
+): Promise<void> {
   await db.transaction(async (tx) => {
-    await tx.insert(lots).values({ ...lot, makerId });
-    await tx.insert(movements).values({ id: movementId, makerId, lotId: lot.id, kind: "receive", grams: lot.packGrams });
+    for (let from = 0; from < received.length; from += ROWS_AT_ONCE) {
+      const some = received.slice(from, from + ROWS_AT_ONCE);
+      await tx.insert(lots).values(some.map(({ lot }) => ({ ...lot, makerId })));
+      await tx
+        .insert(movements)
+        .values(
+          some.map(({ lot, movementId }) => ({ id: movementId, makerId, lotId: lot.id, kind: "receive" as const, grams: lot.packGrams })),
+        );
+    }
   });
 }
 

@@ -68,6 +68,8 @@ export function useAutosave({
   const [problems, setProblems] = useState(NO_PROBLEMS);
   const sent = useRef<TypedSheet | null>(null);
   const answered = useRef<unknown>(undefined);
+  /** From sending to answer. On a busy machine the fetcher says so late, and a second save of the same would overtake the first. */
+  const isUnderWay = useRef(false);
   /** Until something is typed here, what an earlier visit kept is left alone. */
   const isTouched = useRef(false);
   const isIdle = fetcher.state === "idle";
@@ -76,6 +78,7 @@ export function useAutosave({
   useEffect(() => {
     if (!isIdle || answer === undefined || answer === answered.current) return;
     answered.current = answer;
+    isUnderWay.current = false;
     const justSent = sent.current;
     setProblems(answer.kind === "problems" ? answer.problems : NO_PROBLEMS);
     switch (answer.kind) {
@@ -116,6 +119,8 @@ export function useAutosave({
     if (!mayTry || isBroken || wasRefusedAsIs) return;
     const wait = status.kind === "away" ? RETRY_MILLISECONDS : QUIET_MILLISECONDS;
     const timer = setTimeout(() => {
+      if (isUnderWay.current) return;
+      isUnderWay.current = true;
       sent.current = typed;
       setStatus((before) => (before.kind === "away" ? before : { kind: "saving" }));
       const form = sheetFormData(typed, { versionId, revision }, "autosave");
