@@ -6,6 +6,7 @@ import { startApplication } from "../e2e/testing/startApplication";
 import { makeFormula } from "./benchFormula";
 import { benchCore } from "./coreBench";
 import { benchKeystrokes } from "./keystrokeBench";
+import { benchLedger } from "./ledgerBench";
 import { benchList } from "./listBench";
 import type { Measured } from "./measure";
 import { benchModels } from "./modelBench";
@@ -27,6 +28,7 @@ try {
     ...(await benchPages(sheet)),
     ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),
     ...(await benchList(sheet, cluster.url)),
+    ...(await benchLedger(cluster.url)),
   ];
 } finally {
   await application.stop();

@@ -33,8 +33,8 @@ export function CostReading() {
       {cost.names.length > 0 && (
         <>
           <br />
-          {cost.names.length === 1 ? "One line has no price" : `${cost.names.length} lines have no price`}: {cost.names.join(", ")}. It
-          costs more by them.
+          {cost.names.length === 1 ? "One line has no price" : `${cost.names.length} lines have no price`}: {cost.names.join(", ")}. The
+          batch costs more than that.
         </>
       )}
     </p>
