@@ -1,0 +1,164 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { closeDatabase, database } from "../../db/client.server";
+import { addMovement } from "../../db/stock/writes.server";
+import { freshDatabase } from "../../db/testing/freshDatabase";
+import { currentMakerId } from "../frame/maker.server";
+import type { ShelfFilter } from "./forms.server";
+import { openMaterial } from "./openMaterial.server";
+import { openReceive } from "./receive.server";
+import type { TypedLot } from "./readLot";
+import { openShelf } from "./shelf.server";
+import { moveByHand, receive, standing } from "./stock.server";
+
+let fresh: Awaited<ReturnType<typeof freshDatabase>>;
+let server: string | undefined;
+
+beforeAll(async () => {
+  fresh = await freshDatabase({ demo: "never" });
+  server = process.env.DATABASE_URL;
+  process.env.DATABASE_URL = fresh.connectionString;
+});
+
+afterAll(async () => {
+  await closeDatabase();
+  if (server !== undefined) process.env.DATABASE_URL = server;
+  await fresh.close();
+});
+
+const everything: ShelfFilter = { board: "all", charge: "any", form: "any", where: "shelf", find: "" };
+const typedLot = (changes: Partial<TypedLot> = {}) => ({
+  id: crypto.randomUUID(),
+  movementId: crypto.randomUUID(),
+  material: "glycerin",
+  code: `T-${crypto.randomUUID().slice(0, 8)}`,
+  grams: "500",
+  assay: "",
+  price: "",
+  supplier: "",
+  openedOn: "",
+  endsOn: "",
+  note: "",
+  ...changes,
+});
+const byHand = (lotId: string, kind: "use" | "weigh" | "discard" | "remove", grams = "", note = "") =>
+  moveByHand({ id: crypto.randomUUID(), lotId, kind, grams, note });
+const lotOf = async (lotId: string, slug = "glycerin") => (await openMaterial(slug)).lots.find(({ id }) => id === lotId);
+
+describe("an empty shelf", () => {
+  it("holds nothing, sees to nothing, and knows the library", async () => {
+    const shelf = await openShelf(everything);
+    expect(shelf).toMatchObject({ standingCount: 0, boards: [], concerns: [], rows: [], libraryCount: 261 });
+    expect((await openShelf({ ...everything, where: "library" })).found).toBe(261);
+  });
+});
+
+describe("receiving a lot", () => {
+  it("puts it on the shelf; the same form sent twice is one lot", async () => {
+    const typed = typedLot({ grams: "1,5 kg", price: "9", endsOn: "2030-01-31" });
+    expect(await receive(typed)).toEqual({ slug: "glycerin" });
+    expect(await receive(typed)).toEqual({ slug: "glycerin" });
+    const lots = (await openMaterial("glycerin")).lots.filter(({ code }) => code === typed.code);
+    expect(lots).toHaveLength(1);
+    expect(lots[0]).toMatchObject({ leftGrams: 1500, price: "6.00 a kilogram", ends: "31 Jan 2030", isUntouched: true });
+  });
+
+  it("says at which field it must be mended, and stores nothing", async () => {
+    const before = (await standing()).length;
+    const first = typedLot();
+    await receive(first);
+    for (const [typed, field] of [
+      [typedLot({ material: "moondust" }), "material"],
+      [typedLot({ material: "" }), "material"],
+      [typedLot({ grams: "some" }), "grams"],
+      [typedLot({ code: first.code }), "code"],
+    ] as const) {
+      const received = await receive(typed);
+      expect("problems" in received && received.problems[0]?.field, field).toBe(field);
+    }
+    expect((await standing()).length).toBe(before + 1);
+  });
+
+  it("begins with the material asked for, and with none where that is nowhere", async () => {
+    expect((await openReceive("glycerin")).material).toBe("glycerin");
+    expect((await openReceive("moondust")).material).toBe("");
+  });
+});
+
+describe("a lot by hand", () => {
+  it("500 g, 84 used, weighed back at 410.5, 10.5 poured away: 400 are left, and four rows are in the books", async () => {
+    const typed = typedLot();
+    await receive(typed);
+    expect(await byHand(typed.id, "use", "84 g", "Prop Room")).toBeNull();
+    expect(await byHand(typed.id, "weigh", "410,5")).toBeNull();
+    expect(await byHand(typed.id, "discard", "10.5")).toBeNull();
+    expect(await lotOf(typed.id)).toMatchObject({ leftGrams: 400, isUntouched: false });
+    const { movements } = await openMaterial("glycerin");
+    const own = movements.filter(({ lot }) => lot === typed.code).map(({ kind, grams, note }) => [kind, grams, note]);
+    expect(own).toEqual([
+      ["discard", -10.5, ""],
+      ["correct", -5.5, "weighed back"],
+      ["use", -84, "Prop Room"],
+      ["receive", 500, ""],
+    ]);
+  });
+
+  it("gives no more than is free, and says what is promised", async () => {
+    const typed = typedLot({ grams: "100" });
+    await receive(typed);
+    const promise = { kind: "reserve", grams: -70, note: "CC 261126-1" } as const;
+    await addMovement(database(), currentMakerId(), { lotId: typed.id, movementId: crypto.randomUUID() }, () => promise);
+    expect(await byHand(typed.id, "use", "40")).toBe("Only 30 g are free. The rest is promised to a batch.");
+    expect(await byHand(typed.id, "use", "30")).toBeNull();
+    expect(await lotOf(typed.id)).toMatchObject({ leftGrams: 70, promisedGrams: 70 });
+  });
+
+  it("answers what is no amount, and a weighing the books agree with", async () => {
+    const typed = typedLot({ grams: "100" });
+    await receive(typed);
+    for (const grams of ["", "a bit", "-5", "0"]) expect(await byHand(typed.id, "use", grams), grams).toContain("Give grams");
+    expect(await byHand(typed.id, "weigh", "100")).toContain("nothing to correct");
+    expect(await byHand(typed.id, "weigh", "0")).toBeNull();
+    expect(await lotOf(typed.id)).toMatchObject({ leftGrams: 0 });
+  });
+
+  it("typed by mistake is taken out; one that was used stays, and is told so", async () => {
+    const [mistaken, used] = [typedLot(), typedLot()];
+    await receive(mistaken);
+    await receive(used);
+    await byHand(used.id, "use", "1");
+    expect(await byHand(mistaken.id, "remove")).toBeNull();
+    expect(await lotOf(mistaken.id)).toBeUndefined();
+    expect(await byHand(used.id, "remove")).toContain("stays in the books");
+    await expect(byHand(crypto.randomUUID(), "use", "1")).rejects.toThrow("not on your shelf");
+  });
+});
+
+describe("the sentence of the shelf", () => {
+  beforeAll(async () => {
+    await receive(typedLot({ material: "cocamidopropyl-betaine", code: "B-9", grams: "1000", endsOn: "2020-01-01" }));
+    await receive(typedLot({ material: "sci-powder", code: "S-9", grams: "250" }));
+    await receive(typedLot({ material: "rosemary-oil", code: "R-9", grams: "30" }));
+  });
+  const slugs = async (changes: Partial<ShelfFilter>) => (await openShelf({ ...everything, ...changes })).rows.map(({ slug }) => slug);
+
+  it.each<[string, Partial<ShelfFilter>, readonly string[]]>([
+    ["a board", { board: "scent" }, ["rosemary-oil"]],
+    ["a charge", { charge: "anionic" }, ["sci-powder"]],
+    ["a form", { form: "solid" }, ["sci-powder"]],
+    ["a name with a mistake", { find: "rosmary" }, ["rosemary-oil"]],
+    ["a lot by its code", { find: "b-9" }, ["cocamidopropyl-betaine"]],
+    ["nothing that is there", { find: "moondust" }, []],
+  ])("narrows by %s", async (_, changes, wanted) => {
+    expect(await slugs(changes)).toEqual(wanted);
+  });
+
+  it("names the one that has ended first, and leaves out what is used up", async () => {
+    const { concerns, boards } = await openShelf(everything);
+    expect(concerns[0]).toMatchObject({ slug: "cocamidopropyl-betaine", concern: "ended", code: "B-9" });
+    const used = typedLot({ material: "panthenol-75", grams: "10" });
+    await receive(used);
+    await byHand(used.id, "use", "10");
+    expect(await slugs({})).not.toContain("panthenol-75");
+    expect(boards.map(({ slug }) => slug)).toEqual(["cleansers", "care", "scent"]);
+  });
+});
