@@ -70,7 +70,7 @@ interface LotProps {
 function Lot({ lot, answered }: LotProps) {
   const isBusy = useNavigation().state !== "idle";
   const facts = [
-    lot.assay === null ? "no certificate" : `certificate ${lot.assay}`,
+    lot.lacksCertificate ? "no certificate" : lot.assay === null ? null : `certificate ${lot.assay}`,
     lot.price,
     lot.opened === null ? null : `opened ${lot.opened}`,
     lot.ends === null ? null : `ends ${lot.ends}`,

@@ -98,7 +98,7 @@ function Mind({ material: { caution, restrictions, flags } }: { readonly materia
       )}
       {restrictions.map((restriction) => (
         <p key={restriction}>
-          <strong>Law.</strong> {restriction} Check the rules where you live.
+          <strong>Law.</strong> {restriction}
         </p>
       ))}
       {flags.length > 0 && <p className={classes.flags}>{flags.map((flag) => flag.replaceAll("-", " ")).join(", ")}</p>}
@@ -121,6 +121,7 @@ function Ranges({ material: { phStable, phSupplied, use, uses } }: { readonly ma
             range={phStable}
             frame={phSupplied}
             dots={[]}
+            steps={7}
             label={`${phStable === null ? "What it bears is not known" : `Bears pH ${span(phStable.low, phStable.high)}`}${phSupplied === null ? "" : `; as supplied ${span(phSupplied.low, phSupplied.high)}`}.`}
           />
           <p className={classes.words}>
@@ -137,6 +138,7 @@ function Ranges({ material: { phStable, phSupplied, use, uses } }: { readonly ma
             range={use}
             frame={null}
             dots={doses}
+            steps={5}
             label={`Usual dose ${span(use.low, use.high)} %; your formulas have ${doses.length === 0 ? "none of it" : doses.map((dose) => `${writtenPercent(dose)} %`).join(", ")}.`}
           />
           <p className={classes.words}>Usual {span(use.low, use.high)} % as supplied. Dots are your formulas.</p>

@@ -54,6 +54,7 @@ export async function openMaterial(slug: string) {
       supplier: lot.supplier,
       note: lot.note,
       assay: lot.assayPercent === null ? null : `${writtenShort(lot.assayPercent, 2)} %`,
+      lacksCertificate: lot.assayPercent === null && facts.countsAsActive === true,
       price: lot.price === null ? null : `${((1000 * lot.price) / lot.packGrams).toFixed(2)} a kilogram`,
       packGrams: lot.packGrams,
       opened: day(lot.openedOn),

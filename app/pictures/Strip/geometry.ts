@@ -9,6 +9,8 @@ export interface StripData {
   /** A narrower range within, drawn as a frame. */
   readonly frame: Span | null;
   readonly dots: readonly number[];
+  /** The scale has numbers at so many equal steps. */
+  readonly steps: number;
 }
 
 export interface StripGeometry {
@@ -18,22 +20,21 @@ export interface StripGeometry {
   readonly ticks: readonly { readonly x: number; readonly value: number }[];
 }
 
-const TICKS = 4;
 /** A range of one value is still to be seen, px. */
 const THINNEST = 2;
 
 /** A scale from left to right with what is usual on it, a frame, and dots; what lies beyond an end stands at the end. */
-export function stripGeometry({ scale, range, frame, dots }: StripData): StripGeometry {
+export function stripGeometry({ scale, range, frame, dots, steps }: StripData): StripGeometry {
   const xOf = (value: number): number =>
     (STRIP.width * (Math.min(scale.high, Math.max(scale.low, value)) - scale.low)) / (scale.high - scale.low);
   const bar = (span: Span | null) =>
     span === null ? null : { x: xOf(span.low), width: Math.max(THINNEST, xOf(span.high) - xOf(span.low)) };
-  const step = (scale.high - scale.low) / TICKS;
+  const step = (scale.high - scale.low) / steps;
   return {
     range: bar(range),
     frame: bar(frame),
     dots: dots.map(xOf),
-    ticks: Array.from({ length: TICKS + 1 }, (_, at) => ({ x: xOf(scale.low + at * step), value: scale.low + at * step })),
+    ticks: Array.from({ length: steps + 1 }, (_, at) => ({ x: xOf(scale.low + at * step), value: scale.low + at * step })),
   };
 }
 
