@@ -1,33 +1,23 @@
 import { assess } from "@tensidrum/core/formula";
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { closeDatabase, database } from "../../db/client.server";
+import { beforeAll, beforeEach, describe, expect, it } from "vitest";
+import { database } from "../../db/client.server";
 import { findVersion, listFormulas, listVersions } from "../../db/formulas/queries.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
-import { freshDatabase } from "../../db/testing/freshDatabase";
+import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
 import { openSheet } from "./openSheet.server";
 import { beginDraft, beginFormula, discardDraft, saveSheet, setSheet } from "./saveSheet.server";
 import type { TypedSheet } from "./typed/typedSheet";
 
-let fresh: Awaited<ReturnType<typeof freshDatabase>>;
-let server: string | undefined;
+onFreshDatabase({ demo: "never" });
 let betaineId: string;
 let ids: { formulaId: string; versionId: string; waterLineId: string };
 let base: { formulaId: string; versionId: string; revision: number };
 let opened: Awaited<ReturnType<typeof openSheet>>;
 
 beforeAll(async () => {
-  fresh = await freshDatabase({ demo: "never" });
-  server = process.env.DATABASE_URL;
-  process.env.DATABASE_URL = fresh.connectionString;
   const [betaine] = await materialsBySlug(database(), currentMakerId(), ["cocamidopropyl-betaine"]);
   betaineId = betaine?.id ?? "";
-});
-
-afterAll(async () => {
-  await closeDatabase();
-  if (server !== undefined) process.env.DATABASE_URL = server;
-  await fresh.close();
 });
 
 beforeEach(async () => {
@@ -107,13 +97,13 @@ describe("setting a version", () => {
 
   it("a later change of the library changes no set version", async () => {
     await setSheet(base, withBetaine("35"), "");
-    await fresh.db.execute(
+    await database().execute(
       `update materials set facts = jsonb_set(facts, '{active}', '{"low":1,"typical":2,"high":3}') where slug = 'cocamidopropyl-betaine'`,
     );
     const again = await openSheet({ formulaId: ids.formulaId }, "");
     expect(again.storedAssessment?.activeMatter.percent).toBeCloseTo(10.5, 9);
     expect(again.materials.find(({ id }) => id === betaineId)?.facts.active?.typical).toBe(30);
-    await fresh.db.execute(
+    await database().execute(
       `update materials set facts = jsonb_set(facts, '{active}', '{"low":29,"typical":30,"high":32}') where slug = 'cocamidopropyl-betaine'`,
     );
   });

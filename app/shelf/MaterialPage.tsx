@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { ChargeTag } from "../components/ChargeSign";
 import { chargeWords } from "../components/chargeWords";
 import { Frame } from "../frame/Frame";
-import { pegsSeenFrom } from "../frame/washLine/pegs";
+import { shelfPegs } from "./shelfPegs";
 import { WashLine } from "../frame/washLine/WashLine";
 import { doseScale } from "../pictures/Strip/geometry";
 import { Strip } from "../pictures/Strip/Strip";
@@ -38,15 +38,7 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
           Receive a lot
         </Link>
       }
-      line={
-        <WashLine
-          pegs={pegsSeenFrom(
-            "shelf",
-            { to: "/", state: "your formulas", isAlarm: false },
-            { to: "/shelf", state: "all that stands", isAlarm: false },
-          )}
-        />
-      }
+      line={<WashLine pegs={shelfPegs("all that stands")} />}
     >
       <title>{`${name}, Tensidrum`}</title>
       <div className={classes.page}>

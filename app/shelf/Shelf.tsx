@@ -3,7 +3,7 @@ import { writtenMass } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { chargeWords } from "../components/chargeWords";
 import { Frame } from "../frame/Frame";
-import { pegsSeenFrom } from "../frame/washLine/pegs";
+import { shelfPegs } from "./shelfPegs";
 import { WashLine } from "../frame/washLine/WashLine";
 import { Vessel } from "../pictures/Vessel/Vessel";
 import { boards } from "./boards";
@@ -38,15 +38,7 @@ export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
           </Link>
         </>
       }
-      line={
-        <WashLine
-          pegs={pegsSeenFrom(
-            "shelf",
-            { to: "/", state: "your formulas", isAlarm: false },
-            { to: "/shelf", state, isAlarm: concerns.length > 0 },
-          )}
-        />
-      }
+      line={<WashLine pegs={shelfPegs(state, concerns.length > 0)} />}
     >
       <title>The shelf, Tensidrum</title>
       <div className={classes.page}>

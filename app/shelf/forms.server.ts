@@ -4,14 +4,14 @@ import Joi from "joi";
 import { boards } from "./boards";
 import type { TypedLot } from "./readLot";
 
-export const shelfStates = ["any", "liquid", "solid"] as const;
+export const consistencies = ["any", "liquid", "solid"] as const;
 export const places = ["shelf", "library"] as const;
 
 /** What of the shelf is to be shown. */
 export interface ShelfFilter {
   readonly board: string;
   readonly charge: Charge | "any";
-  readonly form: (typeof shelfStates)[number];
+  readonly form: (typeof consistencies)[number];
   readonly where: (typeof places)[number];
   readonly find: string;
 }
@@ -22,7 +22,7 @@ export function readShelfFilter(address: URL): ShelfFilter {
   return {
     board: boards.find(({ slug }) => slug === ask("board"))?.slug ?? "all",
     charge: charges.find((charge) => charge === ask("charge")) ?? "any",
-    form: shelfStates.find((form) => form === ask("form")) ?? "any",
+    form: consistencies.find((form) => form === ask("form")) ?? "any",
     where: places.find((place) => place === ask("where")) ?? "shelf",
     find: ask("find").slice(0, 200),
   };

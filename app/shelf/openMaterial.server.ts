@@ -62,7 +62,7 @@ export async function openMaterial(slug: string) {
       leftGrams: lot.leftGrams,
       promisedGrams: lot.leftGrams - lot.freeGrams,
       movementId: crypto.randomUUID(),
-      isUntouched: movements.filter(({ lotId }) => lotId === lot.id).every(({ kind }) => kind === "receive"),
+      isUntouched: lot.isUntouched,
     })),
     movements: movements.map(({ id, lotId, kind, grams, note, madeAt, restGrams }) => ({
       id,

@@ -8,7 +8,7 @@ export async function openReceive(material: string) {
   const all = await listMaterials(database(), currentMakerId());
   return {
     material: all.find(({ facts }) => facts.slug === material)?.facts.slug ?? "",
-    materials: all.map(({ facts }) => ({ slug: facts.slug, name: shownMaterial(facts).name, brings: facts.countsAsActive === true })),
+    materials: all.map(({ facts }) => ({ slug: facts.slug, name: shownMaterial(facts).name })),
     ids: { id: crypto.randomUUID(), movementId: crypto.randomUUID() },
   };
 }

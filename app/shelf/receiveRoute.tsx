@@ -1,7 +1,7 @@
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../frame/answer.server";
 import { Frame } from "../frame/Frame";
-import { pegsSeenFrom } from "../frame/washLine/pegs";
+import { shelfPegs } from "./shelfPegs";
 import { WashLine } from "../frame/washLine/WashLine";
 import type { Route } from "./+types/receiveRoute";
 import { readLotForm } from "./forms.server";
@@ -21,18 +21,7 @@ export const action = answer(async ({ request }: Route.ActionArgs) => {
 export default function ReceiveRoute({ loaderData }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   return (
-    <Frame
-      head={<h1 className={classes.head}>Receive a lot</h1>}
-      line={
-        <WashLine
-          pegs={pegsSeenFrom(
-            "shelf",
-            { to: "/", state: "your formulas", isAlarm: false },
-            { to: "/shelf", state: "back to it", isAlarm: false },
-          )}
-        />
-      }
-    >
+    <Frame head={<h1 className={classes.head}>Receive a lot</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
       <title>Receive a lot, Tensidrum</title>
       <LotForm {...loaderData} typed={answered?.typed} problems={answered?.problems ?? []} />
     </Frame>

@@ -1,7 +1,7 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { closeDatabase, database } from "../../db/client.server";
+import { beforeAll, describe, expect, it } from "vitest";
+import { database } from "../../db/client.server";
 import { addMovement } from "../../db/stock/writes.server";
-import { freshDatabase } from "../../db/testing/freshDatabase";
+import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
 import type { ShelfFilter } from "./forms.server";
 import { openMaterial } from "./openMaterial.server";
@@ -10,20 +10,7 @@ import type { TypedLot } from "./readLot";
 import { openShelf } from "./shelf.server";
 import { moveByHand, receive, standing } from "./stock.server";
 
-let fresh: Awaited<ReturnType<typeof freshDatabase>>;
-let server: string | undefined;
-
-beforeAll(async () => {
-  fresh = await freshDatabase({ demo: "never" });
-  server = process.env.DATABASE_URL;
-  process.env.DATABASE_URL = fresh.connectionString;
-});
-
-afterAll(async () => {
-  await closeDatabase();
-  if (server !== undefined) process.env.DATABASE_URL = server;
-  await fresh.close();
-});
+onFreshDatabase({ demo: "never" });
 
 const everything: ShelfFilter = { board: "all", charge: "any", form: "any", where: "shelf", find: "" };
 const typedLot = (changes: Partial<TypedLot> = {}) => ({

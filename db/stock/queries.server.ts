@@ -21,10 +21,13 @@ const lotColumns = {
   freeGrams: sql<number>`coalesce(sums.free, 0)`.mapWith(Number).as("free_grams"),
   /** In the bottle, promised or not, g. */
   leftGrams: sql<number>`coalesce(sums.in_it, 0)`.mapWith(Number).as("left_grams"),
+  /** Nothing was ever taken from it, promised or corrected. */
+  isUntouched: sql<boolean>`coalesce(sums.untouched, true)`.as("is_untouched"),
 };
 
 function sumsOf(makerId: string) {
-  return sql`(select lot_id, sum(grams) as free, sum(grams) filter (where kind not in ('reserve', 'release')) as in_it
+  return sql`(select lot_id, sum(grams) as free, sum(grams) filter (where kind not in ('reserve', 'release')) as in_it,
+      bool_and(kind = 'receive') as untouched
     from ${movements} where maker_id = ${makerId} group by lot_id) as sums`;
 }
 

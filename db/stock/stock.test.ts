@@ -137,7 +137,10 @@ describe("a lot", () => {
 
   it("is listed with the others of its material and with all", async () => {
     const lot = await received(250);
-    expect((await lotsOfMaterial(db, workshop.id, materialId)).find(({ id }) => id === lot)).toMatchObject({ leftGrams: 250 });
+    const ofMaterial = async () => (await lotsOfMaterial(db, workshop.id, materialId)).find(({ id }) => id === lot);
+    expect(await ofMaterial()).toMatchObject({ leftGrams: 250, isUntouched: true });
+    await add(lot, { kind: "reserve", grams: -1, note: "" });
+    expect(await ofMaterial()).toMatchObject({ leftGrams: 250, isUntouched: false });
     expect((await listLots(db, workshop.id)).find(({ id }) => id === lot)?.facts.slug).toBe("cocamidopropyl-betaine");
   });
 });

@@ -38,7 +38,7 @@ export function stripGeometry({ scale, range, frame, dots, steps }: StripData): 
   };
 }
 
-/** Scale of a dose strip, %: the next of 1, 2, 5, 10, 20, 50, 100 above all that is to be shown. */
+/** Scale of a dose strip, %: from 0 to the next round end above all that is to be shown, so that fifths of it are short numbers. */
 export function doseScale(values: readonly number[]): Span {
   const most = Math.max(0.1, ...values);
   const ends = [0.2, 0.5, 1, 2, 5, 10, 20, 40, 60, 100];

@@ -1,10 +1,10 @@
 import { assess, Refusal, type Formula } from "@tensidrum/core/formula";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { closeDatabase, database } from "../../../db/client.server";
+import { describe, expect, it } from "vitest";
+import { database } from "../../../db/client.server";
 import { demoFormulas } from "../../../db/demo/formulas";
 import { countFormulas, listVersions } from "../../../db/formulas/queries.server";
 import { listMaterials } from "../../../db/materials/queries.server";
-import { freshDatabase } from "../../../db/testing/freshDatabase";
+import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../../frame/maker.server";
 import { answerFinding, readAnswerForm } from "../answers.server";
 import { openSheet } from "../openSheet.server";
@@ -14,20 +14,7 @@ import { importFormula } from "./importFormula.server";
 import { openDifference } from "./openDifference.server";
 import { versionFormula } from "./versionFormula.server";
 
-let fresh: Awaited<ReturnType<typeof freshDatabase>>;
-let server: string | undefined;
-
-beforeAll(async () => {
-  fresh = await freshDatabase({ demo: "once" });
-  server = process.env.DATABASE_URL;
-  process.env.DATABASE_URL = fresh.connectionString;
-});
-
-afterAll(async () => {
-  await closeDatabase();
-  if (server !== undefined) process.env.DATABASE_URL = server;
-  await fresh.close();
-});
+onFreshDatabase({ demo: "once" });
 
 const curtainCall = demoFormulas.find(({ name }) => name.startsWith("Curtain Call"));
 const formulaId = curtainCall?.id ?? "";

@@ -2,7 +2,7 @@ import { Button } from "@mantine/core";
 import { writtenMass } from "@tensidrum/core/quantities";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
-import { pegsSeenFrom } from "../../frame/washLine/pegs";
+import { shelfPegs } from "../shelfPegs";
 import { WashLine } from "../../frame/washLine/WashLine";
 import shelf from "../Shelf.module.css";
 import { lotColumns } from "./columns";
@@ -20,18 +20,7 @@ interface ImportPageProps {
 export function ImportPage({ preview, problem, text }: ImportPageProps) {
   const isBusy = useNavigation().state !== "idle";
   return (
-    <Frame
-      head={<h1 className={shelf.head}>Import a list of lots</h1>}
-      line={
-        <WashLine
-          pegs={pegsSeenFrom(
-            "shelf",
-            { to: "/", state: "your formulas", isAlarm: false },
-            { to: "/shelf", state: "back to it", isAlarm: false },
-          )}
-        />
-      }
-    >
+    <Frame head={<h1 className={shelf.head}>Import a list of lots</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
       <title>Import a list, Tensidrum</title>
       {problem !== null && (
         <p role="alert" className={classes.problem}>
