@@ -14,10 +14,16 @@ import "@mantine/core/styles/Combobox.css";
 import "./frame/tokens.css";
 import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from "@mantine/core";
 import type { ReactNode } from "react";
-import { Links, type LinksFunction, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import { Links, type LinksFunction, Meta, Outlet, Scripts, ScrollRestoration, type ShouldRevalidateFunctionArgs } from "react-router";
 import { ProblemPage } from "./frame/ProblemPage";
 import { useNonce } from "./frame/nonce";
+import { openUnits } from "./frame/units.server";
 import { cssVariablesResolver, theme } from "./frame/theme";
+
+export const loader = async () => ({ units: await openUnits() });
+
+/** Units change on the settings alone. */
+export const shouldRevalidate = ({ formAction }: ShouldRevalidateFunctionArgs): boolean => formAction === "/settings";
 
 export const links: LinksFunction = () => [{ rel: "icon", href: "/favicon.svg", type: "image/svg+xml" }];
 

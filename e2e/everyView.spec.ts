@@ -18,7 +18,7 @@ const views = [
   ["material", "/shelf/cocamidopropyl-betaine"],
   ["import of a list", "/shelf/import"],
   ["a lot that comes", "/shelf/receive"],
-  ["scales", "/scales"],
+  ["settings", "/settings"],
   ["nothing here", "/nowhere"],
 ] as const;
 

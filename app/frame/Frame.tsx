@@ -1,3 +1,4 @@
+import IconAdjustmentsHorizontal from "@tabler/icons-react/dist/esm/icons/IconAdjustmentsHorizontal.mjs";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { FindAndDo } from "./FindAndDo";
@@ -31,6 +32,16 @@ export function Frame({ head, doors, line, children }: FrameProps) {
         <div className={classes.doors}>
           {doors}
           <FindAndDo />
+          <Link
+            to="/settings"
+            className={classes.settings}
+            aria-label="settings"
+            title="settings"
+            data-act="Settings: scales, units, containers, drops"
+            data-key=","
+          >
+            <IconAdjustmentsHorizontal size={18} stroke={1.6} aria-hidden="true" />
+          </Link>
           <ThemeSwitch />
         </div>
       </header>

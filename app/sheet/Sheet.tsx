@@ -50,7 +50,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
                 {isDraft && <WithoutScriptsPart />}
                 <div className={classes.foot}>
                   <p className={classes.scales}>
-                    Weighed on {scaleWords(sheet.scales)}. <Link to="/scales">Your scales</Link>
+                    Weighed on {scaleWords(sheet.scales)}. <Link to="/settings#scales">Your scales</Link>
                   </p>
                   {isDraft && <BatchPart />}
                   {isDraft && <UndoPart />}

@@ -24,6 +24,7 @@ export type SheetIntent =
         | "down"
         | "begin-draft"
         | "branch"
+        | "as-material"
         | "restore"
         | "discard-draft"
         | "delete-formula";
@@ -77,7 +78,7 @@ interface RawForm {
 
 const letter = Joi.string().pattern(/^[A-Z]$/);
 
-const plainIntent = /^(autosave|save|set|find|add-phase|up|down|begin-draft|branch|restore|discard-draft|delete-formula)$/;
+const plainIntent = /^(autosave|save|set|find|add-phase|up|down|begin-draft|branch|as-material|restore|discard-draft|delete-formula)$/;
 const aimedIntent = /^(remove|add):([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/;
 
 const UUID_LENGTH = 36;

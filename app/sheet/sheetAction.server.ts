@@ -1,6 +1,7 @@
 import { data, redirect } from "react-router";
 import { isDatabaseAway } from "../../db/failures.server";
 import { branchVersion, restoreVersion } from "./versions/branch.server";
+import { keepAsMaterial } from "./versions/keepAsMaterial.server";
 import { readSheetForm, type SheetForm, type SheetIntent } from "./forms.server";
 import { beginDraft, discardDraft, removeFormula, saveSheet, setSheet, type SaveResult } from "./saveSheet.server";
 import { withLineStepped, withNewLine, withNewPhase, withoutLine } from "./typed/editing";
@@ -30,6 +31,8 @@ async function carryOut(formulaId: string, form: SheetForm) {
       return redirect(here);
     case "branch":
       return redirect(`/sheet/${(await branchVersion(formulaId, form.versionId)).formulaId}`);
+    case "as-material":
+      return redirect(`/shelf/${await keepAsMaterial(formulaId, form.versionId)}`);
     case "restore":
       await restoreVersion(formulaId, form.versionId);
       return redirect(here);

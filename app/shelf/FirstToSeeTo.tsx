@@ -1,5 +1,5 @@
-import { writtenMass } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
+import { useUnits } from "../frame/units";
 import type { OpenShelf } from "./shelf.server";
 import classes from "./FirstToSeeTo.module.css";
 
@@ -9,6 +9,7 @@ const MOST_SHOWN = 8;
 
 /** What on the shelf wants attention, the most urgent first. */
 export function FirstToSeeTo({ concerns }: { readonly concerns: readonly Concern[] }) {
+  const { mass } = useUnits();
   return (
     <section className={classes.first} aria-labelledby="first-head">
       <h2 id="first-head">First to see to</h2>
@@ -16,13 +17,13 @@ export function FirstToSeeTo({ concerns }: { readonly concerns: readonly Concern
       <ol>
         {concerns.slice(0, MOST_SHOWN).map((one) => (
           <li key={one.lotId}>
-            <span className={classes.when}>{one.concern === "low" ? writtenMass(one.leftGrams) : one.ends}</span>
+            <span className={classes.when}>{one.concern === "low" ? mass(one.leftGrams) : one.ends}</span>
             <span>
               <strong>
                 <Link to={`/shelf/${one.slug}`}>{one.name}</Link> {endWords(one)}
               </strong>{" "}
               Lot {one.code}
-              {one.concern === "low" ? "." : `, ${writtenMass(one.leftGrams)} left.`}
+              {one.concern === "low" ? "." : `, ${mass(one.leftGrams)} left.`}
             </span>
           </li>
         ))}

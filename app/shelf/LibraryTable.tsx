@@ -1,12 +1,13 @@
-import { writtenMass } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { ChargeTag } from "../components/ChargeSign";
+import { useUnits } from "../frame/units";
 import type { OpenShelf } from "./shelf.server";
 import classes from "./LibraryTable.module.css";
 
 /** The library as rows: what there is, and how much of it stands on the shelf. */
 export function LibraryTable({ shelf }: { readonly shelf: OpenShelf }) {
   const { rows, found } = shelf;
+  const { mass } = useUnits();
   if (rows.length === 0) return <p>Nothing like that is in the library. Try another spelling or the INCI name.</p>;
   return (
     <>
@@ -30,7 +31,7 @@ export function LibraryTable({ shelf }: { readonly shelf: OpenShelf }) {
               </th>
               <td className={classes.inci}>{row.inci}</td>
               <td>{row.role}</td>
-              <td className={classes.grams}>{row.leftGrams > 0 ? writtenMass(row.leftGrams) : ""}</td>
+              <td className={classes.grams}>{row.leftGrams > 0 ? mass(row.leftGrams) : ""}</td>
             </tr>
           ))}
         </tbody>

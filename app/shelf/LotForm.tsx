@@ -1,6 +1,7 @@
 import { Button } from "@mantine/core";
 import { type ReactNode, useRef } from "react";
 import { Form, useNavigation } from "react-router";
+import { useUnits } from "../frame/units";
 import type { LotField, LotProblem, TypedLot } from "./readLot";
 import classes from "./LotForm.module.css";
 import type { OpenReceive } from "./receive.server";
@@ -14,6 +15,7 @@ interface LotFormProps extends OpenReceive {
 export function LotForm({ material, materials, ids, typed, problems }: LotFormProps) {
   const form = useRef<HTMLFormElement>(null);
   const isBusy = useNavigation().state !== "idle";
+  const { currency } = useUnits();
   const problemAt = (field: LotField) => problems.find((problem) => problem.field === field)?.message;
   const field = (name: LotField, label: string, value: string | undefined, more: FieldMore = {}) => (
     <Field name={name} label={label} problem={problemAt(name)} {...more}>
@@ -48,12 +50,12 @@ export function LotForm({ material, materials, ids, typed, problems }: LotFormPr
         </select>
       </Field>
       {field("code", "Lot code, as written on it", typed?.code)}
-      {field("grams", "What came in the pack", typed?.grams, { hint: "g or kg: 500, 1.2 kg", isNumber: true })}
+      {field("grams", "What came in the pack", typed?.grams, { hint: "g, kg or oz: 500, 1.2 kg, 16 oz", isNumber: true })}
       {field("assay", "Strength by its certificate", typed?.assay, {
         hint: "% active; empty: the Sheet counts with the typical value",
         isNumber: true,
       })}
-      {field("price", "Price of the pack", typed?.price, { hint: "in your currency", isNumber: true })}
+      {field("price", "Price of the pack", typed?.price, { hint: currency === "" ? "in your currency" : `in ${currency}`, isNumber: true })}
       {field("openedOn", "Opened on", typed?.openedOn, { type: "date" })}
       {field("endsOn", "Ends on", typed?.endsOn, { type: "date", hint: "the last day, or the last of the month on the label" })}
       <Field name="supplier" label="Where it came from" problem={undefined} hint="as you write it">

@@ -1,5 +1,5 @@
-import { writtenMass } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
+import { useUnits } from "../frame/units";
 import type { TypedMovement } from "./forms.server";
 import classes from "./Lots.module.css";
 import type { OpenMaterial } from "./openMaterial.server";
@@ -69,9 +69,10 @@ interface LotProps {
 
 function Lot({ lot, answered }: LotProps) {
   const isBusy = useNavigation().state !== "idle";
+  const { mass, money } = useUnits();
   const facts = [
     lot.lacksCertificate ? "no certificate" : lot.assay === null ? null : `certificate ${lot.assay}`,
-    lot.price,
+    lot.pricePerKilogram === null ? null : `${money(lot.pricePerKilogram)} a kilogram`,
     lot.opened === null ? null : `opened ${lot.opened}`,
     lot.ends === null ? null : `ends ${lot.ends}`,
     lot.supplier === "" ? null : `from ${lot.supplier}`,
@@ -81,12 +82,12 @@ function Lot({ lot, answered }: LotProps) {
       <h3>
         Lot {lot.code}
         <span>
-          {writtenMass(lot.leftGrams)} of {writtenMass(lot.packGrams)}
+          {mass(lot.leftGrams)} of {mass(lot.packGrams)}
         </span>
       </h3>
       <p>
         {facts.join(" · ")}
-        {lot.promisedGrams > 0 && ` · ${writtenMass(lot.promisedGrams)} promised to a batch`}
+        {lot.promisedGrams > 0 && ` · ${mass(lot.promisedGrams)} promised to a batch`}
       </p>
       {lot.note !== "" && <p>{lot.note}</p>}
       <Form method="post" className={classes.hand} key={lot.movementId}>

@@ -1,8 +1,9 @@
-import { writtenMass, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
-import { Link } from "react-router";
+import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
+import { Form, Link } from "react-router";
 import { ChargeTag } from "../components/ChargeSign";
 import { chargeWords } from "../components/chargeWords";
 import { Frame } from "../frame/Frame";
+import { useUnits } from "../frame/units";
 import { shelfPegs } from "./shelfPegs";
 import { WashLine } from "../frame/washLine/WashLine";
 import { doseScale } from "../pictures/Strip/geometry";
@@ -22,6 +23,7 @@ interface MaterialPageProps {
 /** One material: what is left of it, its facts and how sure they are, its lots, and where it is. */
 export function MaterialPage({ material, answered }: MaterialPageProps) {
   const { name, charge, form, role, facts, leftGrams, packGrams } = material;
+  const { mass } = useUnits();
   return (
     <Frame
       head={
@@ -34,9 +36,22 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
         </>
       }
       doors={
-        <Link to={`/shelf/receive?material=${material.slug}`} className={shelf.receive} data-act="Receive a lot" data-key="r">
-          Receive a lot
-        </Link>
+        <>
+          <Link to={`/shelf/${material.slug}/own`} data-act={material.isOwn ? "Change this material" : "Give your own facts"} data-key="o">
+            {material.isOwn ? "Change it" : "Know better"}
+          </Link>
+          <Link to={`/shelf/materials/compare?one=${material.slug}`} data-act="Lay it beside another" data-key="c">
+            Side by side
+          </Link>
+          {material.isDissolvable && (
+            <Link to={`/shelf/make/solution?of=${material.slug}`} data-act="Make a stock solution of it" data-key="s">
+              Make a solution
+            </Link>
+          )}
+          <Link to={`/shelf/receive?material=${material.slug}`} className={shelf.receive} data-act="Receive a lot" data-key="r">
+            Receive a lot
+          </Link>
+        </>
       }
       line={<WashLine pegs={shelfPegs("all that stands")} />}
     >
@@ -45,9 +60,10 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
         <div className={classes.left}>
           <Vessel {...material} packGrams={Math.max(packGrams, 1)} leftGrams={leftGrams} />
           <p className={classes.hero}>
-            <output>{writtenMass(leftGrams)}</output> left
+            <output>{mass(leftGrams)}</output> left
           </p>
           <p className={classes.inci}>{material.inci}</p>
+          {material.madeAs !== null && <p>{madeWords[material.madeAs]}</p>}
           <p>{material.handling}</p>
           <Mind material={material} />
         </div>
@@ -69,12 +85,90 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
               </tbody>
             </table>
           </section>
+          <Yours material={material} />
+          <Parts material={material} />
           <Ranges material={material} />
           <Uses material={material} />
         </div>
         <Lots material={material} answered={answered} />
       </div>
     </Frame>
+  );
+}
+
+const madeWords: Readonly<Record<NonNullable<OpenMaterial["madeAs"]>, string>> = {
+  solution: "A stock solution, made here.",
+  water: "A water cooked here from a plant.",
+  scent: "A scent blended here.",
+  formula: "A formula of yours, kept as a material.",
+  blend: "A blend of your own.",
+};
+
+/** What its maker holds against the library, fact by fact, and the way back. */
+function Yours({ material: { slug, yours, yoursSince, isOwn, basedOn } }: { readonly material: OpenMaterial }) {
+  if (isOwn) {
+    return (
+      <p className={classes.words}>
+        A material of your own
+        {basedOn !== null && (
+          <>
+            , begun from <Link to={`/shelf/${basedOn}`}>the library’s</Link>;{" "}
+            <Link to={`/shelf/materials/compare?one=${basedOn}&other=${slug}`}>what differs</Link>
+          </>
+        )}
+        .
+      </p>
+    );
+  }
+  if (yours.length === 0) return null;
+  return (
+    <section aria-labelledby="yours-head">
+      <h2 id="yours-head">Yours{yoursSince !== null && `, ${yoursSince}`}</h2>
+      <table className={classes.facts}>
+        <thead>
+          <tr>
+            <th scope="col">what differs</th>
+            <th scope="col">the library</th>
+            <th scope="col">yours</th>
+          </tr>
+        </thead>
+        <tbody>
+          {yours.map(({ name, library, mine }) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td className={classes.was}>{library}</td>
+              <td className={classes.now}>{mine}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Form method="post" action={`/shelf/${slug}/own`}>
+        <button type="submit" name="intent" value="take-away" className={classes.undo}>
+          Leave all to the library again
+        </button>
+      </Form>
+    </section>
+  );
+}
+
+function Parts({ material: { parts } }: { readonly material: OpenMaterial }) {
+  if (parts.length === 0) return null;
+  return (
+    <section aria-labelledby="parts-head">
+      <h2 id="parts-head">Made of</h2>
+      <table className={classes.facts}>
+        <tbody>
+          {parts.map(({ slug, name, percent }) => (
+            <tr key={slug}>
+              <th scope="row">
+                <Link to={`/shelf/${slug}`}>{name}</Link>
+              </th>
+              <td>{writtenPercent(percent)} %</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }
 

@@ -1,12 +1,12 @@
 import { charges } from "@tensidrum/core/library";
-import { writtenMass } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { chargeWords } from "../components/chargeWords";
 import { Frame } from "../frame/Frame";
+import { useUnits } from "../frame/units";
 import { shelfPegs } from "./shelfPegs";
 import { WashLine } from "../frame/washLine/WashLine";
 import { Vessel } from "../pictures/Vessel/Vessel";
-import { boards } from "./boards";
+import { allBoards } from "./boards";
 import { FirstToSeeTo } from "./FirstToSeeTo";
 import { LibraryTable } from "./LibraryTable";
 import type { OpenShelf } from "./shelf.server";
@@ -43,16 +43,56 @@ export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
       <title>The shelf, Tensidrum</title>
       <div className={classes.page}>
         <div>
-          <ShelfSentence filter={filter} boards={boards} charges={charges.map((charge) => ({ charge, name: chargeWords[charge].name }))} />
+          <ShelfSentence
+            filter={filter}
+            boards={allBoards}
+            flags={shelf.flags}
+            charges={charges.map((charge) => ({ charge, name: chargeWords[charge].name }))}
+          />
           {filter.where === "library" ? <LibraryTable shelf={shelf} /> : <Boards shelf={shelf} />}
         </div>
-        <FirstToSeeTo concerns={concerns} />
+        <div>
+          <FirstToSeeTo concerns={concerns} />
+          <MakeHere />
+        </div>
       </div>
     </Frame>
   );
 }
 
+/** Doors to what is made here, and to the library. */
+function MakeHere() {
+  return (
+    <nav className={classes.make} aria-labelledby="make-head">
+      <h2 id="make-head">Make here</h2>
+      <Link to="/shelf/make/solution" data-act="Make a stock solution">
+        A stock solution
+      </Link>
+      <Link to="/scents" data-act="Build a scent">
+        A scent
+      </Link>
+      <Link to="/shelf/make/water" data-act="Cook a plant water">
+        A plant water
+      </Link>
+      <Link to="/shelf/materials/new" data-act="Put in a material of your own">
+        A material of your own
+      </Link>
+      <h2>The library</h2>
+      <Link to="/shelf/materials/compare" data-act="Lay two materials side by side">
+        Two side by side
+      </Link>
+      <Link to="/shelf/materials/changes" data-act="What changed in the library">
+        What changed in it
+      </Link>
+      <a href="/shelf/materials.json" data-act="Download own materials and lots as a file">
+        Yours as a file
+      </a>
+    </nav>
+  );
+}
+
 function Boards({ shelf }: { readonly shelf: OpenShelf }) {
+  const { mass } = useUnits();
   if (shelf.standingCount === 0) {
     return (
       <p className={classes.empty}>
@@ -92,7 +132,7 @@ function Boards({ shelf }: { readonly shelf: OpenShelf }) {
                   <span className={classes.thing}>{thing.name}</span>
                 </Link>
                 <span className={classes.left}>
-                  {writtenMass(thing.leftGrams)}
+                  {mass(thing.leftGrams)}
                   {thing.concern === "low" && <em>, low</em>}
                   {thing.concern === "ended" && <em>, ended</em>}
                 </span>

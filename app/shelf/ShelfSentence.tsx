@@ -7,10 +7,11 @@ interface ShelfSentenceProps {
   readonly filter: ShelfFilter;
   readonly boards: readonly Board[];
   readonly charges: readonly { readonly charge: string; readonly name: string }[];
+  readonly flags: readonly string[];
 }
 
 /** What is shown, as a sentence to choose in; with scripts each choice shows at once. */
-export function ShelfSentence({ filter, boards, charges }: ShelfSentenceProps) {
+export function ShelfSentence({ filter, boards, charges, flags }: ShelfSentenceProps) {
   const submit = useSubmit();
   return (
     <Form
@@ -46,6 +47,15 @@ export function ShelfSentence({ filter, boards, charges }: ShelfSentenceProps) {
         <option value="any">any form</option>
         <option value="liquid">liquid form</option>
         <option value="solid">solid form</option>
+      </select>
+      <span>with</span>
+      <select name="flag" aria-label="With which flag" defaultValue={filter.flag}>
+        <option value="any">any flag</option>
+        {flags.map((flag) => (
+          <option key={flag} value={flag}>
+            the flag {flag.replaceAll("-", " ")}
+          </option>
+        ))}
       </select>
       <span>that stands</span>
       <select name="where" aria-label="Where it stands" defaultValue={filter.where}>

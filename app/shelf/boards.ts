@@ -9,7 +9,7 @@ export interface Board {
   readonly tint: string;
 }
 
-export const boards: readonly Board[] = [
+const boards: readonly Board[] = [
   { slug: "cleansers", name: "Cleansers", roles: ["surfactant", "base"], tint: "var(--stratum-plain)" },
   {
     slug: "care",
@@ -40,6 +40,16 @@ export const boards: readonly Board[] = [
   },
   { slug: "scent", name: "Scent, colour", roles: ["fragrance", "colour"], tint: "var(--stratum-scent)" },
 ];
+
+/** Solutions, waters and blends of one's own. */
+const madeHere: Board = { slug: "made", name: "Made here", roles: [], tint: "var(--stratum-water)" };
+
+export const allBoards: readonly Board[] = [...boards, madeHere];
+
+/** The board a material stands on: what was made here has one of its own, the rest stands by role. */
+export function boardFor({ role }: { readonly role: Role }, isMadeHere: boolean): Board {
+  return isMadeHere ? madeHere : boardOf(role);
+}
 
 /** The board a role stands on; every role has one. */
 export function boardOf(role: Role): Board {

@@ -7,7 +7,7 @@ export interface FactRow {
   /** From where to where it varies, in words. */
   readonly range: string;
   /** How sure it is. */
-  readonly source: "typical" | "estimate" | "not known";
+  readonly source: "yours" | "typical" | "estimate" | "not known";
 }
 
 interface FactKind {
@@ -54,8 +54,11 @@ const kinds: readonly FactKind[] = [
 /** What only a cleanser has. */
 const OF_CLEANSERS: ReadonlySet<keyof Material> = new Set(["active", "cmcMillimolar", "zein", "molarMass"]);
 
-/** The facts of a material, one row each, and how sure each is. A cleanser lacks what it does not tell; others leave it out. */
-export function factRows(material: Material): readonly FactRow[] {
+/**
+ * The facts of a material, one row each, and how sure each is; `own` names those its maker holds against the library. A
+ * cleanser lacks what it does not tell; others leave it out.
+ */
+export function factRows(material: Material, own: ReadonlySet<string> = new Set()): readonly FactRow[] {
   return kinds.flatMap(({ fact, name, unit, decimals, of }): FactRow[] => {
     const found = of(material);
     if (found === null) {
@@ -71,7 +74,7 @@ export function factRows(material: Material): readonly FactRow[] {
           low === undefined || high === undefined || low === high
             ? ""
             : `${writtenShort(low, decimals)} to ${writtenShort(high, decimals)}`,
-        source: material.uncertain.includes(fact) ? "estimate" : "typical",
+        source: own.has(fact) ? "yours" : material.uncertain.includes(fact) ? "estimate" : "typical",
       },
     ];
   });

@@ -1,11 +1,37 @@
 import { Refusal } from "@tensidrum/core/formula";
 import { charges, type Charge } from "@tensidrum/core/library";
 import Joi from "joi";
-import { boards } from "./boards";
+import { allBoards } from "./boards";
 import type { TypedLot } from "./readLot";
 
 export const consistencies = ["any", "liquid", "solid"] as const;
 export const places = ["shelf", "library"] as const;
+
+/** Flags worth looking for, those that warn first. */
+export const soughtFlags = [
+  "dusty-respirator",
+  "corrosive",
+  "eye-irritant",
+  "nut-allergen",
+  "gluten-allergen",
+  "soy-allergen",
+  "microbe-food",
+  "sulfate",
+  "ethoxylated",
+  "petro-derived",
+  "natural-derived",
+  "soap",
+  "salt-thickens",
+  "hard-to-thicken",
+  "needs-slurry",
+  "needs-heat",
+  "add-late",
+  "suspends",
+  "opacifies",
+  "tints",
+  "electrolyte-sensitive",
+  "anionic-incompatible",
+] as const;
 
 /** What of the shelf is to be shown. */
 export interface ShelfFilter {
@@ -13,6 +39,7 @@ export interface ShelfFilter {
   readonly charge: Charge | "any";
   readonly form: (typeof consistencies)[number];
   readonly where: (typeof places)[number];
+  readonly flag: (typeof soughtFlags)[number] | "any";
   readonly find: string;
 }
 
@@ -20,9 +47,10 @@ export interface ShelfFilter {
 export function readShelfFilter(address: URL): ShelfFilter {
   const ask = (key: string): string => address.searchParams.get(key) ?? "";
   return {
-    board: boards.find(({ slug }) => slug === ask("board"))?.slug ?? "all",
+    board: allBoards.find(({ slug }) => slug === ask("board"))?.slug ?? "all",
     charge: charges.find((charge) => charge === ask("charge")) ?? "any",
     form: consistencies.find((form) => form === ask("form")) ?? "any",
+    flag: soughtFlags.find((flag) => flag === ask("flag")) ?? "any",
     where: places.find((place) => place === ask("where")) ?? "shelf",
     find: ask("find").slice(0, 200),
   };

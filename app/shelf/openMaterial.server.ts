@@ -1,14 +1,16 @@
 import { Refusal } from "@tensidrum/core/formula";
-import { roleOf, shownInci, shownMaterial } from "@tensidrum/core/library";
+import { factDifferences, roleOf, shownInci, shownMaterial, withOwnFacts, type Material } from "@tensidrum/core/library";
 import { writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { usesOfMaterial } from "../../db/formulas/queries.server";
-import { materialsBySlug } from "../../db/materials/queries.server";
+import { findMaterial, materialsBySlug } from "../../db/materials/queries.server";
 import { lotsOfMaterial, movementsOfMaterial } from "../../db/stock/queries.server";
 import { currentMakerId } from "../frame/maker.server";
 import { boardOf } from "./boards";
 import { factRows } from "./facts";
+import { factName, factWords } from "./factWords";
+import { isDissolvable } from "./making/dissolvable";
 
 const MOST_MOVEMENTS = 60;
 const MOST_USES = 40;
@@ -17,7 +19,7 @@ const MOST_USES = 40;
 export async function openMaterial(slug: string) {
   const db = database();
   const makerId = currentMakerId();
-  const material = (await materialsBySlug(db, makerId, [slug])).at(-1);
+  const material = await findMaterial(db, makerId, slug);
   if (material === undefined) {
     throw new Refusal("not-found", "No material stands at this address.", "Go to the shelf and look for it there.");
   }
@@ -26,7 +28,9 @@ export async function openMaterial(slug: string) {
     movementsOfMaterial(db, makerId, material.id, MOST_MOVEMENTS),
     usesOfMaterial(db, makerId, material.id, MOST_USES),
   ]);
-  const { facts } = material;
+  const facts = withOwnFacts(material.facts, material.own);
+  const own = new Set(Object.keys(material.own ?? {}));
+  const parts = await partsOf(facts);
   const codeOf = new Map(lots.map(({ id, code }) => [id, code]));
   const day = (text: string | null): string | null => (text === null ? null : dayjs(text).format("D MMM YYYY"));
   return {
@@ -38,7 +42,17 @@ export async function openMaterial(slug: string) {
     charge: facts.charge,
     isScent: facts.role === "fragrance",
     tint: boardOf(facts.role).tint,
-    facts: factRows(facts),
+    facts: factRows(facts, own),
+    isOwn: material.isOwn,
+    basedOn: material.basedOnSlug,
+    madeAs: material.madeAs,
+    /** What its maker holds against the library, with what the library says. */
+    yours: factDifferences(material.facts, facts)
+      .filter(({ fact }) => own.has(fact))
+      .map(({ fact, before, after }) => ({ name: factName(fact), library: factWords(fact, before), mine: factWords(fact, after) })),
+    yoursSince: material.ownSince === null ? null : dayjs(material.ownSince).format("D MMM YYYY"),
+    parts,
+    isDissolvable: isDissolvable(facts),
     phSupplied: facts.phSupplied,
     phStable: facts.phStable,
     use: facts.use,
@@ -55,7 +69,7 @@ export async function openMaterial(slug: string) {
       note: lot.note,
       assay: lot.assayPercent === null ? null : `${writtenShort(lot.assayPercent, 2)} %`,
       lacksCertificate: lot.assayPercent === null && facts.countsAsActive === true,
-      price: lot.price === null ? null : `${((1000 * lot.price) / lot.packGrams).toFixed(2)} a kilogram`,
+      pricePerKilogram: lot.price === null ? null : (1000 * lot.price) / lot.packGrams,
       packGrams: lot.packGrams,
       opened: day(lot.openedOn),
       ends: day(lot.endsOn),
@@ -75,6 +89,15 @@ export async function openMaterial(slug: string) {
     })),
     uses,
   };
+}
+
+/** What a blend is made of, by the names of its parts. */
+async function partsOf(material: Material) {
+  if (material.parts === undefined) return [];
+  const slugs = material.parts.map((part) => part.material);
+  const stored = await materialsBySlug(database(), currentMakerId(), slugs);
+  const nameOf = new Map(stored.map(({ facts }) => [facts.slug, shownMaterial(facts).name]));
+  return material.parts.map(({ material: slug, percent }) => ({ slug, name: nameOf.get(slug) ?? slug, percent }));
 }
 
 export type OpenMaterial = Awaited<ReturnType<typeof openMaterial>>;

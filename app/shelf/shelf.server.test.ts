@@ -12,7 +12,7 @@ import { moveByHand, receive, standing } from "./stock.server";
 
 onFreshDatabase({ demo: "never" });
 
-const everything: ShelfFilter = { board: "all", charge: "any", form: "any", where: "shelf", find: "" };
+const everything: ShelfFilter = { board: "all", charge: "any", form: "any", flag: "any", where: "shelf", find: "" };
 const typedLot = (changes: Partial<TypedLot> = {}) => ({
   id: crypto.randomUUID(),
   movementId: crypto.randomUUID(),
@@ -46,7 +46,7 @@ describe("receiving a lot", () => {
     expect(await receive(typed)).toEqual({ slug: "glycerin" });
     const lots = (await openMaterial("glycerin")).lots.filter(({ code }) => code === typed.code);
     expect(lots).toHaveLength(1);
-    expect(lots[0]).toMatchObject({ leftGrams: 1500, price: "6.00 a kilogram", ends: "31 Jan 2030", isUntouched: true });
+    expect(lots[0]).toMatchObject({ leftGrams: 1500, pricePerKilogram: 6, ends: "31 Jan 2030", isUntouched: true });
   });
 
   it("says at which field it must be mended, and stores nothing", async () => {

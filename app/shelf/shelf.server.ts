@@ -3,11 +3,11 @@ import { materialFinder } from "@tensidrum/core/search";
 import { seeTo } from "@tensidrum/core/stock";
 import dayjs from "dayjs";
 import { database } from "../../db/client.server";
-import { listMaterials } from "../../db/materials/queries.server";
+import { listMaterials, listOwnMaterials } from "../../db/materials/queries.server";
 import { listLots } from "../../db/stock/queries.server";
 import { currentMakerId } from "../frame/maker.server";
-import { boardOf, boards } from "./boards";
-import type { ShelfFilter } from "./forms.server";
+import { allBoards, boardFor } from "./boards";
+import { soughtFlags, type ShelfFilter } from "./forms.server";
 
 type StandingLot = Awaited<ReturnType<typeof listLots>>[number];
 
@@ -20,14 +20,16 @@ const MOST_FOUND = 60;
 export async function openShelf(filter: ShelfFilter) {
   const db = database();
   const makerId = currentMakerId();
-  const [lots, all] = await Promise.all([listLots(db, makerId), listMaterials(db, makerId)]);
+  const [lots, all, own] = await Promise.all([listLots(db, makerId), listMaterials(db, makerId), listOwnMaterials(db, makerId)]);
+  const made: ReadonlySet<string> = new Set(own.filter(({ madeAs }) => madeAs !== null).map(({ id }) => id));
   const today = dayjs().format("YYYY-MM-DD");
   const standing = lots.filter(({ leftGrams }) => leftGrams > 0);
   const lotsOf = new Map(standing.map(({ materialId }) => [materialId, standing.filter((lot) => lot.materialId === materialId)]));
-  const wanted = chosen(all, filter, standing);
+  const wanted = chosen(all, filter, { standing, made });
   const concerns = seeTo(standing, today);
   const rows = wanted.slice(0, MOST_ROWS).map(({ id, facts }) => {
     const own = lotsOf.get(id) ?? [];
+    const board = boardFor(facts, made.has(id));
     return {
       slug: facts.slug,
       name: shownMaterial(facts).name,
@@ -35,12 +37,12 @@ export async function openShelf(filter: ShelfFilter) {
       role: roleOf(facts),
       form: facts.form,
       charge: facts.charge,
-      board: boardOf(facts.role).slug,
+      board: board.slug,
       isScent: facts.role === "fragrance",
       leftGrams: sumOf(own, ({ leftGrams }) => leftGrams),
       packGrams: sumOf(own, ({ packGrams }) => packGrams),
       concern: concerns.find(({ lot }) => lot.materialId === id)?.concern ?? null,
-      ends: monthOf(own.find(({ endsOn }) => endsOn !== null)?.endsOn ?? null),
+      ends: endOf(own.find(({ endsOn }) => endsOn !== null)?.endsOn ?? null, made.has(id)),
     };
   });
   return {
@@ -50,7 +52,8 @@ export async function openShelf(filter: ShelfFilter) {
     standingCount: lotsOf.size,
     found: wanted.length,
     rows,
-    boards: boards
+    flags: soughtFlags,
+    boards: allBoards
       .map((board) => ({ slug: board.slug, name: board.name, tint: board.tint, things: rows.filter((row) => row.board === board.slug) }))
       .filter(({ things }) => things.length > 0),
     concerns: concerns.map(({ lot, concern, days }) => ({
@@ -68,8 +71,9 @@ export async function openShelf(filter: ShelfFilter) {
 
 export type OpenShelf = Awaited<ReturnType<typeof openShelf>>;
 
-function monthOf(day: string | null): string | null {
-  return day === null ? null : dayjs(day).format("MMM YY");
+/** What is bought ends with a month, what was made here on a day. */
+function endOf(day: string | null, isMadeHere: boolean): string | null {
+  return day === null ? null : dayjs(day).format(isMadeHere ? "D MMM" : "MMM YY");
 }
 
 function sumOf<Item>(items: readonly Item[], of: (item: Item) => number): number {
@@ -81,14 +85,15 @@ type Stored = Awaited<ReturnType<typeof listMaterials>>[number];
 /** The materials the sentence asks for; a name or INCI name is looked for with mistakes, a lot by its code. */
 function chosen(
   all: readonly Stored[],
-  { board, charge, form, where, find }: ShelfFilter,
-  standing: readonly StandingLot[],
+  { board, charge, form, flag, where, find }: ShelfFilter,
+  { standing, made }: { readonly standing: readonly StandingLot[]; readonly made: ReadonlySet<string> },
 ): readonly Stored[] {
   const onShelf = new Set(standing.map(({ materialId }) => materialId));
-  const fits = ({ facts }: Stored): boolean =>
-    (board === "all" || boardOf(facts.role).slug === board) &&
+  const fits = ({ id, facts }: Stored): boolean =>
+    (board === "all" || boardFor(facts, made.has(id)).slug === board) &&
     (charge === "any" || facts.charge === charge) &&
-    (form === "any" || isOfForm(facts, form));
+    (form === "any" || isOfForm(facts, form)) &&
+    (flag === "any" || facts.flags.includes(flag));
   const there = all.filter((material) => (where === "library" || onShelf.has(material.id)) && fits(material));
   if (find.trim() === "") return there;
   const code = find.trim().toLowerCase();

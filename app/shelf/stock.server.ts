@@ -53,8 +53,12 @@ export async function moveByHand(typed: TypedMovement): Promise<string | null> {
   }
 }
 
-function movementOf(
-  { kind, note }: TypedMovement,
+/**
+ * What is entered for something done to a lot by hand.
+ * @throws Refusal when more is taken than is free, or a weighing corrects nothing.
+ */
+export function movementOf(
+  { kind, note }: Pick<TypedMovement, "kind" | "note">,
   grams: number,
   { freeGrams, leftGrams }: { readonly freeGrams: number; readonly leftGrams: number },
 ): NewMovement {

@@ -7,6 +7,7 @@ import { listMaterials } from "../materials/queries.server";
 import { listScales } from "../scales/queries.server";
 import { demoFormulas, type DemoFormula, type DemoVersion } from "./formulas";
 import { loadLots } from "./loadLots.server";
+import { loadMadeHere } from "./loadMadeHere.server";
 import { stableUuid } from "./stableUuid";
 import { workshop } from "./workshop";
 
@@ -30,6 +31,7 @@ export async function loadDemo(db: Executor): Promise<void> {
       await layIn(tx, formula, bench);
     }
     await loadLots(tx, bench.idOfSlug);
+    await loadMadeHere(tx, bench);
   });
 }
 

@@ -200,6 +200,15 @@ export const demoLots: readonly DemoLot[] = [
     movements: [["use", -12, 50, "Lights Down"]],
   },
   {
+    material: "citric-acid-anhydrous",
+    code: "CA-8",
+    packGrams: 250,
+    receivedDaysAgo: 210,
+    endsInDays: 600,
+    price: 3.9,
+    movements: [["use", -25.1, 38, "solution S-25-1"]],
+  },
+  {
     material: "tetrasodium-glda",
     code: "CH-2",
     packGrams: 100,

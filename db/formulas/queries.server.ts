@@ -1,10 +1,12 @@
 import type { ByCharge } from "@tensidrum/core/actives";
 import type { Assessment } from "@tensidrum/core/formula";
 import type { Finding } from "@tensidrum/core/findings";
+import { withOwnFacts } from "@tensidrum/core/library";
 import { and, asc, count, desc, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
-import { materials } from "../materials/schema";
-import { formulas, lines, phases, versions } from "./schema";
+import { materials, ownFacts } from "../materials/schema";
+import { lots } from "../stock/schema";
+import { formulas, lineLots, lines, phases, versions } from "./schema";
 
 const currentFirst = [desc(sql`${versions.state} = 'draft'`), desc(versions.number)] as const;
 
@@ -179,7 +181,7 @@ export async function listPhases(db: Executor, makerId: string, versionId: strin
 
 /** The lines of a version in their order, each with the facts of its material. */
 export async function listLines(db: Executor, makerId: string, versionId: string) {
-  return db
+  const rows = await db
     .select({
       id: lines.id,
       phaseLetter: lines.phaseLetter,
@@ -188,9 +190,30 @@ export async function listLines(db: Executor, makerId: string, versionId: string
       takesTheRest: lines.takesTheRest,
       assayPercent: lines.assayPercent,
       facts: materials.facts,
+      own: ownFacts.facts,
     })
     .from(lines)
     .innerJoin(materials, eq(materials.id, lines.materialId))
+    .leftJoin(ownFacts, and(eq(ownFacts.materialId, materials.id), eq(ownFacts.makerId, makerId)))
     .where(and(eq(lines.makerId, makerId), eq(lines.versionId, versionId)))
     .orderBy(asc(lines.position));
+  return rows.map(({ own, facts, ...line }) => ({ ...line, facts: withOwnFacts(facts, own) }));
+}
+
+/** The lots the lines of a version are weighed from, with what each lot says. */
+export async function listLineLots(db: Executor, makerId: string, versionId: string) {
+  return db
+    .select({
+      lineId: lineLots.lineId,
+      lotId: lineLots.lotId,
+      grams: lineLots.grams,
+      code: lots.code,
+      assayPercent: lots.assayPercent,
+      price: lots.price,
+      packGrams: lots.packGrams,
+    })
+    .from(lineLots)
+    .innerJoin(lots, eq(lots.id, lineLots.lotId))
+    .where(and(eq(lineLots.makerId, makerId), eq(lineLots.versionId, versionId)))
+    .orderBy(asc(lineLots.lineId), asc(lineLots.position));
 }

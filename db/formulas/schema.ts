@@ -18,6 +18,7 @@ import {
 } from "drizzle-orm/pg-core";
 import { makers } from "../makers/schema";
 import { materials } from "../materials/schema";
+import { lots } from "../stock/schema";
 
 const moment = (name: string) => timestamp(name, { withTimezone: true });
 
@@ -178,5 +179,33 @@ export const lines = pgTable(
     check("lines_percent", sql`${table.percent} >= 0 and ${table.percent} <= 100`),
     check("lines_assay", sql`${table.assayPercent} > 0 and ${table.assayPercent} <= 100`),
     check("lines_rest_has_no_percent", sql`not (${table.takesTheRest} and ${table.percent} is not null)`),
+  ],
+);
+
+/** From which lots a line is weighed. */
+export const lineLots = pgTable(
+  "line_lots",
+  {
+    versionId: uuid("version_id").notNull(),
+    lineId: uuid("line_id").notNull(),
+    lotId: uuid("lot_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    position: integer("position").notNull(),
+    /** Null: what the other lots leave of the line. */
+    grams: numeric("grams", { mode: "number" }),
+  },
+  (table) => [
+    primaryKey({ name: "line_lots_pkey", columns: [table.versionId, table.lineId, table.lotId] }),
+    foreignKey({ name: "line_lots_line", columns: [table.versionId, table.lineId], foreignColumns: [lines.versionId, lines.id] }).onDelete(
+      "cascade",
+    ),
+    foreignKey({
+      name: "line_lots_version",
+      columns: [table.versionId, table.makerId],
+      foreignColumns: [versions.id, versions.makerId],
+    }).onDelete("cascade"),
+    foreignKey({ name: "line_lots_lot", columns: [table.lotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }),
+    index("line_lots_lot").on(table.lotId),
+    check("line_lots_grams", sql`${table.grams} > 0 and ${table.grams} <= 1000000`),
   ],
 );

@@ -1,7 +1,7 @@
 import type { Aim, Assessment, Formula, Measured } from "@tensidrum/core/formula";
 import { and, eq, max, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
-import { formulas, lines, phases, versions } from "./schema";
+import { formulas, lineLots, lines, phases, versions } from "./schema";
 
 export interface PhaseRow {
   readonly letter: string;
@@ -16,6 +16,8 @@ export interface LineRow {
   readonly percent: number | null;
   readonly takesTheRest: boolean;
   readonly assayPercent: number | null;
+  /** From which lots it is weighed; null grams are what the others leave of the line. */
+  readonly lots?: readonly { readonly lotId: string; readonly grams: number | null }[];
 }
 
 /** Everything a draft holds, with the readings made from it. */
@@ -60,8 +62,10 @@ async function insertBody(db: Executor, makerId: string, versionId: string, cont
     await db.insert(phases).values(content.phases.map((phase, position) => ({ ...owner, ...phase, position })));
   }
   if (content.lines.length > 0) {
-    await db.insert(lines).values(content.lines.map((line, position) => ({ ...owner, ...line, position })));
+    await db.insert(lines).values(content.lines.map(({ lots: _, ...line }, position) => ({ ...owner, ...line, position })));
   }
+  const taken = content.lines.flatMap(({ id, lots = [] }) => lots.map((lot, position) => ({ ...owner, ...lot, lineId: id, position })));
+  if (taken.length > 0) await db.insert(lineLots).values(taken);
 }
 
 /** A new formula with its first draft, version 1. */
@@ -180,7 +184,12 @@ async function copyBody(db: Executor, makerId: string, ids: { readonly from: str
     .from(lines)
     .where(and(eq(lines.makerId, makerId), eq(lines.versionId, ids.from)));
   if (ownPhases.length > 0) await db.insert(phases).values(ownPhases.map((phase) => ({ ...phase, versionId: ids.to })));
+  const ownLots = await db
+    .select()
+    .from(lineLots)
+    .where(and(eq(lineLots.makerId, makerId), eq(lineLots.versionId, ids.from)));
   if (ownLines.length > 0) await db.insert(lines).values(ownLines.map((line) => ({ ...line, versionId: ids.to })));
+  if (ownLots.length > 0) await db.insert(lineLots).values(ownLots.map((lot) => ({ ...lot, versionId: ids.to })));
 }
 
 /** Throws a draft away. Returns whether there was one. */

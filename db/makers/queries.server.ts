@@ -1,6 +1,6 @@
 import { eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
-import { makers } from "./schema";
+import { makers, type MassUnit } from "./schema";
 
 export async function findMaker(db: Executor, makerId: string) {
   const [maker] = await db.select().from(makers).where(eq(makers.id, makerId));
@@ -19,4 +19,14 @@ export async function markDemoDecided(db: Executor, makerId: string): Promise<vo
     .update(makers)
     .set({ demoDecidedAt: sql`now()` })
     .where(eq(makers.id, makerId));
+}
+
+/** In what the maker reckons: money and mass. */
+export interface MakerUnits {
+  readonly currency: string;
+  readonly massUnit: MassUnit;
+}
+
+export async function saveUnits(db: Executor, makerId: string, { currency, massUnit }: MakerUnits): Promise<void> {
+  await db.update(makers).set({ currency, massUnit }).where(eq(makers.id, makerId));
 }

@@ -1,6 +1,10 @@
 import { sql } from "drizzle-orm";
 import { check, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
 
+export const massUnits = ["g", "kg", "oz"] as const;
+
+export type MassUnit = (typeof massUnits)[number];
+
 export const makers = pgTable(
   "makers",
   {
@@ -8,7 +12,15 @@ export const makers = pgTable(
     name: text("name").notNull(),
     /** When the demo formulas were laid in, or declined; null until the first start has decided. */
     demoDecidedAt: timestamp("demo_decided_at", { withTimezone: true }),
+    /** As the maker writes it: €, CHF, kr; empty where they never said. */
+    currency: text("currency").notNull().default(""),
+    /** In which amounts on the shelf are written. */
+    massUnit: text("mass_unit", { enum: massUnits }).notNull().default("g"),
     createdAt: timestamp("created_at", { withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [check("makers_name_length", sql`char_length(${table.name}) between 1 and 120`)],
+  (table) => [
+    check("makers_name_length", sql`char_length(${table.name}) between 1 and 120`),
+    check("makers_currency_length", sql`char_length(${table.currency}) <= 8`),
+    check("makers_mass_unit", sql`${table.massUnit} in ('g', 'kg', 'oz')`),
+  ],
 );

@@ -1,8 +1,8 @@
-import type { Material } from "@tensidrum/core/library";
+import { withOwnFacts, type Material } from "@tensidrum/core/library";
 import type { ShelfLot } from "@tensidrum/core/stock";
-import { and, asc, desc, eq, sql } from "drizzle-orm";
+import { and, asc, desc, eq, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
-import { materials } from "../materials/schema";
+import { materials, ownFacts } from "../materials/schema";
 import { lots, movements } from "./schema";
 
 /** A lot with what its movements leave. */
@@ -31,15 +31,26 @@ function sumsOf(makerId: string) {
     from ${movements} where maker_id = ${makerId} group by lot_id) as sums`;
 }
 
-/** Every lot of a maker with the facts of its material, the one that ends first before the others. */
-export async function listLots(db: Executor, makerId: string) {
-  return db
-    .select({ ...lotColumns, facts: sql<Material>`${materials.facts}`.as("facts") })
+async function lotsWithFacts(db: Executor, makerId: string, only: SQL | undefined) {
+  const rows = await db
+    .select({ ...lotColumns, facts: sql<Material>`${materials.facts}`.as("facts"), own: ownFacts.facts, madeAs: materials.madeAs })
     .from(lots)
     .innerJoin(materials, eq(materials.id, lots.materialId))
+    .leftJoin(ownFacts, and(eq(ownFacts.materialId, materials.id), eq(ownFacts.makerId, makerId)))
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
-    .where(eq(lots.makerId, makerId))
+    .where(and(eq(lots.makerId, makerId), only))
     .orderBy(sql`${lots.endsOn} nulls last`, asc(lots.createdAt));
+  return rows.map(({ own, facts, ...lot }) => ({ ...lot, facts: withOwnFacts(facts, own) }));
+}
+
+/** Every lot of a maker with the facts of its material, the one that ends first before the others. */
+export async function listLots(db: Executor, makerId: string) {
+  return lotsWithFacts(db, makerId, undefined);
+}
+
+/** One lot with the facts of its material, or `undefined`. */
+export async function findLotWithMaterial(db: Executor, makerId: string, lotId: string) {
+  return (await lotsWithFacts(db, makerId, eq(lots.id, lotId)))[0];
 }
 
 /** What stands on the shelf with something left in it, told by the slug of its material. */

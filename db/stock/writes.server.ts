@@ -1,5 +1,6 @@
 import { and, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
+import { insertOwnMaterial, type OwnMaterial } from "../materials/queries.server";
 import { lots, movements, type MovementKind } from "./schema";
 
 export interface NewLot {
@@ -93,4 +94,35 @@ export async function deleteLot(db: Executor, makerId: string, lotId: string): P
     .where(and(eq(lots.makerId, makerId), eq(lots.id, lotId)))
     .returning({ id: lots.id });
   return gone.length > 0;
+}
+
+/** What is taken of a lot, once what it holds is known. */
+export interface Taking {
+  readonly lotId: string;
+  readonly movementId: string;
+  readonly work: Parameters<typeof addMovement>[3];
+}
+
+/**
+ * Puts something made here on the shelf: its material unless it is there already, its lot, and what was taken of other
+ * lots for it; all or nothing. Returns `false`, and stores nothing, when a lot to take from is not there.
+ */
+export async function shelveMadeLot(
+  db: Executor,
+  makerId: string,
+  made: {
+    readonly material: OwnMaterial | null;
+    readonly lot: NewLot;
+    readonly movementId: string;
+    readonly taken: readonly Taking[];
+  },
+): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    for (const { work, ...ids } of made.taken) {
+      if (!(await addMovement(tx, makerId, ids, work))) return false;
+    }
+    if (made.material !== null) await insertOwnMaterial(tx, makerId, made.material);
+    await receiveLot(tx, makerId, made.lot, made.movementId);
+    return true;
+  });
 }

@@ -1,8 +1,8 @@
 import { costOf } from "@tensidrum/core/packing";
 import { shownMaterial } from "@tensidrum/core/library";
 import { packPriceOf } from "@tensidrum/core/stock";
-import { written } from "@tensidrum/core/quantities";
 import { useMemo } from "react";
+import { useUnits } from "../../frame/units";
 import { useReadingsInSight } from "../JudgedSheet";
 import { useShelfLots } from "../shelfLots";
 import { useSheet } from "../SheetState";
@@ -12,6 +12,7 @@ import classes from "./MoreReadings.module.css";
 /** What the batch costs by the lots on the shelf. */
 export function CostReading() {
   const { known } = useSheet();
+  const { money } = useUnits();
   const lots = useShelfLots();
   const { formula, shown } = useReadingsInSight(false);
   const cost = useMemo(() => {
@@ -28,8 +29,7 @@ export function CostReading() {
   if (cost === null || !cost.isPriced) return <p className={classes.none}>Cost: no prices of these materials are on the shelf.</p>;
   return (
     <p className={classes.line}>
-      <strong>Cost {written(cost.per100Grams ?? 0, 2)}</strong> for 100 g, {written(cost.total, 2)} for the batch, in your currency{" "}
-      <EstimateMark of="cost" />
+      <strong>Cost {money(cost.per100Grams ?? 0)}</strong> for 100 g, {money(cost.total)} for the batch <EstimateMark of="cost" />
       {cost.names.length > 0 && (
         <>
           <br />

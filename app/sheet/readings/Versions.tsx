@@ -58,6 +58,11 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
         <button type="submit" name="intent" value="branch" className={classes.quiet} data-act="Branch a trial">
           Branch a trial off v{shown}
         </button>
+        {state === "set" && (
+          <button type="submit" name="intent" value="as-material" className={classes.quiet} data-act="Keep this version as a material">
+            Keep v{shown} as a material
+          </button>
+        )}
       </p>
       <ThrowAway isDraft={state === "draft"} number={shown} isOnly={versions.length === 1} />
     </section>

@@ -1,5 +1,5 @@
-import { shownMaterial } from "@tensidrum/core/library";
-import { materialFinder, type FoundMaterial } from "@tensidrum/core/search";
+import type { FoundMaterial } from "@tensidrum/core/search";
+import { knownMaterials, type KnownMaterial } from "../knownMaterials";
 import { readLot, type LotField, type ReadLot, type TypedLot } from "../readLot";
 import { lotColumns, type ColumnChoice } from "./columns";
 import type { Table } from "./readTable.server";
@@ -9,7 +9,7 @@ export interface LotRow {
   readonly row: number;
   readonly typed: TypedLot;
   readonly lot: ReadLot;
-  readonly material: { readonly id: string; readonly name: string; readonly isGuess: boolean } | null;
+  readonly material: KnownMaterial | null;
   readonly problems: readonly string[];
 }
 
@@ -24,7 +24,7 @@ export function lotRows(
   columns: ColumnChoice,
   around: { readonly materials: readonly FoundMaterial[]; readonly taken: TakenCodes },
 ): readonly LotRow[] {
-  const known = materialsKnown(around.materials);
+  const known = knownMaterials(around.materials);
   const seen = new Map<string, number>();
   return rows.map((cells, row): LotRow => {
     const cell = (field: LotField): string => (columns[field] === undefined ? "" : plainCell(cells[columns[field]] ?? ""));
@@ -47,23 +47,4 @@ export function lotRows(
 /** A cell as it was meant: tables of ours put a mark before what a spreadsheet would take for a formula. */
 function plainCell(cell: string): string {
   return cell.trim().replace(/^'(?=[=+\-@])/, "");
-}
-
-/** Finds a material by slug or name, and guesses one by a spelling that is near. */
-function materialsKnown(materials: readonly FoundMaterial[]) {
-  const exact = new Map<string, FoundMaterial>();
-  for (const material of materials) {
-    for (const name of [material.facts.slug, material.facts.name, shownMaterial(material.facts).name])
-      exact.set(name.toLowerCase(), material);
-  }
-  const find = materialFinder(materials, 1);
-  const guessed = new Map<string, FoundMaterial | undefined>();
-  return (text: string): LotRow["material"] => {
-    if (text === "") return null;
-    const key = text.toLowerCase();
-    const same = exact.get(key);
-    if (same === undefined && !guessed.has(key)) guessed.set(key, find(text)[0]);
-    const found = same ?? guessed.get(key);
-    return found === undefined ? null : { id: found.id, name: shownMaterial(found.facts).name, isGuess: same === undefined };
-  };
 }

@@ -11,4 +11,5 @@ export type { TitrationState } from "./titration/situation.ts";
 export { calibrationOf, correctedPh, type BufferReading, type Calibration } from "./calibration.ts";
 export { dropMassGrams, DROPS_TO_WEIGH } from "./dropMass.ts";
 export { percentOfBatch, startingDoseGrams, type EarlierTotal } from "./startingDose.ts";
+export { percentAsSolution, soluteContentPercent, STOCK_WATER, stockMaterial } from "./stockMaterial.ts";
 export { planStock, type StockPlan, type StockWish } from "./stockSolution.ts";

@@ -44,3 +44,4 @@ export { differenceOf } from "./change/difference.ts";
 export type { ComparedLine, FormulaDifference, HeadDifference, LineDifference } from "./change/difference.ts";
 export type { Estimate } from "./estimates.ts";
 export type { CompositionEntry } from "./sums/rollUp.ts";
+export { formulaMaterial } from "./blends/formulaMaterial.ts";

@@ -1,6 +1,11 @@
 export { charges, forms, roles } from "./material.ts";
 export type * from "./material.ts";
 export { roleOf, shownInci, shownMaterial } from "./shownMaterial.ts";
-export { isSameMaterial } from "./isSameMaterial.ts";
+export { isSameMaterial, saysTheSame } from "./isSameMaterial.ts";
 export { briefMaterial, wholeMaterial } from "./briefMaterial.ts";
 export type { BriefMaterial } from "./briefMaterial.ts";
+export { ownableFacts, withOwnFacts } from "./ownFacts.ts";
+export type { OwnableFact, OwnFacts } from "./ownFacts.ts";
+export { factDifferences } from "./factDifferences.ts";
+export type { FactDifference } from "./factDifferences.ts";
+export { slugOf } from "./slugOf.ts";

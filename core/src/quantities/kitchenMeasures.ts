@@ -28,7 +28,9 @@ const MILLILITRES: Readonly<Record<VolumeUnit, Volumes>> = {
 };
 
 /** g; avoirdupois. */
-const GRAMS: Readonly<Record<MassUnit, number>> = { mg: 0.001, g: 1, kg: 1000, oz: 28.349523, lb: 453.59237 };
+export const GRAMS_PER_OUNCE = 28.349523;
+
+const GRAMS: Readonly<Record<MassUnit, number>> = { mg: 0.001, g: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: 453.59237 };
 
 /** Relative uncertainties, 0 to 1. A levelled spoon of liquid, a heaped or settled spoon of powder, a drop. */
 const SPOON_UNCERTAINTY = 0.05;

@@ -1,3 +1,5 @@
+import { GRAMS_PER_OUNCE } from "./kitchenMeasures.ts";
+
 /** Why a typed number was not taken. The words for it belong to the screen. */
 export type NumberProblem = "empty" | "not-a-number" | "two-marks" | "not-positive" | "negative" | "above-most";
 
@@ -36,11 +38,11 @@ export function readPercent(text: string): ReadNumber {
 /** The largest batch taken: a tonne is no kitchen bench any more. */
 export const MOST_BATCH_GRAMS = 1_000_000;
 
-const GRAMS_PER_UNIT: Readonly<Record<string, number>> = { "": 1, g: 1, kg: 1000 };
+const GRAMS_PER_UNIT: Readonly<Record<string, number>> = { "": 1, g: 1, kg: 1000, oz: GRAMS_PER_OUNCE };
 
-/** Reads a mass in grams, above 0: "600", "600 g", "1,2 kg". */
+/** Reads a mass in grams, above 0: "600", "600 g", "1,2 kg", "4 oz". */
 export function readMassGrams(text: string): ReadNumber {
-  const parts = /^(.*?)\s*(kg|g)?\s*$/i.exec(text);
+  const parts = /^(.*?)\s*(kg|g|oz)?\s*$/i.exec(text);
   const factor = GRAMS_PER_UNIT[(parts?.[2] ?? "").toLowerCase()] ?? 1;
   const read = readNumber(parts?.[1] ?? "");
   if (!read.ok) return read;

@@ -1,4 +1,5 @@
 import { decimalPlaces, toDecimals } from "./decimals.ts";
+import { GRAMS_PER_OUNCE } from "./kitchenMeasures.ts";
 
 const MINUS = "\u2212";
 
@@ -26,6 +27,13 @@ export function writtenPercent(percent: number): string {
 /** Writes a batch mass: "600 g", from 10 kg on "12.5 kg". */
 export function writtenMass(grams: number): string {
   return grams >= 10_000 ? `${writtenShort(grams / 1000, 3)} kg` : `${writtenShort(grams, 3)} g`;
+}
+
+/** Writes a mass in the unit someone reckons in: 914 g are "914 g", "0.914 kg" or "32.24 oz". */
+export function writtenMassIn(grams: number, unit: "g" | "kg" | "oz"): string {
+  if (unit === "kg") return `${writtenShort(grams / 1000, 4)} kg`;
+  if (unit === "oz") return `${writtenShort(grams / GRAMS_PER_OUNCE, 2)} oz`;
+  return writtenMass(grams);
 }
 
 /** Writes a percent for a cell so that it reads back as the same number: at least two decimals, never an exponent. */

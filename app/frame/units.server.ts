@@ -1,0 +1,16 @@
+import { database } from "../../db/client.server";
+import { isDatabaseAway } from "../../db/failures.server";
+import { findMaker, type MakerUnits } from "../../db/makers/queries.server";
+import { currentMakerId } from "./maker.server";
+import { usualUnits } from "./units";
+
+/** In what the maker reckons. While the database is away the usual units stand, so that a page can say so. */
+export async function openUnits(): Promise<MakerUnits> {
+  try {
+    const maker = await findMaker(database(), currentMakerId());
+    return maker === undefined ? usualUnits : { currency: maker.currency, massUnit: maker.massUnit };
+  } catch (error) {
+    if (isDatabaseAway(error)) return usualUnits;
+    throw error;
+  }
+}

@@ -1,0 +1,62 @@
+import { dropMassGrams, DROPS_TO_WEIGH } from "@tensidrum/core/acidity";
+import { Refusal } from "@tensidrum/core/formula";
+import { shownMaterial } from "@tensidrum/core/library";
+import { readNumber } from "@tensidrum/core/quantities";
+import { database } from "../../db/client.server";
+import {
+  findMaterial,
+  listMaterials,
+  listOwnFacts,
+  materialsBySlug,
+  saveOwnFacts,
+  updateOwnMaterial,
+} from "../../db/materials/queries.server";
+import { currentMakerId } from "../frame/maker.server";
+
+const LIQUID: ReadonlySet<string | null> = new Set(["liquid", "oil", "gel", null]);
+
+/** What can be dropped, and what the maker's own droppers give. */
+export async function openDrops() {
+  const db = database();
+  const makerId = currentMakerId();
+  const [all, own] = await Promise.all([listMaterials(db, makerId), listOwnFacts(db, makerId)]);
+  const weighed = own.flatMap(({ slug, facts }) => (facts.dropMilligrams == null ? [] : [{ slug, milligrams: facts.dropMilligrams }]));
+  const stored = await materialsBySlug(
+    db,
+    makerId,
+    weighed.map(({ slug }) => slug),
+  );
+  const nameOf = new Map(stored.map(({ facts }) => [facts.slug, shownMaterial(facts).name]));
+  return {
+    fewest: DROPS_TO_WEIGH,
+    materials: all
+      .filter(({ facts }) => LIQUID.has(facts.form))
+      .map(({ facts }) => ({ slug: facts.slug, name: shownMaterial(facts).name, milligrams: facts.dropMilligrams })),
+    weighed: weighed.map(({ slug, milligrams }) => ({ slug, name: nameOf.get(slug) ?? slug, milligrams })),
+  };
+}
+
+export interface TypedDrops {
+  readonly material: string;
+  readonly drops: string;
+  readonly grams: string;
+}
+
+/** Takes the mass of a drop from several weighed together. Answers what is wrong, or nothing. */
+export async function weighDrops({ material, drops, grams }: TypedDrops): Promise<string | null> {
+  const db = database();
+  const makerId = currentMakerId();
+  const found = await findMaterial(db, makerId, material);
+  if (found === undefined) return "Choose what was dropped.";
+  const [count, mass] = [readNumber(drops), readNumber(grams.replace(/\s*g\s*$/i, ""))];
+  if (!count.ok || !mass.ok) return "Give the count of drops and what they weigh together in grams.";
+  try {
+    const dropMilligrams = 1000 * dropMassGrams(mass.value, count.value);
+    if (found.isOwn) await updateOwnMaterial(db, makerId, found.id, { ...found.facts, dropMilligrams });
+    else await saveOwnFacts(db, makerId, found.id, { ...found.own, dropMilligrams });
+    return null;
+  } catch (error) {
+    if (error instanceof Refusal) return `${error.message} ${error.remedy}`;
+    throw error;
+  }
+}

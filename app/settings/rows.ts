@@ -1,0 +1,37 @@
+/** A column of things one owns: what it is called on the screen and to a screen reader. */
+export interface RowColumn {
+  readonly field: string;
+  readonly head: string;
+  readonly label: string;
+  readonly isNumber: boolean;
+}
+
+/** A row as typed. */
+export interface TypedRow {
+  readonly id: string;
+  readonly cells: Readonly<Record<string, string>>;
+}
+
+export interface RowProblem {
+  readonly row: number;
+  readonly field: string;
+  readonly message: string;
+}
+
+const text = (field: string, head: string, label = head): RowColumn => ({ field, head, label, isNumber: false });
+const number = (field: string, head: string, label: string): RowColumn => ({ field, head, label, isNumber: true });
+
+export const scaleColumns = [
+  text("name", "name", "Name"),
+  number("readability", "smallest step, g", "Smallest step in grams"),
+  number("capacity", "carries, g", "Most it carries in grams"),
+] as const;
+
+export const containerColumns = [
+  text("name", "name", "Name"),
+  number("nominal", "sold as, mL", "Sold as, millilitres"),
+  number("brimful", "to the brim, mL", "To the brim, millilitres"),
+  number("headspace", "kept free, mL", "Kept free, millilitres"),
+  number("dipTube", "tube and pump, mL", "Tube and pump displace, millilitres"),
+  number("price", "price of one", "Price of one"),
+] as const;

@@ -1,0 +1,25 @@
+import { formulaMaterial, Refusal } from "@tensidrum/core/formula";
+import { slugOf } from "@tensidrum/core/library";
+import { database } from "../../../db/client.server";
+import { listVersions } from "../../../db/formulas/queries.server";
+import { insertOwnMaterial, listMaterials } from "../../../db/materials/queries.server";
+import { currentMakerId } from "../../frame/maker.server";
+import { versionFormula } from "./versionFormula.server";
+
+/**
+ * A set version as a material of the maker's own, to stand in another formula as a base. Returns its slug.
+ * @throws Refusal when the lines do not come to 100 %.
+ */
+export async function keepAsMaterial(formulaId: string, versionId: string): Promise<string> {
+  const db = database();
+  const makerId = currentMakerId();
+  const version = (await listVersions(db, makerId, formulaId)).find(({ id, state }) => id === versionId && state === "set");
+  if (version === undefined) throw new Refusal("not-found", "This version is not set.", "Set it first; then it stays as it is.");
+  const { number } = version;
+  const [{ formula }, stored] = await Promise.all([versionFormula(db, makerId, { formulaId, number }), listMaterials(db, makerId)]);
+  const library = new Map(stored.map(({ facts }) => [facts.slug, facts]));
+  const name = `${formula.name} v${number}`;
+  const facts = formulaMaterial(formula, library, { slug: slugOf(name, new Set(library.keys())), name });
+  await insertOwnMaterial(db, makerId, { id: crypto.randomUUID(), facts, basedOnId: null, madeAs: "formula" });
+  return facts.slug;
+}

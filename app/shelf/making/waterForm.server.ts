@@ -1,0 +1,50 @@
+import { Refusal } from "@tensidrum/core/formula";
+import Joi from "joi";
+
+/** A water to be cooked from a plant, as typed. */
+export interface WaterForm {
+  readonly name: string;
+  /** INCI name of what comes out of the plant. */
+  readonly inci: string;
+  readonly plant: string;
+  readonly water: string;
+  /** What was left after straining; empty where it is not made yet. */
+  readonly yield: string;
+  readonly days: string;
+  readonly tested: "on" | "";
+}
+
+const words = (most: number, usual = "") => Joi.string().allow("").trim().max(most).empty("").default(usual);
+
+const wish = {
+  name: words(100),
+  inci: words(200),
+  plant: words(20),
+  water: words(20),
+  yield: words(20),
+  days: words(10, "7"),
+  tested: Joi.string().valid("on", "").default(""),
+};
+
+const asked = Joi.object<WaterForm>(wish);
+
+const made = Joi.object<WaterForm & { id: string; movementId: string }>({
+  ...wish,
+  id: Joi.string().guid().required(),
+  movementId: Joi.string().guid().required(),
+});
+
+const nothingAsked: WaterForm = { name: "", inci: "", plant: "", water: "", yield: "", days: "7", tested: "" };
+
+/** Reads a plan from the address; what it does not say stands at its usual value. */
+export function readWaterWish(address: URL): WaterForm {
+  const { value, error } = asked.validate(Object.fromEntries(address.searchParams), { stripUnknown: true });
+  return error === undefined ? value : nothingAsked;
+}
+
+export function readWaterForm(form: FormData): WaterForm & { readonly id: string; readonly movementId: string } {
+  const { value, error } = made.validate(Object.fromEntries(form), { stripUnknown: true });
+  if (error !== undefined)
+    throw new Refusal("not-possible", "The form is not as this page sends it.", "Load the page again and repeat it.");
+  return value;
+}

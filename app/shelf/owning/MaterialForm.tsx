@@ -1,0 +1,204 @@
+import { Button } from "@mantine/core";
+import { charges, forms, roles } from "@tensidrum/core/library";
+import type { ReactNode } from "react";
+import { Form, Link, useNavigation } from "react-router";
+import { chargeWords } from "../../components/chargeWords";
+import { numberFields, numberKey, spanFields, spanKey, type MaterialProblem, type TypedMaterial } from "./materialFields";
+import classes from "./MaterialForm.module.css";
+
+interface MaterialFormProps {
+  /** Slug of the material it began from; empty for none. */
+  readonly from?: string;
+  readonly typed: TypedMaterial;
+  /** What the library says, where only facts are one's own; the rest cannot be changed then. */
+  readonly library: TypedMaterial | null;
+  readonly problems: readonly MaterialProblem[];
+  readonly back: string;
+  readonly save: string;
+  /** A second button, as "Take it out". */
+  readonly away: string | null;
+}
+
+/** The fields of a material of one's own, or of the facts one holds against the library. */
+export function MaterialForm({ from = "", typed, library, problems, back, save, away }: MaterialFormProps) {
+  const isBusy = useNavigation().state !== "idle";
+  const problemOf = (field: string) => problems.find((problem) => problem.field === field)?.message;
+  const known = new Set(["name", "role", "form", "charge", "inci", "parts", "active", "flags", "handling", "caution", ...factNames]);
+  const others = problems.filter(({ field }) => !known.has(field));
+  const row = (field: string, label: string, children: ReactNode, hint = "") => (
+    <Row key={field} field={field} label={label} hint={hint} problem={problemOf(field)}>
+      {children}
+    </Row>
+  );
+  const input = (name: string, value: string, label: string, placeholder = "") => (
+    <input
+      name={name}
+      defaultValue={value}
+      aria-label={label}
+      placeholder={placeholder}
+      inputMode="decimal"
+      autoComplete="off"
+      maxLength={40}
+    />
+  );
+  return (
+    <Form method="post" className={classes.form} noValidate>
+      <input type="hidden" name="from" value={from} />
+      {others.map(({ field, message }) => (
+        <p key={field} role="alert" className={classes.alert}>
+          {message}
+        </p>
+      ))}
+      {library === null && <Identity typed={typed} row={row} />}
+      <fieldset>
+        <legend>{library === null ? "Facts" : "What you know better"}</legend>
+        {row(
+          "active",
+          "active matter, %",
+          <span className={classes.ends}>
+            {input("activeTypical", typed.activeTypical, "Active matter, typical", "typical")}
+            {input("activeLow", typed.activeLow, "Active matter, low end", "from")}
+            {input("activeHigh", typed.activeHigh, "Active matter, high end", "to")}
+          </span>,
+          library === null ? "" : saidOf(library.activeTypical, library.activeLow, library.activeHigh),
+        )}
+        {numberFields.map(({ field, name, unit }) =>
+          row(
+            field,
+            `${name}, ${unit}`,
+            input(numberKey(field), typed.numbers[field], name),
+            library === null ? "" : saidOf(library.numbers[field]),
+          ),
+        )}
+        {spanFields.map(({ field, name, unit }) =>
+          row(
+            field,
+            unit === "" ? name : `${name}, ${unit}`,
+            <span className={classes.ends}>
+              {input(spanKey(field, "low"), typed.spans[field].low, `${name}, low end`, "from")}
+              {input(spanKey(field, "high"), typed.spans[field].high, `${name}, high end`, "to")}
+            </span>,
+            library === null ? "" : saidOf("", library.spans[field].low, library.spans[field].high),
+          ),
+        )}
+        {row(
+          "handling",
+          "how you handle it",
+          <textarea name="handling" rows={2} maxLength={2000} defaultValue={typed.handling} aria-label="How you handle it" />,
+        )}
+        {library === null &&
+          row(
+            "caution",
+            "caution",
+            <textarea name="caution" rows={2} maxLength={2000} defaultValue={typed.caution} aria-label="Caution" />,
+          )}
+      </fieldset>
+      <p className={classes.doors}>
+        <Button type="submit" name="intent" value="save" h={40} loading={isBusy}>
+          {save}
+        </Button>
+        <Link to={back}>Leave it</Link>
+        {away !== null && (
+          <button type="submit" name="intent" value="take-away" disabled={isBusy}>
+            {away}
+          </button>
+        )}
+      </p>
+    </Form>
+  );
+}
+
+const factNames: readonly string[] = [...numberFields, ...spanFields].map(({ field }) => field);
+
+function saidOf(value: string, low = "", high = ""): string {
+  const span = low === "" || low === high ? "" : `${low} to ${high}`;
+  const said = [value, span].filter(Boolean).join(", ");
+  return said === "" ? "the library does not know" : `the library says ${said}`;
+}
+
+type RowOf = (field: string, label: string, children: ReactNode, hint?: string) => ReactNode;
+
+function Identity({ typed, row }: { readonly typed: TypedMaterial; readonly row: RowOf }) {
+  const choice = (name: "role" | "form" | "charge", label: string, options: readonly (readonly [string, string])[], none: string) => (
+    <select name={name} defaultValue={typed[name]} aria-label={label}>
+      <option value="">{none}</option>
+      {options.map(([value, words]) => (
+        <option key={value} value={value}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+  const plain = (word: string) => [word, word.replaceAll("-", " ")] as const;
+  return (
+    <fieldset>
+      <legend>What it is</legend>
+      {row("name", "name", <input name="name" defaultValue={typed.name} maxLength={200} aria-label="Name" autoComplete="off" />)}
+      {row("role", "what it does", choice("role", "What it does", roles.map(plain), "choose one"))}
+      {row("form", "form", choice("form", "Form", forms.map(plain), "not known"))}
+      {row(
+        "charge",
+        "charge",
+        choice(
+          "charge",
+          "Charge",
+          charges.map((charge) => [charge, chargeWords[charge].name] as const),
+          "none",
+        ),
+      )}
+      {row(
+        "inci",
+        "INCI names with their percent",
+        <textarea
+          name="inci"
+          rows={4}
+          defaultValue={typed.inci}
+          aria-label="INCI names with their percent"
+          placeholder={"Aqua 70\nCoco-Glucoside 30"}
+        />,
+        "one a line; of a bought material",
+      )}
+      {row(
+        "parts",
+        "or made of",
+        <textarea
+          name="parts"
+          rows={4}
+          defaultValue={typed.parts}
+          aria-label="Made of, with percent"
+          placeholder={"glycerin 60\nxanthan-gum 40"}
+        />,
+        "materials of the library with their percent, to 100; then they speak for it",
+      )}
+      {row(
+        "flags",
+        "flags",
+        <input name="flags" defaultValue={typed.flags} maxLength={1000} aria-label="Flags" placeholder="nut, dust" autoComplete="off" />,
+      )}
+    </fieldset>
+  );
+}
+
+interface RowProps {
+  readonly field: string;
+  readonly label: string;
+  readonly hint: string;
+  readonly problem: string | undefined;
+  readonly children: ReactNode;
+}
+
+function Row({ field, label, hint, problem, children }: RowProps) {
+  return (
+    <div className={classes.row} data-problem={problem === undefined ? undefined : true} id={`field-${field}`}>
+      <span className={classes.label}>{label}</span>
+      {children}
+      {problem !== undefined ? (
+        <span role="alert" className={classes.problem}>
+          {problem}
+        </span>
+      ) : (
+        <span className={classes.hint}>{hint}</span>
+      )}
+    </div>
+  );
+}

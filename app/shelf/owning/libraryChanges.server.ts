@@ -1,0 +1,31 @@
+import { referenceLibraryVersion } from "@tensidrum/core/reference";
+import dayjs from "dayjs";
+import { database } from "../../../db/client.server";
+import { listLibraryChanges } from "../../../db/materials/queries.server";
+import { factName, factWords } from "../factWords";
+
+const MOST_SHOWN = 500;
+
+/** What updates of the reference library changed, the newest first, day by day. */
+export async function openLibraryChanges() {
+  const rows = await listLibraryChanges(database(), MOST_SHOWN);
+  const updates = new Map<string, typeof rows>();
+  for (const row of rows) updates.set(row.libraryVersion, [...(updates.get(row.libraryVersion) ?? []), row]);
+  return {
+    version: referenceLibraryVersion,
+    updates: [...updates].map(([version, changed]) => ({
+      version,
+      day: dayjs(changed[0]?.madeAt).format("D MMMM YYYY"),
+      materials: changed.map(({ slug, name, differences }) => ({
+        slug,
+        name,
+        isNew: differences.length === 0,
+        differences: differences.map(({ fact, before, after }) => ({
+          name: factName(fact),
+          before: factWords(fact, before),
+          after: factWords(fact, after),
+        })),
+      })),
+    })),
+  };
+}

@@ -1,0 +1,119 @@
+import { Refusal } from "@tensidrum/core/formula";
+import { saysTheSame, shownMaterial, type Material, type OwnFacts } from "@tensidrum/core/library";
+import { database } from "../../../db/client.server";
+import { brokenConstraint } from "../../../db/failures.server";
+import {
+  deleteOwnMaterial,
+  findMaterial,
+  insertOwnMaterial,
+  listMaterials,
+  saveOwnFacts,
+  updateOwnMaterial,
+} from "../../../db/materials/queries.server";
+import { currentMakerId } from "../../frame/maker.server";
+import { knownMaterials } from "../knownMaterials";
+import { typedMaterial, type MaterialProblem, type TypedMaterial } from "./materialFields";
+import { readFacts } from "./readFacts";
+import { checkedOwnFacts, readTypedMaterial, type MaterialsAround } from "./readMaterial.server";
+
+type Saved = { readonly slug: string } | { readonly problems: readonly MaterialProblem[] };
+
+async function around(): Promise<MaterialsAround & { readonly idOf: ReadonlyMap<string, string> }> {
+  const all = await listMaterials(database(), currentMakerId());
+  return {
+    library: new Map(all.map(({ facts }) => [facts.slug, facts])),
+    known: knownMaterials(all),
+    idOf: new Map(all.map(({ id, facts }) => [facts.slug, id])),
+  };
+}
+
+/** The form of a new material, empty or begun from another. */
+export async function openNewMaterial(from: string) {
+  const base = from === "" ? undefined : await findMaterial(database(), currentMakerId(), from);
+  const typed = typedMaterial(base?.facts ?? null);
+  return {
+    from: base === undefined ? "" : from,
+    typed: base === undefined ? typed : { ...typed, slug: "", name: `My ${shownMaterial(base.facts).name}` },
+  };
+}
+
+/** Puts a new material of the maker's own into the library, or says at which field it must be mended. */
+export async function saveNewMaterial(typed: TypedMaterial, from: string): Promise<Saved> {
+  const { idOf, ...rest } = await around();
+  const read = readTypedMaterial(typed, { ...rest, base: rest.library.get(from) ?? null });
+  if (!read.ok) return { problems: read.problems };
+  const madeAs = read.material.parts === undefined ? null : "blend";
+  await insertOwnMaterial(database(), currentMakerId(), {
+    id: crypto.randomUUID(),
+    facts: read.material,
+    basedOnId: idOf.get(from) ?? null,
+    madeAs,
+  });
+  return { slug: read.material.slug };
+}
+
+async function foundMaterial(slug: string) {
+  const found = await findMaterial(database(), currentMakerId(), slug);
+  if (found === undefined) throw new Refusal("not-found", "No material stands at this address.", "Go to the shelf and look for it there.");
+  return found;
+}
+
+/** What is one's own of a material: all of an own one, else the facts held against the library. */
+export async function openOwn(slug: string) {
+  const { facts, own, isOwn } = await foundMaterial(slug);
+  const library = typedMaterial(facts);
+  return {
+    slug,
+    name: facts.name,
+    isOwn,
+    library,
+    typed: isOwn ? library : { ...typedMaterial(own === null ? null : ({ ...own } as Material)), name: facts.name },
+  };
+}
+
+export type OpenOwn = Awaited<ReturnType<typeof openOwn>>;
+
+/** Saves what is one's own of a material, or says at which field it must be mended. */
+export async function saveOwn(slug: string, typed: TypedMaterial): Promise<Saved> {
+  const { id, facts: stored, isOwn } = await foundMaterial(slug);
+  const db = database();
+  const makerId = currentMakerId();
+  const rest = await around();
+  if (isOwn) {
+    const read = readTypedMaterial(typed, { ...rest, base: stored, slug });
+    if (!read.ok) return { problems: read.problems };
+    await updateOwnMaterial(db, makerId, id, read.material);
+    return { slug };
+  }
+  const { facts, problems } = readFacts(typed);
+  if (problems.length > 0) return { problems };
+  const own = differing(stored, facts);
+  const read = checkedOwnFacts(stored, own, rest.library);
+  if (!read.ok) return { problems: read.problems };
+  await saveOwnFacts(db, makerId, id, own);
+  return { slug };
+}
+
+/** Only what differs from the library is one's own. */
+function differing(reference: Material, facts: OwnFacts): OwnFacts {
+  const told = Object.entries(facts).filter(([fact, value]) => !saysTheSame(reference[fact as keyof Material], value));
+  return Object.fromEntries(told) as OwnFacts;
+}
+
+/** Leaves a material to the library again, or takes an own one out. Answers what is in the way, or nothing. */
+export async function takeAway(slug: string): Promise<string | null> {
+  const { id, isOwn } = await foundMaterial(slug);
+  const db = database();
+  const makerId = currentMakerId();
+  if (!isOwn) {
+    await saveOwnFacts(db, makerId, id, {});
+    return null;
+  }
+  try {
+    await deleteOwnMaterial(db, makerId, id);
+    return null;
+  } catch (error) {
+    if (brokenConstraint(error) !== "missing") throw error;
+    return "It stands on a sheet, in a scent or on the shelf, so it stays. Take it out there first.";
+  }
+}

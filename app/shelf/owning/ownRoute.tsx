@@ -1,0 +1,44 @@
+import { data, redirect, useActionData } from "react-router";
+import { answer } from "../../frame/answer.server";
+import { Frame } from "../../frame/Frame";
+import { WashLine } from "../../frame/washLine/WashLine";
+import { readMaterialSlug } from "../forms.server";
+import shelf from "../Shelf.module.css";
+import { shelfPegs } from "../shelfPegs";
+import type { Route } from "./+types/ownRoute";
+import { readMaterialForm } from "./materialForm.server";
+import { MaterialForm } from "./MaterialForm";
+import { openOwn, saveOwn, takeAway } from "./own.server";
+
+export const loader = answer(async ({ params }: Route.LoaderArgs) => openOwn(readMaterialSlug(params.material)));
+
+export const action = answer(async ({ params, request }: Route.ActionArgs) => {
+  const slug = readMaterialSlug(params.material);
+  const { typed, intent } = readMaterialForm(await request.formData());
+  if (intent === "take-away") {
+    const { isOwn } = await openOwn(slug);
+    const problem = await takeAway(slug);
+    if (problem !== null) return data({ problems: [{ field: "", message: problem }], typed }, { status: 422 });
+    return redirect(isOwn ? "/shelf?where=library" : `/shelf/${slug}`);
+  }
+  const saved = await saveOwn(slug, typed);
+  return "problems" in saved ? data({ problems: saved.problems, typed }, { status: 422 }) : redirect(`/shelf/${slug}`);
+});
+
+export default function OwnRoute({ loaderData: { slug, name, isOwn, typed, library } }: Route.ComponentProps) {
+  const answered = useActionData<typeof action>();
+  return (
+    <Frame head={<h1 className={shelf.head}>{name}</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+      <title>{`Yours of ${name}, Tensidrum`}</title>
+      <MaterialForm
+        key={slug}
+        typed={answered?.typed ?? typed}
+        library={isOwn ? null : library}
+        problems={answered?.problems ?? []}
+        back={`/shelf/${slug}`}
+        save={isOwn ? "Save the material" : "Count with these"}
+        away={isOwn ? "Take it out of the library" : "Leave all to the library again"}
+      />
+    </Frame>
+  );
+}

@@ -1,0 +1,39 @@
+import type { OwnFacts } from "@tensidrum/core/library";
+import { readNumber } from "@tensidrum/core/quantities";
+import { numberFields, spanFields, type MaterialProblem, type TypedMaterial } from "./materialFields";
+
+type TypedFacts = Pick<TypedMaterial, "activeLow" | "activeTypical" | "activeHigh" | "numbers" | "spans" | "handling">;
+
+/**
+ * The facts that are typed; an empty field tells none. A number that cannot be read, or a span with one end, is named.
+ * Whether the numbers are in range is for the format to say.
+ */
+export function readFacts(typed: TypedFacts): { readonly facts: OwnFacts; readonly problems: readonly MaterialProblem[] } {
+  const problems: MaterialProblem[] = [];
+  const say = (field: string, message: string): null => {
+    problems.push({ field, message });
+    return null;
+  };
+  const number = (text: string, field: string): number | null => {
+    if (text.trim() === "") return null;
+    const read = readNumber(text.replace(/%\s*$/, ""));
+    return read.ok ? read.value : say(field, `“${text.trim()}” is no number. Write it as 1.05, or leave it empty.`);
+  };
+  const facts: Record<string, unknown> = {};
+  for (const { field } of numberFields) {
+    const value = number(typed.numbers[field], field);
+    if (value !== null) facts[field] = value;
+  }
+  for (const { field } of spanFields) {
+    const ends = typed.spans[field];
+    const [low, high] = [number(ends.low, field), number(ends.high, field)];
+    if (low !== null && high !== null) facts[field] = { low, high, ...(field === "phSupplied" ? { at: "as measured" } : {}) };
+    else if ((ends.low.trim() === "") !== (ends.high.trim() === "")) say(field, "Give both ends, or leave both empty.");
+  }
+  const typical = number(typed.activeTypical, "active");
+  const [low, high] = [number(typed.activeLow, "active"), number(typed.activeHigh, "active")];
+  if (typical !== null) facts.active = { low: low ?? typical, typical, high: high ?? typical };
+  else if (typed.activeLow.trim() !== "" || typed.activeHigh.trim() !== "") say("active", "Give the typical strength too.");
+  if (typed.handling.trim() !== "") facts.handling = typed.handling.trim();
+  return { facts: facts as OwnFacts, problems };
+}

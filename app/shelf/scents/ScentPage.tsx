@@ -1,0 +1,242 @@
+import { written, writtenShort } from "@tensidrum/core/quantities";
+import { Button } from "@mantine/core";
+import { Form, Link, useNavigation } from "react-router";
+import { Frame } from "../../frame/Frame";
+import { WashLine } from "../../frame/washLine/WashLine";
+import { shareSign } from "../../pictures/Shares/geometry";
+import { Shares } from "../../pictures/Shares/Shares";
+import shelf from "../Shelf.module.css";
+import { shelfPegs } from "../shelfPegs";
+import { InProduct } from "./InProduct";
+import type { TypedRound } from "./scentForms.server";
+import classes from "./Scents.module.css";
+import type { OpenScent } from "./scents.server";
+
+interface ScentPageProps {
+  readonly scent: OpenScent;
+  readonly answered: { readonly problem: string; readonly round: TypedRound | null } | null;
+}
+
+/** A scent and its rounds: what is in each, what changed, and what the last one does in a product. */
+export function ScentPage({ scent, answered }: ScentPageProps) {
+  const { name, rounds, oils } = scent;
+  const last = rounds.at(-1);
+  return (
+    <Frame
+      head={
+        <>
+          <h1 className={shelf.head}>{name}</h1>
+          <span className={shelf.day}>{rounds.length === 0 ? "no round yet" : `round ${last?.number ?? 0}, ${last?.day ?? ""}`}</span>
+        </>
+      }
+      doors={<Link to="/scents">All scents</Link>}
+      line={<WashLine pegs={shelfPegs("back to it")} />}
+    >
+      <title>{`${name}, Tensidrum`}</title>
+      {answered !== null && (
+        <p role="alert" className={classes.problem}>
+          {answered.problem}
+        </p>
+      )}
+      <div className={classes.page}>
+        <div>
+          {rounds.length > 0 && (
+            <Shares
+              rows={rounds.map(({ number, shares }) => ({ name: `round ${number}`, parts: shares }))}
+              keys={oils.map(({ slug }) => slug)}
+              label={rounds.map((round) => `Round ${round.number}: ${sharesInWords(round.shares, oils)}`).join(". ")}
+            />
+          )}
+          <Rounds scent={scent} typed={answered?.round ?? null} />
+          {rounds.length > 1 && <Changes rounds={rounds} />}
+          {last !== undefined && <Keep scent={scent} last={last} />}
+        </div>
+        <InProduct scent={scent} />
+      </div>
+    </Frame>
+  );
+}
+
+type Round = OpenScent["rounds"][number];
+
+function sharesInWords(shares: Round["shares"], oils: OpenScent["oils"]): string {
+  return shares.map(({ key, percent }) => `${oils.find(({ slug }) => slug === key)?.name ?? key} ${written(percent, 1)} %`).join(", ");
+}
+
+/** More columns than this do not stand side by side. */
+const ROUNDS_SHOWN = 4;
+
+/** The rounds as a table of counts; the last column is the next round, to be typed. */
+function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: TypedRound | null }) {
+  const { rounds, oils, choice, newId } = scent;
+  const isBusy = useNavigation().state !== "idle";
+  const shown = rounds.slice(-ROUNDS_SHOWN);
+  const last = rounds.at(-1);
+  const countOf = (slug: string): string =>
+    typed?.oils.find(({ material }) => material === slug)?.count ??
+    (last?.counts[slug] === undefined ? "" : writtenShort(last.counts[slug], 3));
+  const isNew = oils.length === 0;
+  const blanks = isNew ? [0, 1, 2] : [0];
+  return (
+    <Form method="post" className={classes.rounds} key={`${newId} ${typed?.id ?? ""}`}>
+      <input type="hidden" name="id" value={newId} />
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">oil</th>
+            {shown.map(({ number, countedIn }) => (
+              <th scope="col" key={number}>
+                round {number}
+                <small>{countedIn}</small>
+              </th>
+            ))}
+            <th scope="col">
+              <label>
+                {isNew ? "first round" : "next round"}
+                <select name="countedIn" defaultValue={typed?.countedIn ?? last?.countedIn ?? "drops"} aria-label="Counted in">
+                  {["drops", "grams", "parts"].map((unit) => (
+                    <option key={unit}>{unit}</option>
+                  ))}
+                </select>
+              </label>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {oils.map(({ slug, name }, at) => (
+            <tr key={slug}>
+              <th scope="row">
+                <b>{shareSign(at)}</b> <Link to={`/shelf/${slug}`}>{name}</Link>
+              </th>
+              {shown.map((round) => {
+                const share = round.shares.find(({ key }) => key === slug)?.percent;
+                return (
+                  <td key={round.number}>
+                    {round.counts[slug] === undefined ? "" : writtenShort(round.counts[slug], 3)}
+                    {share !== undefined && <small>{written(share, 1)} %</small>}
+                  </td>
+                );
+              })}
+              <td>
+                <input type="hidden" name="oil" value={slug} />
+                <input
+                  name="count"
+                  inputMode="decimal"
+                  defaultValue={countOf(slug)}
+                  aria-label={`${name}, next round`}
+                  autoComplete="off"
+                />
+              </td>
+            </tr>
+          ))}
+          {blanks.map((at) => (
+            <tr key={at}>
+              <th scope="row">
+                <select name="oil" defaultValue="" aria-label={isNew ? `Oil ${at + 1}` : "Another oil"}>
+                  <option value="">{isNew ? "choose an oil" : "another oil"}</option>
+                  {choice.map(({ slug, name }) => (
+                    <option key={slug} value={slug}>
+                      {name}
+                    </option>
+                  ))}
+                </select>
+              </th>
+              {shown.map(({ number }) => (
+                <td key={number} />
+              ))}
+              <td>
+                <input
+                  name="count"
+                  inputMode="decimal"
+                  defaultValue=""
+                  aria-label={isNew ? `Count of oil ${at + 1}` : "Count of another oil"}
+                  autoComplete="off"
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row">together</th>
+            {shown.map(({ number, totalGrams }) => (
+              <td key={number}>{totalGrams === null ? "" : `${written(totalGrams, 2)} g`}</td>
+            ))}
+            <td />
+          </tr>
+          <tr>
+            <th scope="row">how it smells</th>
+            {shown.map(({ number, note }) => (
+              <td key={number} className={classes.note}>
+                {note}
+              </td>
+            ))}
+            <td>
+              <input name="note" maxLength={500} defaultValue={typed?.note ?? ""} aria-label="How it smells" autoComplete="off" />
+            </td>
+          </tr>
+        </tfoot>
+      </table>
+      <p className={classes.doors}>
+        <Button type="submit" name="intent" value="round" h={40} loading={isBusy}>
+          {isNew ? "Keep the first round" : "Keep this round"}
+        </Button>
+        <span>{isNew ? "Two or three oils are enough to begin." : "Change one oil a round; then you know which did it."}</span>
+      </p>
+    </Form>
+  );
+}
+
+/** What each round changed, the newest first; the oil whose share rose most may be the one that drowns the rest. */
+function Changes({ rounds }: { readonly rounds: OpenScent["rounds"] }) {
+  return (
+    <section className={classes.changes} aria-labelledby="changes-head">
+      <h2 id="changes-head">What changed</h2>
+      <ol>
+        {rounds
+          .filter(({ changed }) => changed.length > 0)
+          .toReversed()
+          .map(({ number, changed }) => {
+            const most = changed.toSorted((a, b) => b.after - b.before - (a.after - a.before))[0];
+            return (
+              <li key={number}>
+                <strong>Round {number}</strong>{" "}
+                {changed.map(({ name, before, after }) => `${name} ${written(before, 1)} to ${written(after, 1)} %`).join(", ")}.
+                {most !== undefined && most.after > most.before && ` ${most.name} came forward most.`}
+              </li>
+            );
+          })}
+      </ol>
+    </section>
+  );
+}
+
+function Keep({ scent: { name }, last }: { readonly scent: OpenScent; readonly last: Round }) {
+  const isBusy = useNavigation().state !== "idle";
+  return (
+    <section className={classes.keep} aria-labelledby="keep-head">
+      <h2 id="keep-head">Keep it</h2>
+      {last.keptAs !== null ? (
+        <p>
+          Round {last.number} is kept as <Link to={`/shelf/${last.keptAs}`}>a material</Link>; a sheet can use it.
+        </p>
+      ) : (
+        <Form method="post">
+          <input type="hidden" name="id" value={last.id} />
+          <label>
+            Round {last.number} as a material called <input name="name" defaultValue={`${name} scent`} maxLength={120} autoComplete="off" />
+          </label>
+          <button type="submit" name="intent" value="keep" disabled={isBusy}>
+            Keep it among the materials
+          </button>
+        </Form>
+      )}
+      <Form method="post">
+        <input type="hidden" name="id" value={last.id} />
+        <button type="submit" name="intent" value="delete" disabled={isBusy} className={classes.away}>
+          Throw the scent away with its rounds
+        </button>
+      </Form>
+    </section>
+  );
+}

@@ -1,0 +1,168 @@
+import {
+  blendMaterial,
+  profileOf,
+  profiles,
+  Refusal,
+  scentBlend,
+  scentDifference,
+  scentInFormula,
+  type ScentBlend,
+  type ScentRound,
+} from "@tensidrum/core/formula";
+import { shownMaterial, slugOf, type MaterialsBySlug } from "@tensidrum/core/library";
+import { readNumber, readPercent } from "@tensidrum/core/quantities";
+import dayjs from "dayjs";
+import { database } from "../../../db/client.server";
+import { brokenConstraint } from "../../../db/failures.server";
+import { listMaterials } from "../../../db/materials/queries.server";
+import { findScent, listCounts, listRounds, listScents } from "../../../db/scents/queries.server";
+import { addRound, deleteScent, insertScent, keepRound } from "../../../db/scents/writes.server";
+import { currentMakerId } from "../../frame/maker.server";
+import type { ScentDose, TypedRound } from "./scentForms.server";
+
+/** The scents that are being built, and an identifier for the next. */
+export async function openScents() {
+  return { scents: await listScents(database(), currentMakerId()), newId: crypto.randomUUID() };
+}
+
+/** Begins a scent, or says what is wrong with its name. */
+export async function beginScent(scent: { readonly id: string; readonly name: string }): Promise<string | null> {
+  if (scent.name === "") return "Give the scent a name.";
+  try {
+    await insertScent(database(), currentMakerId(), scent);
+    return null;
+  } catch (error) {
+    if (brokenConstraint(error) !== "taken") throw error;
+    return `There is a scent called ${scent.name} already.`;
+  }
+}
+
+async function library() {
+  const all = await listMaterials(database(), currentMakerId());
+  return {
+    all,
+    bySlug: new Map(all.map(({ facts }) => [facts.slug, facts])) as MaterialsBySlug,
+    idOf: new Map(all.map(({ id, facts }) => [facts.slug, id])),
+  };
+}
+
+async function roundsOf(scentId: string) {
+  const db = database();
+  const makerId = currentMakerId();
+  const [rounds, counts] = await Promise.all([listRounds(db, makerId, scentId), listCounts(db, makerId, scentId)]);
+  return rounds.map((round) => {
+    const own = counts.filter(({ roundId }) => roundId === round.id);
+    const drops = own.flatMap(({ material, dropMilligrams }) => (dropMilligrams === null ? [] : [[material, dropMilligrams] as const]));
+    const trial: ScentRound = {
+      countedIn: round.countedIn,
+      oils: own.map(({ material, count }) => ({ material, count })),
+      dropMilligrams: new Map(drops),
+    };
+    return { ...round, trial };
+  });
+}
+
+async function foundScent(scentId: string) {
+  const scent = await findScent(database(), currentMakerId(), scentId);
+  if (scent === undefined) throw new Refusal("not-found", "This scent is not here any more.", "Go to the scents and look for it there.");
+  return scent;
+}
+
+/** A scent with its rounds, what each changed, and what the last one does in a product. */
+export async function openScent(scentId: string, dose: ScentDose) {
+  const [scent, rounds, { all, bySlug }] = await Promise.all([foundScent(scentId), roundsOf(scentId), library()]);
+  const nameOf = (slug: string): string => {
+    const facts = bySlug.get(slug);
+    return facts === undefined ? slug : shownMaterial(facts).name;
+  };
+  const blends = rounds.map(({ trial }) => scentBlend(trial, bySlug));
+  const oils = [...new Set(rounds.flatMap(({ trial }) => trial.oils.map(({ material }) => material)))];
+  const last = blends.at(-1);
+  const percent = readPercent(dose.percent);
+  const profile = profileOf(dose.profile);
+  return {
+    ...scent,
+    dose,
+    doseProblem: percent.ok && percent.value > 0 ? null : "Give the dose in % of the product: 0.5.",
+    newId: crypto.randomUUID(),
+    profiles: profiles.map(({ slug, name }) => ({ slug, name })),
+    oils: oils.map((slug) => ({ slug, name: nameOf(slug) })),
+    choice: all
+      .filter(({ facts }) => facts.role === "fragrance" && !oils.includes(facts.slug))
+      .map(({ facts }) => ({ slug: facts.slug, name: shownMaterial(facts).name })),
+    rounds: rounds.map((round, at) => ({
+      id: round.id,
+      number: round.number,
+      countedIn: round.countedIn,
+      note: round.note,
+      day: dayjs(round.madeAt).format("D MMM"),
+      keptAs: round.keptAs,
+      counts: Object.fromEntries(round.trial.oils.map(({ material, count }) => [material, count])),
+      totalGrams: round.countedIn === "parts" ? null : (blends[at]?.total ?? 0),
+      shares: blends[at]?.shares.map(({ material, percent: share }) => ({ key: material, percent: share })) ?? [],
+      changed: changedIn(blends[at - 1], blends[at], nameOf),
+    })),
+    inProduct:
+      last === undefined || !percent.ok || percent.value === 0 || profile === undefined
+        ? null
+        : told(scentInFormula(last, { percent: percent.value, profile }, bySlug), nameOf),
+  };
+}
+
+export type OpenScent = Awaited<ReturnType<typeof openScent>>;
+
+function changedIn(before: ScentBlend | undefined, after: ScentBlend | undefined, nameOf: (slug: string) => string) {
+  if (before === undefined || after === undefined) return [];
+  return scentDifference(before, after).map(({ material, ...shares }) => ({ name: nameOf(material), ...shares }));
+}
+
+function told({ allergens, oils, ...cap }: ReturnType<typeof scentInFormula>, nameOf: (slug: string) => string) {
+  return { ...cap, allergens, oils: oils.map(({ material, ...oil }) => ({ name: nameOf(material), ...oil })) };
+}
+
+/** Stores the next round of a scent, or says what is wrong with it. */
+export async function nextScentRound(scentId: string, typed: TypedRound): Promise<string | null> {
+  await foundScent(scentId);
+  const [rounds, { bySlug, idOf }] = await Promise.all([roundsOf(scentId), library()]);
+  if (rounds.some(({ id }) => id === typed.id)) return null;
+  const oils: { material: string; count: number }[] = [];
+  for (const { material, count } of typed.oils) {
+    const read = readNumber(count);
+    if (!read.ok && read.problem === "empty") continue;
+    if (!read.ok || read.value < 0) return `“${count}” is no count. Write a number, or 0 to leave the oil out.`;
+    if (oils.some((oil) => oil.material === material)) return "One oil stands twice. Count it once.";
+    if (read.value > 0) oils.push({ material, count: read.value });
+  }
+  const dropOf = (slug: string): number | null => (typed.countedIn === "drops" ? (bySlug.get(slug)?.dropMilligrams ?? null) : null);
+  try {
+    scentBlend({ countedIn: typed.countedIn, oils }, bySlug);
+  } catch (error) {
+    if (error instanceof Refusal) return `${error.message} ${error.remedy}`;
+    throw error;
+  }
+  const counts = oils.map(({ material, count }) => ({ materialId: idOf.get(material) ?? "", count, dropMilligrams: dropOf(material) }));
+  const { id, countedIn, note } = typed;
+  await addRound(database(), currentMakerId(), scentId, { id, countedIn, note, counts });
+  return null;
+}
+
+/** Keeps a round as a material of the maker's own. Returns its slug, or what is wrong. */
+export async function keepScent(
+  scentId: string,
+  { roundId, name }: { readonly roundId: string; readonly name: string },
+): Promise<{ readonly slug: string } | { readonly problem: string }> {
+  const [rounds, { bySlug }] = await Promise.all([roundsOf(scentId), library()]);
+  const round = rounds.find(({ id }) => id === roundId);
+  if (round === undefined) return { problem: "This round is not here any more. Load the page again." };
+  if (round.keptAs !== null) return { slug: round.keptAs };
+  if (name === "") return { problem: "Give it the name it is to have among the materials." };
+  const blend = scentBlend(round.trial, bySlug);
+  const facts = blendMaterial(blend, { slug: slugOf(name, new Set(bySlug.keys())), name });
+  await keepRound(database(), currentMakerId(), roundId, { id: crypto.randomUUID(), facts, basedOnId: null, madeAs: "scent" });
+  return { slug: facts.slug };
+}
+
+/** Takes a scent away with its rounds. */
+export async function throwScentAway(scentId: string): Promise<void> {
+  await deleteScent(database(), currentMakerId(), scentId);
+}

@@ -1,0 +1,61 @@
+import { Button } from "@mantine/core";
+import { data, Form, Link, redirect, useActionData, useNavigation } from "react-router";
+import { answer } from "../../frame/answer.server";
+import { Frame } from "../../frame/Frame";
+import { WashLine } from "../../frame/washLine/WashLine";
+import shelf from "../Shelf.module.css";
+import { shelfPegs } from "../shelfPegs";
+import type { Route } from "./+types/scentsRoute";
+import { readNewScent } from "./scentForms.server";
+import { beginScent, openScents } from "./scents.server";
+import classes from "./Scents.module.css";
+
+export const loader = answer(async (_: Route.LoaderArgs) => openScents());
+
+export const action = answer(async ({ request }: Route.ActionArgs) => {
+  const scent = readNewScent(await request.formData());
+  const problem = await beginScent(scent);
+  return problem === null ? redirect(`/scents/${scent.id}`) : data({ problem, name: scent.name }, { status: 422 });
+});
+
+export default function ScentsRoute({ loaderData: { scents, newId } }: Route.ComponentProps) {
+  const answered = useActionData<typeof action>();
+  const isBusy = useNavigation().state !== "idle";
+  return (
+    <Frame head={<h1 className={shelf.head}>Scents</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+      <title>Scents, Tensidrum</title>
+      <Form method="post" className={classes.begin} key={newId}>
+        <input type="hidden" name="id" value={newId} />
+        <label htmlFor="scent-name">Begin a scent, called</label>
+        <input
+          id="scent-name"
+          name="name"
+          maxLength={120}
+          defaultValue={answered?.name ?? ""}
+          autoComplete="off"
+          data-act="Begin a scent"
+          data-key="n"
+        />
+        <Button type="submit" h={40} loading={isBusy}>
+          Begin
+        </Button>
+        {answered !== undefined && <p role="alert">{answered.problem}</p>}
+      </Form>
+      {scents.length === 0 ? (
+        <p className={shelf.empty}>
+          No scent is being built. Count a few drops of two oils, smell it tomorrow, and change one of them in the next round.
+        </p>
+      ) : (
+        <ul className={classes.list} aria-label="Scents">
+          {scents.map(({ id, name, rounds, isKept }) => (
+            <li key={id}>
+              <Link to={`/scents/${id}`}>{name}</Link>
+              <span>{rounds === 0 ? "no round yet" : rounds === 1 ? "1 round" : `${rounds} rounds`}</span>
+              <span>{isKept && "kept as a material"}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Frame>
+  );
+}
