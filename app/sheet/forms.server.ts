@@ -1,6 +1,6 @@
 import { looks, Refusal, schools, thicknessWishes } from "@tensidrum/core/formula";
 import Joi from "joi";
-import { AIM_WORDS_LENGTH, NOTE_LENGTH, PHASE_TITLE_LENGTH, WITHOUT_LENGTH, type TypedSheet } from "./typed/typedSheet";
+import { AIM_WORDS_LENGTH, NOTE_LENGTH, PHASE_TITLE_LENGTH, WITHOUT_LENGTH, type TypedLineLot, type TypedSheet } from "./typed/typedSheet";
 import type { FieldProblem } from "./typed/readTyped";
 
 /** Longest text a cell may send; what it should be is said at the field. */
@@ -83,8 +83,9 @@ const aimedIntent = /^(remove|add):([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})
 
 const UUID_LENGTH = 36;
 const UUID = "[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}";
-/** Id, phase, material, and the certificate's strength as typed. */
-const lineField = new RegExp(`^(${UUID}) ([A-Z]) (${UUID}) (.*)$`, "s");
+const MOST_LOTS = 12;
+/** Id, phase, material with its lots, and the certificate's strength as typed. */
+const lineField = new RegExp(`^(${UUID}) ([A-Z]) (${UUID})((?:\\|${UUID}=[^|\\s]{0,60}){0,${MOST_LOTS}}) (.*)$`, "s");
 
 const schema = Joi.object<RawForm>({
   intent: Joi.alternatives(Joi.string().pattern(plainIntent), Joi.string().pattern(aimedIntent)).required(),
@@ -141,6 +142,25 @@ function objectOf(form: FormData): Record<string, unknown> {
   return raw;
 }
 
+/** The lots of a line's field; what the shelf knows of each is for the server to look up. */
+function lotsOf(text: string): readonly TypedLineLot[] {
+  return text
+    .split("|")
+    .slice(1)
+    .map((one) => {
+      const [lotId = "", grams = ""] = one.split("=");
+      return { lotId, code: "", grams: plainText(grams), assayPercent: null, pricePerGram: null };
+    });
+}
+
+function plainText(encoded: string): string {
+  try {
+    return decodeURIComponent(encoded);
+  } catch {
+    return encoded;
+  }
+}
+
 function intentOf(text: string): SheetIntent {
   const aimed = aimedIntent.exec(text);
   if (aimed !== null) return { kind: aimed[1] as "remove" | "add", id: aimed[2] as string };
@@ -155,8 +175,8 @@ export function readSheetForm(form: FormData): SheetForm {
   const { value, error } = schema.validate(objectOf(form), { convert: true, abortEarly: true });
   if (error !== undefined) throw refusalOf(error);
   const lines = value.line.map((field, index) => {
-    const [, id = "", phase = "", materialId = "", assay = ""] = lineField.exec(field) ?? [];
-    return { id, phase, materialId, percent: value.linePercent[index] ?? "", assay };
+    const [, id = "", phase = "", materialId = "", lots = "", assay = ""] = lineField.exec(field) ?? [];
+    return { id, phase, materialId, percent: value.linePercent[index] ?? "", assay, lots: lotsOf(lots) };
   });
   const rest = value.restLine.filter((id) => id !== "");
   const problems: FieldProblem[] = [];

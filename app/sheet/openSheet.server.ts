@@ -4,14 +4,14 @@ import { percentText, writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database, type Database } from "../../db/client.server";
 import { listAnswers } from "../../db/answers/queries.server";
-import { findVersion, listFormulas, listLines, listPhases, listVersions } from "../../db/formulas/queries.server";
+import { findVersion, listFormulas, listLineLots, listLines, listPhases, listVersions } from "../../db/formulas/queries.server";
 import { listMaterials } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
 import { findMaterials } from "@tensidrum/core/search";
 import { withParts } from "./materials.server";
 import { typedAimOf } from "./typed/readAim";
-import type { TypedSheet } from "./typed/typedSheet";
+import type { TypedLineLot, TypedSheet } from "./typed/typedSheet";
 
 export interface SheetAddress {
   readonly formulaId: string;
@@ -28,7 +28,11 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
     throw new Refusal("not-found", "This formula or version is not here.", "Go back to Today and open it from there.");
   }
   const { version, aim, formulaName } = found;
-  const [phases, lines] = await Promise.all([listPhases(db, makerId, version.id), listLines(db, makerId, version.id)]);
+  const [phases, lines, lots] = await Promise.all([
+    listPhases(db, makerId, version.id),
+    listLines(db, makerId, version.id),
+    listLineLots(db, makerId, version.id),
+  ]);
   const typed: TypedSheet = {
     name: version.snapshot?.name ?? formulaName,
     profile: version.profile,
@@ -49,10 +53,18 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
       materialId: line.materialId,
       percent: line.percent === null ? "" : percentText(line.percent),
       assay: line.assayPercent === null ? "" : percentText(line.assayPercent),
+      lots: lots.filter(({ lineId }) => lineId === line.id).map(typedLineLot),
     })),
     restLineId: lines.find((line) => line.takesTheRest)?.id ?? null,
   };
   return { version, typed, materials: new Map(lines.map((line) => [line.materialId, line.facts])) };
+}
+
+type StoredLineLot = Awaited<ReturnType<typeof listLineLots>>[number];
+
+function typedLineLot({ lotId, code, grams, assayPercent, price, packGrams }: StoredLineLot): TypedLineLot {
+  const pricePerGram = price === null ? null : price / packGrams;
+  return { lotId, code, grams: grams === null ? "" : writtenShort(grams, 3), assayPercent, pricePerGram };
 }
 
 /** Everything the Sheet shows. A set version brings its stored readings and the facts of its own snapshot. */

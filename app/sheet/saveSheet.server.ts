@@ -15,6 +15,7 @@ import { materialsBySlug } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
 import { formulaOfSheet } from "./draftContent";
+import { withLotsOfShelf } from "./lotsOfShelf.server";
 import { materialsOfLines } from "./materials.server";
 import { typedVersion } from "./openSheet.server";
 import { percentField, readTyped, type FieldProblem } from "./typed/readTyped";
@@ -54,7 +55,7 @@ export async function beginFormula(ids: {
   const [water] = await materialsBySlug(db, makerId, ["water-distilled"]);
   if (water === undefined) throw new Error("The reference library holds no water");
   const phases = [{ letter: "A", title: "water", temperatureC: null }];
-  const line = { id: ids.waterLineId, materialId: water.id, percent: null, takesTheRest: true, assayPercent: null };
+  const line = { id: ids.waterLineId, materialId: water.id, percent: null, takesTheRest: true, assayPercent: null, lots: [] };
   const sheet = {
     name: FIRST_NAME,
     profile: FIRST_PROFILE,
@@ -88,7 +89,8 @@ export async function saveSheet(base: DraftBase, typed: TypedSheet): Promise<Sav
 }
 
 /** What is typed as the database keeps it, or what must be mended first. */
-export async function contentOf(db: Database, makerId: string, typed: TypedSheet) {
+export async function contentOf(db: Database, makerId: string, asTyped: TypedSheet) {
+  const { typed, problems: unshelved } = await withLotsOfShelf(db, makerId, asTyped);
   const { sheet, problems: unread } = readTyped(typed, FIRST_BATCH_GRAMS);
   const [used, scales] = await Promise.all([
     materialsOfLines(
@@ -101,7 +103,7 @@ export async function contentOf(db: Database, makerId: string, typed: TypedSheet
   const unknown = typed.lines
     .filter((line) => !used.byId.has(line.materialId))
     .map((line) => ({ field: percentField(line.id), message: "This material is not in the library. Take the line out and pick another." }));
-  const problems = [...unread, ...unknown];
+  const problems = [...unread, ...unshelved, ...unknown];
   if (problems.length > 0) return { kind: "problems", problems } as const;
   const formula = formulaOfSheet(sheet, { materials: used.byId, scales });
   const content: DraftContent = {

@@ -5,9 +5,10 @@ export interface FormBase {
   readonly revision: number;
 }
 
-/** What a line's hidden field says: id, phase, material and the certificate's strength as typed. */
-export function lineFieldOf({ id, phase, materialId, assay }: TypedLine): string {
-  return `${id} ${phase} ${materialId} ${assay}`;
+/** What a line's hidden field says: id, phase, material with its lots and their grams, and the certificate's strength as typed. */
+export function lineFieldOf({ id, phase, materialId, assay, lots = [] }: TypedLine): string {
+  const taken = lots.map(({ lotId, grams }) => `|${lotId}=${encodeURIComponent(grams)}`).join("");
+  return `${id} ${phase} ${materialId}${taken} ${assay}`;
 }
 
 /** The sheet as the form would send it: field by field as the page without scripts does. */

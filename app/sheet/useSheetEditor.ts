@@ -8,6 +8,7 @@ import {
   withLineAt,
   withLineInPhase,
   withLineStepped,
+  withLots,
   withNewLine,
   withMeasured,
   withNewPhase,
@@ -35,6 +36,7 @@ export function useSheetEditor(loaded: TypedSheet) {
     const lineActions: LineActions = {
       typePercent: (id, text) => change(`percent:${id}`, (sheet) => withPercent(sheet, id, text)),
       typeAssay: (id, text) => change(`assay:${id}`, (sheet) => withAssay(sheet, id, text)),
+      takeLots: (id, lots) => change(`lots:${id}`, (sheet) => withLots(sheet, id, lots)),
       takeTheRest: (id) => change(null, (sheet) => withRestLine(sheet, id)),
       remove: (id) => change(null, (sheet) => withoutLine(sheet, id)),
       step: (id, by) => change(null, (sheet) => withLineStepped(sheet, id, by)),

@@ -1,6 +1,6 @@
-import { withOwnFacts, type Material } from "@tensidrum/core/library";
+import { withOwnFacts, type Material, type MaterialPart } from "@tensidrum/core/library";
 import type { ShelfLot } from "@tensidrum/core/stock";
-import { and, asc, desc, eq, sql, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, inArray, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { materials, ownFacts } from "../materials/schema";
 import { lots, movements } from "./schema";
@@ -53,16 +53,30 @@ export async function findLotWithMaterial(db: Executor, makerId: string, lotId: 
   return (await lotsWithFacts(db, makerId, eq(lots.id, lotId)))[0];
 }
 
+const solutionParts = sql<
+  readonly MaterialPart[] | null
+>`case when ${materials.madeAs} = 'solution' then ${materials.facts} -> 'parts' end`;
+
 /** What stands on the shelf with something left in it, told by the slug of its material. */
 export async function standingLots(db: Executor, makerId: string): Promise<ShelfLot[]> {
   const { id, code, packGrams, assayPercent, price, endsOn, leftGrams } = lotColumns;
   return db
-    .select({ id, material: materials.slug, code, packGrams, assayPercent, price, endsOn, leftGrams })
+    .select({ id, material: materials.slug, code, packGrams, assayPercent, price, endsOn, leftGrams, solutionOf: solutionParts })
     .from(lots)
     .innerJoin(materials, eq(materials.id, lots.materialId))
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
     .where(and(eq(lots.makerId, makerId), sql`sums.in_it > 0`))
     .orderBy(sql`${lots.endsOn} nulls last`, asc(lots.createdAt));
+}
+
+/** What a line needs to know of the lots it is weighed from. */
+export async function lotsById(db: Executor, makerId: string, ids: readonly string[]) {
+  if (ids.length === 0) return [];
+  const { id, materialId, code, assayPercent, price, packGrams } = lots;
+  return db
+    .select({ id, materialId, code, assayPercent, price, packGrams })
+    .from(lots)
+    .where(and(eq(lots.makerId, makerId), inArray(lots.id, [...ids])));
 }
 
 /** The lots of one material. */

@@ -2,6 +2,7 @@ import type { Material } from "@tensidrum/core/library";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import type { TypedLine } from "../typed/typedSheet";
+import { AsSolution } from "./AsSolution";
 import { Exchange } from "./Exchange";
 import type { LineActions } from "./lineActions";
 import { LotsOfLine } from "./LotsOfLine";
@@ -33,7 +34,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
             {material.parts !== undefined && "a blend, computed from its parts"}
             {material.parts === undefined && whole !== null && shownInci(whole)}
           </p>
-          {bringsActives && (
+          {bringsActives && (line.lots ?? []).length === 0 && (
             <label className={classes.field}>
               strength on the certificate
               <input
@@ -51,7 +52,8 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
               )}
             </label>
           )}
-          {bringsActives && <LotsOfLine material={material.slug} isDraft={isDraft} onTake={(assay) => actions.typeAssay(line.id, assay)} />}
+          <LotsOfLine line={line} material={material.slug} isDraft={isDraft} take={actions.takeLots} />
+          {isDraft && <AsSolution line={line} material={material.slug} />}
           {isDraft && material.countsAsActive === true && <Exchange lineId={line.id} />}
           {problem !== undefined && <p className={classes.problem}>{problem}</p>}
           <label className={classes.field}>

@@ -1,17 +1,19 @@
 import type { Material } from "@tensidrum/core/library";
 import { writtenPercent } from "@tensidrum/core/quantities";
-import { type CSSProperties, memo } from "react";
+import { type CSSProperties, lazy, memo, Suspense } from "react";
 import { ChargeDot } from "../../components/ChargeDot";
 import { FindingMark } from "../../components/FindingMark";
 import { lineFieldOf } from "../sheetFormData";
 import { PERCENT_MARK } from "./lineKeys";
 import type { LineActions } from "./lineActions";
-import { LineDetail } from "./LineDetail";
 import classes from "./LineTable.module.css";
 import { tagsOfKey } from "./findingTags";
 import { roleOf, shownMaterial } from "@tensidrum/core/library";
 import { PhaseHead, type PhaseActions } from "./PhaseHead";
 import type { TypedLine, TypedPhase } from "../typed/typedSheet";
+
+/** Comes when a line is opened for the first time. */
+const LineDetail = lazy(async () => ({ default: (await import("./LineDetail")).LineDetail }));
 
 /** What makes a row movable, once dragging is there. */
 export interface RowDrag {
@@ -111,14 +113,16 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
         </tr>
       )}
       {isOpen && material !== undefined && (
-        <LineDetail
-          line={line}
-          material={material}
-          isDraft={isDraft}
-          problem={props.assayProblem}
-          phaseLetters={props.phaseLetters}
-          actions={actions}
-        />
+        <Suspense>
+          <LineDetail
+            line={line}
+            material={material}
+            isDraft={isDraft}
+            problem={props.assayProblem}
+            phaseLetters={props.phaseLetters}
+            actions={actions}
+          />
+        </Suspense>
       )}
     </>
   );

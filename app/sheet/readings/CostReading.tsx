@@ -1,31 +1,44 @@
-import { costOf } from "@tensidrum/core/packing";
+import { costOf, type PackPrice } from "@tensidrum/core/packing";
 import { shownMaterial } from "@tensidrum/core/library";
-import { packPriceOf } from "@tensidrum/core/stock";
+import { lotsOfLine, packPriceOf } from "@tensidrum/core/stock";
 import { useMemo } from "react";
 import { useUnits } from "../../frame/units";
 import { useReadingsInSight } from "../JudgedSheet";
 import { useShelfLots } from "../shelfLots";
 import { useSheet } from "../SheetState";
+import { lineLots } from "../typed/lineLots";
+import type { TypedLineLot } from "../typed/typedSheet";
 import { EstimateMark } from "./EstimateMark";
 import classes from "./MoreReadings.module.css";
 
+/** The price of the lots a line is weighed from, as one pack; null where none is chosen or one has no price. */
+function packOfLots(lots: readonly TypedLineLot[], lineGrams: number): PackPrice | null {
+  const { grams, price } = lotsOfLine(lineLots(lots), lineGrams);
+  return price === null || grams === 0 ? null : { price, packGrams: grams };
+}
+
 /** What the batch costs by the lots on the shelf. */
 export function CostReading() {
-  const { known } = useSheet();
+  const { known, editor } = useSheet();
   const { money } = useUnits();
   const lots = useShelfLots();
   const { formula, shown } = useReadingsInSight(false);
   const cost = useMemo(() => {
     if (lots === null) return null;
     const materialOf = new Map(formula.lines.map(({ id, material }) => [id, material]));
-    const lines = shown.lines.map(({ id, grams }) => ({ line: id, grams, pack: packPriceOf(lots, materialOf.get(id) ?? "") }));
+    const chosen = new Map(editor.typed.lines.map((line) => [line.id, line.lots ?? []]));
+    const lines = shown.lines.map(({ id, grams }) => ({
+      line: id,
+      grams,
+      pack: packOfLots(chosen.get(id) ?? [], grams) ?? packPriceOf(lots, materialOf.get(id) ?? ""),
+    }));
     const of = costOf({ lines, pieces: [], yieldGrams: formula.batchGrams, containers: 0 });
     const names = of.unpriced.map((id) => {
       const material = known.materials.bySlug.get(materialOf.get(id) ?? "");
       return material === undefined ? id : shownMaterial(material).name;
     });
     return { ...of, names, isPriced: of.unpriced.length < lines.filter(({ grams }) => grams > 0).length };
-  }, [lots, formula, shown, known]);
+  }, [lots, formula, shown, known, editor.typed.lines]);
   if (cost === null || !cost.isPriced) return <p className={classes.none}>Cost: no prices of these materials are on the shelf.</p>;
   return (
     <p className={classes.line}>

@@ -6,6 +6,7 @@ import { focusPercent } from "../lines/lineKeys";
 import { AnswerFinding, type Answer } from "./AnswerFinding";
 import { ApplyCure } from "./ApplyCure";
 import classes from "./Findings.module.css";
+import { PlanSolution } from "./PlanSolution";
 
 interface FindingsProps {
   readonly formulaId: string;
@@ -121,6 +122,7 @@ const FindingItem = memo(function FindingItem({ finding, number, answer, formula
       <div>
         <strong>{finding.what}</strong> {finding.why} <span className={classes.cure}>{finding.cure}</span>{" "}
         {isDraft && finding.change !== undefined && <ApplyCure change={finding.change} />}
+        {finding.lines[0] !== undefined && finding.code === "TOO_SMALL_TO_WEIGH" && <PlanSolution lineId={finding.lines[0]} />}
         {finding.lines[0] !== undefined && <ToLine lineId={finding.lines[0]} />}
         <AnswerFinding formulaId={formulaId} finding={finding} answer={answer} />
       </div>

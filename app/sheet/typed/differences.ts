@@ -30,6 +30,10 @@ function shownPercent(sheet: TypedSheet, line: TypedLine | undefined): string {
   return line.percent === "" ? "empty" : `${line.percent} %`;
 }
 
+function shownLots({ lots = [] }: TypedLine): string {
+  return lots.length === 0 ? "none" : lots.map(({ code, grams }) => (grams === "" ? code : `${code} ${grams} g`)).join(", ");
+}
+
 /** Where two readings of the same sheet differ, head first, then line by line. */
 export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (materialId: string) => string): readonly Difference[] {
   const found: Difference[] = [];
@@ -57,6 +61,7 @@ export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (mat
     if (a !== undefined && b !== undefined) {
       compare(`${name}, phase`, a.phase, b.phase);
       compare(`${name}, certificate`, a.assay, b.assay);
+      compare(`${name}, lots`, shownLots(a), shownLots(b));
     }
   }
   const order = (sheet: TypedSheet) => sheet.lines.map((line) => line.id).join();

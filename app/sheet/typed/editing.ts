@@ -1,6 +1,6 @@
 import { massBalance } from "@tensidrum/core/formula";
 import { percentText, readPercent, toDecimals } from "@tensidrum/core/quantities";
-import { nextPhaseLetter, type TypedAim, type TypedLine, type TypedMeasured, type TypedSheet } from "./typedSheet";
+import { nextPhaseLetter, type TypedAim, type TypedLine, type TypedLineLot, type TypedMeasured, type TypedSheet } from "./typedSheet";
 
 /** Every change a maker can make to a sheet, as a pure step from one sheet to the next. */
 
@@ -20,13 +20,18 @@ function withLine(sheet: TypedSheet, lineId: string, change: (line: TypedLine) =
   return { ...sheet, lines: sheet.lines.map((line) => (line.id === lineId ? change(line) : line)) };
 }
 
-/** Another material on a line; what the certificate of the old one said is gone. */
+/** From which lots a line is weighed. */
+export function withLots(sheet: TypedSheet, lineId: string, lots: readonly TypedLineLot[]): TypedSheet {
+  return withLine(sheet, lineId, (line) => ({ ...line, lots }));
+}
+
+/** Another material on a line; what the certificate and the lots of the old one said is gone. */
 export function withExchange(
   sheet: TypedSheet,
   lineId: string,
   { materialId, percent }: Pick<TypedLine, "materialId" | "percent">,
 ): TypedSheet {
-  return withLine(sheet, lineId, (line) => ({ ...line, materialId, percent, assay: "" }));
+  return withLine(sheet, lineId, (line) => ({ ...line, materialId, percent, assay: "", lots: [] }));
 }
 
 /** A new line at the end of its phase. */

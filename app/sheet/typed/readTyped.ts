@@ -3,7 +3,8 @@ import { profileOf } from "@tensidrum/core/formula";
 import { readMassGrams, readNumber, readPercent } from "@tensidrum/core/quantities";
 import { readAim } from "./readAim";
 import { massProblem, percentProblem } from "./numberWords";
-import { MOST_LINES, NAME_LENGTH, type TypedLine, type TypedSheet } from "./typedSheet";
+import { lotsOfLine } from "@tensidrum/core/stock";
+import { MOST_LINES, NAME_LENGTH, type TypedLine, type TypedLineLot, type TypedSheet } from "./typedSheet";
 
 /** The field a sentence belongs to: "name", "batch", "profile", "percent:<line id>", "assay:<line id>", "measuredPh", "measuredDensity", "lines". */
 export type FieldKey = string;
@@ -19,7 +20,9 @@ export interface ReadLine {
   readonly materialId: string;
   readonly percent: number | null;
   readonly takesTheRest: boolean;
+  /** By the lots it is weighed from, else by the certificate that was typed. */
   readonly assayPercent: number | null;
+  readonly lots: readonly { readonly lotId: string; readonly grams: number | null }[];
 }
 
 export interface ReadPhase {
@@ -69,12 +72,13 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
     title,
     temperatureC: readTemperature(temperature, temperatureField(letter), say),
   }));
-  const lines = typed.lines.map((line) => readLine(line, typed.restLineId, say));
+  const batchGrams = batch.ok ? batch.value : lastBatchGrams;
+  const lines = typed.lines.map((line) => readLine(line, { restLineId: typed.restLineId, batchGrams, say }));
   return {
     sheet: {
       name,
       profile: profile ?? FALLBACK_PROFILE,
-      batchGrams: batch.ok ? batch.value : lastBatchGrams,
+      batchGrams,
       aim: readAim(typed.aim),
       measured: {
         ph: readWithin(typed.measured.ph, PH, say),
@@ -87,17 +91,35 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
   };
 }
 
-function readLine(line: TypedLine, restLineId: string | null, say: (field: FieldKey, message: string) => void): ReadLine {
+interface LineAround {
+  readonly restLineId: string | null;
+  readonly batchGrams: number;
+  readonly say: (field: FieldKey, message: string) => void;
+}
+
+function readLine(line: TypedLine, { restLineId, batchGrams, say }: LineAround): ReadLine {
   const takesTheRest = line.id === restLineId;
   const { id, phase, materialId } = line;
+  const percent = takesTheRest ? null : readCell(line.percent, percentField(id), say);
+  const lots = (line.lots ?? []).map((lot) => ({ ...lot, grams: readLotGrams(lot, assayField(id), say) }));
+  const mix = lotsOfLine(lots, percent === null ? null : (batchGrams * percent) / 100);
   return {
     id,
     phase,
     materialId,
     takesTheRest,
-    percent: takesTheRest ? null : readCell(line.percent, percentField(id), say),
-    assayPercent: readAssay(line.assay, assayField(id), say),
+    percent,
+    assayPercent: lots.length > 0 ? mix.assayPercent : readAssay(line.assay, assayField(id), say),
+    lots: lots.map(({ lotId, grams }) => ({ lotId, grams })),
   };
+}
+
+/** Grams of one lot; empty is what the others leave. */
+function readLotGrams({ code, grams }: TypedLineLot, field: FieldKey, say: LineAround["say"]): number | null {
+  const read = readMassGrams(grams);
+  if (read.ok) return read.value;
+  if (read.problem !== "empty") say(field, `${massProblem(read)} For lot ${code}.`);
+  return null;
 }
 
 function readCell(text: string, field: FieldKey, say: (field: FieldKey, message: string) => void): number | null {

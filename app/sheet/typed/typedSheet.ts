@@ -1,3 +1,14 @@
+/** A lot a line is weighed from: its grams as typed, empty for what the others leave, and what the shelf knows of it. */
+export interface TypedLineLot {
+  readonly lotId: string;
+  readonly code: string;
+  readonly grams: string;
+  /** By its certificate, %; null where there is none. */
+  readonly assayPercent: number | null;
+  /** Null where unknown. */
+  readonly pricePerGram: number | null;
+}
+
 /** A line as it stands in the cells: text, not yet numbers. */
 export interface TypedLine {
   readonly id: string;
@@ -5,8 +16,10 @@ export interface TypedLine {
   readonly materialId: string;
   /** What stands in the percent cell; ignored on the line that takes the rest. */
   readonly percent: string;
-  /** Active content by the lot's certificate, as typed; empty where none is known. */
+  /** Active content by the lot's certificate, as typed; empty where none is known. Lots that are chosen stand above it. */
   readonly assay: string;
+  /** From which lots it is weighed. */
+  readonly lots?: readonly TypedLineLot[];
 }
 
 export interface TypedPhase {

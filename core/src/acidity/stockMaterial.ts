@@ -1,5 +1,5 @@
 import { wholeMaterial } from "../library/briefMaterial.ts";
-import type { Material, NestedMaterial } from "../library/material.ts";
+import type { Material, MaterialPart, NestedMaterial } from "../library/material.ts";
 import { shownMaterial } from "../library/shownMaterial.ts";
 import { writtenShort } from "../quantities/written.ts";
 
@@ -38,7 +38,7 @@ export function stockMaterial(solute: Material, strengthPercent: number, slug: s
  * How much of a solution stands for a material, % w/w of the formula: 0.3 % of an acid is 1.2 % of a solution that holds
  * 25 % of it. Null when the solution holds none of it.
  */
-export function percentAsSolution(percent: number, solution: Material, solute: string): number | null {
-  const share = solution.parts?.find(({ material }) => material === solute)?.percent ?? 0;
+export function percentAsSolution(percent: number, parts: readonly MaterialPart[], solute: string): number | null {
+  const share = parts.find(({ material }) => material === solute)?.percent ?? 0;
   return share > 0 ? (100 * percent) / share : null;
 }

@@ -1,5 +1,5 @@
-export { mixOfLots } from "./mixOfLots.ts";
-export type { LotTaken, MixOfLots } from "./mixOfLots.ts";
+export { lotsOfLine } from "./lotsOfLine.ts";
+export type { LotOfLine, LotsOfLine } from "./lotsOfLine.ts";
 export { seeTo } from "./seeTo.ts";
 export type { Concern, StandingLot, ToSeeTo } from "./seeTo.ts";
 export { packPriceOf } from "./shelfLot.ts";

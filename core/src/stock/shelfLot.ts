@@ -1,3 +1,4 @@
+import type { MaterialPart } from "../library/material.ts";
 import type { PackPrice } from "../packing/cost.ts";
 
 /** A lot that stands on the shelf, as the Sheet counts with it. */
@@ -12,6 +13,8 @@ export interface ShelfLot {
   readonly assayPercent: number | null;
   /** Of the whole pack; null where unknown. */
   readonly price: number | null;
+  /** What a stock solution is made of; null for anything else. */
+  readonly solutionOf: readonly MaterialPart[] | null;
   /** Written 2026-11-26; null where it does not say. */
   readonly endsOn: string | null;
 }

@@ -1,47 +1,63 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { mixOfLots } from "./mixOfLots.ts";
+import { lotsOfLine } from "./lotsOfLine.ts";
 import { seeTo } from "./seeTo.ts";
 import { packPriceOf, type ShelfLot } from "./shelfLot.ts";
 
 describe("several lots in one line", () => {
+  const first = { grams: 60, assayPercent: 30, pricePerGram: 0.01 };
+  const second = { grams: 20, assayPercent: 28, pricePerGram: 0.02 };
+
   it("60 g at 30 % and 20 g at 28 % are 80 g at (1800 + 560) ÷ 80 = 29.5 %, and cost 60 × 0.01 + 20 × 0.02 = 1.00", () => {
-    const mix = mixOfLots([
-      { grams: 60, assayPercent: 30, pricePerGram: 0.01 },
-      { grams: 20, assayPercent: 28, pricePerGram: 0.02 },
-    ]);
-    expect(mix.grams).toBe(80);
+    const mix = lotsOfLine([first, second], 80);
+    expect(mix).toMatchObject({ grams: 80, eachGrams: [60, 20], openGrams: 0 });
     expect(mix.assayPercent).toBeCloseTo(29.5, 12);
     expect(mix.price).toBeCloseTo(1, 12);
   });
 
+  it("a lot without grams takes what the others leave: of 120 g with 60 g said it is 60 g, (1800 + 1680) ÷ 120 = 29 %", () => {
+    const mix = lotsOfLine([first, { ...second, grams: null }], 120);
+    expect(mix).toMatchObject({ grams: 120, eachGrams: [60, 60], openGrams: 0 });
+    expect(mix.assayPercent).toBeCloseTo(29, 12);
+    expect(lotsOfLine([first, { ...second, grams: null }, { ...second, grams: null }], 120).eachGrams).toEqual([60, 30, 30]);
+  });
+
+  it("what is not covered is open, what is too much is below 0", () => {
+    expect(lotsOfLine([first, second], 100).openGrams).toBe(20);
+    expect(lotsOfLine([first, second], 70).openGrams).toBe(-10);
+    expect(lotsOfLine([first, { ...second, grams: null }], 50)).toMatchObject({ eachGrams: [60, 0], openGrams: -10 });
+  });
+
+  it("without the mass of the line lots without grams weigh alike, or nothing beside those with", () => {
+    const open = { ...second, grams: null };
+    expect(lotsOfLine([{ ...first, grams: null }, open], null)).toMatchObject({ assayPercent: 29, openGrams: null });
+    expect(lotsOfLine([first, open], null)).toMatchObject({ assayPercent: 30, eachGrams: [60, 0] });
+  });
+
   it("one lot without a certificate leaves the assay open, one without a price the price", () => {
-    const known = { grams: 60, assayPercent: 30, pricePerGram: 0.01 };
-    expect(mixOfLots([known, { grams: 20, assayPercent: null, pricePerGram: 0.02 }])).toMatchObject({ assayPercent: null, price: 1 });
-    expect(mixOfLots([known, { grams: 20, assayPercent: 30, pricePerGram: null }])).toMatchObject({ assayPercent: 30, price: null });
+    expect(lotsOfLine([first, { grams: 20, assayPercent: null, pricePerGram: 0.02 }], 80)).toMatchObject({ assayPercent: null, price: 1 });
+    expect(lotsOfLine([first, { grams: 20, assayPercent: 30, pricePerGram: null }], 80)).toMatchObject({ assayPercent: 30, price: null });
   });
 
-  it("a lot of which nothing is taken says nothing, and nothing at all has neither", () => {
-    expect(mixOfLots([{ grams: 0, assayPercent: null, pricePerGram: null }])).toEqual({ grams: 0, assayPercent: null, price: null });
-    const mix = mixOfLots([
-      { grams: 10, assayPercent: 30, pricePerGram: 1 },
-      { grams: 0, assayPercent: null, pricePerGram: null },
-    ]);
-    expect(mix).toEqual({ grams: 10, assayPercent: 30, price: 10 });
+  it("nothing at all has neither assay nor price", () => {
+    expect(lotsOfLine([], 80)).toEqual({ grams: 0, assayPercent: null, price: null, eachGrams: [], openGrams: 80 });
+    expect(lotsOfLine([], null)).toMatchObject({ grams: 0, assayPercent: null });
   });
 
-  it("the assay of a mix lies between those of its lots", () => {
+  it("the assay of a mix lies between those of its lots, and its grams come to the line where one takes the rest", () => {
     const lot = fc.record({
-      grams: fc.double({ min: 0.01, max: 1e4, noNaN: true }),
+      grams: fc.double({ min: 0.01, max: 1e3, noNaN: true }),
       assayPercent: fc.double({ min: 0.1, max: 100, noNaN: true }),
       pricePerGram: fc.constant(null),
     });
     fc.assert(
-      fc.property(fc.array(lot, { minLength: 1, maxLength: 6 }), (lots) => {
-        const assays = lots.map(({ assayPercent }) => assayPercent);
-        const mixed = mixOfLots(lots).assayPercent ?? Number.NaN;
-        expect(mixed).toBeGreaterThanOrEqual(Math.min(...assays) - 1e-9);
-        expect(mixed).toBeLessThanOrEqual(Math.max(...assays) + 1e-9);
+      fc.property(fc.array(lot, { minLength: 1, maxLength: 6 }), fc.double({ min: 1, max: 1e4, noNaN: true }), (lots, more) => {
+        const said = lots.reduce((sum, { grams }) => sum + grams, 0);
+        const mix = lotsOfLine([...lots, { grams: null, assayPercent: 50, pricePerGram: null }], said + more);
+        const assays = [...lots.map(({ assayPercent }) => assayPercent), 50];
+        expect(mix.assayPercent).toBeGreaterThanOrEqual(Math.min(...assays) - 1e-9);
+        expect(mix.assayPercent).toBeLessThanOrEqual(Math.max(...assays) + 1e-9);
+        expect(mix.grams).toBeCloseTo(said + more, 6);
       }),
     );
   });
