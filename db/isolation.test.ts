@@ -9,7 +9,13 @@ import * as formulaWrites from "./formulas/writes.server";
 import { makers } from "./makers/schema";
 import * as makerQueries from "./makers/queries.server";
 import * as materialQueries from "./materials/queries.server";
+import * as containerQueries from "./containers/queries.server";
 import * as scaleQueries from "./scales/queries.server";
+import * as scentQueries from "./scents/queries.server";
+import * as scentWrites from "./scents/writes.server";
+import { importShelf } from "./stock/importShelf.server";
+import { demoScent } from "./demo/madeHere";
+import { stableUuid } from "./demo/stableUuid";
 import * as stockQueries from "./stock/queries.server";
 import * as stockWrites from "./stock/writes.server";
 import { freshDatabase } from "./testing/freshDatabase";
@@ -24,7 +30,22 @@ let lotId: string;
 
 /** Everything the first maker owns, as the database has it. */
 async function possessions() {
-  const tables = ["formulas", "versions", "phases", "lines", "scales", "materials", "lots", "movements"];
+  const tables = [
+    "formulas",
+    "versions",
+    "phases",
+    "lines",
+    "line_lots",
+    "scales",
+    "containers",
+    "materials",
+    "own_facts",
+    "lots",
+    "movements",
+    "scents",
+    "scent_rounds",
+    "scent_counts",
+  ];
   const counts = [];
   for (const table of tables) {
     const { rows } = await db.execute(
@@ -72,6 +93,14 @@ function content(): formulaWrites.DraftContent {
   };
 }
 
+const scentId = stableUuid(`scent ${demoScent.name}`);
+const roundId = stableUuid(`scent ${demoScent.name} 0`);
+const refused = (work: Promise<unknown>) => work.then((answer) => answer ?? "taken over").catch(() => undefined);
+const ownLot = () => ({
+  ...{ id: crypto.randomUUID(), materialId: ownMaterialId, code: "mine", supplier: "", note: "", packGrams: 1 },
+  ...{ assayPercent: null, price: null, openedOn: null, endsOn: null },
+});
+
 /** Each query of db/, asked by the stranger for what the first maker owns; what it must answer then. */
 const asked: Record<string, () => Promise<unknown>> = {
   listFormulas: async () => formulaQueries.listFormulas(db, stranger.id, { limit: 50, offset: 0 }),
@@ -112,6 +141,55 @@ const asked: Record<string, () => Promise<unknown>> = {
       .insertOwnMaterial(db, stranger.id, { id: ownMaterialId, facts: own.facts, basedOnId: null })
       .then(() => "taken over")
       .catch(() => undefined);
+  },
+  insertOwnMaterials: async () => {
+    const own = {
+      id: ownMaterialId,
+      facts: (await materialQueries.materialsById(db, workshop.id, [ownMaterialId]))[0]!.facts,
+      basedOnId: null,
+    };
+    return refused(materialQueries.insertOwnMaterials(db, stranger.id, [own]));
+  },
+  findMaterial: async () => materialQueries.findMaterial(db, stranger.id, "own-glycerin"),
+  listOwnMaterials: async () => materialQueries.listOwnMaterials(db, stranger.id),
+  listOwnFacts: async () => materialQueries.listOwnFacts(db, stranger.id),
+  updateOwnMaterial: async () => {
+    const [glycerin] = await materialQueries.materialsById(db, stranger.id, [glycerinId]);
+    return materialQueries.updateOwnMaterial(db, stranger.id, ownMaterialId, { ...glycerin!.facts, slug: "own-glycerin", name: "Taken" });
+  },
+  deleteOwnMaterial: async () => materialQueries.deleteOwnMaterial(db, stranger.id, ownMaterialId),
+  saveOwnFacts: async () => refused(materialQueries.saveOwnFacts(db, stranger.id, ownMaterialId, { maxTemperatureC: 1 })),
+  // The library is everyone's, and so is what changed in it.
+  listLibraryChanges: async () => materialQueries.listLibraryChanges(db, 10),
+  listLineLots: async () => formulaQueries.listLineLots(db, stranger.id, setVersionId),
+  lotsById: async () => stockQueries.lotsById(db, stranger.id, [lotId]),
+  findLotWithMaterial: async () => stockQueries.findLotWithMaterial(db, stranger.id, lotId),
+  shelveMadeLot: async () => {
+    const work = () => ({ kind: "use", grams: -1, note: "" }) as const;
+    const taken = [{ lotId, movementId: crypto.randomUUID(), work }];
+    return stockWrites.shelveMadeLot(db, stranger.id, { material: null, lot: ownLot(), movementId: crypto.randomUUID(), taken });
+  },
+  listContainers: async () => containerQueries.listContainers(db, stranger.id),
+  replaceContainers: async () => {
+    await containerQueries.replaceContainers(db, stranger.id, []);
+    return [];
+  },
+  listScents: async () => scentQueries.listScents(db, stranger.id),
+  findScent: async () => scentQueries.findScent(db, stranger.id, scentId),
+  listRounds: async () => scentQueries.listRounds(db, stranger.id, scentId),
+  listCounts: async () => scentQueries.listCounts(db, stranger.id, scentId),
+  insertScent: async () => refused(scentWrites.insertScent(db, stranger.id, { id: scentId, name: "Taken" })),
+  addRound: async () =>
+    scentWrites.addRound(db, stranger.id, scentId, { id: crypto.randomUUID(), countedIn: "drops", note: "", counts: [] }),
+  keepRound: async () => {
+    const [glycerin] = await materialQueries.materialsById(db, stranger.id, [glycerinId]);
+    const facts = { ...glycerin!.facts, slug: "taken-scent", name: "Taken" };
+    return scentWrites.keepRound(db, stranger.id, roundId, { id: crypto.randomUUID(), facts, basedOnId: null, madeAs: "scent" });
+  },
+  deleteScent: async () => scentWrites.deleteScent(db, stranger.id, scentId),
+  saveUnits: async () => {
+    await makerQueries.saveUnits(db, stranger.id, { currency: "kr", massUnit: "oz" });
+    return (await makerQueries.findMaker(db, workshop.id))?.currency === "kr" ? ["another's money"] : [];
   },
   usesOfMaterial: async () => formulaQueries.usesOfMaterial(db, stranger.id, glycerinId, 10),
   listLots: async () => stockQueries.listLots(db, stranger.id),
@@ -172,6 +250,29 @@ describe("a second maker", () => {
     const answer = await asked[name]?.();
     expect(isNothing(answer), JSON.stringify(answer)).toBe(true);
     expect(await possessions()).toEqual(before);
+  });
+
+  it("cannot bring in a lot of the first one's material", async () => {
+    const lots = [{ lot: ownLot(), movementId: crypto.randomUUID(), leftGrams: 1 }];
+    await expect(importShelf(db, stranger.id, { materials: [], ownFacts: [], lots })).rejects.toThrow();
+    expect(await stockQueries.listLots(db, stranger.id)).toEqual([]);
+  });
+
+  it("cannot weigh a line of their own from the first one's lot", async () => {
+    const ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID() };
+    await formulaWrites.insertFormula(db, stranger.id, ids, content());
+    const lots = [{ lotId, grams: null }];
+    const line = {
+      id: crypto.randomUUID(),
+      phaseLetter: "A",
+      materialId: glycerinId,
+      percent: 1,
+      takesTheRest: false,
+      assayPercent: null,
+      lots,
+    };
+    const save = formulaWrites.saveDraft(db, stranger.id, { versionId: ids.versionId, revision: 0 }, { ...content(), lines: [line] });
+    await expect(save).rejects.toThrow();
   });
 
   it("cannot put the first one's material into a line of their own", async () => {

@@ -6,7 +6,9 @@ import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "./typed/typed
 
 const versionId = crypto.randomUUID();
 const waterLine = { id: crypto.randomUUID(), phase: "A", materialId: crypto.randomUUID(), percent: "60.00", assay: "" };
-const betaineLine = { id: crypto.randomUUID(), phase: "B", materialId: crypto.randomUUID(), percent: "12,5", assay: "30.4" };
+const lot = (grams: string) => ({ lotId: crypto.randomUUID(), code: "", grams, assayPercent: null, pricePerGram: null });
+const lots = [lot("60 g"), lot("")];
+const betaineLine = { id: crypto.randomUUID(), phase: "B", materialId: crypto.randomUUID(), percent: "12,5", assay: "30.4", lots };
 
 const typed: TypedSheet = {
   name: "Example wash",

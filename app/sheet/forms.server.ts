@@ -143,14 +143,16 @@ function objectOf(form: FormData): Record<string, unknown> {
 }
 
 /** The lots of a line's field; what the shelf knows of each is for the server to look up. */
-function lotsOf(text: string): readonly TypedLineLot[] {
-  return text
+function lotsOf(text: string): { readonly lots?: readonly TypedLineLot[] } {
+  if (text === "") return {};
+  const lots = text
     .split("|")
     .slice(1)
     .map((one) => {
       const [lotId = "", grams = ""] = one.split("=");
       return { lotId, code: "", grams: plainText(grams), assayPercent: null, pricePerGram: null };
     });
+  return { lots };
 }
 
 function plainText(encoded: string): string {
@@ -176,7 +178,7 @@ export function readSheetForm(form: FormData): SheetForm {
   if (error !== undefined) throw refusalOf(error);
   const lines = value.line.map((field, index) => {
     const [, id = "", phase = "", materialId = "", lots = "", assay = ""] = lineField.exec(field) ?? [];
-    return { id, phase, materialId, percent: value.linePercent[index] ?? "", assay, lots: lotsOf(lots) };
+    return { id, phase, materialId, percent: value.linePercent[index] ?? "", assay, ...lotsOf(lots) };
   });
   const rest = value.restLine.filter((id) => id !== "");
   const problems: FieldProblem[] = [];

@@ -53,7 +53,7 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
       materialId: line.materialId,
       percent: line.percent === null ? "" : percentText(line.percent),
       assay: line.assayPercent === null ? "" : percentText(line.assayPercent),
-      lots: lots.filter(({ lineId }) => lineId === line.id).map(typedLineLot),
+      ...typedLots(lots.filter(({ lineId }) => lineId === line.id)),
     })),
     restLineId: lines.find((line) => line.takesTheRest)?.id ?? null,
   };
@@ -61,6 +61,11 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
 }
 
 type StoredLineLot = Awaited<ReturnType<typeof listLineLots>>[number];
+
+/** A line that is weighed from no lot says nothing of lots. */
+function typedLots(lots: readonly StoredLineLot[]): { readonly lots?: readonly TypedLineLot[] } {
+  return lots.length === 0 ? {} : { lots: lots.map(typedLineLot) };
+}
 
 function typedLineLot({ lotId, code, grams, assayPercent, price, packGrams }: StoredLineLot): TypedLineLot {
   const pricePerGram = price === null ? null : price / packGrams;

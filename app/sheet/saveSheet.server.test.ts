@@ -3,9 +3,11 @@ import { beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { database } from "../../db/client.server";
 import { findVersion, listFormulas, listVersions } from "../../db/formulas/queries.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
+import { deleteLot, receiveLot } from "../../db/stock/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
 import { openSheet } from "./openSheet.server";
+import { keepAsMaterial } from "./versions/keepAsMaterial.server";
 import { beginDraft, beginFormula, discardDraft, saveSheet, setSheet } from "./saveSheet.server";
 import type { TypedSheet } from "./typed/typedSheet";
 
@@ -121,5 +123,63 @@ describe("setting a version", () => {
   it("throwing the only draft away takes the formula with it", async () => {
     expect(await discardDraft(base)).toEqual({ formulaStays: false });
     await expect(openSheet({ formulaId: ids.formulaId }, "")).rejects.toThrow("not here");
+  });
+});
+
+describe("lots of a line", () => {
+  const lotOf = async (code: string, assayPercent: number | null, material = betaineId) => {
+    const id = crypto.randomUUID();
+    const words = { code: `${code} ${id.slice(0, 6)}`, supplier: "", note: "" };
+    const lot = { id, materialId: material, ...words, assayPercent, packGrams: 1000, price: 10, openedOn: null, endsOn: null };
+    await receiveLot(database(), currentMakerId(), lot, crypto.randomUUID());
+    return id;
+  };
+  const taken = (lotId: string, grams: string) => ({ lotId, code: "", grams, assayPercent: null, pricePerGram: null });
+  const weighedFrom = (lots: readonly ReturnType<typeof taken>[]) => {
+    const sheet = withBetaine("20");
+    return { ...sheet, lines: sheet.lines.map((line) => (line.materialId === betaineId ? { ...line, lots } : line)) };
+  };
+
+  it("are kept with it, set the active matter, and come along into a set version: 60 g at 30 % and 40 at 28 % of 100 g", async () => {
+    const lots = [taken(await lotOf("A", 30), "60"), taken(await lotOf("B", 28), "")];
+    expect(await saveSheet(base, weighedFrom(lots))).toMatchObject({ kind: "saved" });
+    const { typed } = await openSheet({ formulaId: ids.formulaId }, "");
+    expect(typed.lines[1]?.lots).toMatchObject([
+      { grams: "60", assayPercent: 30, pricePerGram: 0.01 },
+      { grams: "", assayPercent: 28 },
+    ]);
+    const [row] = await listFormulas(database(), currentMakerId(), { limit: 1, offset: 0 });
+    expect(row?.activePercent).toBeCloseTo((20 * 29.2) / 100, 9);
+    expect(await setSheet({ ...base, revision: 1 }, typed, "")).toMatchObject({ kind: "set" });
+    expect((await openSheet({ formulaId: ids.formulaId, number: 1 }, "")).typed.lines[1]?.lots).toHaveLength(2);
+    await beginDraft(ids.formulaId, ids.versionId);
+    expect((await openSheet({ formulaId: ids.formulaId, number: 2 }, "")).typed.lines[1]?.lots).toHaveLength(2);
+  });
+
+  it("of another material, or gone, are a problem of that line, and nothing is stored", async () => {
+    const [glycerin] = await materialsBySlug(database(), currentMakerId(), ["glycerin"]);
+    for (const lotId of [await lotOf("G", null, glycerin?.id), crypto.randomUUID()]) {
+      const result = await saveSheet(base, weighedFrom([taken(lotId, "")]));
+      expect(result).toMatchObject({ kind: "problems", problems: [{ message: expect.stringContaining("not on the shelf") as string }] });
+    }
+    expect((await openSheet({ formulaId: ids.formulaId }, "")).typed.lines).toHaveLength(1);
+  });
+
+  it("a lot a line is weighed from cannot be taken out", async () => {
+    const lotId = await lotOf("C", 30);
+    await saveSheet(base, weighedFrom([taken(lotId, "")]));
+    await expect(deleteLot(database(), currentMakerId(), lotId)).rejects.toThrow();
+  });
+});
+
+describe("a set version kept as a material", () => {
+  it("is made of its lines; a draft is not yet one", async () => {
+    await saveSheet(base, withBetaine("20"));
+    await expect(keepAsMaterial(ids.formulaId, ids.versionId)).rejects.toThrow("not set");
+    await setSheet({ ...base, revision: 1 }, withBetaine("20", { name: "Wings wash" }), "");
+    const slug = await keepAsMaterial(ids.formulaId, ids.versionId);
+    expect(slug).toBe("wings-wash-v1");
+    const [kept] = await materialsBySlug(database(), currentMakerId(), [slug]);
+    expect(kept?.facts.parts?.map(({ percent }) => percent)).toEqual([80, 20]);
   });
 });

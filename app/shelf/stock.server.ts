@@ -82,8 +82,9 @@ async function removeLot(lotId: string): Promise<string | null> {
     await deleteLot(database(), currentMakerId(), lotId);
     return null;
   } catch (error) {
-    if (brokenConstraint(error) === "set")
-      return "Something was taken from this lot, so it stays in the books. Pour the rest away instead.";
+    const broken = brokenConstraint(error);
+    if (broken === "missing") return "A sheet is weighed from this lot. Choose another there first.";
+    if (broken === "set") return "Something was taken from this lot, so it stays in the books. Pour the rest away instead.";
     throw error;
   }
 }

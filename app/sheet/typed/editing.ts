@@ -22,7 +22,7 @@ function withLine(sheet: TypedSheet, lineId: string, change: (line: TypedLine) =
 
 /** From which lots a line is weighed. */
 export function withLots(sheet: TypedSheet, lineId: string, lots: readonly TypedLineLot[]): TypedSheet {
-  return withLine(sheet, lineId, (line) => ({ ...line, lots }));
+  return withLine(sheet, lineId, ({ lots: _, ...line }) => (lots.length === 0 ? line : { ...line, lots }));
 }
 
 /** Another material on a line; what the certificate and the lots of the old one said is gone. */
@@ -31,7 +31,7 @@ export function withExchange(
   lineId: string,
   { materialId, percent }: Pick<TypedLine, "materialId" | "percent">,
 ): TypedSheet {
-  return withLine(sheet, lineId, (line) => ({ ...line, materialId, percent, assay: "", lots: [] }));
+  return withLine(sheet, lineId, ({ lots: _, ...line }) => ({ ...line, materialId, percent, assay: "" }));
 }
 
 /** A new line at the end of its phase. */

@@ -76,3 +76,21 @@ describe("reading the cells", () => {
     expect(measuredOf("sour", "")).toMatchObject({ ph: null, problems: ["measuredPh"] });
   });
 });
+
+describe("lots of a line", () => {
+  const lot = (grams: string, assayPercent: number | null) => ({ lotId: grams, code: "B-1", grams, assayPercent, pricePerGram: null });
+  const read = (lots: readonly ReturnType<typeof lot>[], percent = "20") =>
+    readTyped(typed(percent, { batch: "500", lines: [{ id: "b", phase: "A", materialId: "m-b", percent, assay: "33", lots }] }), 500);
+
+  it("stand above what is typed: 20 % of 500 g are 100 g, 60 at 30 % and 40 at 28 % make 29.2 %", () => {
+    const { sheet, problems } = read([lot("60", 30), lot("", 28)]);
+    expect(problems).toEqual([]);
+    expect(sheet.lines[0]?.assayPercent).toBeCloseTo(29.2, 12);
+    expect(sheet.lines[0]?.lots.map(({ grams }) => grams)).toEqual([60, null]);
+  });
+
+  it("without a certificate leave the usual strength, and grams that are none are named at the field", () => {
+    expect(read([lot("", null)]).sheet.lines[0]?.assayPercent).toBeNull();
+    expect(read([lot("a lot", 30)]).problems).toMatchObject([{ field: "assay:b" }]);
+  });
+});

@@ -1,26 +1,27 @@
 import { Button } from "@mantine/core";
-import { writtenMass } from "@tensidrum/core/quantities";
+import { useEffect, useState } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
 import { shelfPegs } from "../shelfPegs";
 import { WashLine } from "../../frame/washLine/WashLine";
 import shelf from "../Shelf.module.css";
-import { lotColumns } from "./columns";
-import type { LotsPreview } from "./importLots.server";
+import { lotColumns, materialColumns } from "./columns";
+import type { ListPreview } from "./importList.server";
+import { ImportBar } from "./ImportBar";
 import classes from "./ImportPage.module.css";
 
 interface ImportPageProps {
-  readonly preview: LotsPreview | null;
+  readonly preview: ListPreview | null;
   readonly problem: string | null;
   /** What was pasted, so that nothing is lost. */
   readonly text: string;
 }
 
-/** A list of lots from a file or pasted: its columns are matched, each row is shown before anything is stored. */
+/** A list of lots or materials from a file or pasted: its columns are matched, each row is shown before anything is stored. */
 export function ImportPage({ preview, problem, text }: ImportPageProps) {
   const isBusy = useNavigation().state !== "idle";
   return (
-    <Frame head={<h1 className={shelf.head}>Import a list of lots</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+    <Frame head={<h1 className={shelf.head}>Import a list</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
       <title>Import a list, Tensidrum</title>
       {problem !== null && (
         <p role="alert" className={classes.problem}>
@@ -30,11 +31,15 @@ export function ImportPage({ preview, problem, text }: ImportPageProps) {
       {preview === null ? (
         <Form method="post" encType="multipart/form-data" className={classes.ask}>
           <p>
-            A table with a row of heads: material, lot code, grams, and what else you know. Commas, semicolons or tabs between; nothing is
-            stored before you have seen each row. <a href="/shelf/lots.csv">Your own lots as an example</a>.
+            A table of lots or of materials with a row of heads, commas, semicolons or tabs between; or a file of the format
+            tensidrum-materials/1. Nothing is stored before you have seen each row.
+          </p>
+          <p>
+            As examples, yours: <a href="/shelf/lots.csv">the lots</a>, <a href="/shelf/materials.csv">your own materials</a>,{" "}
+            <a href="/shelf/materials.json">both as one file</a>.
           </p>
           <label>
-            A CSV file <input type="file" name="file" accept=".csv,.txt,.tsv,text/csv" />
+            A file <input type="file" name="file" accept=".csv,.txt,.tsv,.json,text/csv,application/json" />
           </label>
           <label htmlFor="list-text">or its rows</label>
           <textarea
@@ -56,49 +61,83 @@ export function ImportPage({ preview, problem, text }: ImportPageProps) {
   );
 }
 
-function Preview({ preview, isBusy }: { readonly preview: LotsPreview; readonly isBusy: boolean }) {
-  const { heads, columns, rows, rowCount, goodCount, goodBelow } = preview;
-  return (
-    <Form method="post" className={classes.preview} key={JSON.stringify(columns)}>
-      <textarea name="text" hidden readOnly value={preview.text} aria-label="The list" />
-      <fieldset className={classes.columns}>
-        <legend>Which column holds what</legend>
-        {lotColumns.map(({ field, name }) => (
-          <label key={field}>
-            {name}
-            <select name={`column-${field}`} defaultValue={columns[field] ?? ""}>
-              <option value="">no column</option>
-              {heads.map((head, at) => (
-                <option key={at} value={at}>
-                  {head === "" ? `column ${at + 1}` : head}
-                </option>
-              ))}
-            </select>
-          </label>
+const kindWords = { lots: "lots", materials: "materials" } as const;
+
+/** Fields more than this stand folded. */
+const MOST_ASKED = 12;
+
+function Columns({ preview, isBusy }: { readonly preview: ListPreview; readonly isBusy: boolean }) {
+  const { kind, heads, columns } = preview;
+  const all = kind === "lots" ? lotColumns : materialColumns;
+  const asked = all.filter(({ field }, at) => at < MOST_ASKED || columns[field] !== undefined);
+  const others = all.filter((column) => !asked.includes(column));
+  const choice = ({ field, name }: (typeof all)[number]) => (
+    <label key={field}>
+      {name}
+      <select name={`column-${field}`} defaultValue={columns[field] ?? ""}>
+        <option value="">no column</option>
+        {heads.map((head, at) => (
+          <option key={at} value={at}>
+            {head === "" ? `column ${at + 1}` : head}
+          </option>
         ))}
-        <button type="submit" name="intent" value="columns" disabled={isBusy} className={classes.again}>
-          Read it again so
-        </button>
-      </fieldset>
+      </select>
+    </label>
+  );
+  return (
+    <fieldset className={classes.columns}>
+      <legend>Which column holds what</legend>
+      <input type="hidden" name="wasKind" value={kind} />
+      <label>
+        it is a list of
+        <select name="kind" defaultValue={kind}>
+          {Object.entries(kindWords).map(([value, words]) => (
+            <option key={value} value={value}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      {asked.map(choice)}
+      {others.length > 0 && (
+        <details className={classes.others}>
+          <summary>{others.length} more facts a column could hold</summary>
+          <div>{others.map(choice)}</div>
+        </details>
+      )}
+      <button type="submit" name="intent" value="columns" disabled={isBusy} className={classes.again}>
+        Read it again so
+      </button>
+    </fieldset>
+  );
+}
+
+function Preview({ preview, isBusy }: { readonly preview: ListPreview; readonly isBusy: boolean }) {
+  const { kind, columns, rows, shownHeads, rowCount, goodCount, goodBelow } = preview;
+  const job = useJob();
+  return (
+    <Form method="post" encType="multipart/form-data" className={classes.preview} key={`${kind} ${JSON.stringify(columns)}`}>
+      <textarea name="text" hidden readOnly value={preview.text} aria-label="The list" />
+      <input type="hidden" name="job" value={job} />
+      {kind === "file" ? <input type="hidden" name="kind" value="file" /> : <Columns preview={preview} isBusy={isBusy} />}
       <p className={classes.counts}>
-        {goodCount} of {rowCount === 1 ? "1 row" : `${rowCount} rows`} can be brought in.
+        {goodCount} of {rowCount === 1 ? "1 row" : `${rowCount.toLocaleString("en-GB")} rows`} can be brought in.
       </p>
       <table className={classes.rows}>
         <thead>
           <tr>
             <th scope="col">take</th>
             <th scope="col">row</th>
-            <th scope="col">material</th>
-            <th scope="col">lot</th>
-            <th scope="col">pack</th>
-            <th scope="col">assay, %</th>
-            <th scope="col">price</th>
-            <th scope="col">ends</th>
+            {shownHeads.map((head) => (
+              <th scope="col" key={head}>
+                {head}
+              </th>
+            ))}
             <th scope="col">what is wrong</th>
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ row, typed, material, problems, packGrams }) => (
+          {rows.map(({ row, shown, guess, problems }) => (
             <tr key={row} data-problem={problems.length > 0 || undefined}>
               <td>
                 <input
@@ -111,15 +150,12 @@ function Preview({ preview, isBusy }: { readonly preview: LotsPreview; readonly 
                 />
               </td>
               <td>{row + 1}</td>
-              <td>
-                {material === null ? typed.material : material.name}
-                {material?.isGuess === true && <small> a guess for “{typed.material}”</small>}
-              </td>
-              <td>{typed.code}</td>
-              <td>{packGrams > 0 ? writtenMass(packGrams) : typed.grams}</td>
-              <td>{typed.assay}</td>
-              <td>{typed.price}</td>
-              <td>{typed.endsOn}</td>
+              {shown.map((cell, at) => (
+                <td key={at}>
+                  {cell}
+                  {at === 0 && guess !== null && <small> {guess}</small>}
+                </td>
+              ))}
               <td className={classes.wrong}>{problems.join(" ")}</td>
             </tr>
           ))}
@@ -127,16 +163,24 @@ function Preview({ preview, isBusy }: { readonly preview: LotsPreview; readonly 
       </table>
       {goodBelow > 0 && (
         <label className={classes.counts}>
-          <input type="checkbox" name="below" defaultChecked /> and the {goodBelow} good rows further down
+          <input type="checkbox" name="below" defaultChecked /> and the {goodBelow.toLocaleString("en-GB")} good rows further down
         </label>
       )}
       <p className={classes.doors}>
         <Button type="submit" name="intent" value="import" h={40} loading={isBusy} disabled={goodCount === 0}>
-          Put the ticked rows on the shelf
+          {kind === "materials" ? "Put the ticked rows into the library" : "Put the ticked rows on the shelf"}
         </Button>
         <Link to="/shelf/import">Begin again</Link>
         <Link to="/shelf">Leave it, import nothing</Link>
+        {isBusy && job !== "" && <ImportBar job={job} />}
       </p>
     </Form>
   );
+}
+
+/** The page's name for its import; without scripts there is none, and no bar. */
+function useJob(): string {
+  const [job, setJob] = useState("");
+  useEffect(() => setJob(crypto.randomUUID()), []);
+  return job;
 }

@@ -1,13 +1,9 @@
 import { answer } from "../../frame/answer.server";
-import { lotsCsv } from "./importLots.server";
+import type { Route } from "./+types/exportRoute";
+import { shelfFile } from "./exportShelf.server";
 
-export const loader = answer(
-  async () =>
-    new Response(await lotsCsv(), {
-      headers: {
-        "Content-Type": "text/csv; charset=utf-8",
-        "Content-Disposition": 'attachment; filename="lots.csv"',
-        "Cache-Control": "private, no-store",
-      },
-    }),
-);
+export const loader = answer(async ({ request }: Route.LoaderArgs) => {
+  const { pathname } = new URL(request.url);
+  if (pathname.endsWith(".json")) return shelfFile("materials.json");
+  return shelfFile(pathname.endsWith("materials.csv") ? "materials.csv" : "lots.csv");
+});

@@ -3,20 +3,32 @@ import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
 import type { Route } from "./+types/importRoute";
 import { readImportForm } from "./importForm.server";
-import { importLots, previewLots } from "./importLots.server";
+import { importList, previewList } from "./importList.server";
 import { ImportPage } from "./ImportPage";
+import { forgetProgress, noteProgress } from "./progress.server";
 
 export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const { intent, content, columns, chosen } = await readImportForm(await request.formData());
-  const text = typeof content === "string" ? content : "";
+  const form = await request.formData();
+  let pasted = String(form.get("text") ?? "");
   try {
-    if (intent !== "import" || columns === null) return data({ preview: await previewLots(content, columns), problem: null, text });
-    await importLots(text, columns, chosen);
-    return redirect("/shelf");
+    const { intent, content, kind, columns, chosen, job } = await readImportForm(form);
+    if (typeof content !== "string") pasted = "";
+    if (intent !== "import" || kind === null || typeof content !== "string") {
+      return data({ preview: await previewList(content, { kind, columns }), problem: null, text: pasted });
+    }
+    try {
+      await importList(content, { kind, columns: columns ?? {}, chosen }, (done, total) => noteProgress(job, { done, total }));
+      return redirect(kind === "materials" ? "/shelf?where=library" : "/shelf");
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      const preview = await previewList(content, { kind, columns });
+      return data({ preview, problem: `${error.message} ${error.remedy}`, text: pasted }, { status: 422 });
+    } finally {
+      forgetProgress(job);
+    }
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
-    const preview = intent === "import" ? await previewLots(content, columns) : null;
-    return data({ preview, problem: `${error.message} ${error.remedy}`, text }, { status: 422 });
+    return data({ preview: null, problem: `${error.message} ${error.remedy}`, text: pasted }, { status: 422 });
   }
 });
 

@@ -1,50 +1,63 @@
 import type { FoundMaterial } from "@tensidrum/core/search";
+import { writtenMass } from "@tensidrum/core/quantities";
 import { knownMaterials, type KnownMaterial } from "../knownMaterials";
-import { readLot, type LotField, type ReadLot, type TypedLot } from "../readLot";
+import { readLot, type LotField, type TypedLot } from "../readLot";
 import { lotColumns, type ColumnChoice } from "./columns";
+import type { ImportRow } from "./importRow";
+import { plainCell } from "./plainCell";
 import type { Table } from "./readTable.server";
 
-export interface LotRow {
-  /** Its place in the table, from 0. */
-  readonly row: number;
-  readonly typed: TypedLot;
-  readonly lot: ReadLot;
-  readonly material: KnownMaterial | null;
-  readonly problems: readonly string[];
-}
-
-/** Lots that stand on the shelf already, as "material id, code". */
+/** Lots that stand on the shelf already, as "slug of the material, code". */
 export type TakenCodes = ReadonlySet<string>;
 
-export const codeKey = (materialId: string, code: string): string => `${materialId} ${code}`;
+export const codeKey = (slug: string, code: string): string => `${slug} ${code}`;
+
+export const lotHeads: readonly string[] = ["material", "lot", "pack", "assay, %", "price", "ends"];
 
 /** What each row of a table makes, and what is wrong with it. */
 export function lotRows(
   { rows }: Table,
   columns: ColumnChoice,
   around: { readonly materials: readonly FoundMaterial[]; readonly taken: TakenCodes },
-): readonly LotRow[] {
+): readonly ImportRow[] {
   const known = knownMaterials(around.materials);
   const seen = new Map<string, number>();
-  return rows.map((cells, row): LotRow => {
+  return rows.map((cells, row): ImportRow => {
     const cell = (field: LotField): string => (columns[field] === undefined ? "" : plainCell(cells[columns[field]] ?? ""));
     const typed = Object.fromEntries(lotColumns.map(({ field }) => [field, cell(field)])) as unknown as TypedLot;
     const { lot, problems } = readLot(typed);
     const material = known(typed.material);
     const said = problems.map(({ message }) => message);
     if (material === null) said.unshift(typed.material === "" ? "No material is named." : `“${typed.material}” is not in the library.`);
-    else if (lot.code !== "") {
-      const key = codeKey(material.id, lot.code);
-      const earlier = seen.get(key);
-      if (around.taken.has(key)) said.push(`A lot ${lot.code} of this material stands on the shelf already.`);
-      else if (earlier !== undefined) said.push(`Row ${earlier + 1} names the same lot.`);
-      else seen.set(key, row);
-    }
-    return { row, typed, lot, material, problems: said };
+    else said.push(...twiceProblem(material, lot.code, row, { ...around, seen }));
+    return {
+      row,
+      shown: [
+        material?.name ?? typed.material,
+        typed.code,
+        lot.packGrams > 0 ? writtenMass(lot.packGrams) : typed.grams,
+        typed.assay,
+        typed.price,
+        typed.endsOn,
+      ],
+      guess: material?.isGuess === true ? `a guess for “${typed.material}”` : null,
+      problems: said,
+      item: said.length > 0 || material === null ? null : { kind: "lot", material: material.slug, lot, leftGrams: lot.packGrams },
+    };
   });
 }
 
-/** A cell as it was meant: tables of ours put a mark before what a spreadsheet would take for a formula. */
-function plainCell(cell: string): string {
-  return cell.trim().replace(/^'(?=[=+\-@])/, "");
+function twiceProblem(
+  material: KnownMaterial,
+  code: string,
+  row: number,
+  { taken, seen }: { readonly taken: TakenCodes; readonly seen: Map<string, number> },
+): readonly string[] {
+  if (code === "") return [];
+  const key = codeKey(material.slug, code);
+  if (taken.has(key)) return [`A lot ${code} of this material stands on the shelf already.`];
+  const earlier = seen.get(key);
+  if (earlier !== undefined) return [`Row ${earlier + 1} names the same lot.`];
+  seen.set(key, row);
+  return [];
 }

@@ -8,7 +8,7 @@ export interface Table {
 
 /** Longest table that is read in one go. */
 const MOST_ROWS = 5000;
-const MOST_BYTES = 4_000_000;
+export const MOST_BYTES = 12_000_000;
 const MOST_COLUMNS = 60;
 
 /**
@@ -16,12 +16,11 @@ const MOST_COLUMNS = 60;
  * Western encoding spreadsheets still write.
  */
 export function readTable(content: Uint8Array | string): Table {
-  if (content.length > MOST_BYTES) throw tooLong();
-  const text = (typeof content === "string" ? content : decoded(content)).replace(/^\uFEFF/, "");
+  const text = decodedText(content);
   if (text.trim() === "") throw new Refusal("not-valid", "There is nothing to read.", "Choose a file, or paste the rows with their heads.");
   const { data } = Papa.parse<string[]>(text, { skipEmptyLines: "greedy", delimitersToGuess: [",", ";", "\t", "|"] });
   const [heads = [], ...rows] = data;
-  if (rows.length > MOST_ROWS) throw tooLong(rows.length);
+  if (rows.length > MOST_ROWS) throw tooLong(`The table has ${rows.length.toLocaleString("en-GB")} rows.`);
   if (heads.length < 2 || heads.length > MOST_COLUMNS) {
     throw new Refusal(
       "not-valid",
@@ -33,9 +32,21 @@ export function readTable(content: Uint8Array | string): Table {
   return { heads, rows };
 }
 
-function tooLong(rows?: number): Refusal {
-  const what = rows === undefined ? "The file is larger than 4 MB." : `The table has ${rows.toLocaleString("en-GB")} rows.`;
+/**
+ * The text of a list, whatever it was written in.
+ * @throws Refusal when it is too large.
+ */
+export function decodedText(content: Uint8Array | string): string {
+  if (content.length > MOST_BYTES) throw tooLargeFile();
+  return (typeof content === "string" ? content : decoded(content)).replace(/^\uFEFF/, "");
+}
+
+function tooLong(what: string): Refusal {
   return new Refusal("not-valid", what, `Bring it in in parts of up to ${MOST_ROWS.toLocaleString("en-GB")} rows.`);
+}
+
+export function tooLargeFile(): Refusal {
+  return tooLong(`The file is larger than ${MOST_BYTES / 1e6} MB.`);
 }
 
 function decoded(bytes: Uint8Array): string {

@@ -40,7 +40,7 @@ export async function openNewMaterial(from: string) {
 /** Puts a new material of the maker's own into the library, or says at which field it must be mended. */
 export async function saveNewMaterial(typed: TypedMaterial, from: string): Promise<Saved> {
   const { idOf, ...rest } = await around();
-  const read = readTypedMaterial(typed, { ...rest, base: rest.library.get(from) ?? null });
+  const read = readTypedMaterial(typed, { ...rest, taken: new Set(rest.library.keys()), base: rest.library.get(from) ?? null });
   if (!read.ok) return { problems: read.problems };
   const madeAs = read.material.parts === undefined ? null : "blend";
   await insertOwnMaterial(database(), currentMakerId(), {
@@ -80,7 +80,7 @@ export async function saveOwn(slug: string, typed: TypedMaterial): Promise<Saved
   const makerId = currentMakerId();
   const rest = await around();
   if (isOwn) {
-    const read = readTypedMaterial(typed, { ...rest, base: stored, slug });
+    const read = readTypedMaterial(typed, { ...rest, taken: new Set(), base: stored, slug });
     if (!read.ok) return { problems: read.problems };
     await updateOwnMaterial(db, makerId, id, read.material);
     return { slug };

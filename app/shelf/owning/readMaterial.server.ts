@@ -15,19 +15,31 @@ export interface MaterialsAround {
 type ReadMaterial =
   { readonly ok: true; readonly material: Material } | { readonly ok: false; readonly problems: readonly MaterialProblem[] };
 
-/**
- * A material of one's own as typed. `base` brings the facts the form does not ask for; the slug comes from the name
- * unless the base has one of its own to keep.
- */
-export function readTypedMaterial(
-  typed: TypedMaterial,
-  around: MaterialsAround & { readonly base: Material | null; readonly slug?: string },
-): ReadMaterial {
+interface TypedAround extends MaterialsAround {
+  /** Brings the facts the form does not ask for. */
+  readonly base: Material | null;
+  /** Slugs that are taken. */
+  readonly taken: ReadonlySet<string>;
+  /** The slug it keeps; else one comes from the name. */
+  readonly slug?: string;
+}
+
+type Written = { readonly written: { readonly slug: string } } | { readonly problems: readonly MaterialProblem[] };
+
+/** A material of one's own as typed, read and checked. */
+export function readTypedMaterial(typed: TypedMaterial, around: TypedAround): ReadMaterial {
+  const made = writtenMaterial(typed, around);
+  return "written" in made ? checkedMaterial(made.written, around.library) : { ok: false, problems: made.problems };
+}
+
+/** A typed material as a file would write it: its cells are read, its numbers not yet checked for range. */
+export function writtenMaterial(typed: TypedMaterial, around: Omit<TypedAround, "library">): Written {
   const { facts, problems } = readFacts(typed);
   const composition = compositionOf(typed, around.known);
-  if ("problem" in composition) return { ok: false, problems: [...problems, composition.problem] };
-  if (typed.name.trim() === "") return { ok: false, problems: [...problems, { field: "name", message: "Give it a name." }] };
-  if (problems.length > 0) return { ok: false, problems };
+  if ("problem" in composition) return { problems: [...problems, composition.problem] };
+  if (typed.name.trim() === "") return { problems: [...problems, { field: "name", message: "Give it a name." }] };
+  if (typed.role === "") return { problems: [...problems, { field: "role", message: "Say what it does in a formula." }] };
+  if (problems.length > 0) return { problems };
   const { inci: _inci, parts: _parts, measured: _measured, ...base } = around.base ?? ({} as Partial<Material>);
   const words = (text: string): string[] => text.split(/[,;\n]/).flatMap((word) => (word.trim() === "" ? [] : [word.trim()]));
   const charge = typed.charge === "" ? null : typed.charge;
@@ -36,7 +48,7 @@ export function readTypedMaterial(
     ...cleared,
     ...facts,
     ...composition,
-    slug: around.slug ?? slugOf(typed.slug === "" ? typed.name : typed.slug, new Set(around.library.keys())),
+    slug: around.slug ?? slugOf(typed.slug === "" ? typed.name : typed.slug, around.taken),
     name: typed.name.trim(),
     role: typed.role,
     form: typed.form === "" ? null : typed.form,
@@ -49,7 +61,7 @@ export function readTypedMaterial(
   };
   // Of a blend the parts speak, unless a fact was typed for the blend itself.
   const measured = "parts" in composition ? Object.keys(facts).filter((fact) => fact !== "handling") : [];
-  return checkedMaterial(measured.length > 0 ? { ...written, measured } : written, around.library);
+  return { written: { ...written, ...(measured.length > 0 ? { measured } : {}) } };
 }
 
 /** Fields the form shows: what is empty there is not known. */
@@ -82,12 +94,17 @@ function checkedMaterial(written: object, library: MaterialsBySlug): ReadMateria
     return { ok: true, material };
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
-    const problems = error.faults.map(({ path, message }) => {
-      const inner = path.replace(/^materials\[0\]\.?/, "");
-      return { field: inner.split(/[.[]/)[0] ?? "", message: message.replaceAll("materials[0].", "").replace(/^[a-zA-Z.]+: /, "") };
-    });
+    const problems = error.faults.map(({ path, message }) => ({
+      field: path.replace(/^materials\[0\]\.?/, "").split(/[.[]/)[0] ?? "",
+      message: messageOfMaterial(message),
+    }));
     return { ok: false, problems: problems.length > 0 ? problems : [{ field: "name", message: error.message }] };
   }
+}
+
+/** What a fault of a file says, without the place in the file. */
+export function messageOfMaterial(message: string): string {
+  return message.replace(/(materials|lots)\[\d+\]\.?/g, "").replace(/^[a-zA-Z.]*: /, "");
 }
 
 type Composition =

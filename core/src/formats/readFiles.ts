@@ -46,6 +46,9 @@ export function readDilution(value: unknown, library: MaterialsBySlug): Dilution
 export interface LotOfFile {
   readonly id: string;
   readonly material: string;
+  /** As written on it; its id where there is none. */
+  readonly code?: string;
+  readonly note?: string;
   readonly assayPercent?: number | null;
   readonly supplier?: string | null;
   readonly gramsLeft?: number | null;
@@ -59,6 +62,8 @@ export interface LotOfFile {
 export interface MaterialsFile {
   readonly libraryVersion?: string;
   readonly materials: readonly Material[];
+  /** How materials of the file came to be, by slug; what is not named was bought. */
+  readonly madeHere: Readonly<Record<string, "solution" | "water" | "scent" | "formula" | "blend">>;
   readonly lots: readonly LotOfFile[];
 }
 
@@ -67,8 +72,9 @@ export interface MaterialsFile {
  * @throws Refusal with the path of every field that cannot be taken.
  */
 export function readMaterialsFile(value: unknown, library: MaterialsBySlug): MaterialsFile {
-  type Written = Omit<MaterialsFile, "materials" | "lots"> & {
+  type Written = Omit<MaterialsFile, "materials" | "lots" | "madeHere"> & {
     readonly materials: readonly object[];
+    readonly madeHere?: MaterialsFile["madeHere"];
     readonly lots?: readonly LotOfFile[];
   };
   const written = checked<Written>(materialsFileSchema, value);
@@ -77,8 +83,8 @@ export function readMaterialsFile(value: unknown, library: MaterialsBySlug): Mat
   const lots = written.lots ?? [];
   const faults = [...materialFaults(materials, "materials"), ...nestingFaults(materials, "materials", all), ...lotFaults(lots, all)];
   if (faults.length > 0) throw refusalOf(faults);
-  const { libraryVersion } = written;
-  return { ...(libraryVersion === undefined ? {} : { libraryVersion }), materials, lots };
+  const { libraryVersion, madeHere = {} } = written;
+  return { ...(libraryVersion === undefined ? {} : { libraryVersion }), materials, madeHere, lots };
 }
 
 function lotFaults(lots: readonly LotOfFile[], all: MaterialsBySlug) {

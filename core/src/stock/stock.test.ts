@@ -99,6 +99,7 @@ describe("what a material costs just now", () => {
     packGrams: 1000,
     assayPercent: null,
     price: 6,
+    solutionOf: null,
     endsOn: null,
     ...changes,
   });

@@ -131,11 +131,14 @@ export const materialsFileSchema = Joi.object({
   format: Joi.string().valid("tensidrum-materials/1").required(),
   libraryVersion: nameField,
   materials: Joi.array().items(materialSchema).max(5_000).required(),
+  madeHere: Joi.object().pattern(slugField, Joi.string().valid("solution", "water", "scent", "formula", "blend")),
   lots: Joi.array()
     .items(
       Joi.object({
         id: Joi.string().min(1).max(120).required(),
         material: slugField.required(),
+        code: Joi.string().allow("").max(60),
+        note: Joi.string().allow("").max(500),
         assayPercent: orUnknown(percentField),
         supplier: orUnknown(textField),
         gramsLeft: orUnknown(notNegativeField),

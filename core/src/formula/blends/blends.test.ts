@@ -4,6 +4,7 @@ import { library, materialOf, sheetOf } from "../../testing/exampleSheet.ts";
 import { assess } from "../assess.ts";
 import { profileOf, type Profile } from "../profiles.ts";
 import { Refusal } from "../refusal.ts";
+import { formulaMaterial } from "./formulaMaterial.ts";
 import { daysLeft, madeUpWater, replaceWater } from "./madeUpWater.ts";
 import { blendMaterial, nextRound, scentBlend, scentDifference, scentInFormula, type ScentRound } from "./scentBlend.ts";
 
@@ -145,6 +146,65 @@ describe("a made-up water", () => {
     expect(() => madeUpWater({ ...birch, plantGrams: 0 })).toThrow(Refusal);
     expect(() =>
       replaceWater(sheetOf([["glycerin", 100]]), { sharePercent: 50, line: { id: "b", phase: "A", material: "birch-water" } }),
+    ).toThrow(Refusal);
+  });
+});
+
+describe("a formula as a material", () => {
+  const named = { slug: "green-room-v1", name: "Green Room v1" };
+  const wash = sheetOf([
+    ["water-distilled", "q.s."],
+    ["cocamidopropyl-betaine", 22],
+    ["glycerin", 4],
+  ]);
+
+  it("its parts are its lines, the rest line with what the others leave: 74, 22 and 4 %", () => {
+    const { parts, role } = formulaMaterial(wash, library, named);
+    expect(role).toBe("base");
+    expect(parts).toEqual([
+      { material: "water-distilled", percent: 74 },
+      { material: "cocamidopropyl-betaine", percent: 22 },
+      { material: "glycerin", percent: 4 },
+    ]);
+  });
+
+  it("lines of one material stand together, a measured density goes along, and what brings nothing is no part", () => {
+    const twice = {
+      ...wash,
+      lines: [
+        ...wash.lines,
+        { id: "g2", phase: "A", material: "glycerin", percent: 1 },
+        { id: "n", phase: "A", material: "sodium-chloride", percent: 0 },
+      ],
+    };
+    const base = formulaMaterial({ ...twice, measured: { densityGramsPerMl: 1.02 } }, library, named);
+    expect(base.parts.map(({ material, percent }) => [material, percent])).toEqual([
+      ["water-distilled", 73],
+      ["cocamidopropyl-betaine", 22],
+      ["glycerin", 5],
+    ]);
+    expect(base.trueDensityGramsPerMl).toBe(1.02);
+  });
+
+  it("a sheet made of nothing but it says what the formula says", () => {
+    const base = formulaMaterial(wash, library, named);
+    const [made, nested] = [assess(wash, library), assess(sheetOf([["green-room-v1", 100]]), new Map([...library, [base.slug, base]]))];
+    expect(nested.activeMatter.percent).toBeCloseTo(made.activeMatter.percent, 9);
+    expect(nested.saltPercent).toBeCloseTo(made.saltPercent ?? 0, 9);
+    expect(nested.composition.map(({ inci }) => inci)).toEqual(made.composition.map(({ inci }) => inci));
+  });
+
+  it("lines that do not come to 100 % make none", () => {
+    expect(() => formulaMaterial(sheetOf([["glycerin", 50]]), library, named)).toThrow("100 %");
+    expect(() =>
+      formulaMaterial(
+        sheetOf([
+          ["glycerin", 101],
+          ["water-distilled", "q.s."],
+        ]),
+        library,
+        named,
+      ),
     ).toThrow(Refusal);
   });
 });
