@@ -1,4 +1,4 @@
-import { expect, FAILED_LOAD, test } from "./testing/test";
+import { expect, FAILED_LOAD, saved, test } from "./testing/test";
 
 // A form that must be mended is answered with 422.
 test.use({ allowedConsole: [FAILED_LOAD] });
@@ -22,7 +22,7 @@ test("a lot comes to the shelf, some of it is used, a weighing corrects the book
   const lot = page.getByRole("article", { name: "Lot LO-1" });
   await expect(lot).toContainText("1200 g of 1200 g");
   await expect(lot).toContainText("certificate 29.4 %");
-  await expect(lot).toContainText("8.00 a kilogram");
+  await expect(lot).toContainText("8.00 € a kilogram");
   await lot.getByLabel("grams").fill("1300");
   await lot.getByRole("button", { name: "Use some" }).click();
   await expect(lot.getByRole("alert")).toContainText("Only 1200 g are free.");
@@ -74,22 +74,38 @@ test("a lot on a line of the Sheet changes the active matter, and prices of the 
   const active = page.getByRole("region", { name: "Active matter" }).locator("output");
   await expect(active).toHaveText("12.34");
   await page.getByRole("button", { name: "Cocamidopropyl betaine", exact: true }).click();
-  const lots = page.getByRole("list", { name: "Lots on your shelf" }).getByRole("listitem");
-  await expect(lots).toHaveCount(2);
+  const lots = page.getByRole("group", { name: "weighed from" });
+  await expect(lots.getByRole("checkbox")).toHaveCount(2);
   // 14 % of a 30.4 % betaine instead of a 30 % one: 0.056 % more.
-  await lots.filter({ hasText: "B-114" }).getByRole("button", { name: "Count with it" }).click();
+  await lots.getByRole("checkbox", { name: /B-114/ }).check();
   await expect(active).toHaveText("12.39");
-  await expect(page.getByText(/Cost \d\.\d\d for 100 g/)).toBeVisible();
+  await expect(page.getByText(/Cost \d\.\d\d € for 100 g/)).toBeVisible();
   await expect(page.getByText(/has no price: Citric acid 50 %/)).toBeVisible();
-  await page.getByRole("button", { name: "Undo" }).click();
+  // 84 g in all: 34 g of the other, 29.7 %, and 50 of the first make 30.12 %, 0.017 % more than the usual.
+  await lots.getByRole("checkbox", { name: /B-131/ }).check();
+  await lots.getByLabel("Grams of lot B-131").fill("34");
+  await expect(lots).toContainText("Together 30.12 % active.");
+  await expect(active).toHaveText("12.35");
+  await lots.getByLabel("Grams of lot B-114").fill("40");
+  await expect(lots).toContainText("10 g of the line are not covered.");
+  await lots.getByLabel("Grams of lot B-114").fill("");
+  await expect(saved(page)).toContainText(/saved \d\d/);
+  await page.reload();
+  await expect(active).toHaveText("12.35");
+  await page.getByRole("button", { name: "Cocamidopropyl betaine", exact: true }).click();
+  await expect(lots.getByLabel("Grams of lot B-131")).toHaveValue("34");
+  await lots.getByRole("checkbox", { name: /B-131/ }).uncheck();
+  await lots.getByRole("checkbox", { name: /B-114/ }).uncheck();
   await expect(active).toHaveText("12.34");
+  await expect(saved(page)).toContainText(/saved \d\d/);
 });
 
 test("what is first to see to leads to its lot", async ({ page }) => {
   await page.goto("/shelf");
   const first = page.getByRole("region", { name: "First to see to" }).getByRole("listitem");
   await expect(first.nth(0)).toContainText("Lemon essential oil ended 6 days ago.");
-  await expect(first.nth(1)).toContainText("Juniper berry essential oil ends in 21 days.");
+  await expect(first.nth(1)).toContainText("Birch leaf water ends in 3 days.");
+  await expect(first.nth(2)).toContainText("Juniper berry essential oil ends in 21 days.");
   await expect(first.last()).toContainText("Sodium benzoate is down to a tenth of its pack.");
   await first.last().getByRole("link", { name: "Sodium benzoate" }).click();
   await expect(page.getByRole("article", { name: "Lot SB-6" })).toContainText("3.1 g of 100 g");
@@ -125,9 +141,8 @@ test("a list comes in: columns matched, rows shown, the good ones stored, and th
 
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100");
   await page.getByRole("button", { name: "Cocamidopropyl betaine", exact: true }).click();
-  const lots = page.getByRole("list", { name: "Lots on your shelf" }).getByRole("listitem");
   // 14 % of a 31.5 % betaine instead of a 30 % one: 0.21 % more.
-  await lots.filter({ hasText: "B-200" }).getByRole("button", { name: "Count with it" }).click();
+  await page.getByRole("group", { name: "weighed from" }).getByRole("checkbox", { name: /B-200/ }).check();
   await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText("12.55");
   await page.getByRole("button", { name: "Undo" }).click();
 

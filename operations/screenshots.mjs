@@ -10,6 +10,17 @@ const FOLDER = `${root}/docs/screenshots`;
 const CURTAIN_CALL = "/sheet/5ea50000-0000-4000-8000-00000000c100";
 const PROP_ROOM = "/sheet/5ea50000-0000-4000-8000-00000000b300";
 
+const LIST = [
+  "Ingredient;Lot No.;Size;Assay;Price;Expiry",
+  "Cocamidopropyl betaine;B-140;1 kg;30,1;7,60;2028-10-31",
+  "cocoglucoside;CG-22;500;51.5;6.90;2028-04-30",
+  "Glycerin;GL-9;plenty;;3.10;",
+  "Juniper berry oil;J-2;50;;15.20;2027-11-30",
+  "Sodium benzoate;SB-6;100;;4.20;2028-06-30",
+  "Sodium lauroyl methyl isethionate;SL-4;250;108;9.80;",
+  "moondust;M-1;10;;;",
+].join("\n");
+
 /** @typedef {{ name: string, path: string, width?: number, height?: number, dim?: boolean, act?: (page: import("@playwright/test").Page) => Promise<void> }} View */
 
 /** @type {readonly View[]} */
@@ -37,6 +48,19 @@ const views = [
   { name: "card", path: `${CURTAIN_CALL}/2/card` },
   { name: "shelf", path: "/shelf" },
   { name: "material", path: "/shelf/cocamidopropyl-betaine" },
+  { name: "stock-solution", path: "/shelf/make/solution?of=citric-acid-anhydrous&strength=10" },
+  { name: "scent", path: "/scents/ca7de3b0-5ff1-8486-aa8f-0b107e4ca350" },
+  { name: "compare-two", path: "/shelf/materials/compare?one=cocamidopropyl-betaine&other=coco-betaine" },
+  { name: "settings", path: "/settings" },
+  {
+    name: "import-preview",
+    path: "/shelf/import",
+    act: async (page) => {
+      await page.getByLabel("or its rows").fill(LIST);
+      await page.getByRole("button", { name: "Read it" }).click();
+      await page.getByText("rows can be brought in").waitFor();
+    },
+  },
   { name: "difference", path: `${CURTAIN_CALL}/difference` },
   { name: "weighing", path: "/weighing/5ea50000-0000-4000-8000-00000000c100/2" },
   {

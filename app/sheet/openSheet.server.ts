@@ -11,7 +11,7 @@ import { currentMakerId } from "../frame/maker.server";
 import { findMaterials } from "@tensidrum/core/search";
 import { withParts } from "./materials.server";
 import { typedAimOf } from "./typed/readAim";
-import type { TypedLineLot, TypedSheet } from "./typed/typedSheet";
+import type { TypedLine, TypedLineLot, TypedSheet } from "./typed/typedSheet";
 
 export interface SheetAddress {
   readonly formulaId: string;
@@ -52,8 +52,10 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
       phase: line.phaseLetter,
       materialId: line.materialId,
       percent: line.percent === null ? "" : percentText(line.percent),
-      assay: line.assayPercent === null ? "" : percentText(line.assayPercent),
-      ...typedLots(lots.filter(({ lineId }) => lineId === line.id)),
+      ...typedStrength(
+        line.assayPercent,
+        lots.filter(({ lineId }) => lineId === line.id),
+      ),
     })),
     restLineId: lines.find((line) => line.takesTheRest)?.id ?? null,
   };
@@ -62,9 +64,10 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
 
 type StoredLineLot = Awaited<ReturnType<typeof listLineLots>>[number];
 
-/** A line that is weighed from no lot says nothing of lots. */
-function typedLots(lots: readonly StoredLineLot[]): { readonly lots?: readonly TypedLineLot[] } {
-  return lots.length === 0 ? {} : { lots: lots.map(typedLineLot) };
+/** A line tells its lots, or the certificate that was typed: what is stored beside lots is their mix. */
+function typedStrength(assayPercent: number | null, lots: readonly StoredLineLot[]): Pick<TypedLine, "assay" | "lots"> {
+  if (lots.length > 0) return { assay: "", lots: lots.map(typedLineLot) };
+  return { assay: assayPercent === null ? "" : percentText(assayPercent) };
 }
 
 function typedLineLot({ lotId, code, grams, assayPercent, price, packGrams }: StoredLineLot): TypedLineLot {
