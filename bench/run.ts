@@ -11,6 +11,7 @@ import { benchList } from "./listBench";
 import type { Measured } from "./measure";
 import { benchModels } from "./modelBench";
 import { benchPages } from "./pageBench";
+import { benchShelf } from "./shelfBench";
 import { benchSpreadsheet } from "./spreadsheetBench";
 
 const LINES = 40;
@@ -29,6 +30,7 @@ try {
     ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),
     ...(await benchList(sheet, cluster.url)),
     ...(await benchLedger(cluster.url)),
+    ...(await benchShelf(sheet)),
   ];
 } finally {
   await application.stop();

@@ -7,15 +7,18 @@ import { shelfPegs } from "./shelfPegs";
 import { WashLine } from "../frame/washLine/WashLine";
 import { Vessel } from "../pictures/Vessel/Vessel";
 import { allBoards } from "./boards";
+import { FoundAtOnce } from "./FoundAtOnce";
 import { FirstToSeeTo } from "./FirstToSeeTo";
 import { LibraryTable } from "./LibraryTable";
 import type { OpenShelf } from "./shelf.server";
 import { ShelfSentence } from "./ShelfSentence";
 import classes from "./Shelf.module.css";
+import { useFindAtOnce } from "./useFindAtOnce";
 
 /** The cupboard as it really is: what stands there, how much is left, what ends first. */
 export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
   const { filter, concerns } = shelf;
+  const atOnce = useFindAtOnce();
   const state = concerns.length === 0 ? "nothing to see to" : `${concerns.length} to see to`;
   return (
     <Frame
@@ -45,11 +48,19 @@ export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
         <div>
           <ShelfSentence
             filter={filter}
+            onFocus={atOnce.load}
+            onType={atOnce.type}
             boards={allBoards}
             flags={shelf.flags}
             charges={charges.map((charge) => ({ charge, name: chargeWords[charge].name }))}
           />
-          {filter.where === "library" ? <LibraryTable shelf={shelf} /> : <Boards shelf={shelf} />}
+          {atOnce.found !== null ? (
+            <FoundAtOnce found={atOnce.found} standing={new Set(shelf.standing)} />
+          ) : filter.where === "library" ? (
+            <LibraryTable shelf={shelf} />
+          ) : (
+            <Boards shelf={shelf} />
+          )}
         </div>
         <div>
           <FirstToSeeTo concerns={concerns} />

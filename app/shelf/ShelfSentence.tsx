@@ -8,15 +8,19 @@ interface ShelfSentenceProps {
   readonly boards: readonly Board[];
   readonly charges: readonly { readonly charge: string; readonly name: string }[];
   readonly flags: readonly string[];
+  /** The caret is in the field for names. */
+  readonly onFocus: () => void;
+  readonly onType: (text: string) => void;
 }
 
 /** What is shown, as a sentence to choose in; with scripts each choice shows at once. */
-export function ShelfSentence({ filter, boards, charges, flags }: ShelfSentenceProps) {
+export function ShelfSentence({ filter, boards, charges, flags, onFocus, onType }: ShelfSentenceProps) {
   const submit = useSubmit();
   return (
     <Form
       method="get"
       action="/shelf"
+      onSubmit={() => onType("")}
       className={classes.sentence}
       role="search"
       key={JSON.stringify({ ...filter, find: "" })}
@@ -66,6 +70,8 @@ export function ShelfSentence({ filter, boards, charges, flags }: ShelfSentenceP
       <input
         name="find"
         type="search"
+        onFocus={onFocus}
+        onInput={(event) => onType(event.currentTarget.value)}
         defaultValue={filter.find}
         placeholder="anything"
         autoComplete="off"

@@ -26,6 +26,11 @@ const units: Readonly<Record<string, string>> = {
   ...Object.fromEntries([...numberFields, ...spanFields].map(({ field, unit }) => [field, unit])),
 };
 
+/** Facts that are lists: nothing said is none of it, not unknown. */
+const LISTS: ReadonlySet<string> = new Set(["flags", "restrictions", "allergens", "solubleIn", "buffers", "caution", "handling"]);
+
+const SLUG = /^[a-z]+(-[a-z]+)+$/;
+
 /** What a fact is called on the screen. */
 export function factName(fact: string): string {
   return names[fact] ?? fact.replace(/([A-Z])/g, " $1").toLowerCase();
@@ -33,6 +38,7 @@ export function factName(fact: string): string {
 
 /** Any fact in words, with its unit: {low: 4, high: 6} is "4 to 6", nothing is "not known". */
 export function factWords(fact: string, value: unknown): string {
+  if (value === null && LISTS.has(fact)) return "none";
   const said = wordsOf(value);
   const unit = units[fact] ?? "";
   return value === null || unit === "" ? said : `${said} ${unit}`;
@@ -42,7 +48,7 @@ function wordsOf(value: unknown): string {
   if (value === null || value === undefined) return "not known";
   if (typeof value === "number") return writtenShort(value, 6);
   if (typeof value === "boolean") return value ? "yes" : "no";
-  if (typeof value === "string") return value.replaceAll("-", " ");
+  if (typeof value === "string") return SLUG.test(value) ? value.replaceAll("-", " ") : value;
   if (Array.isArray(value)) return value.map(wordsOf).join(", ");
   return ofObject(value as Readonly<Record<string, unknown>>);
 }

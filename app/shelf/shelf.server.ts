@@ -50,6 +50,7 @@ export async function openShelf(filter: ShelfFilter) {
     today: dayjs().format("ddd D MMMM YYYY"),
     libraryCount: all.length,
     standingCount: lotsOf.size,
+    standing: [...new Set(standing.map(({ facts }) => facts.slug))],
     found: wanted.length,
     rows,
     flags: soughtFlags,

@@ -4,7 +4,7 @@ import { writtenPercent } from "@tensidrum/core/quantities";
 import { useState } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import type { FoundMaterial } from "@tensidrum/core/search";
-import type { MaterialStore } from "../lines/materialStore";
+import type { MaterialStore } from "../../frame/materialStore";
 import { useSheetActs } from "../SheetState";
 import { withChange } from "../typed/mending";
 import classes from "./AddOne.module.css";
@@ -30,7 +30,7 @@ export function AddOne({ charge, formula, materials }: AddOneProps) {
   const look = async () => {
     setOffer("reading");
     try {
-      const { loadMaterialStore } = await import("../lines/materialStore");
+      const { loadMaterialStore } = await import("../../frame/materialStore");
       const store = await loadMaterialStore();
       const found = store.all.filter(({ facts }) => facts.countsAsActive === true && facts.charge === charge);
       setOffer({ store, found });

@@ -3,7 +3,7 @@ import { useSheet } from "../SheetState";
 import type { TypedPhase } from "../typed/typedSheet";
 import classes from "./AddLine.module.css";
 import type { FoundMaterial } from "@tensidrum/core/search";
-import type { MaterialStore } from "./materialStore";
+import type { MaterialStore } from "../../frame/materialStore";
 import { SearchField } from "./SearchField";
 import { roleOf, shownInci } from "@tensidrum/core/library";
 

@@ -57,7 +57,7 @@ export function AsSolution({ line, material }: AsSolutionProps) {
 
 async function solutionOf(slug: string) {
   try {
-    const { loadMaterialStore } = await import("./materialStore");
+    const { loadMaterialStore } = await import("../../frame/materialStore");
     const store = await loadMaterialStore();
     const material = store.all.find(({ facts }) => facts.slug === slug);
     return material === undefined ? undefined : { material, store };

@@ -6,7 +6,7 @@ import { useSheet } from "../SheetState";
 import { withExchange } from "../typed/editing";
 import { readingWords } from "../versions/readingWords";
 import classes from "./Exchange.module.css";
-import type { MaterialStore } from "./materialStore";
+import type { MaterialStore } from "../../frame/materialStore";
 
 interface Candidates {
   readonly store: MaterialStore;
@@ -35,7 +35,7 @@ export function Exchange({ lineId }: { readonly lineId: string }) {
   const look = async () => {
     setCandidates("reading");
     try {
-      const { loadMaterialStore } = await import("./materialStore");
+      const { loadMaterialStore } = await import("../../frame/materialStore");
       const store = await loadMaterialStore();
       const library = new Map([...store.all.map(({ facts }) => [facts.slug, facts] as const), ...known.materials.bySlug]);
       setCandidates({ store, found: substitutesFor(readings.formula, lineId, library).slice(0, SHOWN) });

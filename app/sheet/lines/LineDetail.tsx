@@ -88,7 +88,7 @@ function useWholeMaterial(materialId: string): { readonly whole: Material | null
   const [found, setFound] = useState<{ whole: Material | null; isAway: boolean }>({ whole: null, isAway: false });
   useEffect(() => {
     let isGone = false;
-    void import("./materialStore")
+    void import("../../frame/materialStore")
       .then(({ loadMaterialStore }) => loadMaterialStore())
       .then(({ all }) => ({ whole: all.find(({ id }) => id === materialId)?.facts ?? null, isAway: false }))
       .catch(() => ({ whole: null, isAway: true }))

@@ -5,7 +5,7 @@ import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import classes from "./AddLine.module.css";
 import type { FoundMaterial } from "@tensidrum/core/search";
-import type { MaterialStore } from "./materialStore";
+import type { MaterialStore } from "../../frame/materialStore";
 import { SEARCH_INPUT } from "./searchInput";
 
 const SHORTEST_SEARCH = 2;
@@ -43,7 +43,7 @@ export function MaterialSearch({ inputRef, text, onText, phase, onPick, onLearn 
     isAsked.current = true;
     setFailed(false);
     // Both the list and its search come only now: a sheet that is merely read needs neither.
-    import("./materialStore")
+    import("../../frame/materialStore")
       .then(({ loadMaterialStore }) => loadMaterialStore())
       .then(setStore)
       .catch(() => {

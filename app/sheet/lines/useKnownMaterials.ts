@@ -2,7 +2,7 @@ import { type Material, shownMaterial, wholeMaterial } from "@tensidrum/core/lib
 import { useCallback, useState } from "react";
 import type { OpenSheet } from "../openSheet.server";
 import type { FoundMaterial } from "@tensidrum/core/search";
-import type { MaterialStore } from "./materialStore";
+import type { MaterialStore } from "../../frame/materialStore";
 
 type Materials = ReadonlyMap<string, Material>;
 

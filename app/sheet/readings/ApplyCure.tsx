@@ -33,7 +33,7 @@ export function ApplyCure({ change }: { readonly change: FormulaChange }) {
 
 async function findMaterial(slug: string) {
   try {
-    const { loadMaterialStore } = await import("../lines/materialStore");
+    const { loadMaterialStore } = await import("../../frame/materialStore");
     const store = await loadMaterialStore();
     const found = store.all.find(({ facts }) => facts.slug === slug);
     return found === undefined ? undefined : { found, store };

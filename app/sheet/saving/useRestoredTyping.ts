@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import type { FoundMaterial } from "@tensidrum/core/search";
-import type { MaterialStore } from "../lines/materialStore";
+import type { MaterialStore } from "../../frame/materialStore";
 import type { OpenSheet } from "../openSheet.server";
 import type { SheetAnswer } from "../sheetAnswer";
 import type { TypedSheet } from "../typed/typedSheet";
@@ -35,7 +35,7 @@ export function useRestoredTyping(sheet: OpenSheet, { replace, announceStale, le
       putBack();
       return;
     }
-    void import("../lines/materialStore")
+    void import("../../frame/materialStore")
       .then(({ loadMaterialStore }) => loadMaterialStore())
       .then((store) =>
         learn(

@@ -4,7 +4,7 @@ import { percentText, written, writtenPercent, writtenShort } from "@tensidrum/c
 import { useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
 import type { FoundMaterial } from "@tensidrum/core/search";
-import type { MaterialStore } from "../lines/materialStore";
+import type { MaterialStore } from "../../frame/materialStore";
 import { readAim } from "../typed/readAim";
 import type { TypedAim } from "../typed/typedSheet";
 import type { RecipeAnswer } from "./RecipeAnswer";
@@ -55,7 +55,7 @@ function useStore(): MaterialStore | null {
   const [store, setStore] = useState<MaterialStore | null>(null);
   useEffect(() => {
     let isHere = true;
-    void import("../lines/materialStore")
+    void import("../../frame/materialStore")
       .then(({ loadMaterialStore }) => loadMaterialStore())
       .then((loaded) => isHere && setStore(loaded))
       .catch(() => undefined);

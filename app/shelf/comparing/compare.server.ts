@@ -59,7 +59,7 @@ export async function openCompare(one: string, other: string) {
   const differences = a === undefined || b === undefined ? [] : factDifferences(a, b).filter(({ fact }) => !APART.has(fact));
   const rank = (fact: string): number => (ORDER.includes(fact) ? ORDER.indexOf(fact) : ORDER.length);
   return {
-    asked: [one, other] as const,
+    asked: [a === undefined ? one : shownMaterial(a).name, b === undefined ? other : shownMaterial(b).name] as const,
     names: all.map(({ facts }) => shownMaterial(facts).name),
     sides: [a, b].flatMap((material) => (material === undefined ? [] : [sideOf(material)])),
     differences: differences

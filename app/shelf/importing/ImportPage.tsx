@@ -121,7 +121,7 @@ function Preview({ preview, isBusy }: { readonly preview: ListPreview; readonly 
       <input type="hidden" name="job" value={job} />
       {kind === "file" ? <input type="hidden" name="kind" value="file" /> : <Columns preview={preview} isBusy={isBusy} />}
       <p className={classes.counts}>
-        {goodCount} of {rowCount === 1 ? "1 row" : `${rowCount.toLocaleString("en-GB")} rows`} can be brought in.
+        {goodCount.toLocaleString("en-GB")} of {rowCount === 1 ? "1 row" : `${rowCount.toLocaleString("en-GB")} rows`} can be brought in.
       </p>
       <table className={classes.rows}>
         <thead>

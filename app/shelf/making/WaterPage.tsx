@@ -83,7 +83,8 @@ function Plan({ water: { typed, ids }, plan }: { readonly water: OpenWater; read
       <section aria-labelledby="gives-head">
         <h2 id="gives-head">What it gives</h2>
         <p className={classes.hero}>
-          <output>{Math.round(plan.yieldGrams)}</output> g {plan.isYieldKnown ? "weighed" : "about"}
+          {!plan.isYieldKnown && "about "}
+          <output>{Math.round(plan.yieldGrams)}</output> g {plan.isYieldKnown && "weighed"}
         </p>
         {plan.composition.map(({ name, percent }) => (
           <p key={name} className={classes.line}>

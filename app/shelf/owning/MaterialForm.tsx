@@ -50,7 +50,7 @@ export function MaterialForm({ from = "", typed, library, problems, back, save, 
         </p>
       ))}
       {library === null && <Identity typed={typed} row={row} />}
-      <fieldset>
+      <fieldset className={library === null ? undefined : classes.alone}>
         <legend>{library === null ? "Facts" : "What you know better"}</legend>
         {row(
           "active",

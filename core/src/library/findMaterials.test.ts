@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { findMaterials } from "./findMaterials.ts";
+import { findMaterials, materialFinder } from "./findMaterials.ts";
 import { referenceLibrary } from "./referenceLibrary.ts";
 
 const all = referenceLibrary.map((facts) => ({ id: facts.slug, facts }));
@@ -49,5 +49,33 @@ describe("finding a material", () => {
   it("finds nothing for nonsense, and at most twelve of anything", () => {
     expect(slugsFor("zzqqxx")).toEqual([]);
     expect(slugsFor("sodium").length).toBeLessThanOrEqual(12);
+  });
+});
+
+describe("a library of 5,220", () => {
+  const many = Array.from({ length: 20 }, (_, copy) =>
+    referenceLibrary.map((facts) => {
+      const slug = copy === 0 ? facts.slug : `${facts.slug}-${copy}`;
+      return { id: slug, facts: { ...facts, slug, name: copy === 0 ? facts.name : `${facts.name} of shelf ${copy}` } };
+    }),
+  ).flat();
+  const find = materialFinder(many);
+
+  it.each([
+    "cocamidopropyl betaine",
+    "cocamidopropil betain",
+    "xanthan",
+    "Hydroxypropyltrimonium Honey",
+    "betaine cocamidopropyl",
+    "olefin sulfonate powder",
+    "sles 70",
+    "pantenol",
+  ])("finds for %s what the short one finds first", (text) => {
+    expect(find(text)[0]?.facts.slug.replace(/-\d+$/, "")).toBe(findMaterials(all, text)[0]?.facts.slug.replace(/-\d+$/, ""));
+  });
+
+  it("finds a single one of them by its number, and nothing for nonsense", () => {
+    expect(find("glycerin shelf 17")[0]?.id).toBe("glycerin-17");
+    expect(find("zzqqxx")).toEqual([]);
   });
 });
