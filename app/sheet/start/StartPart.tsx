@@ -1,22 +1,27 @@
+import { lazy, Suspense } from "react";
 import { useSheet } from "../SheetState";
 import type { TypedSheet } from "../typed/typedSheet";
-import { Start } from "./Start";
+
+/** Only a sheet that is yet to begin needs it. */
+const Start = lazy(async () => ({ default: (await import("./Start")).Start }));
 
 /** The three ways to begin, while nothing but water stands on the sheet. */
 export function StartPart() {
   const { editor, isDraft, sheet, readings, known } = useSheet();
   if (!isDraft || editor.typed.lines.length > 1) return null;
   return (
-    <Start
-      profile={readings.formula.profile}
-      profileName={readings.profile.name}
-      aim={editor.typed.aim}
-      earlier={sheet.earlier}
-      onTake={(lines, phases, found, store, batch) => {
-        known.learn(found, store);
-        editor.mend((typed) => begun(typed, { lines, phases, batch }));
-      }}
-    />
+    <Suspense>
+      <Start
+        profile={readings.formula.profile}
+        profileName={readings.profile.name}
+        aim={editor.typed.aim}
+        earlier={sheet.earlier}
+        onTake={(lines, phases, found, store, batch) => {
+          known.learn(found, store);
+          editor.mend((typed) => begun(typed, { lines, phases, batch }));
+        }}
+      />
+    </Suspense>
   );
 }
 

@@ -70,7 +70,7 @@ async function store(items: readonly ImportItem[], onProgress: (done: number) =>
   const materials = items.flatMap((item) =>
     item.kind === "material" ? [{ id: crypto.randomUUID(), facts: item.facts, basedOnId: null, madeAs: item.madeAs }] : [],
   );
-  const stored = await listMaterials(db, makerId);
+  const stored = items.some(({ kind }) => kind === "lot") ? await listMaterials(db, makerId) : [];
   const idOf = new Map([...stored, ...materials].map(({ id, facts }) => [facts.slug, id]));
   const lots = items.flatMap((item) => {
     if (item.kind !== "lot") return [];
