@@ -127,7 +127,14 @@ export default tseslint.config(
   {
     // What is sent to the browser never reaches for the database.
     files: ["app/**/*.{ts,tsx}"],
-    ignores: ["app/**/*.server.{ts,tsx}", "app/**/*.server.test.ts", "app/**/*Route.{ts,tsx}", "app/**/*.test.ts", "app/entry.server.tsx", "app/root.tsx"],
+    ignores: [
+      "app/**/*.server.{ts,tsx}",
+      "app/**/*.server.test.ts",
+      "app/**/*Route.{ts,tsx}",
+      "app/**/*.test.ts",
+      "app/entry.server.tsx",
+      "app/root.tsx",
+    ],
     rules: {
       "@typescript-eslint/no-restricted-imports": [
         "error",

@@ -2,7 +2,7 @@ import { assess } from "@tensidrum/core/formula";
 import { beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { database } from "../../db/client.server";
 import { findVersion, listFormulas, listVersions } from "../../db/formulas/queries.server";
-import { materialsBySlug } from "../../db/materials/queries.server";
+import { materialsBySlug, saveOwnFacts } from "../../db/materials/queries.server";
 import { deleteLot, receiveLot } from "../../db/stock/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
@@ -169,6 +169,25 @@ describe("lots of a line", () => {
     const lotId = await lotOf("C", 30);
     await saveSheet(base, weighedFrom([taken(lotId, "")]));
     await expect(deleteLot(database(), currentMakerId(), lotId)).rejects.toThrow();
+  });
+});
+
+describe("facts a maker knows better", () => {
+  it("count in a draft from then on, and leave a set version as it was", async () => {
+    await saveSheet(base, withBetaine("20"));
+    await setSheet({ ...base, revision: 1 }, withBetaine("20"), "");
+    const before = await openSheet({ formulaId: ids.formulaId, number: 1 }, "");
+    await saveOwnFacts(database(), currentMakerId(), betaineId, { active: { low: 40, typical: 40, high: 40 } });
+    try {
+      const after = await openSheet({ formulaId: ids.formulaId, number: 1 }, "");
+      expect(after.storedAssessment).toEqual(before.storedAssessment);
+      expect(after.materials).toEqual(before.materials);
+      await beginDraft(ids.formulaId, ids.versionId);
+      const draft = await openSheet({ formulaId: ids.formulaId, number: 2 }, "");
+      expect(draft.materials.find(({ facts }) => facts.slug === "cocamidopropyl-betaine")?.facts.active?.typical).toBe(40);
+    } finally {
+      await saveOwnFacts(database(), currentMakerId(), betaineId, {});
+    }
   });
 });
 

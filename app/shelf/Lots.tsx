@@ -1,4 +1,4 @@
-import { Form, useNavigation } from "react-router";
+import { Form, Link, useNavigation } from "react-router";
 import { useUnits } from "../frame/units";
 import type { TypedMovement } from "./forms.server";
 import classes from "./Lots.module.css";
@@ -117,6 +117,7 @@ function Lot({ lot, answered }: LotProps) {
           <button type="submit" name="kind" value="discard" disabled={isBusy}>
             Pour away
           </button>
+          <Link to={`/shelf/lots/${lot.id}/label`}>Label</Link>
           {lot.isUntouched && (
             <button type="submit" name="kind" value="remove" disabled={isBusy}>
               Take the lot out

@@ -76,6 +76,8 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
     typed?.oils.find(({ material }) => material === slug)?.count ??
     (last?.counts[slug] === undefined ? "" : writtenShort(last.counts[slug], 3));
   const isNew = oils.length === 0;
+  // A narrow screen shows the last round beside the next.
+  const isEarlier = (number: number) => number !== last?.number || undefined;
   const blanks = isNew ? [0, 1, 2] : [0];
   return (
     <Form method="post" className={classes.rounds} key={`${newId} ${typed?.id ?? ""}`}>
@@ -85,7 +87,7 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
           <tr>
             <th scope="col">oil</th>
             {shown.map(({ number, countedIn }) => (
-              <th scope="col" key={number}>
+              <th scope="col" key={number} data-earlier={isEarlier(number)}>
                 round {number}
                 <small>{countedIn}</small>
               </th>
@@ -111,7 +113,7 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
               {shown.map((round) => {
                 const share = round.shares.find(({ key }) => key === slug)?.percent;
                 return (
-                  <td key={round.number}>
+                  <td key={round.number} data-earlier={isEarlier(round.number)}>
                     {round.counts[slug] === undefined ? "" : writtenShort(round.counts[slug], 3)}
                     {share !== undefined && <small>{written(share, 1)} %</small>}
                   </td>
@@ -142,7 +144,7 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
                 </select>
               </th>
               {shown.map(({ number }) => (
-                <td key={number} />
+                <td key={number} data-earlier={isEarlier(number)} />
               ))}
               <td>
                 <input
@@ -160,14 +162,16 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
           <tr>
             <th scope="row">together</th>
             {shown.map(({ number, totalGrams }) => (
-              <td key={number}>{totalGrams === null ? "" : `${written(totalGrams, 2)} g`}</td>
+              <td key={number} data-earlier={isEarlier(number)}>
+                {totalGrams === null ? "" : `${written(totalGrams, 2)} g`}
+              </td>
             ))}
             <td />
           </tr>
           <tr>
             <th scope="row">how it smells</th>
             {shown.map(({ number, note }) => (
-              <td key={number} className={classes.note}>
+              <td key={number} className={classes.note} data-earlier={isEarlier(number)}>
                 {note}
               </td>
             ))}
