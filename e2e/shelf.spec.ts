@@ -53,7 +53,7 @@ test("the sentence of the shelf narrows it, forgives spelling, finds a lot by it
   await find.fill("pantenol");
   await find.press("Enter");
   await expect(page.getByRole("region", { name: "Care, feel" }).getByRole("listitem")).toHaveCount(1);
-  await expect(page.getByRole("link", { name: "D-panthenol" })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Care, feel" }).getByRole("link", { name: "D-panthenol" })).toBeVisible();
   await find.fill("b-131");
   await find.press("Enter");
   await expect(page.getByRole("link", { name: "Cocamidopropyl betaine" })).toBeVisible();
