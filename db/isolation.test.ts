@@ -9,6 +9,8 @@ import * as formulaWrites from "./formulas/writes.server";
 import { makers } from "./makers/schema";
 import * as makerQueries from "./makers/queries.server";
 import * as materialQueries from "./materials/queries.server";
+import * as batchQueries from "./batches/queries.server";
+import * as batchWrites from "./batches/writes.server";
 import * as containerQueries from "./containers/queries.server";
 import * as scaleQueries from "./scales/queries.server";
 import * as scentQueries from "./scents/queries.server";
@@ -42,6 +44,9 @@ async function possessions() {
     "own_facts",
     "lots",
     "movements",
+    "batches",
+    "batch_lots",
+    "batch_entries",
     "scents",
     "scent_rounds",
     "scent_counts",
@@ -68,6 +73,7 @@ beforeAll(async () => {
   const [lot] = await stockQueries.lotsOfMaterial(db, workshop.id, glycerinId);
   if (lot === undefined) throw new Error("no glycerin on the demo's shelf");
   lotId = lot.id;
+  await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
 });
 
 afterAll(async () => close());
@@ -95,6 +101,11 @@ function content(): formulaWrites.DraftContent {
 
 const scentId = stableUuid(`scent ${demoScent.name}`);
 const roundId = stableUuid(`scent ${demoScent.name} 0`);
+const batchId = crypto.randomUUID();
+const batch = (id: string, code: string): batchWrites.NewBatch => ({
+  ...{ id, code, versionId: setVersionId, steps: [], vessels: [], coreVersion },
+  formula: formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [], lines: [] }),
+});
 const refused = (work: Promise<unknown>) => work.then((answer) => answer ?? "taken over").catch(() => undefined);
 const ownLot = () => ({
   ...{ id: crypto.randomUUID(), materialId: ownMaterialId, code: "mine", supplier: "", note: "", packGrams: 1 },
@@ -169,6 +180,14 @@ const asked: Record<string, () => Promise<unknown>> = {
     const taken = [{ lotId, movementId: crypto.randomUUID(), work }];
     return stockWrites.shelveMadeLot(db, stranger.id, { material: null, lot: ownLot(), movementId: crypto.randomUUID(), taken });
   },
+  listBatches: async () => batchQueries.listBatches(db, stranger.id, 10),
+  findBatch: async () => batchQueries.findBatch(db, stranger.id, batchId),
+  listEntries: async () => batchQueries.listEntries(db, stranger.id, batchId),
+  listBatchLots: async () => batchQueries.listBatchLots(db, stranger.id, batchId),
+  codesOfBatches: async () => batchQueries.codesOfBatches(db, stranger.id, "GR-"),
+  beginBatch: async () => refused(batchWrites.beginBatch(db, stranger.id, batch(crypto.randomUUID(), "mine"), [])),
+  addEntries: async () =>
+    batchWrites.addEntries(db, stranger.id, batchId, { entries: [], after: () => ({ lots: new Map(), finishedAt: new Date() }) }),
   listContainers: async () => containerQueries.listContainers(db, stranger.id),
   replaceContainers: async () => {
     await containerQueries.replaceContainers(db, stranger.id, []);

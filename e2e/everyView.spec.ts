@@ -27,6 +27,8 @@ const views = [
   ["label of a lot", "/shelf/lots/d7139f65-c32e-89dc-a525-f1729571d42b/label"],
   ["scents", "/scents"],
   ["scent", "/scents/ca7de3b0-5ff1-8486-aa8f-0b107e4ca350"],
+  ["bench", "/bench"],
+  ["before a batch", `/bench/begin/5ea50000-0000-4000-8000-00000000c100/1`],
   ["settings", "/settings"],
   ["nothing here", "/nowhere"],
 ] as const;

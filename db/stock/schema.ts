@@ -51,6 +51,8 @@ export const movements = pgTable(
     id: uuid("id").primaryKey(),
     makerId: uuid("maker_id").notNull(),
     lotId: uuid("lot_id").notNull(),
+    /** The batch it was promised to or used for; null for what was done by hand. */
+    batchId: uuid("batch_id"),
     kind: text("kind", { enum: movementKinds }).notNull(),
     grams: numeric("grams", { mode: "number" }).notNull(),
     /** A batch code, or why. */
@@ -63,6 +65,7 @@ export const movements = pgTable(
     foreignKey({ name: "movements_lot", columns: [table.lotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }).onDelete(
       "cascade",
     ),
+    index("movements_batch").on(table.batchId),
     index("movements_lot_position").on(table.lotId, table.position),
     index("movements_maker_lot_grams").on(table.makerId, table.lotId, table.kind, table.grams),
     check("movements_kind", sql`${table.kind} in ('receive', 'reserve', 'release', 'use', 'correct', 'discard')`),

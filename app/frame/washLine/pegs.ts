@@ -33,12 +33,13 @@ export interface OpenPeg {
 }
 
 const CUPBOARD: OpenPeg = { to: "/shelf", state: "your cupboard", isAlarm: false };
+const BENCH: OpenPeg = { to: "/bench", state: "your batches", isAlarm: false };
 const CLOSED: OpenPeg = { to: null, state: NOT_OPEN, isAlarm: false };
 
 /** The six stations a formula passes, in order, seen from where the maker stands. */
-export function pegsSeenFrom(here: Station | null, sheet: OpenPeg, shelf: OpenPeg = CUPBOARD): readonly Peg[] {
+export function pegsSeenFrom(here: Station | null, sheet: OpenPeg, shelf: OpenPeg = CUPBOARD, bench: OpenPeg = BENCH): readonly Peg[] {
   const hereIndex = stations.findIndex(({ station }) => station === here);
-  const open: Partial<Record<Station, OpenPeg>> = { shelf, sheet };
+  const open: Partial<Record<Station, OpenPeg>> = { shelf, sheet, bench };
   return stations.map(({ station, name }, index) => ({
     station,
     name,

@@ -59,6 +59,11 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
           Branch a trial off v{shown}
         </button>
         {state === "set" && (
+          <Link to={`/bench/begin/${formulaId}/${shown}`} data-act="Make a batch of this version" data-key="m">
+            Make a batch
+          </Link>
+        )}
+        {state === "set" && (
           <button type="submit" name="intent" value="as-material" className={classes.quiet} data-act="Keep this version as a material">
             Keep v{shown} as a material
           </button>

@@ -4,3 +4,5 @@ export { seeTo } from "./seeTo.ts";
 export type { Concern, StandingLot, ToSeeTo } from "./seeTo.ts";
 export { packPriceOf } from "./shelfLot.ts";
 export type { ShelfLot } from "./shelfLot.ts";
+export { bookedForBatch, wantedOfLots } from "./bookedForBatch.ts";
+export type { Booked, Booking, LotShare } from "./bookedForBatch.ts";

@@ -1,0 +1,140 @@
+import { coreVersion, Refusal } from "@tensidrum/core/formula";
+import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
+import { planBatch, preflight, stepsOf, type BatchEntry } from "@tensidrum/core/making";
+import { readMassGrams, readNumber, writtenShort } from "@tensidrum/core/quantities";
+import type { LotShare } from "@tensidrum/core/stock";
+import dayjs from "dayjs";
+import { database } from "../../db/client.server";
+import { codesOfBatches, findBatch } from "../../db/batches/queries.server";
+import { addEntries, beginBatch } from "../../db/batches/writes.server";
+import { brokenConstraint } from "../../db/failures.server";
+import { findVersion, listLineLots, listLines } from "../../db/formulas/queries.server";
+import { listScales } from "../../db/scales/queries.server";
+import { listLots } from "../../db/stock/queries.server";
+import { currentMakerId } from "../frame/maker.server";
+import { batchCodeStart, nextBatchCode } from "./batchCode";
+import type { BeginForm } from "./forms.server";
+import { proposeLots } from "./proposeLots";
+
+interface Wanted {
+  readonly formulaId: string;
+  readonly number: number;
+}
+
+const nothingTyped = { seen: [], lots: {}, tares: {} };
+
+async function foundVersion(wanted: Wanted) {
+  const found = await findVersion(database(), currentMakerId(), wanted);
+  const { snapshot = null } = found?.version ?? {};
+  if (found === undefined || snapshot === null) {
+    throw new Refusal("not-found", "This version is not set.", "Set it on its Sheet first; then it can be made.");
+  }
+  return { version: found.version, snapshot };
+}
+
+type Typed = Pick<BeginForm, "seen" | "lots" | "tares">;
+
+/** The plan of a batch of that size, with its lots and what must be right before it. */
+async function planned(wanted: Wanted, grams: string, typed: Typed) {
+  const db = database();
+  const makerId = currentMakerId();
+  const { version, snapshot } = await foundVersion(wanted);
+  const [lines, chosen, standing, scales] = await Promise.all([
+    listLines(db, makerId, version.id),
+    listLineLots(db, makerId, version.id),
+    listLots(db, makerId),
+    listScales(db, makerId),
+  ]);
+  const read = grams === "" ? null : readMassGrams(grams);
+  const batchGrams = read?.ok === true ? read.value : snapshot.batchGrams;
+  const materials: MaterialsBySlug = new Map(snapshot.materials?.map((material) => [material.slug, material]));
+  const plan = planBatch({ ...snapshot, scales }, batchGrams, materials);
+  const { vessels } = stepsOf(plan.formula, materials);
+  const shares = lines.flatMap(({ id, materialId }): readonly LotShare[] => {
+    const wish = typed.lots[id] ?? "";
+    const target = plan.targets.get(id) ?? 0;
+    if (wish === "none" || target <= 0) return [];
+    const own = standing.filter((lot) => lot.materialId === materialId && lot.freeGrams > 0);
+    if (wish !== "") return [{ line: id, lotId: wish, grams: target }];
+    return proposeLots({ line: id, grams: target, lots: own, chosen: chosen.filter(({ lineId }) => lineId === id) });
+  });
+  const lotOf = new Map(standing.map((lot) => [lot.id, lot]));
+  const tares = new Map(
+    vessels.flatMap(({ id }) => {
+      const tare = readNumber((typed.tares[id] ?? "").replace(/\s*g\s*$/i, ""));
+      return tare.ok && tare.value >= 0 ? [[id as string, tare.value] as const] : [];
+    }),
+  );
+  const items = preflight({
+    plan,
+    vessels,
+    lots: shares.map(({ line, lotId, grams: wantedGrams }) => {
+      const lot = lotOf.get(lotId);
+      return { line, code: lot?.code ?? "?", wantedGrams, freeGrams: lot?.freeGrams ?? 0, endsOn: lot?.endsOn ?? null };
+    }),
+    tares,
+    today: dayjs().format("YYYY-MM-DD"),
+  });
+  const sizeProblem = read !== null && !read.ok ? "Give the batch as 600 g or 1.2 kg." : null;
+  return { version, plan, vessels, lines, standing, shares, lotOf, tares, items, batchGrams, sizeProblem };
+}
+
+/** The page before a batch: its size, its lots, its beakers, and what must be right. */
+export async function openBegin(wanted: Wanted, grams: string, typed: Typed = nothingTyped) {
+  const { plan, vessels, lines, standing, shares, lotOf, items, batchGrams, sizeProblem } = await planned(wanted, grams, typed);
+  return {
+    ...wanted,
+    id: crypto.randomUUID(),
+    name: plan.formula.name,
+    grams: writtenShort(batchGrams, 3),
+    sizeProblem,
+    typed,
+    items,
+    vessels,
+    stepCount: plan.steps.length,
+    lines: lines.map(({ id, materialId, facts }) => ({
+      id,
+      name: shownMaterial(facts).name,
+      grams: plan.targets.get(id) ?? 0,
+      wish: typed.lots[id] ?? "",
+      from: shares.filter(({ line }) => line === id).map((share) => ({ code: lotOf.get(share.lotId)?.code ?? "?", grams: share.grams })),
+      lots: standing
+        .filter((lot) => lot.materialId === materialId && lot.freeGrams > 0)
+        .map((lot) => ({ id: lot.id, code: lot.code, freeGrams: lot.freeGrams })),
+    })),
+  };
+}
+
+export type OpenBegin = Awaited<ReturnType<typeof openBegin>>;
+
+/** Begins the batch and promises its lots to it. Returns what is in the way, or nothing. */
+export async function begin(wanted: Wanted, form: BeginForm): Promise<string | null> {
+  const db = database();
+  const makerId = currentMakerId();
+  if ((await findBatch(db, makerId, form.id)) !== undefined) return null;
+  const { version, plan, vessels, shares, tares, items, sizeProblem } = await planned(wanted, form.grams, form);
+  if (sizeProblem !== null) return sizeProblem;
+  const stop = items.find(({ state }) => state === "stop");
+  if (stop !== undefined) return `${stop.what} ${stop.why}`;
+  const unseen = items.find(({ id, state }) => state === "ask" && !form.seen.includes(id));
+  if (unseen !== undefined) return `Not ticked yet: ${unseen.what}`;
+  const start = batchCodeStart(plan.formula.name, dayjs().format("YYYY-MM-DD"));
+  const code = nextBatchCode(start, await codesOfBatches(db, makerId, start));
+  const batch = { id: form.id, versionId: version.id, code, formula: plan.formula, steps: plan.steps, vessels, coreVersion };
+  try {
+    const short = await beginBatch(
+      db,
+      makerId,
+      { ...batch, formula: { ...plan.formula, materials: [...plan.materials.values()] } },
+      shares,
+    );
+    if (short.length > 0) return "A lot was taken for something else in the meantime. Look at the lots again.";
+  } catch (error) {
+    if (brokenConstraint(error) === "taken") return "A batch was begun in another window just now. Begin this one again.";
+    throw error;
+  }
+  const at = new Date().toISOString();
+  const entries = [...tares].map(([vessel, grams]): BatchEntry => ({ id: crypto.randomUUID(), at, kind: "tared", vessel, grams }));
+  await addEntries(db, makerId, form.id, { entries, after: () => ({ lots: new Map(), finishedAt: null }) });
+  return null;
+}

@@ -1,0 +1,149 @@
+import { sql } from "drizzle-orm";
+import { beforeAll, describe, expect, it } from "vitest";
+import { database } from "../../db/client.server";
+import { demoFormulas } from "../../db/demo/formulas";
+import { brokenConstraint } from "../../db/failures.server";
+import { standingLots } from "../../db/stock/queries.server";
+import { deleteFormula } from "../../db/formulas/writes.server";
+import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
+import { currentMakerId } from "../frame/maker.server";
+import { begin, openBegin } from "./begin.server";
+import { enter, openBatch, openBench } from "./bench.server";
+import type { BeginForm, BenchForm } from "./forms.server";
+
+onFreshDatabase({ demo: "once" });
+
+const CURTAIN_CALL = demoFormulas.find(({ name }) => name === "Curtain Call shampoo")?.id ?? "";
+const wanted = { formulaId: CURTAIN_CALL, number: 1 };
+const seen = ["clean", "wear", "meter"];
+
+/** What is left and free of a lot of the demo. */
+async function lot(code: string) {
+  const { rows } = await database().execute(
+    sql`select sum(grams)::float8 as free, (sum(grams) filter (where kind not in ('reserve', 'release')))::float8 as left
+      from movements join lots on lots.id = movements.lot_id where lots.code = ${code}`,
+  );
+  return rows[0] as { free: number; left: number };
+}
+
+async function begun(changes: Partial<BeginForm> = {}) {
+  const { lines } = await openBegin(wanted, "");
+  const lemon = lines.find(({ name }) => name === "Lemon essential oil")?.id ?? "";
+  const form: BeginForm = { id: crypto.randomUUID(), grams: "300", seen, lots: { [lemon]: "none" }, tares: { main: "412.5" }, ...changes };
+  return { form, problem: await begin(wanted, form), lemon };
+}
+
+const entry = (changes: Partial<BenchForm>): BenchForm => ({
+  ...{ id: crypto.randomUUID(), intent: "done", step: "", line: "", grams: "", text: "", entry: "" },
+  ...changes,
+});
+
+describe("before a batch", () => {
+  it("says what must be right, what is wanted of each lot, and stops at a lot that has ended", async () => {
+    const plan = await openBegin(wanted, "1,2 kg");
+    expect(plan.grams).toBe("1200");
+    expect(plan.items.filter(({ state }) => state === "ask").map(({ id }) => id)).toEqual(seen);
+    expect(plan.items.flatMap(({ state, id }) => (state === "stop" ? [id] : []))).toEqual(["enough SB-6", "ended L-9"]);
+    expect(plan.lines.find(({ name }) => name === "Cocamidopropyl betaine")?.from).toEqual([{ code: "B-114", grams: 144 }]);
+  });
+
+  it.each<[Partial<BeginForm>, string]>([
+    [{ lots: {} }, "ended"],
+    [{ seen: ["clean"] }, "Not ticked yet"],
+    [{ grams: "a lot" }, "600 g or 1.2 kg"],
+    [{ grams: "30 kg" }, "free"],
+  ])("%j is in the way, and nothing is promised", async (changes, words) => {
+    const before = await lot("B-114");
+    expect((await begun(changes)).problem).toContain(words);
+    expect(await lot("B-114")).toEqual(before);
+  });
+
+  it("a draft is not made", async () => {
+    await expect(openBegin({ formulaId: CURTAIN_CALL, number: 2 }, "")).rejects.toThrow("not set");
+  });
+});
+
+describe("a batch", () => {
+  let batchId: string;
+  let betaine: string;
+  const state = () => openBatch(batchId);
+  const lineOf = async (id: string) => (await state()).lines.find(({ line }) => line === id);
+
+  beforeAll(async () => {
+    const { form, problem } = await begun();
+    expect(problem).toBeNull();
+    expect(await begin(wanted, form)).toBeNull();
+    batchId = form.id;
+    betaine = (await state()).lines.find(({ name }) => name === "Cocamidopropyl betaine")?.line ?? "";
+  });
+
+  it("has a code, promises its lots once, and keeps the empty weights", async () => {
+    const batch = await state();
+    expect(batch.code).toMatch(/^CC-\d{6}-1$/);
+    expect(batch.tares).toEqual([{ vessel: "main", grams: 412.5 }]);
+    // 12 % of 300 g.
+    expect(await lot("B-114")).toEqual({ free: 280 - 36, left: 280 });
+    expect((await openBench()).map(({ id }) => id)).toEqual([batchId]);
+  });
+
+  it("a weight is used off the lot, once however often it is sent; weighed again the later one counts", async () => {
+    const form = entry({ intent: "weigh", line: betaine, grams: "36,4" });
+    await Promise.all([enter(batchId, form), enter(batchId, form)]);
+    expect(await enter(batchId, form)).toBeNull();
+    expect((await lineOf(betaine))?.actualGrams).toBe(36.4);
+    const after = await lot("B-114");
+    expect(after.left).toBeCloseTo(280 - 36.4, 6);
+    expect(after.free).toBeCloseTo(280 - 36.4, 6);
+    await enter(batchId, entry({ intent: "weigh", line: betaine, grams: "40" }));
+    expect((await lot("B-114")).left).toBeCloseTo(240, 6);
+    expect((await lineOf(betaine))?.asks).toBe(true);
+  });
+
+  it("taken back it is promised again", async () => {
+    const { last } = await state();
+    expect(await enter(batchId, entry({ intent: "again", entry: last ?? "" }))).toBeNull();
+    expect((await lineOf(betaine))?.actualGrams).toBe(36.4);
+    expect(await enter(batchId, entry({ intent: "back", entry: (await state()).last ?? "" }))).toBeNull();
+    expect((await lineOf(betaine))?.actualGrams).toBeNull();
+    const back = await lot("B-114");
+    expect(back.left).toBeCloseTo(280, 6);
+    expect(back.free).toBeCloseTo(244, 6);
+  });
+
+  it.each<[Partial<BenchForm>, string]>([
+    [{ intent: "weigh", grams: "-1" }, "not below 0"],
+    [{ intent: "weigh", grams: "3001" }, "strongest scale"],
+    [{ intent: "weigh", grams: "a lot" }, "in grams"],
+    [{ intent: "skip", text: "" }, "why"],
+    [{ intent: "finish", grams: "290" }, "still open"],
+    [{ intent: "back", entry: crypto.randomUUID() }, "nothing to take back"],
+  ])("%j is answered in words", async (changes, words) => {
+    expect(await enter(batchId, entry({ line: betaine, step: "prepare", ...changes }))).toContain(words);
+  });
+
+  it("a step with something unweighed is not done; skipped with a reason it is through, and the record keeps why", async () => {
+    const { steps } = await state();
+    const weighing = steps.find(({ step }) => step.lines.length > 0)?.step.id ?? "";
+    expect(await enter(batchId, entry({ step: weighing }))).toContain("not been weighed");
+    for (const { step } of steps) await enter(batchId, entry({ intent: "skip", step: step.id, text: "trial of the bench" }));
+    expect((await state()).steps.every(({ reason }) => reason === "trial of the bench")).toBe(true);
+  });
+
+  it("finished it promises nothing any more, and its formula may go: the record stays", async () => {
+    expect(await enter(batchId, entry({ intent: "finish", grams: "0" }))).toContain("Weigh what came out");
+    expect(await enter(batchId, entry({ intent: "finish", grams: "291.5" }))).toBeNull();
+    expect((await state()).finished?.yieldGrams).toBe(291.5);
+    expect((await lot("B-114")).free).toBeCloseTo(280, 6);
+    await deleteFormula(database(), currentMakerId(), CURTAIN_CALL);
+    expect((await state()).name).toBe("Curtain Call shampoo");
+  });
+
+  it("its entries are never changed", async () => {
+    const refused = await database()
+      .execute(sql`update batch_entries set kind = 'noted'`)
+      .then(() => "changed")
+      .catch((error: unknown) => brokenConstraint(error));
+    expect(refused).toBe("set");
+    expect((await standingLots(database(), currentMakerId())).length).toBeGreaterThan(0);
+  });
+});

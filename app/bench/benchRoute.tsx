@@ -1,0 +1,50 @@
+import { Link } from "react-router";
+import { answer } from "../frame/answer.server";
+import { Frame } from "../frame/Frame";
+import { WashLine } from "../frame/washLine/WashLine";
+import type { Route } from "./+types/benchRoute";
+import { openBench } from "./bench.server";
+import { benchPegs } from "./benchPegs";
+import classes from "./Bench.module.css";
+
+export const loader = answer(async (_: Route.LoaderArgs) => openBench());
+
+export default function BenchRoute({ loaderData: batches }: Route.ComponentProps) {
+  const open = batches.filter(({ finished }) => finished === null).length;
+  const state = open === 0 ? "nothing being made" : `${open} being made`;
+  return (
+    <Frame head={<h1 className={classes.head}>The bench</h1>} line={<WashLine pegs={benchPegs(state)} />}>
+      <title>The bench, Tensidrum</title>
+      {batches.length === 0 ? (
+        <p className={classes.empty}>
+          Nothing is being made. Open a formula from <Link to="/">Today</Link>, set the version you want to make, and begin a batch there.
+        </p>
+      ) : (
+        <table className={classes.list}>
+          <thead>
+            <tr>
+              <th scope="col">batch</th>
+              <th scope="col">of</th>
+              <th scope="col">size</th>
+              <th scope="col">begun</th>
+              <th scope="col">finished</th>
+            </tr>
+          </thead>
+          <tbody>
+            {batches.map(({ id, code, name, batch, started, finished }) => (
+              <tr key={id}>
+                <th scope="row">
+                  <Link to={finished === null ? `/bench/${id}` : `/bench/${id}/record`}>{code}</Link>
+                </th>
+                <td>{name}</td>
+                <td>{batch}</td>
+                <td>{started}</td>
+                <td>{finished ?? <strong>being made</strong>}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Frame>
+  );
+}

@@ -1,0 +1,53 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { bookedForBatch, wantedOfLots } from "./bookedForBatch.ts";
+
+describe("the books of a batch", () => {
+  it("100 g promised, 98 g used: the promise is taken back and 98 g go", () => {
+    expect(bookedForBatch({ reservedGrams: 100, usedGrams: 0 }, { reservedGrams: 0, usedGrams: 98 })).toEqual([
+      { kind: "release", grams: 100 },
+      { kind: "use", grams: -98 },
+    ]);
+  });
+
+  it("a weight taken back gives the grams back and promises them again; nothing changed enters nothing", () => {
+    expect(bookedForBatch({ reservedGrams: 0, usedGrams: 98 }, { reservedGrams: 100, usedGrams: 0 })).toEqual([
+      { kind: "reserve", grams: -100 },
+      { kind: "correct", grams: 98 },
+    ]);
+    expect(bookedForBatch({ reservedGrams: 5, usedGrams: 7 }, { reservedGrams: 5, usedGrams: 7 })).toEqual([]);
+  });
+
+  it("after what is entered the books say what was wanted", () => {
+    const booked = fc.record({ reservedGrams: fc.integer({ min: 0, max: 500 }), usedGrams: fc.integer({ min: 0, max: 500 }) });
+    fc.assert(
+      fc.property(booked, booked, (books, wanted) => {
+        const sum = (...kinds: string[]) =>
+          bookedForBatch(books, wanted)
+            .filter(({ kind }) => kinds.includes(kind))
+            .reduce((total, { grams }) => total - grams, 0);
+        expect(books.reservedGrams + sum("reserve", "release")).toBe(wanted.reservedGrams);
+        expect(books.usedGrams + sum("use", "correct")).toBe(wanted.usedGrams);
+      }),
+    );
+  });
+});
+
+describe("what each lot is to give", () => {
+  const shares = [
+    { lotId: "A", line: "betaine", grams: 60 },
+    { lotId: "B", line: "betaine", grams: 40 },
+    { lotId: "A", line: "other", grams: 10 },
+  ];
+
+  it("weighed as 110 g, two lots of 60 and 40 give 66 and 44; the other line is still promised", () => {
+    const wanted = wantedOfLots(shares, new Map([["betaine", 110]]), false);
+    expect(wanted.get("A")?.reservedGrams).toBe(10);
+    expect(wanted.get("A")?.usedGrams).toBeCloseTo(66, 9);
+    expect(wanted.get("B")).toEqual({ reservedGrams: 0, usedGrams: 44 });
+  });
+
+  it("a finished batch promises nothing any more", () => {
+    expect(wantedOfLots(shares, new Map(), true).get("A")).toEqual({ reservedGrams: 0, usedGrams: 0 });
+  });
+});

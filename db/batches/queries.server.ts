@@ -1,0 +1,59 @@
+import { and, asc, desc, eq, sql } from "drizzle-orm";
+import type { Executor } from "../client.server";
+import { lots } from "../stock/schema";
+import { batchEntries, batches, batchLots } from "./schema";
+
+/** The batches of a maker, those still being made first, then the newest. */
+export async function listBatches(db: Executor, makerId: string, most: number) {
+  return db
+    .select({
+      id: batches.id,
+      code: batches.code,
+      name: sql<string>`${batches.formula} ->> 'name'`,
+      batchGrams: sql<number>`(${batches.formula} ->> 'batchGrams')::float8`,
+      startedAt: batches.startedAt,
+      finishedAt: batches.finishedAt,
+    })
+    .from(batches)
+    .where(eq(batches.makerId, makerId))
+    .orderBy(sql`${batches.finishedAt} is not null`, desc(batches.startedAt))
+    .limit(most);
+}
+
+/** One batch as it was planned, or `undefined`. */
+export async function findBatch(db: Executor, makerId: string, batchId: string) {
+  const [batch] = await db
+    .select()
+    .from(batches)
+    .where(and(eq(batches.makerId, makerId), eq(batches.id, batchId)));
+  return batch;
+}
+
+/** What was entered for a batch, in the order it came. */
+export async function listEntries(db: Executor, makerId: string, batchId: string) {
+  const rows = await db
+    .select({ entry: batchEntries.entry })
+    .from(batchEntries)
+    .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId)))
+    .orderBy(asc(batchEntries.position));
+  return rows.map(({ entry }) => entry);
+}
+
+/** The lots promised to the lines of a batch. */
+export async function listBatchLots(db: Executor, makerId: string, batchId: string) {
+  return db
+    .select({ line: batchLots.lineId, lotId: batchLots.lotId, grams: batchLots.grams, code: lots.code })
+    .from(batchLots)
+    .innerJoin(lots, eq(lots.id, batchLots.lotId))
+    .where(and(eq(batchLots.makerId, makerId), eq(batchLots.batchId, batchId)))
+    .orderBy(asc(batchLots.lineId), asc(batchLots.position));
+}
+
+/** Codes that begin so, to find the next free one. */
+export async function codesOfBatches(db: Executor, makerId: string, start: string) {
+  const rows = await db
+    .select({ code: batches.code })
+    .from(batches)
+    .where(and(eq(batches.makerId, makerId), sql`starts_with(${batches.code}, ${start})`));
+  return rows.map(({ code }) => code);
+}

@@ -1,0 +1,101 @@
+import type { Formula } from "@tensidrum/core/formula";
+import type { BatchEntry, Step, Vessel } from "@tensidrum/core/making";
+import { sql } from "drizzle-orm";
+import {
+  bigserial,
+  check,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  numeric,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from "drizzle-orm/pg-core";
+import { versions } from "../formulas/schema";
+import { makers } from "../makers/schema";
+import { lots } from "../stock/schema";
+
+/** A set version being made, or made. What it was planned from stays in it; what happened are its entries. */
+export const batches = pgTable(
+  "batches",
+  {
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id")
+      .notNull()
+      .references(() => makers.id, { onDelete: "cascade" }),
+    /** Null once its formula was thrown away: the batch holds all it needs itself. */
+    versionId: uuid("version_id").references(() => versions.id, { onDelete: "set null" }),
+    /** By the maker's pattern, as CC-261126-1. */
+    code: text("code").notNull(),
+    /** The complete tensidrum-formula/1 file of the size that is made. */
+    formula: jsonb("formula").$type<Formula>().notNull(),
+    steps: jsonb("steps").$type<readonly Step[]>().notNull(),
+    vessels: jsonb("vessels").$type<readonly Vessel[]>().notNull(),
+    coreVersion: text("core_version").notNull(),
+    startedAt: timestamp("started_at", { withTimezone: true }).notNull().defaultNow(),
+    /** Set by its last entry. */
+    finishedAt: timestamp("finished_at", { withTimezone: true }),
+  },
+  (table) => [
+    unique("batches_id_maker").on(table.id, table.makerId),
+    unique("batches_maker_code").on(table.makerId, table.code),
+    index("batches_version").on(table.versionId),
+    check("batches_code_length", sql`char_length(${table.code}) between 1 and 60`),
+  ],
+);
+
+/** What was promised to a line of a batch when it was begun. */
+export const batchLots = pgTable(
+  "batch_lots",
+  {
+    batchId: uuid("batch_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    lineId: text("line_id").notNull(),
+    lotId: uuid("lot_id").notNull(),
+    position: integer("position").notNull(),
+    grams: numeric("grams", { mode: "number" }).notNull(),
+  },
+  (table) => [
+    primaryKey({ name: "batch_lots_pkey", columns: [table.batchId, table.lineId, table.lotId] }),
+    foreignKey({
+      name: "batch_lots_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    foreignKey({ name: "batch_lots_lot", columns: [table.lotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }),
+    check("batch_lots_grams", sql`${table.grams} > 0 and ${table.grams} <= 1000000`),
+  ],
+);
+
+/** What was entered at the bench, in the order it came. A row is never changed; a mistake is taken back by another. */
+export const batchEntries = pgTable(
+  "batch_entries",
+  {
+    /** Made where it was entered, so that one sent twice is stored once. */
+    id: uuid("id").primaryKey(),
+    batchId: uuid("batch_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    position: bigserial("position", { mode: "number" }).notNull(),
+    kind: text("kind").notNull(),
+    entry: jsonb("entry").$type<BatchEntry>().notNull(),
+    storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    foreignKey({
+      name: "batch_entries_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    index("batch_entries_batch_position").on(table.batchId, table.position),
+    check(
+      "batch_entries_kind",
+      sql`${table.kind} in ('tared', 'weighed', 'accepted', 'corrected', 'done', 'skipped', 'noted', 'taken-back', 'finished')`,
+    ),
+    check("batch_entries_agree", sql`${table.entry} ->> 'kind' = ${table.kind} and ${table.entry} ->> 'id' = ${table.id}::text`),
+  ],
+);
