@@ -33,6 +33,7 @@ export default [
   route("bench/begin/:formulaId/:number", "bench/beginRoute.tsx"),
   route("bench/:batch", "bench/batchRoute.tsx"),
   route("bench/:batch/record", "bench/recordRoute.tsx"),
+  route("bench/:batch/record.json", "bench/recordFileRoute.ts"),
   route("weighing/:formulaId/:number", "weighing/weighingRoute.tsx"),
   route("settings", "settings/settingsRoute.tsx"),
   route("materials.json", "sheet/materialsRoute.ts"),

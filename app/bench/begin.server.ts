@@ -48,7 +48,8 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
   const read = grams === "" ? null : readMassGrams(grams);
   const batchGrams = read?.ok === true ? read.value : snapshot.batchGrams;
   const materials: MaterialsBySlug = new Map(snapshot.materials?.map((material) => [material.slug, material]));
-  const plan = planBatch({ ...snapshot, scales }, batchGrams, materials);
+  const ownScales = scales.map(({ name, readabilityGrams, capacityGrams }) => ({ name, readabilityGrams, capacityGrams }));
+  const plan = planBatch({ ...snapshot, scales: ownScales }, batchGrams, materials);
   const { vessels } = stepsOf(plan.formula, materials);
   const shares = lines.flatMap(({ id, materialId }): readonly LotShare[] => {
     const wish = typed.lots[id] ?? "";

@@ -1,3 +1,5 @@
+import { readBatch } from "@tensidrum/core/formats";
+import { batchState, planBatch } from "@tensidrum/core/making";
 import { sql } from "drizzle-orm";
 import { beforeAll, describe, expect, it } from "vitest";
 import { database } from "../../db/client.server";
@@ -8,7 +10,7 @@ import { deleteFormula } from "../../db/formulas/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
 import { begin, openBegin } from "./begin.server";
-import { enter, openBatch, openBench } from "./bench.server";
+import { batchFile, enter, openBatch, openBench } from "./bench.server";
 import type { BeginForm, BenchForm } from "./forms.server";
 
 onFreshDatabase({ demo: "once" });
@@ -66,6 +68,7 @@ describe("before a batch", () => {
 describe("a batch", () => {
   let batchId: string;
   let betaine: string;
+  let step: string;
   const state = () => openBatch(batchId);
   const lineOf = async (id: string) => (await state()).lines.find(({ line }) => line === id);
 
@@ -74,6 +77,7 @@ describe("a batch", () => {
     expect(problem).toBeNull();
     expect(await begin(wanted, form)).toBeNull();
     batchId = form.id;
+    step = (await state()).steps.find(({ step: { title } }) => title === "Weigh the amphoterics")?.step.id ?? "";
     betaine = (await state()).lines.find(({ name }) => name === "Cocamidopropyl betaine")?.line ?? "";
   });
 
@@ -87,14 +91,14 @@ describe("a batch", () => {
   });
 
   it("a weight is used off the lot, once however often it is sent; weighed again the later one counts", async () => {
-    const form = entry({ intent: "weigh", line: betaine, grams: "36,4" });
+    const form = entry({ intent: "weigh", step, line: betaine, grams: "36,4" });
     await Promise.all([enter(batchId, form), enter(batchId, form)]);
     expect(await enter(batchId, form)).toBeNull();
     expect((await lineOf(betaine))?.actualGrams).toBe(36.4);
     const after = await lot("B-114");
     expect(after.left).toBeCloseTo(280 - 36.4, 6);
     expect(after.free).toBeCloseTo(280 - 36.4, 6);
-    await enter(batchId, entry({ intent: "weigh", line: betaine, grams: "40" }));
+    await enter(batchId, entry({ intent: "weigh", step, line: betaine, grams: "40" }));
     expect((await lot("B-114")).left).toBeCloseTo(240, 6);
     expect((await lineOf(betaine))?.asks).toBe(true);
   });
@@ -115,10 +119,12 @@ describe("a batch", () => {
     [{ intent: "weigh", grams: "3001" }, "strongest scale"],
     [{ intent: "weigh", grams: "a lot" }, "in grams"],
     [{ intent: "skip", text: "" }, "why"],
+    [{ intent: "weigh", step: "elsewhere", grams: "1" }, "not weighed in this step"],
+    [{ intent: "skip", step: "elsewhere", text: "why not" }, "not in the batch"],
     [{ intent: "finish", grams: "290" }, "still open"],
     [{ intent: "back", entry: crypto.randomUUID() }, "nothing to take back"],
   ])("%j is answered in words", async (changes, words) => {
-    expect(await enter(batchId, entry({ line: betaine, step: "prepare", ...changes }))).toContain(words);
+    expect(await enter(batchId, entry({ line: betaine, step, ...changes }))).toContain(words);
   });
 
   it("a step with something unweighed is not done; skipped with a reason it is through, and the record keeps why", async () => {
@@ -136,6 +142,16 @@ describe("a batch", () => {
     expect((await lot("B-114")).free).toBeCloseTo(280, 6);
     await deleteFormula(database(), currentMakerId(), CURTAIN_CALL);
     expect((await state()).name).toBe("Curtain Call shampoo");
+  });
+
+  it("goes out as a file that reads back to the same state", async () => {
+    const text = await (await batchFile(batchId)).text();
+    const file = readBatch(JSON.parse(text), new Map());
+    const materials = new Map(file.formula.materials?.map((material) => [material.slug, material]));
+    const again = batchState(planBatch(file.formula, file.formula.batchGrams, materials), file.entries);
+    expect(again.finished?.yieldGrams).toBe(291.5);
+    expect(again.steps.map(({ reason }) => reason)).toEqual((await state()).steps.map(({ reason }) => reason));
+    expect(file.lots).toContainEqual(expect.objectContaining({ code: "B-114", grams: 36 }));
   });
 
   it("its entries are never changed", async () => {

@@ -72,6 +72,28 @@ export async function openBatch(batchId: string) {
 
 export type OpenBatch = Awaited<ReturnType<typeof openBatch>>;
 
+/** The record of a batch as a tensidrum-batch/1 file. */
+export async function batchFile(batchId: string): Promise<Response> {
+  const { batch, entries, lots } = await stored(batchId);
+  const file = {
+    format: "tensidrum-batch/1",
+    code: batch.code,
+    coreVersion: batch.coreVersion,
+    startedAt: batch.startedAt.toISOString(),
+    finishedAt: batch.finishedAt?.toISOString() ?? null,
+    formula: batch.formula,
+    lots: lots.map(({ line, code, grams }) => ({ line, code, grams })),
+    entries,
+  };
+  return new Response(`${JSON.stringify(file, null, 2)}\n`, {
+    headers: {
+      "Content-Type": "application/json; charset=utf-8",
+      "Content-Disposition": `attachment; filename="${batch.code}.json"`,
+      "Cache-Control": "private, no-store",
+    },
+  });
+}
+
 /** Enters what was done. Answers what is wrong with it, or nothing. */
 export async function enter(batchId: string, form: BenchForm): Promise<string | null> {
   const { plan, entries, lots } = await stored(batchId);
@@ -96,6 +118,8 @@ type Made = { readonly entries: readonly BatchEntry[] } | { readonly problem: st
 function entryOf(form: BenchForm, plan: BatchPlan, entries: readonly BatchEntry[]): Made {
   const head = { id: form.id, at: new Date().toISOString() };
   const state = batchState(plan, entries);
+  const step = plan.steps.find(({ id }) => id === form.step);
+  if (step === undefined && (form.intent === "done" || form.intent === "skip")) return { problem: "This step is not in the batch." };
   switch (form.intent) {
     case "weigh":
       return weighed(form, plan, head);
@@ -103,7 +127,6 @@ function entryOf(form: BenchForm, plan: BatchPlan, entries: readonly BatchEntry[
     case "correct":
       return { entries: [{ ...head, kind: form.intent === "accept" ? "accepted" : "corrected", line: form.line }] };
     case "done": {
-      const step = plan.steps.find(({ id }) => id === form.step);
       const open = step?.lines.filter((line) => state.lines.get(line)?.actualGrams === null && (plan.targets.get(line) ?? 0) > 0) ?? [];
       if (open.length > 0) return { problem: "Something of this step has not been weighed yet. Weigh it, or skip the step and say why." };
       if (step?.lines.some((line) => state.lines.get(line)?.asks === true) === true)
@@ -136,7 +159,8 @@ function entryOf(form: BenchForm, plan: BatchPlan, entries: readonly BatchEntry[
 }
 
 function weighed(form: BenchForm, plan: BatchPlan, head: { readonly id: string; readonly at: string }): Made {
-  if (!plan.targets.has(form.line)) return { problem: "This line is not in the batch." };
+  const isHere = plan.steps.some(({ id, lines }) => id === form.step && lines.includes(form.line));
+  if (!isHere) return { problem: "This line is not weighed in this step. Load the page again." };
   const read = readNumber(form.grams.replace(/\s*g\s*$/i, ""));
   if (!read.ok) return { problem: "Type the weight in grams, as the scale shows it." };
   if (read.value < 0) return { problem: "A weight is not below 0. Tare again and weigh once more." };

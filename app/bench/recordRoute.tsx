@@ -22,6 +22,9 @@ export default function RecordRoute({ loaderData: batch }: Route.ComponentProps)
       doors={
         <>
           {finished === null && <Link to={`/bench/${batch.id}`}>Back to the step</Link>}
+          <a href={`/bench/${batch.id}/record.json`} data-act="Download the record as a file">
+            As a file
+          </a>
           <Button h={36} onClick={() => window.print()} data-act="Print the record" data-key="p">
             Print
           </Button>

@@ -10,6 +10,7 @@ export const formatNames = [
   "tensidrum-settle/1",
   "tensidrum-micelles/1",
   "tensidrum-unmix/1",
+  "tensidrum-batch/1",
 ] as const;
 
 export type FormatName = (typeof formatNames)[number];

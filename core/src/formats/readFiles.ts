@@ -5,12 +5,14 @@ import type { Formula } from "../formula/types.ts";
 import { withOwnMaterials } from "../formula/settle.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import { checked, refusalOf } from "./checked.ts";
+import { batchSchema } from "./files/batchFile.ts";
 import { dilutionSchema, micellesSchema, unmixSchema } from "./files/blendFiles.ts";
 import { formulaSchema } from "./files/formulaFile.ts";
 import { beadDropSchema, saltCurveSchema, settleSchema, thickenSchema, titrationSchema } from "./files/instrumentFiles.ts";
 import { materialsFileSchema } from "./files/materialFile.ts";
 import type { FormatName } from "./formatNames.ts";
 import type { BeadDropFile, MicellesFile, SaltCurveFile, SettleFile, ThickenFile, TitrationFile, UnmixFile } from "./fileTypes.ts";
+import { readBatch } from "./readBatch.ts";
 import { readFormula, wholeFormula } from "./readFormula.ts";
 import { materialFaults, materialOfFile, nestingFaults } from "./readMaterial.ts";
 
@@ -26,6 +28,7 @@ export const formatSchemas: Readonly<Record<FormatName, Joi.ObjectSchema>> = {
   "tensidrum-settle/1": settleSchema,
   "tensidrum-micelles/1": micellesSchema,
   "tensidrum-unmix/1": unmixSchema,
+  "tensidrum-batch/1": batchSchema,
 };
 
 export interface DilutionFile extends DilutionParts {
@@ -202,5 +205,7 @@ export function readAny(format: FormatName, value: unknown, library: MaterialsBy
       return readMicelles(value);
     case "tensidrum-unmix/1":
       return readUnmix(value);
+    case "tensidrum-batch/1":
+      return readBatch(value, library);
   }
 }

@@ -196,6 +196,32 @@ const others: readonly CorpusFile[] = [
   beyond(D, "a fault only the reader sees", { ...dilutionFile, formula: lineWith({ phase: "Z" }) }, "formula.lines[1].phase"),
 ];
 
+const B = "tensidrum-batch/1";
+const at = "2026-11-26T10:00:00Z";
+const batchLine = washFile.lines[1]?.id ?? "";
+const weighing = { id: "e-1", at, kind: "weighed", step: "weigh", line: batchLine, grams: 84.2 };
+const batchFile = {
+  format: B,
+  code: "CC-261126-1",
+  startedAt: at,
+  finishedAt: null,
+  formula: washFile,
+  lots: [{ line: batchLine, code: "B-114", grams: 84 }],
+  entries: [weighing, { id: "e-2", at, kind: "noted", step: null, text: "power cut" }],
+};
+
+const batchFiles: readonly CorpusFile[] = [
+  good(B, "a batch being made", batchFile),
+  good(B, "nothing entered yet", { ...batchFile, lots: [], entries: [] }),
+  bad(B, "a weight below nothing", { ...batchFile, entries: [{ ...weighing, grams: -1 }] }, "entries[0].grams"),
+  bad(B, "a kind nobody knows", { ...batchFile, entries: [{ ...weighing, kind: "sung" }] }, "entries[0].kind"),
+  bad(B, "a day without its hour", { ...batchFile, startedAt: "2026-11-26" }, "startedAt"),
+  beyond(B, "a weight of nothing", { ...batchFile, entries: [without(weighing, "grams")] }, "entries[0].grams"),
+  beyond(B, "one entry twice", { ...batchFile, entries: [weighing, weighing] }, "entries[1].id"),
+  beyond(B, "a line that is not in the formula", { ...batchFile, entries: [{ ...weighing, line: "moon" }] }, "entries[0].line"),
+  beyond(B, "a lot for no line", { ...batchFile, lots: [{ line: "moon", code: "M", grams: 1 }] }, "lots[0].line"),
+];
+
 const acid = { kind: "acid", molarMass: 192.12, pKas: [3.13, 4.76, 6.4], strengthPercent: 10 };
 const T = "tensidrum-titration/1";
 const titration = {
@@ -340,4 +366,4 @@ const measured: readonly CorpusFile[] = [
 ];
 
 /** Good and bad files of every format. */
-export const corpus: readonly CorpusFile[] = [...formulas, ...others, ...measured];
+export const corpus: readonly CorpusFile[] = [...formulas, ...others, ...measured, ...batchFiles];

@@ -1,0 +1,36 @@
+import Joi from "joi";
+import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
+import { formulaSchema } from "./formulaFile.ts";
+
+const MOST_ENTRIES = 20_000;
+
+const moment = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/);
+
+/** What happened, in order. Which fields stand with which kind is for the reader. */
+const entry = Joi.object({
+  id: idField.required(),
+  at: moment.required(),
+  kind: Joi.string().valid("tared", "weighed", "accepted", "corrected", "done", "skipped", "noted", "taken-back", "finished").required(),
+  vessel: idField,
+  step: orUnknown(idField),
+  line: idField,
+  grams: notNegativeField,
+  reason: textField,
+  text: Joi.string().allow("").max(2000),
+  entry: idField,
+  yieldGrams: positiveField,
+});
+
+/** The record of a batch: what it was planned from, its lots, and everything that was entered. */
+export const batchSchema = Joi.object({
+  format: Joi.string().valid("tensidrum-batch/1").required(),
+  code: nameField.required(),
+  coreVersion: nameField,
+  startedAt: moment.required(),
+  finishedAt: orUnknown(moment),
+  formula: formulaSchema.required(),
+  lots: Joi.array()
+    .items(Joi.object({ line: idField.required(), code: nameField.required(), grams: positiveField.required() }))
+    .max(MOST_ENTRIES),
+  entries: Joi.array().items(entry).max(MOST_ENTRIES).required(),
+});

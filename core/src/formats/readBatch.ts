@@ -1,0 +1,73 @@
+import type { FieldFault } from "../formula/refusal.ts";
+import type { Formula } from "../formula/types.ts";
+import type { MaterialsBySlug } from "../library/material.ts";
+import type { BatchEntry } from "../making/batch/entries.ts";
+import { checked, refusalOf } from "./checked.ts";
+import { batchSchema } from "./files/batchFile.ts";
+import { wholeFormula } from "./readFormula.ts";
+
+/** The record of a batch as a file tells it. */
+export interface BatchFile {
+  readonly code: string;
+  readonly coreVersion?: string;
+  /** ISO moments. */
+  readonly startedAt: string;
+  readonly finishedAt?: string | null;
+  /** Of the size that was made. */
+  readonly formula: Formula;
+  readonly lots: readonly { readonly line: string; readonly code: string; readonly grams: number }[];
+  readonly entries: readonly BatchEntry[];
+}
+
+/** What an entry must tell, by its kind. */
+const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
+  tared: ["vessel", "grams"],
+  weighed: ["step", "line", "grams"],
+  accepted: ["line"],
+  corrected: ["line"],
+  done: ["step"],
+  skipped: ["step", "reason"],
+  noted: ["text"],
+  "taken-back": ["entry"],
+  finished: ["yieldGrams"],
+};
+
+/**
+ * Reads the record of a batch, format tensidrum-batch/1.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+export function readBatch(value: unknown, library: MaterialsBySlug): BatchFile {
+  type Written = Omit<BatchFile, "formula" | "lots"> & {
+    readonly formula: Parameters<typeof wholeFormula>[0];
+    readonly lots?: BatchFile["lots"];
+  };
+  const written = checked<Written & { readonly format: string }>(batchSchema, value);
+  const formula = wholeFormula(written.formula, library, "formula");
+  const { lots = [], entries, format: _, ...rest } = written;
+  const lines = new Set(formula.lines.map(({ id }) => id));
+  const faults = [
+    ...lots.flatMap(({ line }, at) => (lines.has(line) ? [] : [fault(`lots[${at}].line`, `"${line}" is no line of the formula`)])),
+    ...entryFaults(entries, lines),
+  ];
+  if (faults.length > 0) throw refusalOf(faults);
+  return { ...rest, formula, lots, entries };
+}
+
+function entryFaults(entries: readonly BatchEntry[], lines: ReadonlySet<string>): readonly FieldFault[] {
+  const seen = new Set<string>();
+  return entries.flatMap((entry, at) => {
+    const path = `entries[${at}]`;
+    const told = entry as unknown as Readonly<Record<string, unknown>>;
+    const faults = NEEDS[entry.kind]
+      .filter((field) => told[field] === undefined || told[field] === null)
+      .map((field) => fault(`${path}.${field}`, `"${entry.kind}" needs it`));
+    if (seen.has(entry.id)) faults.push(fault(`${path}.id`, `"${entry.id}" stands twice`));
+    seen.add(entry.id);
+    if ("line" in entry && !lines.has(entry.line)) faults.push(fault(`${path}.line`, `"${entry.line}" is no line of the formula`));
+    return faults;
+  });
+}
+
+function fault(path: string, says: string): FieldFault {
+  return { path, message: `${path}: ${says}.` };
+}
