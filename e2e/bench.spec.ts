@@ -3,7 +3,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, FAILED_LOAD, test } from "./testing/test";
 
 // A weight that cannot be is answered with 422.
-test.use({ allowedConsole: [FAILED_LOAD] });
+test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "bench" });
 
 const GREEN_ROOM = "/sheet/5ea50000-0000-4000-8000-00000000a200/1";
 

@@ -6,7 +6,7 @@ import { addLine, beginFormula, expect, FAILED_LOAD, saved, test } from "./testi
 const scriptsReady = (page: Page) => expect(page.getByRole("button", { name: "dim" })).toBeEnabled();
 
 // A form that must be mended is answered with 422.
-test.use({ allowedConsole: [FAILED_LOAD] });
+test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "made here" });
 
 test("what is too small to weigh becomes a stock solution, and the line is weighed as it", async ({ page }) => {
   await beginFormula(page);

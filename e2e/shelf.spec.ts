@@ -1,7 +1,7 @@
 import { expect, FAILED_LOAD, saved, test } from "./testing/test";
 
 // A form that must be mended is answered with 422.
-test.use({ allowedConsole: [FAILED_LOAD] });
+test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "shelf" });
 
 test("a lot comes to the shelf, some of it is used, a weighing corrects the books", async ({ page }) => {
   await page.goto("/shelf");

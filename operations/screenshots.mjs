@@ -52,6 +52,19 @@ const views = [
   { name: "scent", path: "/scents/ca7de3b0-5ff1-8486-aa8f-0b107e4ca350" },
   { name: "compare-two", path: "/shelf/materials/compare?one=cocamidopropyl-betaine&other=coco-betaine" },
   { name: "settings", path: "/settings" },
+  { name: "bench-before", path: "/bench/begin/5ea50000-0000-4000-8000-00000000c100/1" },
+  {
+    name: "bench-step",
+    path: "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1",
+    width: 1024,
+    height: 768,
+    act: async (page) => {
+      for (const box of await page.getByRole("checkbox").all()) await box.check();
+      await page.getByRole("button", { name: "Begin the batch" }).click();
+      await page.getByRole("button", { name: "Done, next step" }).click();
+      await page.getByRole("button", { name: "Take the weight" }).waitFor();
+    },
+  },
   {
     name: "import-preview",
     path: "/shelf/import",

@@ -37,7 +37,7 @@ export function StepView({ batch, step, answered }: StepViewProps) {
           </Entry>
         </>
       )}
-      <Weighed own={own} decimals={batch.decimals} />
+      <Weighed own={own} />
       <p className={classes.why}>{step.why}</p>
       {step.check !== null && <p className={classes.check}>Look: {step.check}</p>}
       {step.caution !== null && <p className={classes.caution}>{step.caution}</p>}
@@ -78,7 +78,7 @@ function Weigh({
         {line.lots.length > 0 && ` from ${line.lots.map(({ code }) => code).join(" and ")}`}
       </p>
       <p className={classes.target}>
-        <output>{written(line.targetGrams, batch.decimals)}</output> g
+        <output>{written(line.targetGrams, line.decimals)}</output> g
       </p>
       <Entry batch={batch} hidden={{ step: step.id, line: line.line }} className={classes.weigh}>
         <input
@@ -107,7 +107,7 @@ function Deviation({ batch, line }: { readonly batch: OpenBatch; readonly line: 
     <>
       <p className={classes.do}>
         <strong>{line.name}</strong> is {written(Math.abs(percent), 1)} % {percent > 0 ? "over" : "under"}:{" "}
-        {written(line.actualGrams ?? 0, batch.decimals)} g of {written(line.targetGrams, batch.decimals)}.
+        {written(line.actualGrams ?? 0, line.decimals)} g of {written(line.targetGrams, line.decimals)}.
       </p>
       <Entry batch={batch} hidden={{ line: line.line, entry: batch.last ?? "" }} className={classes.answers}>
         <Button type="submit" name="intent" value="accept" h={62} fz={17} variant="outline" loading={isBusy}>
@@ -124,13 +124,13 @@ function Deviation({ batch, line }: { readonly batch: OpenBatch; readonly line: 
   );
 }
 
-function Weighed({ own, decimals }: { readonly own: readonly Line[]; readonly decimals: number }) {
+function Weighed({ own }: { readonly own: readonly Line[] }) {
   const done = own.filter(({ actualGrams }) => actualGrams !== null);
   if (done.length === 0) return null;
   return (
     <table className={classes.list}>
       <tbody>
-        {done.map(({ line, name, actualGrams, targetGrams }) => (
+        {done.map(({ line, name, actualGrams, targetGrams, decimals }) => (
           <tr key={line}>
             <th scope="row">{name}</th>
             <td>

@@ -1,7 +1,7 @@
 import { Refusal } from "@tensidrum/core/formula";
 import { shownMaterial } from "@tensidrum/core/library";
 import { batchState, planBatch, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
-import { decimalPlaces, finestFirst, readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
+import { decimalPlaces, finestFirst, readMassGrams, readNumber, scaleFor, writtenMass } from "@tensidrum/core/quantities";
 import { wantedOfLots } from "@tensidrum/core/stock";
 import dayjs from "dayjs";
 import { database } from "../../db/client.server";
@@ -44,6 +44,7 @@ export async function openBatch(batchId: string) {
     const material = plan.materials.get(plan.formula.lines.find(({ id }) => id === line)?.material ?? "");
     return material === undefined ? line : shownMaterial(material).name;
   };
+  const fromFinest = finestFirst(plan.formula.scales);
   const time = (at: string) => dayjs(at).format("HH:mm");
   return {
     id: batch.id,
@@ -51,7 +52,7 @@ export async function openBatch(batchId: string) {
     code: batch.code,
     name: plan.formula.name,
     batch: writtenMass(plan.formula.batchGrams),
-    decimals: decimalPlaces(finestFirst(plan.formula.scales)[0]?.readabilityGrams ?? USUAL_STEP_GRAMS),
+    decimals: decimalPlaces(fromFinest[0]?.readabilityGrams ?? USUAL_STEP_GRAMS),
     started: dayjs(batch.startedAt).format("D MMM YYYY, HH:mm"),
     vessels: batch.vessels,
     currentId: state.current?.id ?? null,
@@ -59,6 +60,7 @@ export async function openBatch(batchId: string) {
     lines: [...state.lines.values()].map((line) => ({
       ...line,
       name: nameOf(line.line),
+      decimals: decimalPlaces(scaleFor(line.targetGrams, fromFinest)?.readabilityGrams ?? USUAL_STEP_GRAMS),
       lots: lots.filter((lot) => lot.line === line.line).map(({ code, grams }) => ({ code, grams })),
     })),
     tares: [...state.tares].map(([vessel, grams]) => ({ vessel, grams })),

@@ -54,8 +54,8 @@ export default function RecordRoute({ loaderData: batch }: Route.ComponentProps)
               <tr key={line.line}>
                 <th scope="row">{line.name}</th>
                 <td>{line.lots.map((lot) => lot.code).join(", ")}</td>
-                <td>{written(line.targetGrams, decimals)}</td>
-                <td>{line.actualGrams === null ? "" : written(line.actualGrams, decimals)}</td>
+                <td>{written(line.targetGrams, line.decimals)}</td>
+                <td>{line.actualGrams === null ? "" : written(line.actualGrams, line.decimals)}</td>
                 <td>{line.deviation === null ? "" : written(line.deviation.percent, 1)}</td>
               </tr>
             ))}

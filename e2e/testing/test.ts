@@ -3,6 +3,8 @@ import { makeDataFolder } from "./dataFolder";
 import { startApplication, type RunningApplication } from "./startApplication";
 
 interface WorkerThings {
+  /** Tests that name an application of their own do not share one with others, whose shelf would be in their way. */
+  readonly ownApplication: string;
   readonly application: RunningApplication;
 }
 
@@ -21,6 +23,7 @@ export const FAILED_LOAD = /Failed to load resource: the server responded with a
 
 /** Each worker has an application of its own, begun with the demo; no test may leave an error in the console. */
 export const test = base.extend<TestThings, WorkerThings>({
+  ownApplication: ["", { option: true, scope: "worker" }],
   application: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {

@@ -13,7 +13,7 @@ export interface StreamVessel {
   readonly name: string;
 }
 
-export const STREAMS = { width: 300, row: 30, widest: 54, floor: 5, pad: 16 } as const;
+export const STREAMS = { width: 300, row: 30, widest: 54, floor: 5, pad: 26 } as const;
 
 export interface Strand {
   readonly vessel: string;
