@@ -1,0 +1,141 @@
+import { coreVersion, formulaOfDraft } from "@tensidrum/core/formula";
+import type { BatchEntry } from "@tensidrum/core/making";
+import { wantedOfLots } from "@tensidrum/core/stock";
+import fc from "fast-check";
+import { sql } from "drizzle-orm";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Database } from "../client.server";
+import { demoFormulas } from "../demo/formulas";
+import { workshop } from "../demo/workshop";
+import { materialsBySlug } from "../materials/queries.server";
+import { findLot } from "../stock/queries.server";
+import { deleteLot, receiveLot } from "../stock/writes.server";
+import { freshDatabase } from "../testing/freshDatabase";
+import { findBatch, listBatches, listBatchLots, listEntries } from "./queries.server";
+import { addEntries, beginBatch, type NewBatch } from "./writes.server";
+
+let db: Database;
+let close: () => Promise<void>;
+let glycerinId: string;
+let count = 0;
+
+beforeAll(async () => {
+  ({ db, close } = await freshDatabase({ demo: "once" }));
+  glycerinId = (await materialsBySlug(db, workshop.id, ["glycerin"]))[0]?.id ?? "";
+});
+
+afterAll(async () => close());
+
+const setVersionId = demoFormulas[0]?.versions[0]?.id ?? "";
+const draftId = demoFormulas.flatMap(({ versions }) => versions).find(({ note }) => note === undefined)?.id ?? "";
+
+async function lotOf(packGrams: number): Promise<string> {
+  const id = crypto.randomUUID();
+  count += 1;
+  const words = { code: `BATCH-${count}`, supplier: "", note: "" };
+  const lot = { id, materialId: glycerinId, ...words, assayPercent: null, packGrams, price: null, openedOn: null, endsOn: null };
+  await receiveLot(db, workshop.id, lot, crypto.randomUUID());
+  return id;
+}
+
+const batch = (changes: Partial<NewBatch> = {}): NewBatch => {
+  count += 1;
+  const formula = formulaOfDraft({ name: "Test wash", profile: "body-wash", batchGrams: 100, scales: [], phases: [], lines: [] });
+  const id = crypto.randomUUID();
+  return { id, versionId: setVersionId, code: `TW-${count}`, formula, steps: [], vessels: [], coreVersion, ...changes };
+};
+
+const held = async (lotId: string) => {
+  const lot = await findLot(db, workshop.id, lotId);
+  return [lot?.freeGrams, lot?.leftGrams].map((grams) => Math.round((grams ?? 0) * 1e6) / 1e6);
+};
+
+const noted = (text: string): BatchEntry => ({ id: crypto.randomUUID(), at: "2026-11-26T10:00:00Z", kind: "noted", step: null, text });
+const nothing = () => ({ lots: new Map(), finishedAt: null });
+
+describe("a batch begins", () => {
+  it("with its lots promised, and is listed before those that are finished", async () => {
+    const lotId = await lotOf(100);
+    const one = batch();
+    expect(
+      await beginBatch(db, workshop.id, one, [
+        { lotId, line: "a", grams: 30 },
+        { lotId, line: "b", grams: 20 },
+      ]),
+    ).toEqual([]);
+    expect(await held(lotId)).toEqual([50, 100]);
+    expect(await listBatchLots(db, workshop.id, one.id)).toMatchObject([
+      { line: "a", grams: 30 },
+      { line: "b", grams: 20 },
+    ]);
+    const done = batch();
+    await beginBatch(db, workshop.id, done, []);
+    await addEntries(db, workshop.id, done.id, { entries: [], after: () => ({ lots: new Map(), finishedAt: new Date() }) });
+    const order = (await listBatches(db, workshop.id, 50)).map(({ id }) => id);
+    expect(order.indexOf(one.id)).toBeLessThan(order.indexOf(done.id));
+  });
+
+  it("not when a lot holds too little: of two that want the last 60 g at the same moment one is told so", async () => {
+    const lotId = await lotOf(100);
+    const [one, other] = [batch(), batch()];
+    const shares = [{ lotId, line: "a", grams: 60 }];
+    const answers = await Promise.all([one, other].map((each) => beginBatch(db, workshop.id, each, shares)));
+    expect(answers.map((short) => short.length).toSorted()).toEqual([0, 1]);
+    expect(await held(lotId)).toEqual([40, 100]);
+    const loser = answers[0]?.length === 1 ? one : other;
+    expect(await findBatch(db, workshop.id, loser.id)).toBeUndefined();
+  });
+
+  it("only from a set version, and under a code of its own", async () => {
+    await expect(beginBatch(db, workshop.id, batch({ versionId: draftId }), [])).rejects.toThrow();
+    await expect(beginBatch(db, workshop.id, batch({ versionId: crypto.randomUUID() }), [])).rejects.toThrow();
+    const first = batch();
+    await beginBatch(db, workshop.id, first, []);
+    await expect(beginBatch(db, workshop.id, batch({ code: first.code }), [])).rejects.toThrow();
+  });
+
+  it("and the lot promised to it stays on the shelf", async () => {
+    const lotId = await lotOf(10);
+    await beginBatch(db, workshop.id, batch(), [{ lotId, line: "a", grams: 1 }]);
+    await expect(deleteLot(db, workshop.id, lotId)).rejects.toThrow();
+  });
+});
+
+describe("entries of a batch", () => {
+  it("are stored once however often and from however many places they are sent, in the order they came", async () => {
+    const one = batch();
+    await beginBatch(db, workshop.id, one, []);
+    const [first, second] = [noted("first"), noted("second")];
+    await addEntries(db, workshop.id, one.id, { entries: [first], after: nothing });
+    await Promise.all([1, 2, 3].map(() => addEntries(db, workshop.id, one.id, { entries: [first, second], after: nothing })));
+    expect(await listEntries(db, workshop.id, one.id)).toEqual([first, second]);
+  });
+
+  it("of no batch are not stored", async () => {
+    expect(await addEntries(db, workshop.id, crypto.randomUUID(), { entries: [noted("lost")], after: nothing })).toBe(false);
+  });
+
+  it.each(["update batch_entries set kind = 'done'", "delete from batch_entries"])("stand: %s is refused", async (statement) => {
+    await expect(db.execute(sql.raw(statement))).rejects.toThrow();
+  });
+
+  it("the books say what was wanted last, whatever was wanted before", async () => {
+    const grams = fc.option(fc.integer({ min: 0, max: 80 }), { nil: null });
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.tuple(grams, fc.boolean()), { minLength: 1, maxLength: 5 }), async (wishes) => {
+        const lotId = await lotOf(500);
+        const one = batch();
+        const shares = [{ lotId, line: "a", grams: 50 }];
+        await beginBatch(db, workshop.id, one, shares);
+        for (const [weighed, isFinished] of wishes) {
+          const lots = wantedOfLots(shares, new Map([["a", weighed]]), isFinished);
+          await addEntries(db, workshop.id, one.id, { entries: [], after: () => ({ lots, finishedAt: null }) });
+        }
+        const [weighed = null, isFinished = false] = wishes.at(-1) ?? [];
+        const used = weighed ?? 0;
+        expect(await held(lotId)).toEqual([500 - used - (weighed === null && !isFinished ? 50 : 0), 500 - used]);
+      }),
+      { numRuns: 12 },
+    );
+  });
+});
