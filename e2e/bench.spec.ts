@@ -81,3 +81,28 @@ test("a gel from before the first weight to the record: a wrong weight is answer
   await page.goto("/bench");
   await expect(page.getByRole("row", { name: /Green Room/ })).toBeVisible();
 });
+
+test("a heated cleanser: two beakers warmed, joined and cooled, from the set version to the record, on a tablet", async ({ page }) => {
+  test.setTimeout(150_000);
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.goto("/sheet/5ea50000-0000-4000-8000-00000000d400");
+  await page.getByRole("button", { name: /^Set version/ }).click();
+  await page.getByRole("link", { name: "Make a batch" }).click();
+  await expect(page.getByRole("heading", { name: "Before you begin" })).toBeVisible();
+  for (const box of await page.getByRole("checkbox").all()) await box.check();
+  for (const lot of await page.getByRole("combobox", { name: /^Lot for/ }).all()) await lot.selectOption("none");
+  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
+  await makeTheRest(page);
+  await page.getByLabel("What came out, g").fill("388");
+  await page.getByRole("button", { name: "Close the batch" }).click();
+  const record = page.getByRole("article");
+  await expect(record).toContainText("388.0 g came out");
+  await expect(
+    record
+      .getByRole("listitem")
+      .filter({ hasText: /heat|melt|warm/i })
+      .first(),
+  ).toContainText("done");
+  await expect(record.getByRole("row", { name: /together/ })).toContainText("400.00");
+});
