@@ -1,5 +1,5 @@
 import IconListSearch from "@tabler/icons-react/dist/esm/icons/IconListSearch.mjs";
-import Fuse from "fuse.js";
+import type Fuse from "fuse.js";
 import { useEffect, useMemo, useRef, useState } from "react";
 import classes from "./FindAndDo.module.css";
 
@@ -40,6 +40,7 @@ export function FindAndDo() {
   const [text, setText] = useState("");
   const [at, setAt] = useState(0);
   const [areKeysOff, setKeysOff] = useState(false);
+  const [Search, setSearch] = useState<{ readonly of: typeof Fuse } | null>(null);
   useEffect(() => setKeysOff(localStorage.getItem(OFF) !== null), []);
 
   const open = () => {
@@ -47,6 +48,8 @@ export function FindAndDo() {
     setText("");
     setAt(0);
     dialog.current?.showModal();
+    // The search comes only now: most visits need none. Until it is there words are found as they are typed.
+    if (Search === null) import("fuse.js").then((module) => setSearch({ of: module.default })).catch(() => undefined);
   };
   const latestOpen = useRef(open);
   latestOpen.current = open;
@@ -75,9 +78,11 @@ export function FindAndDo() {
   }, []);
 
   const shown = useMemo(() => {
-    if (text.trim() === "") return acts;
-    return new Fuse(acts, { keys: ["words"], threshold: 0.4, ignoreLocation: true }).search(text.trim()).map(({ item }) => item);
-  }, [acts, text]);
+    const wanted = text.trim();
+    if (wanted === "") return acts;
+    if (Search === null) return acts.filter(({ words }) => words.toLowerCase().includes(wanted.toLowerCase()));
+    return new Search.of(acts, { keys: ["words"], threshold: 0.4, ignoreLocation: true }).search(wanted).map(({ item }) => item);
+  }, [acts, text, Search]);
   const choose = (act: Act | undefined) => {
     if (act === undefined) return;
     dialog.current?.close();
