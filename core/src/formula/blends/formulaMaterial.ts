@@ -30,6 +30,6 @@ export function formulaMaterial(
     parts: [...shares].map(([material, percent]) => ({ material, percent: (100 * percent) / total })),
     densityGramsPerMl: density,
     trueDensityGramsPerMl: density,
-    handling: "Made here. Stir it before it is weighed out.",
+    handling: "Made here. Stir it before it is weighed out. It counts with the usual strengths of its parts, not with those of its lots.",
   } as NestedMaterial;
 }
