@@ -1,15 +1,9 @@
 import { Refusal } from "@tensidrum/core/formula";
 import Joi from "joi";
+import { readForm } from "../frame/readForm.server";
 
 const text = (most: number) => Joi.string().allow("").trim().max(most).default("");
 const id = Joi.string().guid();
-
-function checked<Typed>(schema: Joi.ObjectSchema<Typed>, value: unknown): Typed {
-  const { value: typed, error } = schema.validate(value, { stripUnknown: true });
-  if (error !== undefined)
-    throw new Refusal("not-possible", "The form is not as this page sends it.", "Load the page again and repeat it.");
-  return typed;
-}
 
 const address = Joi.object<{ formulaId: string; number: number }>({
   formulaId: id.required(),
@@ -54,7 +48,7 @@ const begin = Joi.object<BeginForm>({
 export function readBeginForm(form: FormData): BeginForm {
   const under = (prefix: string) =>
     Object.fromEntries([...form].flatMap(([key, value]) => (key.startsWith(prefix) ? [[key.slice(prefix.length), value]] : [])));
-  return checked(begin, {
+  return readForm(begin, {
     id: form.get("id"),
     grams: form.get("grams") ?? "",
     seen: form.getAll("seen"),
@@ -90,5 +84,5 @@ const bench = Joi.object<BenchForm>({
 });
 
 export function readBenchForm(form: FormData): BenchForm {
-  return checked(bench, Object.fromEntries(form));
+  return readForm(bench, Object.fromEntries(form));
 }

@@ -1,9 +1,9 @@
-import { Refusal } from "@tensidrum/core/formula";
 import Joi from "joi";
 import { massUnits, type MassUnit } from "../../db/makers/schema";
 import { containerColumns, scaleColumns, type TypedRow } from "./rows";
 import { readRows } from "./rowsForm.server";
 import type { TypedDrops } from "./drops.server";
+import { readForm } from "../frame/readForm.server";
 
 export type SettingsForm =
   | { readonly intent: "units"; readonly currency: string; readonly massUnit: MassUnit }
@@ -21,18 +21,11 @@ const units = Joi.object<{ currency: string; massUnit: MassUnit }>({
 
 const drops = Joi.object<TypedDrops>({ material: text(120), drops: text(20), grams: text(20) });
 
-function checked<Typed>(schema: Joi.ObjectSchema<Typed>, form: FormData): Typed {
-  const { value, error } = schema.validate(Object.fromEntries(form), { stripUnknown: true });
-  if (error !== undefined)
-    throw new Refusal("not-possible", "The form is not as this page sends it.", "Load the page again and repeat the change.");
-  return value;
-}
-
 /** Reads one of the forms of the settings. */
 export function readSettingsForm(form: FormData): SettingsForm {
   const intent = form.get("intent");
   if (intent === "scales") return { intent, rows: readRows(form, scaleColumns) };
   if (intent === "containers") return { intent, rows: readRows(form, containerColumns) };
-  if (intent === "drops") return { intent, drops: checked(drops, form) };
-  return { intent: "units", ...checked(units, form) };
+  if (intent === "drops") return { intent, drops: readForm(drops, form) };
+  return { intent: "units", ...readForm(units, form) };
 }

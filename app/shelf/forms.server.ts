@@ -3,6 +3,7 @@ import { charges, type Charge } from "@tensidrum/core/library";
 import Joi from "joi";
 import { allBoards } from "./boards";
 import type { TypedLot } from "./readLot";
+import { readForm } from "../frame/readForm.server";
 
 export const consistencies = ["any", "liquid", "solid"] as const;
 export const places = ["shelf", "library"] as const;
@@ -89,16 +90,9 @@ export interface TypedLotIds {
   readonly movementId: string;
 }
 
-function formOf<Typed>(form: FormData, schema: Joi.ObjectSchema<Typed>): Typed {
-  const { value, error } = schema.validate(Object.fromEntries(form), { abortEarly: true });
-  if (error !== undefined)
-    throw new Refusal("not-possible", "The form is not as this page sends it.", "Load the page again and repeat it.");
-  return value;
-}
-
 /** Reads the form of a lot. */
 export function readLotForm(form: FormData): TypedLot & TypedLotIds {
-  return formOf(form, lotSchema);
+  return readForm(lotSchema, form, {});
 }
 
 export const handKinds = ["use", "weigh", "discard", "remove"] as const;
@@ -123,5 +117,5 @@ const movementSchema = Joi.object<TypedMovement>({
 });
 
 export function readMovementForm(form: FormData): TypedMovement {
-  return formOf(form, movementSchema);
+  return readForm(movementSchema, form, {});
 }

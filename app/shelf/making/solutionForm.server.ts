@@ -1,5 +1,5 @@
-import { Refusal } from "@tensidrum/core/formula";
 import Joi from "joi";
+import { readForm } from "../../frame/readForm.server";
 
 /** What a solution is to be, as typed. */
 export interface SolutionForm {
@@ -37,8 +37,5 @@ export function readSolutionWish(address: URL): SolutionForm {
 }
 
 export function readSolutionForm(form: FormData): SolutionForm & { readonly id: string; readonly movementId: string } {
-  const { value, error } = made.validate(Object.fromEntries(form), { stripUnknown: true });
-  if (error !== undefined)
-    throw new Refusal("not-possible", "The form is not as this page sends it.", "Load the page again and repeat it.");
-  return value;
+  return readForm(made, form);
 }

@@ -1,5 +1,5 @@
-import { Refusal } from "@tensidrum/core/formula";
 import Joi from "joi";
+import { readForm } from "../../frame/readForm.server";
 
 /** A water to be cooked from a plant, as typed. */
 export interface WaterForm {
@@ -43,8 +43,5 @@ export function readWaterWish(address: URL): WaterForm {
 }
 
 export function readWaterForm(form: FormData): WaterForm & { readonly id: string; readonly movementId: string } {
-  const { value, error } = made.validate(Object.fromEntries(form), { stripUnknown: true });
-  if (error !== undefined)
-    throw new Refusal("not-possible", "The form is not as this page sends it.", "Load the page again and repeat it.");
-  return value;
+  return readForm(made, form);
 }

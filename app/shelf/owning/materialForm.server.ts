@@ -1,6 +1,6 @@
-import { Refusal } from "@tensidrum/core/formula";
 import Joi from "joi";
 import { numberFields, numberKey, spanFields, spanKey, type TypedMaterial } from "./materialFields";
+import { readForm } from "../../frame/readForm.server";
 
 const words = (most: number) => Joi.string().allow("").trim().max(most).default("");
 
@@ -35,9 +35,7 @@ export interface MaterialForm {
 
 /** Reads the form of a material. */
 export function readMaterialForm(form: FormData): MaterialForm {
-  const { value, error } = schema.validate(Object.fromEntries(form));
-  if (error !== undefined)
-    throw new Refusal("not-possible", "The form is not as this page sends it.", "Load the page again and repeat it.");
+  const value = readForm(schema, form, {});
   const of = (key: string): string => value[key] ?? "";
   return {
     from: of("from"),

@@ -1,21 +1,15 @@
 import { profiles, Refusal, type ProfileSlug } from "@tensidrum/core/formula";
 import Joi from "joi";
 import { countedIn } from "../../../db/scents/schema";
+import { readForm } from "../../frame/readForm.server";
 
 const text = (most: number) => Joi.string().allow("").trim().max(most).default("");
 const MOST_OILS = 40;
 
-function read<Typed>(schema: Joi.ObjectSchema<Typed>, value: unknown): Typed {
-  const { value: typed, error } = schema.validate(value, { stripUnknown: true });
-  if (error !== undefined)
-    throw new Refusal("not-possible", "The form is not as this page sends it.", "Load the page again and repeat it.");
-  return typed;
-}
-
 const newScent = Joi.object<{ id: string; name: string }>({ id: Joi.string().guid().required(), name: text(120) });
 
 export function readNewScent(form: FormData): { readonly id: string; readonly name: string } {
-  return read(newScent, Object.fromEntries(form));
+  return readForm(newScent, Object.fromEntries(form));
 }
 
 /** Reads the identifier of a scent from an address. */
@@ -78,7 +72,7 @@ const schema = Joi.object<{
 
 export function readScentForm(form: FormData): ScentForm {
   const raw = { ...Object.fromEntries(form), oil: form.getAll("oil"), count: form.getAll("count") };
-  const { intent, id, oil, count, note, name, countedIn: by } = read(schema, raw);
+  const { intent, id, oil, count, note, name, countedIn: by } = readForm(schema, raw);
   if (intent === "delete") return { intent };
   if (intent === "keep") return { intent, roundId: id, name };
   const oils = oil.map((material, at) => ({ material, count: count[at] ?? "" })).filter(({ material }) => material !== "");
