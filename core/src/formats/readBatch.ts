@@ -23,11 +23,17 @@ export interface BatchFile {
 const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
   tared: ["vessel", "grams"],
   weighed: ["step", "line", "grams"],
+  measured: ["step", "grams"],
   accepted: ["line"],
   corrected: ["line"],
   done: ["step"],
   skipped: ["step", "reason"],
   noted: ["text"],
+  photographed: ["photo"],
+  timer: ["text", "minutes"],
+  "wait-ended": ["wait"],
+  paused: [],
+  resumed: [],
   "taken-back": ["entry"],
   finished: ["yieldGrams"],
 };

@@ -59,6 +59,7 @@ function heatMain(plan: Planner): void {
     do: "Note the weight of beaker, stirrer and content. Cover it and heat to 70 to 75 °C.",
     why: "Both phases must be equally hot when they join, and what steams off must be put back.",
     check: "70 to 75 °C, weight noted.",
+    measures: "before-heating",
   });
 }
 

@@ -184,6 +184,7 @@ export function dividePart(plan: Planner): void {
       title: `Draw the part "${name}"`,
       do: `Weigh ${sharePercent} % of the finished base into a beaker of its own.`,
       why: "Each part gets its own label, so its weight must be known.",
+      measures: "part",
     });
     if (own.length === 0) return;
     plan.add({

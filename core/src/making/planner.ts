@@ -20,6 +20,7 @@ export interface StepDraft {
   readonly wait?: { readonly from: number; readonly until: number };
   readonly caution?: string;
   readonly check?: string;
+  readonly measures?: Step["measures"];
   /** Vessels whose content goes into this one, and which are empty afterwards. */
   readonly joins?: readonly VesselId[];
   /** Vessel it takes a part from, which goes on holding the rest. */
@@ -84,6 +85,7 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
       vessel,
       caution: cautionOf(lines, draft.caution),
       check: draft.check ?? null,
+      ...(draft.measures === undefined ? {} : { measures: draft.measures }),
     });
     draft.joins?.forEach((other) => lastIn.delete(other));
     if (vessel === null) {

@@ -17,6 +17,7 @@ export function soapPart(plan: Planner): void {
       do: "Note the weight of beaker, stirrer and content. Heat to 75 to 80 °C with the lid on.",
       why: "Soap dissolves only in hot water, and what steams off must be put back.",
       check: "75 to 80 °C, weight noted.",
+      measures: "before-heating",
     });
   }
   plan.add({

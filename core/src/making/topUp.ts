@@ -10,5 +10,6 @@ export function topUp(plan: Planner, id: string): void {
     do: "Weigh beaker, stirrer and content again. Add hot water: the weight before less the weight now.",
     why: "Steam leaves the wash stronger, saltier and smaller than written.",
     check: "The weight from before.",
+    measures: "after-heating",
   });
 }

@@ -1,4 +1,5 @@
 import Joi from "joi";
+import { entryKinds } from "../../making/batch/entries.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
 import { formulaSchema } from "./formulaFile.ts";
 
@@ -10,7 +11,9 @@ const moment = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+
 const entry = Joi.object({
   id: idField.required(),
   at: moment.required(),
-  kind: Joi.string().valid("tared", "weighed", "accepted", "corrected", "done", "skipped", "noted", "taken-back", "finished").required(),
+  kind: Joi.string()
+    .valid(...entryKinds)
+    .required(),
   vessel: idField,
   step: orUnknown(idField),
   line: idField,
@@ -18,6 +21,10 @@ const entry = Joi.object({
   reason: textField,
   text: Joi.string().allow("").max(2000),
   entry: idField,
+  readOff: Joi.string().valid("scale", "simulated scale"),
+  photo: idField,
+  minutes: positiveField,
+  wait: idField,
   yieldGrams: positiveField,
 });
 

@@ -1,9 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
+import { entry, weighed } from "../../testing/batchEntries.ts";
 import { stepsOf } from "../stepsOf.ts";
 import { batchState, standingEntries } from "./batchState.ts";
 import type { BatchEntry } from "./entries.ts";
+import { nextStep } from "./nextStep.ts";
 import { planBatch } from "./planBatch.ts";
 import { preflight, type LotForBatch } from "./preflight.ts";
 
@@ -15,10 +17,7 @@ const formula = sheetOf([
 ]);
 const plan = planBatch(formula, 500, library);
 
-let count = 0;
-type Bare<Entry> = Entry extends BatchEntry ? Omit<Entry, "id" | "at"> : never;
-const entry = (bare: Bare<BatchEntry>, id = `e${(count += 1)}`): BatchEntry => ({ ...bare, id, at: "2026-11-26T10:00:00Z" }) as BatchEntry;
-const weighed = (line: string, grams: number) => entry({ kind: "weighed", step: "s", line, grams });
+const NOW = "2026-11-26T10:00:30.000Z";
 const lineOf = (entries: readonly BatchEntry[], line: string) => batchState(plan, entries).lines.get(line);
 
 describe("a batch as planned", () => {
@@ -26,7 +25,7 @@ describe("a batch as planned", () => {
     expect(plan.targets.get("cocamidopropyl-betaine")).toBe(100);
     expect(plan.targets.get("coco-glucoside")).toBe(50);
     const state = batchState(plan, []);
-    expect(state.current?.id).toBe("prepare");
+    expect(nextStep(state, NOW).step?.id).toBe("prepare");
     expect(state.steps.every(({ state: of }) => of === "open")).toBe(true);
     expect(state.finished).toBeNull();
   });
@@ -46,7 +45,7 @@ describe("entries", () => {
       { state: "done", reason: null },
       { state: "skipped", reason: "did it yesterday" },
     ]);
-    expect(state.current?.id).toBe(plan.steps[2]?.id);
+    expect(nextStep(state, NOW).step?.id).toBe(plan.steps[2]?.id);
   });
 
   it("one that came twice counts once; one taken back counts as never made, until that is taken back too", () => {
@@ -54,8 +53,8 @@ describe("entries", () => {
     const back = entry({ kind: "taken-back", entry: done.id });
     const again = entry({ kind: "taken-back", entry: back.id });
     expect(batchState(plan, [done, done]).standing).toHaveLength(1);
-    expect(batchState(plan, [done, back]).current?.id).toBe("prepare");
-    expect(batchState(plan, [done, back, again]).current?.id).not.toBe("prepare");
+    expect(nextStep(batchState(plan, [done, back]), NOW).step?.id).toBe("prepare");
+    expect(nextStep(batchState(plan, [done, back, again]), NOW).step?.id).not.toBe("prepare");
   });
 
   it("102 g of 100 g is the last that does not ask, 102.1 g asks until it is answered", () => {
@@ -93,7 +92,7 @@ describe("entries", () => {
       entry({ kind: "finished", yieldGrams: 488 }),
     ]);
     expect(state.tares.get("main")).toBe(210.5);
-    expect(state.notes).toMatchObject([{ text: "power cut" }]);
+    expect(state.standing).toMatchObject([{ kind: "tared" }, { text: "power cut" }, { kind: "finished" }]);
     expect(state.finished?.yieldGrams).toBe(488);
   });
 
@@ -143,6 +142,20 @@ describe("before the first weight", () => {
   it("a lot may be used on its last day, not after", () => {
     expect(stops([lot({ endsOn: "2026-11-26" })])).toEqual([]);
     expect(stops([lot({ endsOn: "2026-11-25" })])).toEqual(["ended CG-1"]);
+  });
+
+  it("what is poured into a beaker counts as what is weighed into it: 1,740 g of cleansers poured into 1,160 g of water", () => {
+    const heavy = planBatch(
+      sheetOf([
+        ["water-distilled", "q.s."],
+        ["coco-glucoside", 30],
+        ["cocamidopropyl-betaine", 30],
+      ]),
+      2_900,
+      library,
+    );
+    const items = preflight({ plan: heavy, vessels, lots: [], tares: new Map([["main", 200]]), today: "2026-11-26" });
+    expect(items.filter(({ state }) => state === "stop").map(({ id }) => id)).toEqual(["capacity main"]);
   });
 
   it("beaker and content must not be more than the strongest scale carries", () => {

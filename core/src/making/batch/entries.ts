@@ -1,16 +1,46 @@
+/** How a weight came into the record when nobody typed it. */
+export type ReadOff = "scale" | "simulated scale";
+
 /** What can be entered while a batch is made. An entry is never changed; one made by mistake is taken back by another. */
 export type BatchEntry = EntryHead &
   (
     | { readonly kind: "tared"; readonly vessel: string; readonly grams: number }
-    | { readonly kind: "weighed"; readonly step: string; readonly line: string; readonly grams: number }
+    | { readonly kind: "weighed"; readonly step: string; readonly line: string; readonly grams: number; readonly readOff?: ReadOff }
+    /** What a step measures beside its lines: a beaker before or after heating, or what a part was drawn as. */
+    | { readonly kind: "measured"; readonly step: string; readonly grams: number; readonly readOff?: ReadOff }
     /** How a weight that was off is answered: it stands, or the lines still to come follow it. */
     | { readonly kind: "accepted" | "corrected"; readonly line: string }
     | { readonly kind: "done"; readonly step: string }
     | { readonly kind: "skipped"; readonly step: string; readonly reason: string }
     | { readonly kind: "noted"; readonly step: string | null; readonly text: string }
+    | { readonly kind: "photographed"; readonly step: string | null; readonly photo: string }
+    /** A clock of the maker's own, beside those the steps start. */
+    | { readonly kind: "timer"; readonly text: string; readonly minutes: number }
+    /** A wait that was ended before its time; it is named by the entry that began it. */
+    | { readonly kind: "wait-ended"; readonly wait: string }
+    | { readonly kind: "paused" | "resumed" }
     | { readonly kind: "taken-back"; readonly entry: string }
     | { readonly kind: "finished"; readonly yieldGrams: number }
   );
+
+/** Every kind there is, for those who must list them. */
+export const entryKinds = [
+  "tared",
+  "weighed",
+  "measured",
+  "accepted",
+  "corrected",
+  "done",
+  "skipped",
+  "noted",
+  "photographed",
+  "timer",
+  "wait-ended",
+  "paused",
+  "resumed",
+  "taken-back",
+  "finished",
+] as const satisfies readonly BatchEntry["kind"][];
 
 interface EntryHead {
   /** Made where it was entered, so that one sent twice counts once. */

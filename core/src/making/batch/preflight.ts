@@ -3,7 +3,8 @@ import type { Material } from "../../library/material.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { writtenMass } from "../../quantities/written.ts";
 import type { Vessel } from "../step.ts";
-import type { BatchPlan } from "./batchState.ts";
+import { batchState, type BatchPlan } from "./batchState.ts";
+import { contentsOf } from "./contents.ts";
 
 /** A lot a line is to be weighed from. */
 export interface LotForBatch {
@@ -97,15 +98,13 @@ function nameOfLine({ formula, materials }: BatchPlan, line: string): string {
   return material === undefined ? "a line" : shownMaterial(material).name;
 }
 
-/** Beaker, content and what is still to come must not be more than a scale carries. */
+/** Beaker and the most that is ever in it, weighed or poured, must not be more than a scale carries. */
 function capacityItems(plan: BatchPlan, vessels: readonly Vessel[], tares: ReadonlyMap<string, number>): readonly PreflightItem[] {
   const strongest = Math.max(0, ...plan.formula.scales.map(({ capacityGrams }) => capacityGrams));
   if (strongest === 0) return [];
+  const contents = contentsOf(plan, batchState(plan, []));
   return vessels.flatMap(({ id, name }): PreflightItem[] => {
-    const content = plan.steps
-      .filter((step) => step.vessel === id)
-      .flatMap((step) => step.lines)
-      .reduce((sum, line) => sum + (plan.targets.get(line) ?? 0), 0);
+    const content = Math.max(0, ...plan.steps.filter(({ vessel }) => vessel === id).map((step) => contents.get(step.id) ?? 0));
     const tare = tares.get(id) ?? 0;
     if (content + tare <= strongest) return [];
     const what = `The ${name} would weigh ${writtenMass(content + tare)} with its content; your strongest scale carries ${writtenMass(strongest)}.`;

@@ -1,0 +1,103 @@
+import { batchState, type BatchPlan, type BatchState } from "./batchState.ts";
+import type { BatchEntry } from "./entries.ts";
+
+const MOST_TIMER_MINUTES = 10_080;
+
+/**
+ * Why an entry cannot follow those there are, in a sentence for the maker; null when it can. The same rule holds where it is
+ * entered and where it is stored, so that of two devices that take one step only the first does.
+ */
+export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: BatchEntry): string | null {
+  const state = batchState(plan, entries);
+  if (state.finished !== null && entry.kind !== "noted" && entry.kind !== "photographed" && entry.kind !== "taken-back") {
+    return "This batch is closed. Take its last entry back to go on with it.";
+  }
+  switch (entry.kind) {
+    case "weighed":
+      return whyNotWeighed(plan, state, entry);
+    case "measured":
+      return whyNotMeasured(plan, state, entry);
+    case "tared":
+      return wrongWeight(plan, entry.grams);
+    case "accepted":
+    case "corrected":
+      return state.lines.get(entry.line)?.asks === true ? null : "Nothing is to be decided about this weight any more.";
+    case "done":
+      return stepIsOver(state, entry.step) ?? whyNotDone(plan, state, entry.step);
+    case "skipped":
+      return entry.reason === "" ? "Say why it is skipped; it stands in the record." : stepIsOver(state, entry.step);
+    case "noted":
+      return entry.text === "" ? "Write the note first." : null;
+    case "photographed":
+      return null;
+    case "timer":
+      return entry.minutes > 0 && entry.minutes <= MOST_TIMER_MINUTES ? null : "A clock runs from one minute to seven days.";
+    case "wait-ended":
+      return state.waits.some(({ id, endedAt }) => id === entry.wait && endedAt === null) ? null : "This clock has been ended already.";
+    case "paused":
+      return state.pausedAt === null ? null : "The batch stands still already.";
+    case "resumed":
+      return state.pausedAt === null ? "The batch goes on already." : null;
+    case "taken-back":
+      return entries.some(({ id }) => id === entry.entry) && (isBack(entries, entry.entry) || standsIn(state, entry.entry))
+        ? null
+        : "There is nothing to take back.";
+    case "finished":
+      return whyNotFinished(state, entry.yieldGrams);
+  }
+}
+
+function isBack(entries: readonly BatchEntry[], id: string): boolean {
+  return entries.some((entry) => entry.id === id && entry.kind === "taken-back");
+}
+
+function standsIn({ standing }: BatchState, id: string): boolean {
+  return standing.some((entry) => entry.id === id);
+}
+
+function stepIsOver({ steps }: BatchState, id: string): string | null {
+  const found = steps.find(({ step }) => step.id === id);
+  if (found === undefined) return "This step is not in the batch.";
+  return found.state === "open" ? null : `"${found.step.title}" has been ${found.state} already.`;
+}
+
+function whyNotWeighed(plan: BatchPlan, state: BatchState, entry: BatchEntry & { readonly kind: "weighed" }): string | null {
+  const step = plan.steps.find(({ id }) => id === entry.step);
+  if (step?.lines.includes(entry.line) !== true) return "This line is not weighed in this step. Load the page again.";
+  if (state.lines.get(entry.line)?.actualGrams != null)
+    return "This line has been weighed already. Take that weight back to weigh it again.";
+  return wrongWeight(plan, entry.grams) ?? stepIsOver(state, entry.step);
+}
+
+function whyNotMeasured(plan: BatchPlan, state: BatchState, { step, grams }: BatchEntry & { readonly kind: "measured" }): string | null {
+  if (plan.steps.find(({ id }) => id === step)?.measures === undefined) return "Nothing is measured in this step.";
+  if (state.measured.has(step)) return "This has been weighed already. Take that weight back to weigh it again.";
+  return (grams > 0 ? wrongWeight(plan, grams) : "This weight must be above 0 g.") ?? stepIsOver(state, step);
+}
+
+/** What no scale of the maker can have shown. */
+function wrongWeight({ formula }: BatchPlan, grams: number): string | null {
+  if (!(grams >= 0)) return "A weight is not below 0. Tare again and weigh once more.";
+  const most = Math.max(0, ...formula.scales.map(({ capacityGrams }) => capacityGrams));
+  return most > 0 && grams > most ? `That is more than your strongest scale carries, ${most} g.` : null;
+}
+
+function whyNotDone(plan: BatchPlan, state: BatchState, id: string): string | null {
+  const step = plan.steps.find((one) => one.id === id);
+  const lines = step?.lines.map((line) => state.lines.get(line)) ?? [];
+  if (lines.some((line) => line !== undefined && line.actualGrams === null && line.targetGrams > 0)) {
+    return "Something of this step has not been weighed yet. Weigh it, or skip the step and say why.";
+  }
+  if (lines.some((line) => line?.asks === true)) return "Say first what is to be done about the weight that is off.";
+  const before = state.steps.find(({ step: one, state: of }) => of === "open" && step?.after.includes(one.id) === true);
+  return before === undefined ? null : `"${before.step.title}" comes first.`;
+}
+
+function whyNotFinished({ steps }: BatchState, yieldGrams: number): string | null {
+  const open = steps.filter(({ state }) => state === "open");
+  if (open.length > 0) {
+    const which = open.map(({ step }) => `"${step.title}"`).join(", ");
+    return `${open.length === 1 ? "One step is" : `${open.length} steps are`} still open: ${which}. Was it done, or skipped? Do it, or skip it with a reason.`;
+  }
+  return yieldGrams > 0 ? null : "Weigh what came out and give the grams.";
+}

@@ -1,0 +1,43 @@
+import dayjs from "dayjs";
+import type { Step } from "../step.ts";
+import type { BatchEntry } from "./entries.ts";
+
+/** A time that runs: the rest after a step, or a clock of the maker's own. Moments are ISO in UTC, so they sort as text. */
+export interface Wait {
+  /** The entry that began it. */
+  readonly id: string;
+  /** Null for a clock of the maker's own. */
+  readonly step: string | null;
+  readonly text: string;
+  readonly from: string;
+  readonly until: string;
+  /** Better not longer than this; null where it does not matter. */
+  readonly latest: string | null;
+  /** When the maker ended it before its time. */
+  readonly endedAt: string | null;
+}
+
+/** All waits of a batch in the order they began: a step that is done rests as long as it says, a timer runs its minutes. */
+export function waitsOf(steps: readonly Step[], standing: readonly BatchEntry[]): readonly Wait[] {
+  const byId = new Map(steps.map((step) => [step.id, step]));
+  const ended = new Map(standing.flatMap((entry) => (entry.kind === "wait-ended" ? [[entry.wait, entry.at] as const] : [])));
+  return standing.flatMap((entry): readonly Wait[] => {
+    const head = { id: entry.id, from: entry.at, endedAt: ended.get(entry.id) ?? null };
+    if (entry.kind === "timer") {
+      return [{ ...head, step: null, text: entry.text, until: later(entry.at, entry.minutes), latest: null }];
+    }
+    const step = entry.kind === "done" ? byId.get(entry.step) : undefined;
+    if (step === undefined || step.waitMinutes <= 0) return [];
+    const latest = step.waitUntilMinutes > step.waitMinutes ? later(entry.at, step.waitUntilMinutes) : null;
+    return [{ ...head, step: step.id, text: step.title, until: later(entry.at, step.waitMinutes), latest }];
+  });
+}
+
+/** Whether a wait still runs at a moment, ISO in UTC. */
+export function isRunning({ until, endedAt }: Wait, now: string): boolean {
+  return endedAt === null && until > now;
+}
+
+function later(at: string, minutes: number): string {
+  return dayjs(at).add(minutes, "minute").toISOString();
+}
