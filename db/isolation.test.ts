@@ -47,6 +47,7 @@ async function possessions() {
     "batches",
     "batch_lots",
     "batch_entries",
+    "batch_photos",
     "scents",
     "scent_rounds",
     "scent_counts",
@@ -74,6 +75,10 @@ beforeAll(async () => {
   if (lot === undefined) throw new Error("no glycerin on the demo's shelf");
   lotId = lot.id;
   await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
+  await batchWrites.addPhoto(db, workshop.id, batchId, {
+    photo: { id: photoId, picture: Buffer.from("x"), width: 1, height: 1 },
+    decide: () => ({ entries: [], lots: new Map(), finishedAt: null }),
+  });
 });
 
 afterAll(async () => close());
@@ -101,9 +106,9 @@ function content(): formulaWrites.DraftContent {
 
 const scentId = stableUuid(`scent ${demoScent.name}`);
 const roundId = stableUuid(`scent ${demoScent.name} 0`);
-const batchId = crypto.randomUUID();
+const [batchId, photoId] = [crypto.randomUUID(), crypto.randomUUID()];
 const batch = (id: string, code: string): batchWrites.NewBatch => ({
-  ...{ id, code, versionId: setVersionId, steps: [], vessels: [], coreVersion },
+  ...{ id, code, versionId: setVersionId, steps: [], vessels: [], entries: [], coreVersion },
   formula: formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [], lines: [] }),
 });
 const refused = (work: Promise<unknown>) => work.then((answer) => answer ?? "taken over").catch(() => undefined);
@@ -187,7 +192,16 @@ const asked: Record<string, () => Promise<unknown>> = {
   codesOfBatches: async () => batchQueries.codesOfBatches(db, stranger.id, "GR-"),
   beginBatch: async () => refused(batchWrites.beginBatch(db, stranger.id, batch(crypto.randomUUID(), "mine"), [])),
   addEntries: async () =>
-    batchWrites.addEntries(db, stranger.id, batchId, { entries: [], after: () => ({ lots: new Map(), finishedAt: new Date() }) }),
+    batchWrites.addEntries(db, stranger.id, batchId, () => ({ entries: [], lots: new Map(), finishedAt: new Date() })),
+  addPhoto: async () =>
+    refused(
+      batchWrites.addPhoto(db, stranger.id, batchId, {
+        photo: { id: crypto.randomUUID(), picture: Buffer.from("x"), width: 1, height: 1 },
+        decide: () => ({ entries: [], lots: new Map(), finishedAt: null }),
+      }),
+    ),
+  findPhoto: async () => batchQueries.findPhoto(db, stranger.id, { batchId, photoId }),
+  listOpenBatches: async () => batchQueries.listOpenBatches(db, stranger.id),
   listContainers: async () => containerQueries.listContainers(db, stranger.id),
   replaceContainers: async () => {
     await containerQueries.replaceContainers(db, stranger.id, []);
@@ -209,6 +223,10 @@ const asked: Record<string, () => Promise<unknown>> = {
   saveUnits: async () => {
     await makerQueries.saveUnits(db, stranger.id, { currency: "kr", massUnit: "oz" });
     return (await makerQueries.findMaker(db, workshop.id))?.currency === "kr" ? ["another's money"] : [];
+  },
+  saveBatchCode: async () => {
+    await makerQueries.saveBatchCode(db, stranger.id, "mine-{n}");
+    return (await makerQueries.findMaker(db, workshop.id))?.batchCode === "mine-{n}" ? ["another's codes"] : [];
   },
   usesOfMaterial: async () => formulaQueries.usesOfMaterial(db, stranger.id, glycerinId, 10),
   listLots: async () => stockQueries.listLots(db, stranger.id),

@@ -11,8 +11,8 @@ import { materialsBySlug } from "../materials/queries.server";
 import { findLot } from "../stock/queries.server";
 import { deleteLot, receiveLot } from "../stock/writes.server";
 import { freshDatabase } from "../testing/freshDatabase";
-import { findBatch, listBatches, listBatchLots, listEntries } from "./queries.server";
-import { addEntries, beginBatch, type NewBatch } from "./writes.server";
+import { findBatch, findPhoto, listBatches, listBatchLots, listEntries, listOpenBatches } from "./queries.server";
+import { addEntries, addPhoto, beginBatch, type Decision, type NewBatch } from "./writes.server";
 
 let db: Database;
 let close: () => Promise<void>;
@@ -42,7 +42,7 @@ const batch = (changes: Partial<NewBatch> = {}): NewBatch => {
   count += 1;
   const formula = formulaOfDraft({ name: "Test wash", profile: "body-wash", batchGrams: 100, scales: [], phases: [], lines: [] });
   const id = crypto.randomUUID();
-  return { id, versionId: setVersionId, code: `TW-${count}`, formula, steps: [], vessels: [], coreVersion, ...changes };
+  return { id, versionId: setVersionId, code: `TW-${count}`, formula, steps: [], vessels: [], entries: [], coreVersion, ...changes };
 };
 
 const held = async (lotId: string) => {
@@ -51,7 +51,9 @@ const held = async (lotId: string) => {
 };
 
 const noted = (text: string): BatchEntry => ({ id: crypto.randomUUID(), at: "2026-11-26T10:00:00Z", kind: "noted", step: null, text });
-const nothing = () => ({ lots: new Map(), finishedAt: null });
+const store =
+  (...entries: BatchEntry[]) =>
+  (): Decision => ({ entries, lots: new Map(), finishedAt: null });
 
 describe("a batch begins", () => {
   it("with its lots promised, and is listed before those that are finished", async () => {
@@ -70,7 +72,7 @@ describe("a batch begins", () => {
     ]);
     const done = batch();
     await beginBatch(db, workshop.id, done, []);
-    await addEntries(db, workshop.id, done.id, { entries: [], after: () => ({ lots: new Map(), finishedAt: new Date() }) });
+    await addEntries(db, workshop.id, done.id, () => ({ entries: [noted("end")], lots: new Map(), finishedAt: new Date() }));
     const order = (await listBatches(db, workshop.id, 50)).map(({ id }) => id);
     expect(order.indexOf(one.id)).toBeLessThan(order.indexOf(done.id));
   });
@@ -106,13 +108,54 @@ describe("entries of a batch", () => {
     const one = batch();
     await beginBatch(db, workshop.id, one, []);
     const [first, second] = [noted("first"), noted("second")];
-    await addEntries(db, workshop.id, one.id, { entries: [first], after: nothing });
-    await Promise.all([1, 2, 3].map(() => addEntries(db, workshop.id, one.id, { entries: [first, second], after: nothing })));
-    expect(await listEntries(db, workshop.id, one.id)).toEqual([first, second]);
+    await addEntries(db, workshop.id, one.id, store(first));
+    await Promise.all([1, 2, 3].map(() => addEntries(db, workshop.id, one.id, store(first, second))));
+    const listed = await listEntries(db, workshop.id, one.id);
+    expect(listed.map(({ entry }) => entry)).toEqual([first, second]);
+    expect(await listEntries(db, workshop.id, one.id, listed[0]?.position)).toEqual(listed.slice(1));
+  });
+
+  it("what is decided sees all that is stored, also what another device sent a moment ago", async () => {
+    const one = batch({ entries: [noted("empty beaker")] });
+    await beginBatch(db, workshop.id, one, []);
+    const seen: number[] = [];
+    const count = (stored: readonly BatchEntry[]): Decision => {
+      seen.push(stored.length);
+      return { entries: [noted("next")], lots: new Map(), finishedAt: null };
+    };
+    await Promise.all([1, 2, 3].map(() => addEntries(db, workshop.id, one.id, count)));
+    expect(seen).toEqual([1, 2, 3]);
+  });
+
+  it("a picture is kept with the entry that tells of it, and goes with its batch alone", async () => {
+    const one = batch();
+    await beginBatch(db, workshop.id, one, []);
+    const photo = { id: crypto.randomUUID(), picture: Buffer.from([1, 2, 3]), width: 4, height: 3 };
+    const told: BatchEntry = { ...noted("x"), kind: "photographed", step: null, photo: photo.id };
+    expect(await addPhoto(db, workshop.id, one.id, { photo, decide: store(told) })).toBe(true);
+    expect(await findPhoto(db, workshop.id, { batchId: one.id, photoId: photo.id })).toEqual({
+      picture: photo.picture,
+      width: 4,
+      height: 3,
+    });
+    expect((await listEntries(db, workshop.id, one.id)).map(({ entry }) => entry)).toEqual([told]);
+    const tooLarge = { ...photo, id: crypto.randomUUID(), picture: Buffer.alloc(5 * 1024 * 1024 + 1) };
+    await expect(addPhoto(db, workshop.id, one.id, { photo: tooLarge, decide: store() })).rejects.toThrow();
+    expect(await addPhoto(db, workshop.id, crypto.randomUUID(), { photo, decide: store() })).toBe(false);
+  });
+
+  it("those of open batches that start or end a wait can be had without the rest", async () => {
+    const one = batch();
+    await beginBatch(db, workshop.id, one, []);
+    const done: BatchEntry = { ...noted("x"), kind: "done", step: "rest" };
+    await addEntries(db, workshop.id, one.id, store(noted("not this"), done));
+    expect((await listOpenBatches(db, workshop.id)).find(({ id }) => id === one.id)?.entries).toEqual([done]);
+    await addEntries(db, workshop.id, one.id, () => ({ entries: [noted("end")], lots: new Map(), finishedAt: new Date() }));
+    expect((await listOpenBatches(db, workshop.id)).some(({ id }) => id === one.id)).toBe(false);
   });
 
   it("of no batch are not stored", async () => {
-    expect(await addEntries(db, workshop.id, crypto.randomUUID(), { entries: [noted("lost")], after: nothing })).toBe(false);
+    expect(await addEntries(db, workshop.id, crypto.randomUUID(), store(noted("lost")))).toBe(false);
   });
 
   it.each(["update batch_entries set kind = 'done'", "delete from batch_entries"])("stand: %s is refused", async (statement) => {
@@ -129,7 +172,7 @@ describe("entries of a batch", () => {
         await beginBatch(db, workshop.id, one, shares);
         for (const [weighed, isFinished] of wishes) {
           const lots = wantedOfLots(shares, new Map([["a", weighed]]), isFinished);
-          await addEntries(db, workshop.id, one.id, { entries: [], after: () => ({ lots, finishedAt: null }) });
+          await addEntries(db, workshop.id, one.id, () => ({ entries: [noted("x")], lots, finishedAt: null }));
         }
         const [weighed = null, isFinished = false] = wishes.at(-1) ?? [];
         const used = weighed ?? 0;

@@ -1,7 +1,7 @@
-import { and, asc, desc, eq, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gt, inArray, isNull, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { lots } from "../stock/schema";
-import { batchEntries, batches, batchLots } from "./schema";
+import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
 
 /** The batches of a maker, those still being made first, then the newest. */
 export async function listBatches(db: Executor, makerId: string, most: number) {
@@ -29,14 +29,42 @@ export async function findBatch(db: Executor, makerId: string, batchId: string) 
   return batch;
 }
 
-/** What was entered for a batch, in the order it came. */
-export async function listEntries(db: Executor, makerId: string, batchId: string) {
-  const rows = await db
-    .select({ entry: batchEntries.entry })
+/** What was entered for a batch behind a position, in the order it came. */
+export async function listEntries(db: Executor, makerId: string, batchId: string, behind = 0) {
+  return db
+    .select({ position: batchEntries.position, entry: batchEntries.entry })
     .from(batchEntries)
-    .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId)))
+    .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId), gt(batchEntries.position, behind)))
     .orderBy(asc(batchEntries.position));
-  return rows.map(({ entry }) => entry);
+}
+
+/** One picture of a batch, or `undefined`. */
+export async function findPhoto(db: Executor, makerId: string, photo: { readonly batchId: string; readonly photoId: string }) {
+  const [found] = await db
+    .select({ picture: batchPhotos.picture, width: batchPhotos.width, height: batchPhotos.height })
+    .from(batchPhotos)
+    .where(and(eq(batchPhotos.makerId, makerId), eq(batchPhotos.batchId, photo.batchId), eq(batchPhotos.id, photo.photoId)));
+  return found;
+}
+
+/** Kinds that start or end a wait, or take one back. */
+const kindsOfWaits = ["done", "skipped", "timer", "wait-ended", "taken-back"] as const;
+
+/** The batches that are being made, with those of their entries that tell what rests. */
+export async function listOpenBatches(db: Executor, makerId: string) {
+  const open = await db
+    .select({ id: batches.id, code: batches.code, name: sql<string>`${batches.formula} ->> 'name'`, steps: batches.steps })
+    .from(batches)
+    .where(and(eq(batches.makerId, makerId), isNull(batches.finishedAt)))
+    .orderBy(asc(batches.startedAt));
+  if (open.length === 0) return [];
+  const ids = open.map(({ id }) => id);
+  const rows = await db
+    .select({ batchId: batchEntries.batchId, entry: batchEntries.entry })
+    .from(batchEntries)
+    .where(and(eq(batchEntries.makerId, makerId), inArray(batchEntries.batchId, ids), inArray(batchEntries.kind, [...kindsOfWaits])))
+    .orderBy(asc(batchEntries.position));
+  return open.map((batch) => ({ ...batch, entries: rows.filter(({ batchId }) => batchId === batch.id).map(({ entry }) => entry) }));
 }
 
 /** The lots promised to the lines of a batch. */

@@ -1,9 +1,10 @@
 import type { Formula } from "@tensidrum/core/formula";
-import type { BatchEntry, Step, Vessel } from "@tensidrum/core/making";
+import { entryKinds, type BatchEntry, type Step, type Vessel } from "@tensidrum/core/making";
 import { sql } from "drizzle-orm";
 import {
   bigserial,
   check,
+  customType,
   foreignKey,
   index,
   integer,
@@ -92,10 +93,34 @@ export const batchEntries = pgTable(
       foreignColumns: [batches.id, batches.makerId],
     }).onDelete("cascade"),
     index("batch_entries_batch_position").on(table.batchId, table.position),
-    check(
-      "batch_entries_kind",
-      sql`${table.kind} in ('tared', 'weighed', 'accepted', 'corrected', 'done', 'skipped', 'noted', 'taken-back', 'finished')`,
-    ),
+    check("batch_entries_kind", sql`${table.kind} in (${sql.raw(entryKinds.map((kind) => `'${kind}'`).join(", "))})`),
     check("batch_entries_agree", sql`${table.entry} ->> 'kind' = ${table.kind} and ${table.entry} ->> 'id' = ${table.id}::text`),
+  ],
+);
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => "bytea" });
+
+/** Pictures of a batch, drawn anew from what was sent, so that nothing but the picture is kept. */
+export const batchPhotos = pgTable(
+  "batch_photos",
+  {
+    id: uuid("id").primaryKey(),
+    batchId: uuid("batch_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    /** A JPEG. */
+    picture: bytes("picture").notNull(),
+    width: integer("width").notNull(),
+    height: integer("height").notNull(),
+    storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    foreignKey({
+      name: "batch_photos_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    index("batch_photos_batch").on(table.batchId),
+    check("batch_photos_size", sql`octet_length(${table.picture}) between 1 and 5242880`),
+    check("batch_photos_sides", sql`${table.width} between 1 and 10000 and ${table.height} between 1 and 10000`),
   ],
 );

@@ -4,7 +4,7 @@ import { bookedForBatch, type Booked, type LotShare } from "@tensidrum/core/stoc
 import { and, asc, eq, inArray, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { lots, movements } from "../stock/schema";
-import { batchEntries, batches, batchLots } from "./schema";
+import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
 
 export interface NewBatch {
   readonly id: string;
@@ -14,10 +14,17 @@ export interface NewBatch {
   readonly steps: readonly Step[];
   readonly vessels: readonly Vessel[];
   readonly coreVersion: string;
+  /** What is known from the start: the empty beakers. */
+  readonly entries: readonly BatchEntry[];
 }
 
 /** Begins a batch and promises its lots to it, all or nothing. Returns the lots that do not hold enough any more; none: it is begun. */
-export async function beginBatch(db: Executor, makerId: string, batch: NewBatch, shares: readonly LotShare[]): Promise<readonly string[]> {
+export async function beginBatch(
+  db: Executor,
+  makerId: string,
+  { entries, ...batch }: NewBatch,
+  shares: readonly LotShare[],
+): Promise<readonly string[]> {
   return db.transaction(async (tx) => {
     const free = await freeOf(tx, makerId, [...new Set(shares.map(({ lotId }) => lotId))]);
     const wanted = new Map<string, number>();
@@ -25,6 +32,7 @@ export async function beginBatch(db: Executor, makerId: string, batch: NewBatch,
     const short = [...wanted].filter(([lotId, grams]) => grams > (free.get(lotId) ?? 0) + 1e-6).map(([lotId]) => lotId);
     if (short.length > 0) return short;
     await tx.insert(batches).values({ ...batch, makerId });
+    await insertEntries(tx, makerId, batch.id, entries);
     if (shares.length === 0) return [];
     await tx
       .insert(batchLots)
@@ -57,36 +65,36 @@ async function freeOf(db: Executor, makerId: string, lotIds: readonly string[]):
   return new Map(rows.map(({ lotId, free }) => [lotId, free]));
 }
 
+/** What is to be stored of what was sent, and how batch and books stand afterwards. */
+export interface Decision {
+  readonly entries: readonly BatchEntry[];
+  readonly lots: ReadonlyMap<string, Booked>;
+  readonly finishedAt: Date | null;
+}
+
 /**
- * Enters what happened, each entry once however often it is sent. `after` sees all entries of the batch and says what each
- * lot is to have promised and used, and whether the batch is through; the books follow in the same transaction. Returns
- * `false` when there is no such batch.
+ * Enters what happened, each entry once however often it is sent. `decide` sees all entries there are, while nobody else
+ * can add any, and says what to store; the books of the lots follow in the same transaction. Returns `false` when there is
+ * no such batch.
  */
 export async function addEntries(
   db: Executor,
   makerId: string,
   batchId: string,
-  work: {
-    readonly entries: readonly BatchEntry[];
-    readonly after: (all: readonly BatchEntry[]) => { readonly lots: ReadonlyMap<string, Booked>; readonly finishedAt: Date | null };
-  },
+  decide: (stored: readonly BatchEntry[]) => Decision,
 ): Promise<boolean> {
   return db.transaction(async (tx) => {
     const mine = and(eq(batches.makerId, makerId), eq(batches.id, batchId));
     const [batch] = await tx.select({ code: batches.code }).from(batches).where(mine).for("update");
     if (batch === undefined) return false;
-    if (work.entries.length > 0) {
-      await tx
-        .insert(batchEntries)
-        .values(work.entries.map((entry) => ({ id: entry.id, batchId, makerId, kind: entry.kind, entry })))
-        .onConflictDoNothing();
-    }
     const rows = await tx
       .select({ entry: batchEntries.entry })
       .from(batchEntries)
       .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId)))
       .orderBy(asc(batchEntries.position));
-    const { lots: wanted, finishedAt } = work.after(rows.map(({ entry }) => entry));
+    const { entries, lots: wanted, finishedAt } = decide(rows.map(({ entry }) => entry));
+    if (entries.length === 0) return true;
+    await insertEntries(tx, makerId, batchId, entries);
     await tx.update(batches).set({ finishedAt }).where(mine);
     const books = await booksOf(tx, makerId, batchId);
     const bookings = [...wanted].flatMap(([lotId, booked]) =>
@@ -101,6 +109,43 @@ export async function addEntries(
     );
     if (bookings.length > 0) await tx.insert(movements).values(bookings);
     return true;
+  });
+}
+
+async function insertEntries(db: Executor, makerId: string, batchId: string, entries: readonly BatchEntry[]): Promise<void> {
+  if (entries.length === 0) return;
+  await db
+    .insert(batchEntries)
+    .values(entries.map((entry) => ({ id: entry.id, batchId, makerId, kind: entry.kind, entry })))
+    .onConflictDoNothing();
+}
+
+/** A picture as it is kept: a JPEG with its sides in pixels. */
+export interface NewPhoto {
+  readonly id: string;
+  readonly picture: Buffer;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Keeps a picture together with the entry that tells of it. Returns `false` when there is no such batch. */
+export async function addPhoto(
+  db: Executor,
+  makerId: string,
+  batchId: string,
+  { photo, decide }: { readonly photo: NewPhoto; readonly decide: (stored: readonly BatchEntry[]) => Decision },
+): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const [batch] = await tx
+      .select({ id: batches.id })
+      .from(batches)
+      .where(and(eq(batches.makerId, makerId), eq(batches.id, batchId)));
+    if (batch === undefined) return false;
+    await tx
+      .insert(batchPhotos)
+      .values({ ...photo, batchId, makerId })
+      .onConflictDoNothing();
+    return addEntries(tx, makerId, batchId, decide);
   });
 }
 

@@ -30,3 +30,7 @@ export interface MakerUnits {
 export async function saveUnits(db: Executor, makerId: string, { currency, massUnit }: MakerUnits): Promise<void> {
   await db.update(makers).set({ currency, massUnit }).where(eq(makers.id, makerId));
 }
+
+export async function saveBatchCode(db: Executor, makerId: string, batchCode: string): Promise<void> {
+  await db.update(makers).set({ batchCode }).where(eq(makers.id, makerId));
+}

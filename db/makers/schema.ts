@@ -5,6 +5,9 @@ export const massUnits = ["g", "kg", "oz"] as const;
 
 export type MassUnit = (typeof massUnits)[number];
 
+/** Curtain Call, second batch of 26 November 2026: CC-261126-2. */
+export const usualBatchCode = "{letters}-{yymmdd}-{n}";
+
 export const makers = pgTable(
   "makers",
   {
@@ -16,11 +19,14 @@ export const makers = pgTable(
     currency: text("currency").notNull().default(""),
     /** In which amounts on the shelf are written. */
     massUnit: text("mass_unit", { enum: massUnits }).notNull().default("g"),
+    /** How batches are named: letters of the formula, the day, a number. */
+    batchCode: text("batch_code").notNull().default(usualBatchCode),
     createdAt: timestamp("created_at", { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
     check("makers_name_length", sql`char_length(${table.name}) between 1 and 120`),
     check("makers_currency_length", sql`char_length(${table.currency}) <= 8`),
+    check("makers_batch_code", sql`char_length(${table.batchCode}) between 3 and 40 and position('{n}' in ${table.batchCode}) > 0`),
     check("makers_mass_unit", sql`${table.massUnit} in ('g', 'kg', 'oz')`),
   ],
 );

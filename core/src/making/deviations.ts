@@ -23,6 +23,11 @@ const ASKS_MINOR_PERCENT = 5;
 const MINOR_BELOW_PERCENT = 1;
 const NOISE_PERCENT = 1e-9;
 
+/** How far a line may be off before it asks, % of the line, by its share of the formula, % w/w. */
+export function allowedPercent(linePercent: number): number {
+  return linePercent < MINOR_BELOW_PERCENT ? ASKS_MINOR_PERCENT : ASKS_PERCENT;
+}
+
 /** Grams of every line as planned. */
 function targets(formula: Formula, library: MaterialsBySlug): ReadonlyMap<string, { readonly percent: number; readonly grams: number }> {
   const { sheet } = settle(formula, library);
@@ -41,8 +46,8 @@ export function deviationsOf(formula: Formula, actual: ActualGrams, library: Mat
     if (target === undefined) throw new Refusal("not-found", `There is no line ${line} on the sheet.`, "Weigh lines of this formula.");
     if (!(actualGrams >= 0)) throw new Refusal("not-valid", `Line ${line} cannot weigh ${actualGrams} g.`, "Type the weight again.");
     const percent = target.grams > 0 ? (100 * (actualGrams - target.grams)) / target.grams : actualGrams > 0 ? Infinity : 0;
-    const most = target.percent < MINOR_BELOW_PERCENT ? ASKS_MINOR_PERCENT : ASKS_PERCENT;
-    return { line, targetGrams: target.grams, actualGrams, percent, asks: Math.abs(percent) > most + NOISE_PERCENT };
+    const asks = Math.abs(percent) > allowedPercent(target.percent) + NOISE_PERCENT;
+    return { line, targetGrams: target.grams, actualGrams, percent, asks };
   });
 }
 

@@ -1,7 +1,7 @@
 import type { Formula, FormulaLine } from "../../formula/types.ts";
 import { roundToMultiple } from "../../quantities/decimals.ts";
 import { finestFirst, scaleFor } from "../../quantities/scales.ts";
-import { deviationsOf } from "../deviations.ts";
+import { allowedPercent, deviationsOf } from "../deviations.ts";
 import type { BatchLine, BatchPlan } from "./batchState.ts";
 import type { BatchEntry } from "./entries.ts";
 import { drawnTargetGrams, partsOf } from "./parts.ts";
@@ -49,7 +49,9 @@ export function batchLines(plan: BatchPlan, standing: readonly BatchEntry[]): Re
       const actualGrams = actual.get(line) ?? null;
       const found = judged.get(line);
       const deviation = found === undefined || actualGrams === null ? null : { ...found, targetGrams, actualGrams };
-      return [line, { line, targetGrams, actualGrams, deviation, asks: deviation?.asks === true && !answered.has(line) }];
+      const allowed = allowedPercent((100 * planned) / plan.formula.batchGrams);
+      const asks = deviation?.asks === true && !answered.has(line);
+      return [line, { line, targetGrams, actualGrams, deviation, allowedPercent: allowed, asks }];
     }),
   );
 }

@@ -31,6 +31,8 @@ export interface BatchLine {
   /** Null while it has not been weighed. */
   readonly actualGrams: number | null;
   readonly deviation: Deviation | null;
+  /** How far it may be off before it asks, % of the target. */
+  readonly allowedPercent: number;
   /** It is off by so much that the maker must say what is to be done. */
   readonly asks: boolean;
 }
