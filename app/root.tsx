@@ -17,13 +17,18 @@ import type { ReactNode } from "react";
 import { Links, type LinksFunction, Meta, Outlet, Scripts, ScrollRestoration, type ShouldRevalidateFunctionArgs } from "react-router";
 import { ProblemPage } from "./frame/ProblemPage";
 import { useNonce } from "./frame/nonce";
+import { openBenchState } from "./frame/rests.server";
 import { openUnits } from "./frame/units.server";
 import { cssVariablesResolver, theme } from "./frame/theme";
 
-export const loader = async () => ({ units: await openUnits() });
+export const loader = async () => {
+  const [units, bench] = await Promise.all([openUnits(), openBenchState()]);
+  return { units, bench };
+};
 
-/** Units change on the settings alone. */
-export const shouldRevalidate = ({ formAction }: ShouldRevalidateFunctionArgs): boolean => formAction === "/settings";
+/** Units change on the settings alone; what rests on the bench, on the way from it. */
+export const shouldRevalidate = ({ formAction, currentUrl, nextUrl }: ShouldRevalidateFunctionArgs): boolean =>
+  formAction === "/settings" || (currentUrl.pathname.startsWith("/bench/") && nextUrl.pathname !== currentUrl.pathname);
 
 export const links: LinksFunction = () => [{ rel: "icon", href: "/favicon.svg", type: "image/svg+xml" }];
 

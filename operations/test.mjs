@@ -82,6 +82,7 @@ await run(async () => {
     await counted("Lint", () => check("eslint/bin/eslint.js", ["."]));
     await counted("Layout of the text", () => check("prettier/bin/prettier.cjs", ["--check", "--log-level", "warn", "."]));
     await counted("Types of the core", () => check("typescript/bin/tsc", ["-p", "core"]));
+    await counted("Types of the bench's worker", () => check("typescript/bin/tsc", ["-p", "workers/offline"]));
     await counted("Types of the routes", () => check("@react-router/dev/bin.js", ["typegen"]));
     await counted("Types of the whole", () => check("typescript/bin/tsc", []));
     await counted("Core, command line, interface and server tests", () => unitTests(["core", "commands", "interface", "server"]));

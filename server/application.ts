@@ -35,7 +35,14 @@ export async function serve({ port, clientFolder }: { readonly port: number; rea
   const application = express();
   application.disable("x-powered-by");
   application.use(plainHeaders);
-  application.use(compression({ level: FAST_GZIP, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: FAST_BROTLI } } }));
+  application.use(
+    compression({
+      level: FAST_GZIP,
+      brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: FAST_BROTLI } },
+      // News go out as they come; packed they would wait for more.
+      filter: (request, response) => response.getHeader("Content-Type") !== "text/event-stream" && compression.filter(request, response),
+    }),
+  );
   application.use("/assets", express.static(`${clientFolder}/assets`, { immutable: true, maxAge: ONE_YEAR }));
   application.use(express.static(clientFolder, { maxAge: "1h", index: false }));
   application.use(pages);

@@ -9,9 +9,14 @@ import { standingLots } from "../../db/stock/queries.server";
 import { deleteFormula } from "../../db/formulas/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
-import { begin, openBegin } from "./begin.server";
-import { batchFile, enter, openBatch, openBench } from "./bench.server";
-import type { BeginForm, BenchForm } from "./forms.server";
+import { noSize } from "./begin/batchSize";
+import { begin, openBegin } from "./begin/begin.server";
+import type { BenchForm } from "./batch/benchForm";
+import { viewBatch } from "./batch/stored.server";
+import { openBench } from "./bench.server";
+import type { BeginForm } from "./forms.server";
+import { enter } from "./queue/takeEntries.server";
+import { batchFile, openRecord } from "./record/record.server";
 
 onFreshDatabase({ demo: "once" });
 
@@ -31,12 +36,16 @@ async function lot(code: string) {
 async function begun(changes: Partial<BeginForm> = {}) {
   const { lines } = await openBegin(wanted, "");
   const lemon = lines.find(({ name }) => name === "Lemon essential oil")?.id ?? "";
-  const form: BeginForm = { id: crypto.randomUUID(), grams: "300", seen, lots: { [lemon]: "none" }, tares: { main: "412.5" }, ...changes };
+  const form: BeginForm = {
+    ...{ id: crypto.randomUUID(), grams: "300", size: noSize, seen, lots: { [lemon]: "none" }, tares: { main: "412.5" } },
+    ...changes,
+  };
   return { form, problem: await begin(wanted, form), lemon };
 }
 
 const entry = (changes: Partial<BenchForm>): BenchForm => ({
-  ...{ id: crypto.randomUUID(), intent: "done", step: "", line: "", grams: "", text: "", entry: "" },
+  ...{ id: crypto.randomUUID(), intent: "done", step: "", line: "", vessel: "", grams: "", minutes: "", text: "", entry: "" },
+  ...{ readOff: "", skips: {} },
   ...changes,
 });
 
@@ -69,7 +78,7 @@ describe("a batch", () => {
   let batchId: string;
   let betaine: string;
   let step: string;
-  const state = () => openBatch(batchId);
+  const state = async () => (await viewBatch(batchId)).view;
   const lineOf = async (id: string) => (await state()).lines.find(({ line }) => line === id);
 
   beforeAll(async () => {
@@ -84,7 +93,7 @@ describe("a batch", () => {
   it("has a code, promises its lots once, and keeps the empty weights", async () => {
     const batch = await state();
     expect(batch.code).toMatch(/^CC-\d{6}-1$/);
-    expect(batch.tares).toEqual([{ vessel: "main", grams: 412.5 }]);
+    expect([...batch.tares]).toEqual([["main", 412.5]]);
     // 12 % of 300 g.
     expect(await lot("B-114")).toEqual({ free: 280 - 36, left: 280 });
     expect((await openBench()).map(({ id }) => id)).toEqual([batchId]);
@@ -94,10 +103,12 @@ describe("a batch", () => {
     const form = entry({ intent: "weigh", step, line: betaine, grams: "36,4" });
     await Promise.all([enter(batchId, form), enter(batchId, form)]);
     expect(await enter(batchId, form)).toBeNull();
+    expect(await enter(batchId, { ...form, id: crypto.randomUUID() })).toContain("weighed already");
     expect((await lineOf(betaine))?.actualGrams).toBe(36.4);
     const after = await lot("B-114");
     expect(after.left).toBeCloseTo(280 - 36.4, 6);
     expect(after.free).toBeCloseTo(280 - 36.4, 6);
+    await enter(batchId, entry({ intent: "again", entry: form.id }));
     await enter(batchId, entry({ intent: "weigh", step, line: betaine, grams: "40" }));
     expect((await lot("B-114")).left).toBeCloseTo(240, 6);
     expect((await lineOf(betaine))?.asks).toBe(true);
@@ -105,9 +116,7 @@ describe("a batch", () => {
 
   it("taken back it is promised again", async () => {
     const { last } = await state();
-    expect(await enter(batchId, entry({ intent: "again", entry: last ?? "" }))).toBeNull();
-    expect((await lineOf(betaine))?.actualGrams).toBe(36.4);
-    expect(await enter(batchId, entry({ intent: "back", entry: (await state()).last ?? "" }))).toBeNull();
+    expect(await enter(batchId, entry({ intent: "again", entry: last?.id ?? "" }))).toBeNull();
     expect((await lineOf(betaine))?.actualGrams).toBeNull();
     const back = await lot("B-114");
     expect(back.left).toBeCloseTo(280, 6);
@@ -118,6 +127,8 @@ describe("a batch", () => {
     [{ intent: "weigh", grams: "-1" }, "not below 0"],
     [{ intent: "weigh", grams: "3001" }, "strongest scale"],
     [{ intent: "weigh", grams: "a lot" }, "in grams"],
+    [{ intent: "weigh", grams: "1.2 oz" }, "not oz"],
+    [{ intent: "timer", minutes: "soon" }, "how many minutes"],
     [{ intent: "skip", text: "" }, "why"],
     [{ intent: "weigh", step: "elsewhere", grams: "1" }, "not weighed in this step"],
     [{ intent: "skip", step: "elsewhere", text: "why not" }, "not in the batch"],
@@ -151,6 +162,7 @@ describe("a batch", () => {
     const again = batchState(planBatch(file.formula, file.formula.batchGrams, materials), file.entries);
     expect(again.finished?.yieldGrams).toBe(291.5);
     expect(again.steps.map(({ reason }) => reason)).toEqual((await state()).steps.map(({ reason }) => reason));
+    expect((await openRecord(batchId)).log.filter(({ isBack }) => isBack).length).toBeGreaterThan(0);
     expect(file.lots).toContainEqual(expect.objectContaining({ code: "B-114", grams: 36 }));
   });
 

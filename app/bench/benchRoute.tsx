@@ -31,7 +31,7 @@ export default function BenchRoute({ loaderData: batches }: Route.ComponentProps
             </tr>
           </thead>
           <tbody>
-            {batches.map(({ id, code, name, batch, started, finished }) => (
+            {batches.map(({ id, code, name, batch, started, finished, rests }) => (
               <tr key={id}>
                 <th scope="row">
                   <Link to={finished === null ? `/bench/${id}` : `/bench/${id}/record`}>{code}</Link>
@@ -39,7 +39,14 @@ export default function BenchRoute({ loaderData: batches }: Route.ComponentProps
                 <td>{name}</td>
                 <td>{batch}</td>
                 <td>{started}</td>
-                <td>{finished ?? <strong>being made</strong>}</td>
+                <td>
+                  {finished ?? <strong>being made</strong>}
+                  {rests.map(({ id: rest, text, until }) => (
+                    <span key={rest}>
+                      , {text.charAt(0).toLowerCase() + text.slice(1)} until {until}
+                    </span>
+                  ))}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { readBatchId, readBeginForm, readBenchForm, readVersionAddress } from "./forms.server";
+import { noSize } from "./begin/batchSize";
+import { readBatchId, readBeginForm, readBenchForm, readPosition, readSentEntries, readVersionAddress } from "./forms.server";
 
 const id = crypto.randomUUID();
 const form = (entries: readonly (readonly [string, string])[]) => {
@@ -25,6 +26,7 @@ describe("forms of the bench", () => {
     expect(read).toEqual({
       id,
       grams: "600",
+      size: noSize,
       seen: ["clean", "wear"],
       lots: { "line-1": lot, "line-2": "none" },
       tares: { main: "412,5" },
@@ -41,7 +43,7 @@ describe("forms of the bench", () => {
         ]),
       ),
     ).toEqual({
-      ...{ id, intent: "done", step: "prepare", line: "", grams: "", text: "", entry: "" },
+      ...{ id, intent: "done", step: "prepare", line: "", vessel: "", grams: "", minutes: "", text: "", entry: "", readOff: "", skips: {} },
     });
   });
 
@@ -76,6 +78,43 @@ describe("forms of the bench", () => {
     [() => readBeginForm(form([]))],
   ])("what the page could not have sent is refused", (read) => {
     expect(read).toThrow("not as this page sends it");
+  });
+
+  it("steps that are still open at the end come with why they were skipped", () => {
+    const read = readBenchForm(
+      form([
+        ["id", id],
+        ["intent", "finish"],
+        ["grams", "480"],
+        ["skip-rest", " filled at once "],
+      ]),
+    );
+    expect(read.skips).toEqual({ rest: "filled at once" });
+  });
+
+  it("entries of a device are read whole, and refused when one is not as it must be", async () => {
+    const sent = (value: unknown) => readSentEntries(new Request("http://x/", { method: "POST", body: JSON.stringify(value) }));
+    const done = { id, at: "2026-11-26T10:00:00.000Z", kind: "done", step: "prepare" };
+    expect(await sent({ behind: 3, entries: [done] })).toEqual({ behind: 3, entries: [done] });
+    for (const wrong of [
+      { ...done, id: "one" },
+      { ...done, kind: "burned" },
+      { ...done, grams: 3 },
+      { ...done, step: undefined },
+    ]) {
+      await expect(sent({ behind: 0, entries: [wrong] })).rejects.toThrow();
+    }
+    await expect(sent({ behind: -1, entries: [] })).rejects.toThrow();
+    await expect(sent("nothing")).rejects.toThrow();
+  });
+
+  it("news are wanted from what the browser heard last, else from the address, else from the start", () => {
+    const position = (address: string, last?: string) =>
+      readPosition(new Request(`http://x/news${address}`, last === undefined ? {} : { headers: { "Last-Event-ID": last } }));
+    expect(position("?behind=7")).toBe(7);
+    expect(position("?behind=7", "9")).toBe(9);
+    expect(position("?behind=x")).toBe(0);
+    expect(position("")).toBe(0);
   });
 
   it("an address that cannot be one is not here", () => {

@@ -1,6 +1,10 @@
 import { Refusal } from "@tensidrum/core/formula";
+import { readEntries } from "@tensidrum/core/formats";
+import type { BatchEntry } from "@tensidrum/core/making";
 import Joi from "joi";
 import { readForm } from "../frame/readForm.server";
+import type { TypedSize } from "./begin/batchSize";
+import { benchIntents, typedBenchForm, type BenchForm } from "./batch/benchForm";
 
 const text = (most: number) => Joi.string().allow("").trim().max(most).default("");
 const id = Joi.string().guid();
@@ -29,6 +33,7 @@ export function readBatchId(value: string | undefined): string {
 export interface BeginForm {
   readonly id: string;
   readonly grams: string;
+  readonly size: TypedSize;
   /** What the maker has seen to. */
   readonly seen: readonly string[];
   /** By line: a lot, "none", or "" for what is proposed. */
@@ -40,6 +45,13 @@ export interface BeginForm {
 const begin = Joi.object<BeginForm>({
   id: id.required(),
   grams: text(40),
+  size: Joi.object({
+    by: Joi.string().valid("mass", "containers", "hand").default("mass"),
+    count: text(20),
+    container: text(40),
+    hand: text(40),
+    material: text(120),
+  }),
   seen: Joi.array().items(Joi.string().max(60)).max(20),
   lots: Joi.object().pattern(Joi.string().max(60), Joi.alternatives(id, Joi.valid("", "none"))),
   tares: Joi.object().pattern(Joi.string().max(40), text(40)),
@@ -51,24 +63,11 @@ export function readBeginForm(form: FormData): BeginForm {
   return readForm(begin, {
     id: form.get("id"),
     grams: form.get("grams") ?? "",
+    size: under("size-"),
     seen: form.getAll("seen"),
     lots: under("lot-"),
     tares: under("tare-"),
   });
-}
-
-const benchIntents = ["weigh", "done", "skip", "accept", "correct", "again", "back", "note", "finish"] as const;
-
-/** What was done at the bench, as typed. */
-export interface BenchForm {
-  readonly id: string;
-  readonly intent: (typeof benchIntents)[number];
-  readonly step: string;
-  readonly line: string;
-  readonly grams: string;
-  readonly text: string;
-  /** The entry that is taken back. */
-  readonly entry: string;
 }
 
 const bench = Joi.object<BenchForm>({
@@ -78,11 +77,36 @@ const bench = Joi.object<BenchForm>({
     .required(),
   step: text(80),
   line: text(80),
+  vessel: text(40),
   grams: text(40),
+  minutes: text(20),
   text: text(500),
-  entry: text(40),
+  entry: text(8_000),
+  readOff: Joi.string().valid("", "scale", "simulated scale").default(""),
+  skips: Joi.object().pattern(Joi.string().max(80), Joi.string().allow("").trim().max(400)).default({}),
 });
 
 export function readBenchForm(form: FormData): BenchForm {
-  return readForm(bench, Object.fromEntries(form));
+  return readForm(bench, typedBenchForm(form));
+}
+
+const sentEntries = Joi.object<{ behind: number; entries: readonly { readonly id: string }[] }>({
+  behind: Joi.number().integer().min(0).required(),
+  entries: Joi.array()
+    .items(Joi.object({ id: id.required() }).unknown())
+    .max(500)
+    .required(),
+});
+
+/** Reads entries a device sends, and behind which position it wants to know what there is. */
+export async function readSentEntries(request: Request): Promise<{ readonly behind: number; readonly entries: readonly BatchEntry[] }> {
+  const sent: unknown = await request.json().catch(() => undefined);
+  const { behind, entries } = readForm(sentEntries, sent, {});
+  return { behind, entries: readEntries(entries) };
+}
+
+/** Behind which position news are wanted: what a browser that asks again says, else the address. */
+export function readPosition(request: Request): number {
+  const said = Number(request.headers.get("Last-Event-ID") ?? new URL(request.url).searchParams.get("behind") ?? 0);
+  return Number.isSafeInteger(said) && said > 0 ? said : 0;
 }

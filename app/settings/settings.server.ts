@@ -1,5 +1,6 @@
 import { database } from "../../db/client.server";
-import { saveUnits } from "../../db/makers/queries.server";
+import { findMaker, saveBatchCode, saveUnits } from "../../db/makers/queries.server";
+import { usualBatchCode } from "../../db/makers/schema";
 import { currentMakerId } from "../frame/maker.server";
 import { openContainers, saveContainers } from "./containers.server";
 import { openDrops, weighDrops } from "./drops.server";
@@ -9,8 +10,19 @@ import type { SettingsForm } from "./settingsForm.server";
 
 /** Everything the maker has settled once, and identifiers for new rows. */
 export async function openSettings() {
-  const [scales, containers, drops] = await Promise.all([openScales(), openContainers(), openDrops()]);
-  return { scales, containers, drops, blankIds: { scales: crypto.randomUUID(), containers: crypto.randomUUID() } };
+  const [scales, containers, drops, maker] = await Promise.all([
+    openScales(),
+    openContainers(),
+    openDrops(),
+    findMaker(database(), currentMakerId()),
+  ]);
+  return {
+    scales,
+    containers,
+    drops,
+    batchCode: maker?.batchCode ?? usualBatchCode,
+    blankIds: { scales: crypto.randomUUID(), containers: crypto.randomUUID() },
+  };
 }
 
 export type OpenSettings = Awaited<ReturnType<typeof openSettings>>;
@@ -27,6 +39,12 @@ export async function saveSettings(form: SettingsForm): Promise<SettingsProblem 
     case "units":
       await saveUnits(database(), currentMakerId(), form);
       return null;
+    case "codes": {
+      const message = patternProblem(form.batchCode);
+      if (message !== null) return { form, rows: [], message };
+      await saveBatchCode(database(), currentMakerId(), form.batchCode);
+      return null;
+    }
     case "drops": {
       const message = await weighDrops(form.drops);
       return message === null ? null : { form, rows: [], message };
@@ -37,4 +55,11 @@ export async function saveSettings(form: SettingsForm): Promise<SettingsProblem 
       return rows.length === 0 ? null : { form, rows, message: null };
     }
   }
+}
+
+/** What is wrong with a pattern for codes, or nothing. */
+function patternProblem(pattern: string): string | null {
+  if (!pattern.includes("{n}")) return "A code needs {n}, the number that makes it the only one.";
+  const unknown = /\{(?!(?:letters|yymmdd|yyyy|mm|dd|n)\})[^}]*\}?/.exec(pattern)?.[0];
+  return unknown === undefined ? null : `${unknown} means nothing here. Use {letters}, {yymmdd}, {yyyy}, {mm}, {dd} and {n}.`;
 }

@@ -7,6 +7,7 @@ import { readForm } from "../frame/readForm.server";
 
 export type SettingsForm =
   | { readonly intent: "units"; readonly currency: string; readonly massUnit: MassUnit }
+  | { readonly intent: "codes"; readonly batchCode: string }
   | { readonly intent: "scales" | "containers"; readonly rows: readonly TypedRow[] }
   | { readonly intent: "drops"; readonly drops: TypedDrops };
 
@@ -19,6 +20,8 @@ const units = Joi.object<{ currency: string; massUnit: MassUnit }>({
     .required(),
 });
 
+const codes = Joi.object<{ batchCode: string }>({ batchCode: text(40) });
+
 const drops = Joi.object<TypedDrops>({ material: text(120), drops: text(20), grams: text(20) });
 
 /** Reads one of the forms of the settings. */
@@ -27,5 +30,6 @@ export function readSettingsForm(form: FormData): SettingsForm {
   if (intent === "scales") return { intent, rows: readRows(form, scaleColumns) };
   if (intent === "containers") return { intent, rows: readRows(form, containerColumns) };
   if (intent === "drops") return { intent, drops: readForm(drops, form) };
+  if (intent === "codes") return { intent, ...readForm(codes, form) };
   return { intent: "units", ...readForm(units, form) };
 }

@@ -21,7 +21,7 @@ export const action = answer(async ({ request }: Route.ActionArgs) => {
   return problem === null ? redirect(`/settings#${form.intent}`) : data(problem, { status: 422 });
 });
 
-export default function SettingsRoute({ loaderData: { scales, containers, drops, blankIds } }: Route.ComponentProps) {
+export default function SettingsRoute({ loaderData: { scales, containers, drops, batchCode, blankIds } }: Route.ComponentProps) {
   const problem = useActionData<typeof action>();
   const rowsOf = (intent: "scales" | "containers", stored: OpenSettings["scales"]) => ({
     rows: problem?.form.intent === intent ? problem.form.rows : stored,
@@ -73,6 +73,13 @@ export default function SettingsRoute({ loaderData: { scales, containers, drops,
             <h2 id="units-head">Money and mass</h2>
             <UnitsForm />
           </section>
+          <section id="codes" aria-labelledby="codes-head">
+            <h2 id="codes-head">Codes of batches</h2>
+            <CodesForm
+              batchCode={problem?.form.intent === "codes" ? problem.form.batchCode : batchCode}
+              message={problem?.form.intent === "codes" ? problem.message : null}
+            />
+          </section>
           <section id="drops" aria-labelledby="drops-head">
             <h2 id="drops-head">Drops</h2>
             <DropsForm
@@ -112,6 +119,29 @@ function UnitsForm() {
         Save money and mass
       </Button>
       <p className={classes.hint}>A sheet stays in grams, as the scale shows them. Every field of a mass also takes kg and oz.</p>
+    </Form>
+  );
+}
+
+function CodesForm({ batchCode, message }: { readonly batchCode: string; readonly message: string | null }) {
+  const isBusy = useNavigation().state !== "idle";
+  return (
+    <Form method="post" action="/settings" className={classes.small} key={batchCode}>
+      <label>
+        <span>pattern</span>
+        <input name="batchCode" defaultValue={batchCode} maxLength={40} autoComplete="off" />
+      </label>
+      <Button type="submit" name="intent" value="codes" h={36} variant="outline" loading={isBusy}>
+        Save the pattern
+      </Button>
+      {message !== null && (
+        <p role="alert" className={classes.problem}>
+          {message}
+        </p>
+      )}
+      <p className={classes.hint}>
+        {"{letters} are the first letters of the formula's words, {yymmdd}, {yyyy}, {mm} and {dd} the day, {n} the number."}
+      </p>
     </Form>
   );
 }

@@ -45,7 +45,9 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           </span>
         </p>
         <section className={classes.due} aria-label="What needs a hand">
-          {total === 0 ? <p className={classes.sentence}>Nothing rests, nothing is due.</p> : <DaySentence formulas={formulas} />}
+          {total === 0 && board.batches.length === 0 && <p className={classes.sentence}>Nothing rests, nothing is due.</p>}
+          {total > 0 && <DaySentence formulas={formulas} />}
+          <Batches batches={board.batches} />
         </section>
       </div>
       {total === 0 ? (
@@ -67,6 +69,27 @@ export function Today({ board }: { readonly board: TodayBoard }) {
         </nav>
       )}
     </Frame>
+  );
+}
+
+/** What is on the bench, and what rests in it until when. */
+function Batches({ batches }: { readonly batches: TodayBoard["batches"] }) {
+  if (batches.length === 0) return null;
+  return (
+    <ul className={classes.batches} aria-label="On the bench">
+      {batches.map(({ id, code, name, through, steps, rests }) => (
+        <li key={id}>
+          <Link to={`/bench/${id}`}>{code}</Link> {name},{" "}
+          {rests.length === 0
+            ? `${through} of ${steps} steps done`
+            : rests.map(({ id: rest, text, until }) => (
+                <span key={rest}>
+                  {text.charAt(0).toLowerCase() + text.slice(1)} until <strong>{until}</strong>{" "}
+                </span>
+              ))}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -5,6 +5,7 @@ import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import { currentMakerId } from "../frame/maker.server";
+import { restsNow } from "../frame/rests.server";
 
 const PAGE = 30;
 const FINDINGS_SHOWN = 2;
@@ -13,9 +14,10 @@ const FINDINGS_SHOWN = 2;
 export async function openToday(page: number) {
   const db = database();
   const makerId = currentMakerId();
-  const [rows, total] = await Promise.all([
+  const [rows, total, batches] = await Promise.all([
     listFormulas(db, makerId, { limit: PAGE, offset: (page - 1) * PAGE }),
     countFormulas(db, makerId),
+    restsNow(),
   ]);
   const now = dayjs();
   return {
@@ -25,6 +27,7 @@ export async function openToday(page: number) {
     page,
     pages: Math.max(1, Math.ceil(total / PAGE)),
     total,
+    batches,
     newIds: { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID(), waterLineId: crypto.randomUUID() },
     formulas: rows.map((row) => {
       const profile = profileOf(row.profile);

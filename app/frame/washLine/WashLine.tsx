@@ -1,10 +1,11 @@
 import { memo } from "react";
-import { Link } from "react-router";
-import type { Peg } from "./pegs";
+import { Link, useRouteLoaderData } from "react-router";
+import { BENCH, type Peg } from "./pegs";
 import classes from "./WashLine.module.css";
 
 /** The cord with its six pegs: where the formula is, and the way to the other stations. */
 export const WashLine = memo(function WashLine({ pegs }: { readonly pegs: readonly Peg[] }) {
+  const bench = useRouteLoaderData<{ readonly bench: string | null }>("root")?.bench;
   return (
     <nav className={`${classes.line} not-printed`} aria-label="Stations of a formula">
       <ol className={classes.pegs}>
@@ -14,7 +15,7 @@ export const WashLine = memo(function WashLine({ pegs }: { readonly pegs: readon
             <span className={classes.peg} data-reached={peg.isReached || undefined} aria-hidden="true" />
             <PegName peg={peg} />
             <span className={classes.state} data-alarm={peg.isAlarm || undefined}>
-              {peg.state}
+              {peg.state === BENCH.state ? (bench ?? peg.state) : peg.state}
             </span>
           </li>
         ))}

@@ -33,7 +33,8 @@ export interface OpenPeg {
 }
 
 const CUPBOARD: OpenPeg = { to: "/shelf", state: "your cupboard", isAlarm: false };
-const BENCH: OpenPeg = { to: "/bench", state: "your batches", isAlarm: false };
+/** What the bench says as long as nothing is being made. */
+export const BENCH: OpenPeg = { to: "/bench", state: "your batches", isAlarm: false };
 const CLOSED: OpenPeg = { to: null, state: NOT_OPEN, isAlarm: false };
 
 /** The six stations a formula passes, in order, seen from where the maker stands. */

@@ -7,29 +7,58 @@ interface StreamsProps {
   readonly currentId: string | null;
 }
 
-/** Beakers as streams that merge downwards; the current step is lit, what is through is filled. */
+/** Beakers as streams that merge downwards beside the steps; the current step is lit, what is through is filled. */
 export function Streams({ steps, vessels, currentId }: StreamsProps) {
   const { height, strands, rows } = streamsGeometry(steps, vessels);
-  const current = currentId === null ? undefined : rows.get(currentId);
+  const at = steps.findIndex(({ id }) => id === currentId);
+  const current = rows.get(currentId ?? "");
   const through = steps.filter(({ state }) => state !== "open").length;
-  const label = `${through} of ${steps.length} steps are through. ${strands.map(({ name }) => name).join(", ")} run together.`;
+  const joins = strands.map(({ name }) => name).join(", ");
+  const contents = steps.filter(({ content }) => content !== null && content > 0);
+  const label = `${through} of ${steps.length} steps are through${at === -1 ? "" : `, the next is ${steps[at]?.title ?? ""}`}. ${joins} run together${contents.length === 0 ? "" : ` to ${Math.round(contents.at(-1)?.content ?? 0)} g`}.`;
   return (
-    <svg className={classes.streams} viewBox={`0 0 ${STREAMS.width} ${height}`} role="img" aria-label={label}>
-      {current !== undefined && (
-        <rect className={classes.band} x={0} y={current.y - STREAMS.row / 2} width={STREAMS.width} height={STREAMS.row} />
-      )}
-      {strands.map(({ vessel, path }) => (
-        <path key={vessel} className={classes.strand} d={path} />
-      ))}
-      {steps.map(({ id, state }) => {
-        const row = rows.get(id);
-        return row?.x == null ? null : <circle key={id} className={classes.dot} data-state={state} cx={row.x} cy={row.y} r={4} />;
-      })}
-      {strands.map(({ vessel, name, x, top }) => (
-        <text key={vessel} className={classes.name} x={x} y={top - 15} textAnchor="middle">
-          {name}
-        </text>
-      ))}
-    </svg>
+    <div className={classes.streams}>
+      <ol className={classes.steps} style={{ paddingTop: STREAMS.pad }}>
+        {steps.map(({ id, title, state }, index) => (
+          <li key={id} data-state={state} data-current={id === currentId || undefined} style={{ height: STREAMS.row }}>
+            <span className={classes.number}>{index + 1}</span>
+            <span className={classes.title}>
+              {title}
+              <span className="only-for-readers">{state === "open" ? "" : `, ${state}`}</span>
+            </span>
+          </li>
+        ))}
+      </ol>
+      <svg className={classes.picture} viewBox={`0 0 ${STREAMS.width} ${height}`} role="img" aria-label={label}>
+        {strands.map(({ vessel, path }) => (
+          <path key={vessel} className={classes.toCome} d={path} />
+        ))}
+        {current !== undefined && (
+          <clipPath id="streams-through">
+            <rect x={0} y={0} width={STREAMS.width} height={current.y} />
+          </clipPath>
+        )}
+        <g clipPath={current === undefined ? undefined : "url(#streams-through)"}>
+          {strands.map(({ vessel, path }) => (
+            <path key={vessel} className={classes.strand} d={path} />
+          ))}
+        </g>
+        {current !== undefined && (
+          <path
+            className={classes.band}
+            d={`M-2 ${current.y - STREAMS.row / 2}H${STREAMS.width}M-2 ${current.y + STREAMS.row / 2}H${STREAMS.width}`}
+          />
+        )}
+        {steps.map(({ id, state }) => {
+          const row = rows.get(id);
+          return row?.x == null ? null : <circle key={id} className={classes.dot} data-state={state} cx={row.x} cy={row.y} r={4} />;
+        })}
+        {strands.map(({ vessel, name, x, top }) => (
+          <text key={vessel} className={classes.name} x={x} y={top - 21} textAnchor="middle">
+            {name.replace(/ beaker$/, "")}
+          </text>
+        ))}
+      </svg>
+    </div>
   );
 }

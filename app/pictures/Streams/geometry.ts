@@ -3,8 +3,8 @@ export interface StreamStep {
   readonly id: string;
   /** Null away from the beakers. */
   readonly vessel: string | null;
-  /** What is weighed in here, g. */
-  readonly grams: number;
+  /** What is in its beaker once it is through, g; null away from the beakers. */
+  readonly content: number | null;
   readonly after: readonly string[];
 }
 
@@ -13,7 +13,7 @@ export interface StreamVessel {
   readonly name: string;
 }
 
-export const STREAMS = { width: 300, row: 30, widest: 54, floor: 5, pad: 26 } as const;
+export const STREAMS = { width: 168, row: 34, widest: 42, floor: 5, pad: 26 } as const;
 
 export interface Strand {
   readonly vessel: string;
@@ -42,8 +42,7 @@ export function streamsGeometry(steps: readonly StreamStep[], vessels: readonly 
   const xOf = new Map(used.map(({ id }, at) => [id, gap * (at + 0.5)]));
   const rowOf = new Map(steps.map(({ id }, at) => [id, STREAMS.pad + at * STREAMS.row + STREAMS.row / 2]));
   const vesselOf = new Map(steps.map(({ id, vessel }) => [id, vessel]));
-  const masses = runningMasses(steps);
-  const heaviest = Math.max(1, ...[...masses.values()].map((grams) => grams));
+  const heaviest = Math.max(1, ...steps.map(({ content }) => content ?? 0));
   const widthOf = (grams: number): number => Math.max(STREAMS.floor, (STREAMS.widest * grams) / heaviest);
   const strands = used.map(({ id, name }): Strand => {
     const own = steps.filter(({ vessel }) => vessel === id);
@@ -52,7 +51,7 @@ export function streamsGeometry(steps: readonly StreamStep[], vessels: readonly 
     const joined = steps.find(
       ({ vessel, after }) => vessel !== null && vessel !== id && after.some((step) => step === last?.id && vesselOf.get(step) === id),
     );
-    const points = own.map((step) => ({ y: rowOf.get(step.id) ?? 0, half: widthOf(masses.get(step.id) ?? 0) / 2 }));
+    const points = own.map((step) => ({ y: rowOf.get(step.id) ?? 0, half: widthOf(step.content ?? 0) / 2 }));
     return {
       vessel: id,
       name,
@@ -66,26 +65,6 @@ export function streamsGeometry(steps: readonly StreamStep[], vessels: readonly 
     strands,
     rows: new Map(steps.map(({ id, vessel }) => [id, { y: rowOf.get(id) ?? 0, x: vessel === null ? null : (xOf.get(vessel) ?? null) }])),
   };
-}
-
-/** What is in the beaker of each step once it is through, g; a beaker that is poured into another is empty then. */
-function runningMasses(steps: readonly StreamStep[]): ReadonlyMap<string, number> {
-  const held = new Map<string, number>();
-  const vesselOf = new Map(steps.map(({ id, vessel }) => [id, vessel]));
-  const masses = new Map<string, number>();
-  for (const { id, vessel, grams, after } of steps) {
-    if (vessel === null) continue;
-    let total = (held.get(vessel) ?? 0) + grams;
-    for (const step of after) {
-      const from = vesselOf.get(step);
-      if (from == null || from === vessel) continue;
-      total += held.get(from) ?? 0;
-      held.set(from, 0);
-    }
-    held.set(vessel, total);
-    masses.set(id, total);
-  }
-  return masses;
 }
 
 const ROOM = 11;

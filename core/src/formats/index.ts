@@ -15,7 +15,7 @@ export {
   readUnmix,
 } from "./readFiles.ts";
 export type { DilutionFile, LotOfFile, MaterialsFile } from "./readFiles.ts";
-export { readBatch } from "./readBatch.ts";
+export { readBatch, readEntries } from "./readBatch.ts";
 export type { BatchFile } from "./readBatch.ts";
 export { readFormula, readLabelledFormula } from "./readFormula.ts";
 export type { LabelledFormula } from "./readFormula.ts";

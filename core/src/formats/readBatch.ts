@@ -3,7 +3,7 @@ import type { Formula } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import type { BatchEntry } from "../making/batch/entries.ts";
 import { checked, refusalOf } from "./checked.ts";
-import { batchSchema } from "./files/batchFile.ts";
+import { batchSchema, entriesSchema } from "./files/batchFile.ts";
 import { wholeFormula } from "./readFormula.ts";
 
 /** The record of a batch as a file tells it. */
@@ -38,6 +38,25 @@ const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
   finished: ["yieldGrams"],
 };
 
+/** What an entry may tell beside that. */
+const MAY: Partial<Readonly<Record<BatchEntry["kind"], readonly string[]>>> = {
+  weighed: ["readOff"],
+  measured: ["readOff"],
+  noted: ["step"],
+  photographed: ["step"],
+};
+
+/**
+ * Reads entries of a batch as a device sends them.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+export function readEntries(value: unknown): readonly BatchEntry[] {
+  const entries = checked<readonly BatchEntry[]>(entriesSchema, value);
+  const faults = entryFaults(entries, null);
+  if (faults.length > 0) throw refusalOf(faults);
+  return entries;
+}
+
 /**
  * Reads the record of a batch, format tensidrum-batch/1.
  * @throws Refusal with the path of every field that cannot be taken.
@@ -59,7 +78,8 @@ export function readBatch(value: unknown, library: MaterialsBySlug): BatchFile {
   return { ...rest, formula, lots, entries };
 }
 
-function entryFaults(entries: readonly BatchEntry[], lines: ReadonlySet<string>): readonly FieldFault[] {
+/** @param lines those of the formula; null where it is not at hand */
+function entryFaults(entries: readonly BatchEntry[], lines: ReadonlySet<string> | null): readonly FieldFault[] {
   const seen = new Set<string>();
   return entries.flatMap((entry, at) => {
     const path = `entries[${at}]`;
@@ -69,7 +89,12 @@ function entryFaults(entries: readonly BatchEntry[], lines: ReadonlySet<string>)
       .map((field) => fault(`${path}.${field}`, `"${entry.kind}" needs it`));
     if (seen.has(entry.id)) faults.push(fault(`${path}.id`, `"${entry.id}" stands twice`));
     seen.add(entry.id);
-    if ("line" in entry && !lines.has(entry.line)) faults.push(fault(`${path}.line`, `"${entry.line}" is no line of the formula`));
+    const known = new Set(["id", "at", "kind", ...NEEDS[entry.kind], ...(MAY[entry.kind] ?? [])]);
+    faults.push(
+      ...Object.keys(told).flatMap((field) => (known.has(field) ? [] : [fault(`${path}.${field}`, `"${entry.kind}" has no such field`)])),
+    );
+    if (lines !== null && "line" in entry && !lines.has(entry.line))
+      faults.push(fault(`${path}.line`, `"${entry.line}" is no line of the formula`));
     return faults;
   });
 }

@@ -34,7 +34,7 @@ export type { CornerCharge, CornerShares, Rebalanced } from "./change/rebalance.
 export { newCleanser } from "./change/newCleanser.ts";
 export { openRecipe } from "./change/openRecipe.ts";
 export type { OpenAmount, OpenRecipe } from "./change/openRecipe.ts";
-export { batchForContainers, batchForMaterial, scaleToBatch } from "./change/scaling.ts";
+export { batchForContainers, batchForMaterial, scaleToBatch, USUAL_LOSS_PERCENT } from "./change/scaling.ts";
 export { substitute } from "./change/substitute.ts";
 export { substitutesFor } from "./change/substitutes.ts";
 export type { Substitute } from "./change/substitutes.ts";

@@ -28,6 +28,8 @@ const entry = Joi.object({
   yieldGrams: positiveField,
 });
 
+export const entriesSchema = Joi.array().items(entry).max(MOST_ENTRIES).required();
+
 /** The record of a batch: what it was planned from, its lots, and everything that was entered. */
 export const batchSchema = Joi.object({
   format: Joi.string().valid("tensidrum-batch/1").required(),
@@ -39,5 +41,5 @@ export const batchSchema = Joi.object({
   lots: Joi.array()
     .items(Joi.object({ line: idField.required(), code: nameField.required(), grams: positiveField.required() }))
     .max(MOST_ENTRIES),
-  entries: Joi.array().items(entry).max(MOST_ENTRIES).required(),
+  entries: entriesSchema,
 });

@@ -1,9 +1,9 @@
 import { data, redirect, useActionData } from "react-router";
-import { answer } from "../frame/answer.server";
+import { answer } from "../../frame/answer.server";
 import type { Route } from "./+types/beginRoute";
 import { begin, openBegin } from "./begin.server";
 import { BeginPage } from "./BeginPage";
-import { readBeginForm, readVersionAddress } from "./forms.server";
+import { readBeginForm, readVersionAddress } from "../forms.server";
 
 const LONGEST_SIZE = 40;
 

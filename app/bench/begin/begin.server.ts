@@ -1,19 +1,23 @@
 import { coreVersion, Refusal } from "@tensidrum/core/formula";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { planBatch, preflight, stepsOf, type BatchEntry } from "@tensidrum/core/making";
-import { readMassGrams, readNumber, writtenShort } from "@tensidrum/core/quantities";
+import { readNumber, writtenShort } from "@tensidrum/core/quantities";
 import type { LotShare } from "@tensidrum/core/stock";
 import dayjs from "dayjs";
-import { database } from "../../db/client.server";
-import { codesOfBatches, findBatch } from "../../db/batches/queries.server";
-import { addEntries, beginBatch } from "../../db/batches/writes.server";
-import { brokenConstraint } from "../../db/failures.server";
-import { findVersion, listLineLots, listLines } from "../../db/formulas/queries.server";
-import { listScales } from "../../db/scales/queries.server";
-import { listLots } from "../../db/stock/queries.server";
-import { currentMakerId } from "../frame/maker.server";
-import { batchCodeStart, nextBatchCode } from "./batchCode";
-import type { BeginForm } from "./forms.server";
+import { database } from "../../../db/client.server";
+import { codesOfBatches, findBatch } from "../../../db/batches/queries.server";
+import { beginBatch } from "../../../db/batches/writes.server";
+import { brokenConstraint } from "../../../db/failures.server";
+import { findVersion, listLineLots, listLines } from "../../../db/formulas/queries.server";
+import { listContainers } from "../../../db/containers/queries.server";
+import { findMaker } from "../../../db/makers/queries.server";
+import { usualBatchCode } from "../../../db/makers/schema";
+import { listScales } from "../../../db/scales/queries.server";
+import { listLots } from "../../../db/stock/queries.server";
+import { currentMakerId } from "../../frame/maker.server";
+import { batchCode, batchCodeStart } from "./batchCode";
+import type { BeginForm } from "../forms.server";
+import { batchSize, noSize } from "./batchSize";
 import { proposeLots } from "./proposeLots";
 
 interface Wanted {
@@ -21,7 +25,7 @@ interface Wanted {
   readonly number: number;
 }
 
-const nothingTyped = { seen: [], lots: {}, tares: {} };
+const nothingTyped = { seen: [], lots: {}, tares: {}, size: noSize };
 
 async function foundVersion(wanted: Wanted) {
   const found = await findVersion(database(), currentMakerId(), wanted);
@@ -32,22 +36,23 @@ async function foundVersion(wanted: Wanted) {
   return { version: found.version, snapshot };
 }
 
-type Typed = Pick<BeginForm, "seen" | "lots" | "tares">;
+type Typed = Pick<BeginForm, "seen" | "lots" | "tares" | "size">;
 
 /** The plan of a batch of that size, with its lots and what must be right before it. */
 async function planned(wanted: Wanted, grams: string, typed: Typed) {
   const db = database();
   const makerId = currentMakerId();
   const { version, snapshot } = await foundVersion(wanted);
-  const [lines, chosen, standing, scales] = await Promise.all([
+  const [lines, chosen, standing, scales, containers] = await Promise.all([
     listLines(db, makerId, version.id),
     listLineLots(db, makerId, version.id),
     listLots(db, makerId),
     listScales(db, makerId),
+    listContainers(db, makerId),
   ]);
-  const read = grams === "" ? null : readMassGrams(grams);
-  const batchGrams = read?.ok === true ? read.value : snapshot.batchGrams;
   const materials: MaterialsBySlug = new Map(snapshot.materials?.map((material) => [material.slug, material]));
+  const size = batchSize({ formula: snapshot, materials, grams, size: typed.size, containers });
+  const batchGrams = "grams" in size ? size.grams : snapshot.batchGrams;
   const ownScales = scales.map(({ name, readabilityGrams, capacityGrams }) => ({ name, readabilityGrams, capacityGrams }));
   const plan = planBatch({ ...snapshot, scales: ownScales }, batchGrams, materials);
   const { vessels } = stepsOf(plan.formula, materials);
@@ -76,25 +81,34 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
     tares,
     today: dayjs().format("YYYY-MM-DD"),
   });
-  const sizeProblem = read !== null && !read.ok ? "Give the batch as 600 g or 1.2 kg." : null;
-  return { version, plan, vessels, lines, standing, shares, lotOf, tares, items, batchGrams, sizeProblem };
+  const sizeProblem = "problem" in size ? size.problem : null;
+  const why = "why" in size ? size.why : null;
+  return { version, plan, vessels, lines, standing, shares, lotOf, tares, items, batchGrams, sizeProblem, why, containers };
 }
 
 /** The page before a batch: its size, its lots, its beakers, and what must be right. */
 export async function openBegin(wanted: Wanted, grams: string, typed: Typed = nothingTyped) {
-  const { plan, vessels, lines, standing, shares, lotOf, items, batchGrams, sizeProblem } = await planned(wanted, grams, typed);
+  const { plan, vessels, lines, standing, shares, lotOf, items, batchGrams, sizeProblem, why, containers } = await planned(
+    wanted,
+    grams,
+    typed,
+  );
   return {
     ...wanted,
     id: crypto.randomUUID(),
     name: plan.formula.name,
     grams: writtenShort(batchGrams, 3),
     sizeProblem,
+    /** How the size was reckoned; null where it was given. */
+    sizeWhy: why,
+    containers: containers.map(({ id, name }) => ({ id, name })),
     typed,
     items,
     vessels,
     stepCount: plan.steps.length,
     lines: lines.map(({ id, materialId, facts }) => ({
       id,
+      slug: facts.slug,
       name: shownMaterial(facts).name,
       grams: plan.targets.get(id) ?? 0,
       wish: typed.lots[id] ?? "",
@@ -119,9 +133,12 @@ export async function begin(wanted: Wanted, form: BeginForm): Promise<string | n
   if (stop !== undefined) return `${stop.what} ${stop.why}`;
   const unseen = items.find(({ id, state }) => state === "ask" && !form.seen.includes(id));
   if (unseen !== undefined) return `Not ticked yet: ${unseen.what}`;
-  const start = batchCodeStart(plan.formula.name, dayjs().format("YYYY-MM-DD"));
-  const code = nextBatchCode(start, await codesOfBatches(db, makerId, start));
-  const batch = { id: form.id, versionId: version.id, code, formula: plan.formula, steps: plan.steps, vessels, coreVersion };
+  const pattern = (await findMaker(db, makerId))?.batchCode ?? usualBatchCode;
+  const of = { name: plan.formula.name, day: dayjs().format("YYYY-MM-DD") };
+  const code = batchCode(pattern, { ...of, taken: await codesOfBatches(db, makerId, batchCodeStart(pattern, of)) });
+  const at = new Date().toISOString();
+  const entries = [...tares].map(([vessel, grams]): BatchEntry => ({ id: crypto.randomUUID(), at, kind: "tared", vessel, grams }));
+  const batch = { id: form.id, versionId: version.id, code, formula: plan.formula, steps: plan.steps, vessels, coreVersion, entries };
   try {
     const short = await beginBatch(
       db,
@@ -134,8 +151,5 @@ export async function begin(wanted: Wanted, form: BeginForm): Promise<string | n
     if (brokenConstraint(error) === "taken") return "A batch was begun in another window just now. Begin this one again.";
     throw error;
   }
-  const at = new Date().toISOString();
-  const entries = [...tares].map(([vessel, grams]): BatchEntry => ({ id: crypto.randomUUID(), at, kind: "tared", vessel, grams }));
-  await addEntries(db, makerId, form.id, { entries, after: () => ({ lots: new Map(), finishedAt: null }) });
   return null;
 }

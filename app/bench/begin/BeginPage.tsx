@@ -1,11 +1,11 @@
 import { Button } from "@mantine/core";
 import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link, useNavigation } from "react-router";
-import { Frame } from "../frame/Frame";
-import { WashLine } from "../frame/washLine/WashLine";
+import { Frame } from "../../frame/Frame";
+import { WashLine } from "../../frame/washLine/WashLine";
 import type { OpenBegin } from "./begin.server";
-import { benchPegs } from "./benchPegs";
-import classes from "./Bench.module.css";
+import { benchPegs } from "../benchPegs";
+import classes from "../Bench.module.css";
 
 interface BeginPageProps {
   readonly plan: OpenBegin;
@@ -67,14 +67,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
         </section>
         <section aria-labelledby="lots-head">
           <h2 id="lots-head">How much, and from which lots</h2>
-          <p className={classes.size}>
-            <label>
-              batch <input name="grams" defaultValue={plan.grams} inputMode="decimal" autoComplete="off" aria-label="Batch, g" /> g
-            </label>
-            <button type="submit" name="intent" value="look" disabled={isBusy}>
-              Look again
-            </button>
-          </p>
+          <Size plan={plan} isBusy={isBusy} />
           <table className={classes.list}>
             <thead>
               <tr>
@@ -126,5 +119,56 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
         </section>
       </Form>
     </Frame>
+  );
+}
+
+/** How large the batch is to be: by its mass, by what it fills, or by what is left of one material. */
+function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boolean }) {
+  const { size } = plan.typed;
+  return (
+    <div className={classes.size}>
+      <label>
+        <input type="radio" name="size-by" value="mass" defaultChecked={size.by === "mass"} /> by mass
+      </label>
+      <label>
+        batch <input name="grams" defaultValue={plan.grams} inputMode="decimal" autoComplete="off" aria-label="Batch, g" /> g
+      </label>
+      {plan.containers.length > 0 && (
+        <>
+          <label>
+            <input type="radio" name="size-by" value="containers" defaultChecked={size.by === "containers"} /> by containers
+          </label>
+          <span>
+            <input name="size-count" defaultValue={size.count} inputMode="numeric" autoComplete="off" aria-label="How many containers" /> ×{" "}
+            <select name="size-container" defaultValue={size.container} aria-label="Container">
+              <option value="">choose one</option>
+              {plan.containers.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </span>
+        </>
+      )}
+      <label>
+        <input type="radio" name="size-by" value="hand" defaultChecked={size.by === "hand"} /> by what I have
+      </label>
+      <span>
+        <input name="size-hand" defaultValue={size.hand} inputMode="decimal" autoComplete="off" aria-label="What I have of it, g" /> g of{" "}
+        <select name="size-material" defaultValue={size.material} aria-label="Material">
+          <option value="">choose one</option>
+          {plan.lines.map(({ id, slug, name }) => (
+            <option key={id} value={slug}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </span>
+      {plan.sizeWhy !== null && <p>{plan.sizeWhy}</p>}
+      <button type="submit" name="intent" value="look" disabled={isBusy} data-act="Reckon with this size and these lots">
+        Look again
+      </button>
+    </div>
   );
 }

@@ -1,0 +1,105 @@
+import { shownMaterial } from "@tensidrum/core/library";
+import {
+  batchState,
+  contentsOf,
+  evaporationAt,
+  partTargetGrams,
+  type BatchEntry,
+  type BatchLine,
+  type BatchPlan,
+  type BatchState,
+  type ReadOff,
+} from "@tensidrum/core/making";
+import { decimalPlaces, finestFirst, scaleFor, writtenMass, type Scale } from "@tensidrum/core/quantities";
+import type { SentBatch } from "./sentBatch";
+
+/** A scale nobody told of is taken to show hundredths. */
+const USUAL_STEP_GRAMS = 0.01;
+
+export interface LineView extends BatchLine {
+  readonly name: string;
+  readonly decimals: number;
+  readonly scale: Scale | null;
+  readonly lots: readonly { readonly code: string; readonly grams: number }[];
+  /** Null for a weight that was typed. */
+  readonly readOff: ReadOff | null;
+}
+
+/** A batch where it stands, with what its pages show of it. */
+export interface BatchView extends Omit<BatchState, "lines"> {
+  readonly id: string;
+  readonly code: string;
+  readonly name: string;
+  readonly batch: string;
+  readonly decimals: number;
+  readonly vessels: SentBatch["vessels"];
+  readonly lines: readonly LineView[];
+  /** What is in the beaker of each step once it is through, g. */
+  readonly contents: ReadonlyMap<string, number>;
+  readonly inBeakersGrams: number;
+  readonly toComeGrams: number;
+  /** The last thing that can be taken back. */
+  readonly last: BatchEntry | null;
+}
+
+export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly BatchEntry[]): BatchView {
+  const state = batchState(plan, entries);
+  const fromFinest = finestFirst(plan.formula.scales);
+  const materialOf = new Map(
+    [...plan.formula.lines, ...(plan.formula.splits ?? []).flatMap(({ lines }) => lines)].map(({ id, material }) => [id, material]),
+  );
+  const lines = [...state.lines.values()].map((line): LineView => {
+    const material = plan.materials.get(materialOf.get(line.line) ?? "");
+    const scale = scaleFor(line.targetGrams, fromFinest) ?? null;
+    const weight = state.standing.findLast((entry) => entry.kind === "weighed" && entry.line === line.line);
+    return {
+      ...line,
+      name: material === undefined ? line.line : shownMaterial(material).name,
+      decimals: decimalPlaces(scale?.readabilityGrams ?? USUAL_STEP_GRAMS),
+      scale,
+      lots: sent.lots.filter((lot) => lot.line === line.line).map(({ code, grams }) => ({ code, grams })),
+      readOff: weight?.kind === "weighed" ? (weight.readOff ?? null) : null,
+    };
+  });
+  return {
+    ...state,
+    id: sent.id,
+    code: sent.code,
+    name: plan.formula.name,
+    batch: writtenMass(plan.formula.batchGrams),
+    decimals: decimalPlaces(fromFinest[0]?.readabilityGrams ?? USUAL_STEP_GRAMS),
+    vessels: sent.vessels,
+    lines,
+    contents: contentsOf(plan, state),
+    inBeakersGrams: lines.reduce((sum, { actualGrams }) => sum + (actualGrams ?? 0), 0),
+    toComeGrams: lines.reduce((sum, { actualGrams, targetGrams }) => sum + (actualGrams === null ? targetGrams : 0), 0),
+    last: state.standing.findLast(({ kind }) => canBeTakenBack.has(kind)) ?? null,
+  };
+}
+
+const canBeTakenBack = new Set<BatchEntry["kind"]>(["done", "skipped", "weighed", "measured", "accepted", "corrected", "finished"]);
+
+/** What a step puts on the scale beside its lines, and what it should show. */
+export interface Measuring {
+  readonly what: "before-heating" | "after-heating" | "part";
+  /** Null where it is not known. */
+  readonly targetGrams: number | null;
+  /** Null while it has not been weighed. */
+  readonly actualGrams: number | null;
+  /** Hot water to put back, g; null where there is none to tell. */
+  readonly topUpGrams: number | null;
+}
+
+/** What the step measures; null for one that measures nothing. */
+export function measuringOf(plan: BatchPlan, view: BatchView, stepId: string): Measuring | null {
+  const what = plan.steps.find(({ id }) => id === stepId)?.measures;
+  if (what === undefined) return null;
+  const state = { ...view, lines: new Map(view.lines.map((line) => [line.line, line])) };
+  const steam = evaporationAt(plan, state, stepId);
+  return {
+    what,
+    targetGrams: what === "part" ? partTargetGrams(plan, state, stepId) : (steam?.expectedGrams ?? null),
+    actualGrams: view.measured.get(stepId) ?? null,
+    topUpGrams: steam?.topUpGrams ?? null,
+  };
+}

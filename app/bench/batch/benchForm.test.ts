@@ -1,0 +1,53 @@
+import { describe, expect, it } from "vitest";
+import { entriesOf, gramsOfWeight, typedBenchForm, type BenchForm } from "./benchForm";
+
+const AT = "2026-11-26T10:00:00.000Z";
+const form = (changes: Partial<BenchForm>): BenchForm => ({ ...typedBenchForm(new FormData()), id: "one", ...changes });
+
+describe("a typed weight", () => {
+  it.each([
+    ["84", 84],
+    ["84,05 g", 84.05],
+    [" 84.05G ", 84.05],
+    ["84 grams", 84],
+    ["-4", -4],
+  ])("%j is %d g", (text, value) => {
+    expect(gramsOfWeight(text)).toEqual({ value });
+  });
+
+  it.each([
+    ["3 oz", "not oz"],
+    ["0.084 kg", "not kg"],
+    ["84 ml", "not ml"],
+    ["a lot", "in grams"],
+    ["", "in grams"],
+    ["1,234.5", "in grams"],
+  ])("%j is answered in words", (text, words) => {
+    expect(gramsOfWeight(text)).toMatchObject({ problem: expect.stringContaining(words) as string });
+  });
+});
+
+describe("the entries of a form", () => {
+  it("a weight is marked by what it was read off, a typed one by nothing", () => {
+    const weigh = form({ intent: "weigh", step: "s", line: "l", grams: "12.5" });
+    const typed = { id: "one", at: AT, kind: "weighed", step: "s", line: "l", grams: 12.5 };
+    expect(entriesOf(weigh, AT)).toEqual({ entries: [typed] });
+    expect(entriesOf({ ...weigh, readOff: "simulated scale" }, AT)).toEqual({ entries: [{ ...typed, readOff: "simulated scale" }] });
+  });
+
+  it("a beaker begun again takes back every entry of it", () => {
+    const made = entriesOf(form({ intent: "restart", entry: "c b a" }), AT);
+    expect("entries" in made && made.entries.map((entry) => (entry.kind === "taken-back" ? entry.entry : ""))).toEqual(["c", "b", "a"]);
+  });
+
+  it("closing early skips what was said, then ends", () => {
+    const made = entriesOf(form({ intent: "finish", grams: "480", skips: { rest: "filled at once" } }), AT);
+    expect("entries" in made && made.entries.map(({ kind }) => kind)).toEqual(["skipped", "finished"]);
+    expect(entriesOf(form({ intent: "finish", grams: "much" }), AT)).toMatchObject({ problem: "Weigh what came out and give the grams." });
+  });
+
+  it("a clock has minutes, and a name when none was given", () => {
+    expect(entriesOf(form({ intent: "timer", minutes: "5 min" }), AT)).toMatchObject({ entries: [{ minutes: 5, text: "clock" }] });
+    expect(entriesOf(form({ intent: "timer", minutes: "" }), AT)).toMatchObject({ problem: expect.stringContaining("minutes") as string });
+  });
+});

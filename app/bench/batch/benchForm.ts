@@ -1,0 +1,130 @@
+import { readNumber } from "@tensidrum/core/quantities";
+import type { BatchEntry, ReadOff } from "@tensidrum/core/making";
+
+export const benchIntents = [
+  "weigh",
+  "measure",
+  "done",
+  "skip",
+  "accept",
+  "correct",
+  "again",
+  "restart",
+  "back",
+  "note",
+  "timer",
+  "end-wait",
+  "pause",
+  "resume",
+  "tare",
+  "finish",
+] as const;
+
+/** What was done at the bench, as typed. */
+export interface BenchForm {
+  readonly id: string;
+  readonly intent: (typeof benchIntents)[number];
+  readonly step: string;
+  readonly line: string;
+  readonly vessel: string;
+  readonly grams: string;
+  readonly minutes: string;
+  readonly text: string;
+  /** The entries that are taken back, with spaces between, or the one that began the wait that is ended. */
+  readonly entry: string;
+  /** Empty for a weight that was typed. */
+  readonly readOff: "" | ReadOff;
+  /** By step that is still open at the end: why it was skipped. */
+  readonly skips: Readonly<Record<string, string>>;
+}
+
+/** A form of the bench as the page holds it; whether it can be one is for the reader on the server. */
+export function typedBenchForm(form: FormData): BenchForm {
+  const said = (name: string): string => String(form.get(name) ?? "").trim();
+  return {
+    id: said("id"),
+    intent: said("intent") as BenchForm["intent"],
+    step: said("step"),
+    line: said("line"),
+    vessel: said("vessel"),
+    grams: said("grams"),
+    minutes: said("minutes"),
+    text: said("text"),
+    entry: said("entry"),
+    readOff: said("readOff") as BenchForm["readOff"],
+    skips: Object.fromEntries(
+      [...form].flatMap(([name, value]) => (name.startsWith("skip-") ? [[name.slice("skip-".length), String(value).trim()]] : [])),
+    ),
+  };
+}
+
+type Made = { readonly entries: readonly BatchEntry[] } | { readonly problem: string };
+
+/**
+ * The entries a form makes; what cannot be read is answered in words. Whether they may follow what there is already is
+ * for the core to say.
+ * @param at ISO in UTC
+ */
+export function entriesOf(form: BenchForm, at: string): Made {
+  const head = { id: form.id, at };
+  const one = (entry: BatchEntry): Made => ({ entries: [entry] });
+  const step = form.step === "" ? null : form.step;
+  switch (form.intent) {
+    case "weigh":
+    case "measure":
+    case "tare":
+      return weightEntry(form, head);
+    case "done":
+      return one({ ...head, kind: "done", step: form.step });
+    case "skip":
+      return one({ ...head, kind: "skipped", step: form.step, reason: form.text });
+    case "accept":
+    case "correct":
+      return one({ ...head, kind: form.intent === "accept" ? "accepted" : "corrected", line: form.line });
+    case "again":
+    case "back":
+      return one({ ...head, kind: "taken-back", entry: form.entry });
+    case "restart":
+      return { entries: form.entry.split(" ").map((entry): BatchEntry => ({ id: crypto.randomUUID(), at, kind: "taken-back", entry })) };
+    case "note":
+      return one({ ...head, kind: "noted", step, text: form.text });
+    case "timer": {
+      const minutes = readNumber(form.minutes.replace(/\s*min(utes?)?$/i, ""));
+      if (!minutes.ok) return { problem: "Type how many minutes the clock is to run." };
+      return one({ ...head, kind: "timer", text: form.text === "" ? "clock" : form.text, minutes: minutes.value });
+    }
+    case "end-wait":
+      return one({ ...head, kind: "wait-ended", wait: form.entry });
+    case "pause":
+    case "resume":
+      return one({ ...head, kind: form.intent === "pause" ? "paused" : "resumed" });
+    case "finish": {
+      const grams = gramsOfWeight(form.grams);
+      if ("problem" in grams) return { problem: "Weigh what came out and give the grams." };
+      const skipped = Object.entries(form.skips).map(([id, reason]): BatchEntry => {
+        return { id: crypto.randomUUID(), at, kind: "skipped", step: id, reason };
+      });
+      return { entries: [...skipped, { ...head, kind: "finished", yieldGrams: grams.value }] };
+    }
+  }
+}
+
+function weightEntry(form: BenchForm, head: { readonly id: string; readonly at: string }): Made {
+  const read = gramsOfWeight(form.grams);
+  if ("problem" in read) return read;
+  const grams = read.value;
+  const readOff = form.readOff === "" ? {} : { readOff: form.readOff };
+  if (form.intent === "tare") return { entries: [{ ...head, kind: "tared", vessel: form.vessel, grams }] };
+  if (form.intent === "measure") return { entries: [{ ...head, kind: "measured", step: form.step, grams, ...readOff }] };
+  return { entries: [{ ...head, kind: "weighed", step: form.step, line: form.line, grams, ...readOff }] };
+}
+
+/** A weight as a scale in grams shows it: a number, alone or with g. */
+export function gramsOfWeight(text: string): { readonly value: number } | { readonly problem: string } {
+  const unit = /[a-zµ]+\.?$/i.exec(text.trim())?.[0] ?? "";
+  if (unit !== "" && /\d/.test(text) && !/^(g|grams?)$/i.test(unit)) {
+    return { problem: `Your scales show grams, not ${unit}. Set the scale to g and type what it shows.` };
+  }
+  const read = readNumber(unit === "" ? text : text.trim().slice(0, -unit.length));
+  return read.ok ? { value: read.value } : { problem: "Type the weight in grams, as the scale shows it." };
+}

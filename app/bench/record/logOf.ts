@@ -1,0 +1,77 @@
+import type { BatchEntry } from "@tensidrum/core/making";
+import { standingEntries } from "@tensidrum/core/making";
+import { written } from "@tensidrum/core/quantities";
+import type { BatchView } from "../batch/batchView";
+
+export interface LogRow {
+  readonly id: string;
+  readonly at: string;
+  readonly what: string;
+  /** It was taken back later. */
+  readonly isBack: boolean;
+  readonly isSimulated: boolean;
+}
+
+/** Everything that was entered, in order and in words, also what was taken back. */
+export function logOf(view: BatchView, entries: readonly BatchEntry[]): readonly LogRow[] {
+  const standing = new Set(standingEntries(entries).map(({ id }) => id));
+  const byId = new Map(entries.map((entry) => [entry.id, entry]));
+  return [...byId.values()].map((entry) => ({
+    id: entry.id,
+    at: entry.at,
+    what: entryWords(entry, view, byId),
+    isBack: entry.kind !== "taken-back" && !standing.has(entry.id),
+    isSimulated: "readOff" in entry && entry.readOff === "simulated scale",
+  }));
+}
+
+/** An entry in words, for the record and for what waits to be sent. */
+export function entryWords(
+  entry: BatchEntry,
+  view: Pick<BatchView, "steps" | "lines" | "vessels" | "decimals">,
+  byId?: ReadonlyMap<string, BatchEntry>,
+): string {
+  const step = (id: string | null): string => view.steps.find((one) => one.step.id === id)?.step.title ?? "a step";
+  const line = (id: string) => view.lines.find((one) => one.line === id);
+  const name = (id: string): string => line(id)?.name ?? "a line";
+  switch (entry.kind) {
+    case "weighed":
+      return `${name(entry.line)}: ${written(entry.grams, line(entry.line)?.decimals ?? 2)} g${readOffWords(entry.readOff)}`;
+    case "measured":
+      return `${step(entry.step)}: ${written(entry.grams, view.decimals)} g${readOffWords(entry.readOff)}`;
+    case "tared":
+      return `Empty weight of the ${view.vessels.find(({ id }) => id === entry.vessel)?.name ?? entry.vessel}: ${written(entry.grams, view.decimals)} g`;
+    case "accepted":
+      return `${name(entry.line)}: kept as weighed`;
+    case "corrected":
+      return `${name(entry.line)}: the others follow it`;
+    case "done":
+      return `${step(entry.step)}: done`;
+    case "skipped":
+      return `${step(entry.step)}: skipped, ${entry.reason}`;
+    case "noted":
+      return `Note: ${entry.text}`;
+    case "photographed":
+      return "Photo";
+    case "timer":
+      return `Clock of ${written(entry.minutes, 0)} min: ${entry.text}`;
+    case "wait-ended": {
+      const wait = byId?.get(entry.wait);
+      return `Clock ended${wait === undefined ? "" : `: ${wait.kind === "timer" ? wait.text : wait.kind === "done" ? step(wait.step) : ""}`}`;
+    }
+    case "paused":
+      return "Paused";
+    case "resumed":
+      return "Gone on";
+    case "taken-back": {
+      const back = byId?.get(entry.entry);
+      return back === undefined ? "An entry taken back" : `Taken back: ${entryWords(back, view, byId)}`;
+    }
+    case "finished":
+      return `Closed: ${written(entry.yieldGrams, 1)} g came out`;
+  }
+}
+
+function readOffWords(readOff: "scale" | "simulated scale" | undefined): string {
+  return readOff === undefined ? "" : `, off the ${readOff}`;
+}

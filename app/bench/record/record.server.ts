@@ -1,0 +1,93 @@
+import { sumsAsMade } from "@tensidrum/core/making";
+import { Refusal } from "@tensidrum/core/formula";
+import dayjs from "dayjs";
+import { database } from "../../../db/client.server";
+import { findPhoto } from "../../../db/batches/queries.server";
+import { currentMakerId } from "../../frame/maker.server";
+import { storedBatch, viewBatch } from "../batch/stored.server";
+import { logOf } from "./logOf";
+
+/** The record of a batch: what was weighed, the sums of it, and everything that happened, in order. */
+export async function openRecord(batchId: string) {
+  const { sent, plan, entries, view } = await viewBatch(batchId);
+  const vesselName = (vessel: string): string => view.vessels.find(({ id }) => id === vessel)?.name ?? vessel;
+  return {
+    id: view.id,
+    code: view.code,
+    name: view.name,
+    batch: view.batch,
+    decimals: view.decimals,
+    started: dayjs(sent.started).format("D MMM YYYY, HH:mm"),
+    finished:
+      view.finished === null ? null : { at: dayjs(view.finished.at).format("D MMM YYYY, HH:mm"), yieldGrams: view.finished.yieldGrams },
+    lines: view.lines.map(({ line, name, lots, targetGrams, actualGrams, decimals, deviation, readOff }) => {
+      return {
+        line,
+        name,
+        targetGrams,
+        actualGrams,
+        decimals,
+        readOff,
+        lots: lots.map(({ code }) => code),
+        percent: deviation?.percent ?? null,
+      };
+    }),
+    sums: sumsAsMade(plan, new Map(view.lines.map((line) => [line.line, line]))),
+    steps: view.steps.map(({ step, state, reason }) => ({ id: step.id, title: step.title, state, reason })),
+    tares: [...view.tares].map(([vessel, grams]) => ({ vessel: vesselName(vessel), grams })),
+    log: logOf(view, entries).map(({ at, ...row }) => ({ ...row, at: dayjs(at).format("D MMM, HH:mm:ss") })),
+    photos: view.standing.flatMap((entry) =>
+      entry.kind === "photographed"
+        ? [
+            {
+              id: entry.photo,
+              at: dayjs(entry.at).format("D MMM, HH:mm"),
+              step: view.steps.find(({ step }) => step.id === entry.step)?.step.title ?? null,
+              entry: entry.id,
+            },
+          ]
+        : [],
+    ),
+  };
+}
+
+export type OpenRecord = Awaited<ReturnType<typeof openRecord>>;
+
+/** The record of a batch as a tensidrum-batch/1 file. */
+export async function batchFile(batchId: string): Promise<Response> {
+  const { batch, entries, lots } = await storedBatch(batchId);
+  const file = {
+    format: "tensidrum-batch/1",
+    code: batch.code,
+    coreVersion: batch.coreVersion,
+    startedAt: batch.startedAt.toISOString(),
+    finishedAt: batch.finishedAt?.toISOString() ?? null,
+    formula: batch.formula,
+    lots: lots.map(({ line, code, grams }) => ({ line, code, grams })),
+    entries: entries.map(({ entry }) => entry),
+  };
+  return fileAnswer(`${JSON.stringify(file, null, 2)}\n`, { type: "application/json; charset=utf-8", name: `${batch.code}.json` });
+}
+
+/** A file to keep, with its name. */
+export function fileAnswer(
+  content: string | Uint8Array<ArrayBuffer>,
+  { type, name }: { readonly type: string; readonly name: string },
+): Response {
+  return new Response(content, {
+    headers: {
+      "Content-Type": type,
+      "Content-Disposition": `attachment; filename="${name.replaceAll(/[^\w.-]+/g, "-")}"`,
+      "Cache-Control": "private, no-store",
+    },
+  });
+}
+
+/** One picture of a batch. It never changes under its address. */
+export async function photoOf(batchId: string, photoId: string): Promise<Response> {
+  const photo = await findPhoto(database(), currentMakerId(), { batchId, photoId });
+  if (photo === undefined) throw new Refusal("not-found", "This photo is not in the record.", "Go back to the record.");
+  return new Response(new Uint8Array(photo.picture), {
+    headers: { "Content-Type": "image/jpeg", "Cache-Control": "private, max-age=31536000, immutable" },
+  });
+}

@@ -1,0 +1,23 @@
+import { isRunning } from "@tensidrum/core/making";
+import ical from "ical-generator";
+import { viewBatch } from "../batch/stored.server";
+import { fileAnswer } from "./record.server";
+
+/** The waits of a batch that are still to come, as a calendar file: each with a reminder when it is over. */
+export async function waitsCalendar(batchId: string): Promise<Response> {
+  const { view } = await viewBatch(batchId);
+  const calendar = ical({ name: `${view.code}, ${view.name}`, prodId: { company: "tensidrum", product: "bench", language: "EN" } });
+  const now = new Date().toISOString();
+  for (const wait of view.waits.filter((one) => isRunning(one, now))) {
+    const until = new Date(wait.until);
+    const event = calendar.createEvent({
+      id: wait.id,
+      start: until,
+      end: wait.latest === null ? until : new Date(wait.latest),
+      summary: `${view.code}: ${wait.text} is over`,
+      description: `${view.name}. Rests since ${wait.from}.${wait.latest === null ? "" : " Go on before this ends."}`,
+    });
+    event.createAlarm({ type: "display" as never, trigger: 0, description: wait.text });
+  }
+  return fileAnswer(calendar.toString(), { type: "text/calendar; charset=utf-8", name: `${view.code}.ics` });
+}

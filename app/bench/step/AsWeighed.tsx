@@ -1,0 +1,48 @@
+import { sumsAsMade } from "@tensidrum/core/making";
+import { written } from "@tensidrum/core/quantities";
+import { useMemo } from "react";
+import { useBench } from "./bench";
+import classes from "./Step.module.css";
+
+/** The sums of the batch from what was really weighed, beside those it was planned with. */
+export function AsWeighed() {
+  const { view, plan } = useBench();
+  const sums = useMemo(() => sumsAsMade(plan, new Map(view.lines.map((line) => [line.line, line]))), [plan, view.lines]);
+  if (view.lines.every(({ actualGrams }) => actualGrams === null)) return null;
+  const outside = sums.filter((sum) => sum.outside !== null);
+  return (
+    <>
+      {outside.map(({ id, what, made, outside: dose }) => (
+        <p key={id} role="alert" className={classes.problem}>
+          As weighed, {what} comes to {written(made, 2)} %; its dose is {dose?.low} to {dose?.high} %.
+        </p>
+      ))}
+      <details className={classes.sums}>
+        <summary>The sums as weighed so far</summary>
+        <table className={classes.list}>
+          <thead>
+            <tr>
+              <th scope="col">sum</th>
+              <th scope="col">as planned</th>
+              <th scope="col">as weighed</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sums.map(({ id, what, unit, planned, made }) => (
+              <tr key={id}>
+                <th scope="row">{what}</th>
+                <td>
+                  {written(planned, 2)} {unit}
+                </td>
+                <td>
+                  {written(made, 2)} {unit}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p>Lines that are not weighed yet count as they are to be.</p>
+      </details>
+    </>
+  );
+}

@@ -1,0 +1,55 @@
+import { Button } from "@mantine/core";
+import type { ReactNode } from "react";
+import { useBench } from "./bench";
+import classes from "./Step.module.css";
+
+interface BigButtonProps {
+  readonly intent?: string;
+  readonly onClick?: () => void;
+  readonly isMain?: boolean;
+  /** As large as the main one, while it is not. */
+  readonly isLarge?: boolean;
+  readonly isOff?: boolean;
+  /** What it does, for those who look for it by words; a single key that does it. */
+  readonly act: string;
+  readonly actKey?: string | undefined;
+  /** A word under its name. */
+  readonly below?: string | undefined;
+  readonly children: ReactNode;
+}
+
+/** A button for a wet finger: at least 62 px high, reached by arrows, deaf for a moment after an entry. */
+export function BigButton({
+  intent,
+  onClick,
+  isMain = false,
+  isLarge = isMain,
+  isOff = false,
+  act,
+  actKey,
+  below,
+  children,
+}: BigButtonProps) {
+  const { isGuarded } = useBench();
+  return (
+    <Button
+      type={intent === undefined ? "button" : "submit"}
+      {...(intent === undefined ? {} : { name: "intent", value: intent })}
+      onClick={onClick}
+      disabled={isOff || isGuarded}
+      variant={isMain ? "filled" : "outline"}
+      {...(isMain ? {} : { color: "dark" })}
+      h={isLarge ? 84 : 62}
+      fz={isLarge ? 24 : 18}
+      {...(isLarge ? { className: classes.main } : {})}
+      data-big
+      data-act={act}
+      data-key={actKey}
+    >
+      <span>
+        {children}
+        {below !== undefined && <small className={classes.below}>{below}</small>}
+      </span>
+    </Button>
+  );
+}

@@ -1,0 +1,46 @@
+import type { Step } from "@tensidrum/core/making";
+import { written } from "@tensidrum/core/quantities";
+import type { LineView } from "../batch/batchView";
+import { useBench } from "./bench";
+import { BigButton } from "./BigButton";
+import { Entry } from "./Entry";
+import classes from "./Step.module.css";
+
+/** A weight that is off by more than it may be: it stands, the others follow, or it is done again. */
+export function Deviation({ line, step }: { readonly line: LineView; readonly step: Step }) {
+  const { view } = useBench();
+  const percent = line.deviation?.percent ?? 0;
+  const weight = view.standing.findLast((entry) => entry.kind === "weighed" && entry.line === line.line);
+  const inBeaker = new Set(view.steps.filter((one) => one.step.vessel === step.vessel).map((one) => one.step.id));
+  const wholeBeaker = view.standing
+    .filter((entry) => (entry.kind === "weighed" || entry.kind === "measured" || entry.kind === "done") && inBeaker.has(entry.step))
+    .map(({ id }) => id);
+  return (
+    <>
+      <p className={classes.do}>
+        <strong>{line.name}</strong> is {written(Math.abs(percent), 1)} % {percent > 0 ? "over" : "under"}:{" "}
+        {written(line.actualGrams ?? 0, line.decimals)} g of {written(line.targetGrams, line.decimals)}. Keep it, correct the others, or do
+        it again?
+      </p>
+      <Entry hidden={{ line: line.line, entry: weight?.id ?? "" }} className={classes.acts}>
+        <BigButton intent="accept" act="Keep the weight as it is">
+          Keep it
+        </BigButton>
+        <BigButton intent="again" act="Weigh this line again" actKey="Backspace">
+          Weigh it again
+        </BigButton>
+        <BigButton isMain intent="correct" act="Let the others follow this weight" actKey=" ">
+          Correct the others
+        </BigButton>
+      </Entry>
+      {wholeBeaker.length > 1 && (
+        <Entry hidden={{ entry: wholeBeaker.toReversed().join(" ") }} className={classes.small}>
+          <button type="submit" name="intent" value="restart" className={classes.quiet} data-act="Start this beaker again">
+            Start this beaker again
+          </button>
+          <span>What you pour away has left the shelf all the same: count its lots afterwards.</span>
+        </Entry>
+      )}
+    </>
+  );
+}

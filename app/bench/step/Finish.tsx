@@ -1,0 +1,46 @@
+import { written } from "@tensidrum/core/quantities";
+import { Link } from "react-router";
+import { useBench } from "./bench";
+import { BigButton } from "./BigButton";
+import { ClockTime } from "./ClockTime";
+import { Entry } from "./Entry";
+import classes from "./Step.module.css";
+
+/** All steps are through: what came out is weighed, and the batch is closed. */
+export function Finish() {
+  const { view } = useBench();
+  if (view.finished !== null) {
+    return (
+      <section>
+        <h2 className={classes.title}>
+          Closed <ClockTime at={view.finished.at} />
+        </h2>
+        <p className={classes.do}>
+          {written(view.finished.yieldGrams, 1)} g came out. <Link to={`/bench/${view.id}/record`}>The record</Link>
+        </p>
+        <Entry hidden={{ entry: view.last?.id ?? "" }}>
+          <button type="submit" name="intent" value="back" className={classes.quiet} data-act="Open the batch again">
+            Open it again
+          </button>
+        </Entry>
+      </section>
+    );
+  }
+  return (
+    <section aria-labelledby="finish-head">
+      <h2 id="finish-head" className={classes.title}>
+        All steps are through
+      </h2>
+      <p className={classes.do}>Weigh what came out; {written(view.inBeakersGrams, 1)} g went in.</p>
+      <Entry className={classes.acts}>
+        <label className={classes.field}>
+          came out
+          <input name="grams" inputMode="decimal" autoComplete="off" aria-label="What came out, g" autoFocus />g
+        </label>
+        <BigButton isMain intent="finish" act="Close the batch">
+          Close the batch
+        </BigButton>
+      </Entry>
+    </section>
+  );
+}

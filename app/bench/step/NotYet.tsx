@@ -1,0 +1,31 @@
+import type { NextStep } from "@tensidrum/core/making";
+import { useBench } from "./bench";
+import { BigButton } from "./BigButton";
+import { ClockTime } from "./ClockTime";
+import { Entry } from "./Entry";
+import { clockText } from "./periodWords";
+import classes from "./Step.module.css";
+
+/** The step is next, but what goes before it rests still. */
+export function NotYet({ waitsFor }: { readonly waitsFor: NextStep["waitsFor"] }) {
+  const { now } = useBench();
+  return (
+    <>
+      {waitsFor.map((wait) => (
+        <div key={wait.id}>
+          <p className={classes.do}>
+            Not yet: <strong>{wait.text}</strong> rests until <ClockTime at={wait.until} />.
+          </p>
+          <Entry hidden={{ entry: wait.id }} className={classes.acts}>
+            <output className={classes.countdown} aria-label={`${wait.text}, still to rest`}>
+              {clockText(Date.parse(wait.until) - Date.parse(now))}
+            </output>
+            <BigButton intent="end-wait" act="Go on before the rest is over">
+              Go on anyway
+            </BigButton>
+          </Entry>
+        </div>
+      ))}
+    </>
+  );
+}

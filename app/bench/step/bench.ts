@@ -1,0 +1,27 @@
+import { createContext, useContext } from "react";
+import type { BenchForm } from "../batch/benchForm";
+import type { BatchHere } from "../queue/useBatch";
+import type { ScaleHere } from "../instruments/useScale";
+
+/** What every part of the page of a batch needs. */
+export interface Bench extends Omit<BatchHere, "enter"> {
+  readonly scale: ScaleHere;
+  /** For a page without scripts: the identifier of its next entry. */
+  readonly newId: string;
+  /** What was wrong with the last form, and that form. */
+  readonly answered: { readonly problem: string; readonly form: BenchForm } | null;
+  /** Just entered: a second tap in the same moment is none. */
+  readonly isGuarded: boolean;
+  /** Answers whether it was entered. */
+  enter(form: BenchForm): boolean;
+}
+
+const BenchContext = createContext<Bench | null>(null);
+
+export const BenchProvider = BenchContext.Provider;
+
+export function useBench(): Bench {
+  const bench = useContext(BenchContext);
+  if (bench === null) throw new Error("This belongs on the page of a batch.");
+  return bench;
+}

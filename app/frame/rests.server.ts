@@ -1,0 +1,52 @@
+import { isRunning, standingEntries, waitsOf } from "@tensidrum/core/making";
+import dayjs from "dayjs";
+import { database } from "../../db/client.server";
+import { listOpenBatches } from "../../db/batches/queries.server";
+import { isDatabaseAway } from "../../db/failures.server";
+import { currentMakerId } from "./maker.server";
+
+/** The batches being made, the one begun first first, each with what rests in it and until when. */
+export async function restsNow() {
+  const now = new Date().toISOString();
+  const open = await listOpenBatches(database(), currentMakerId());
+  return open.map(({ id, code, name, steps, entries }) => {
+    const standing = standingEntries(entries);
+    const through = new Set(standing.flatMap((entry) => (entry.kind === "done" || entry.kind === "skipped" ? [entry.step] : [])));
+    return {
+      id,
+      code,
+      name,
+      through: through.size,
+      steps: steps.length,
+      rests: waitsOf(steps, standing)
+        .filter((wait) => isRunning(wait, now))
+        .sort((a, b) => (a.until < b.until ? -1 : 1))
+        .map(({ id: wait, text, until }) => ({ id: wait, text, until: untilWords(until) })),
+    };
+  });
+}
+
+export type RestingBatch = Awaited<ReturnType<typeof restsNow>>[number];
+
+function untilWords(until: string): string {
+  const moment = dayjs(until);
+  return moment.isSame(dayjs(), "day") ? moment.format("HH:mm") : moment.format("ddd D MMM, HH:mm");
+}
+
+/** What the peg of the bench says on every page. While the database is away it says nothing new. */
+export async function openBenchState(): Promise<string | null> {
+  try {
+    return benchState(await restsNow());
+  } catch (error) {
+    if (isDatabaseAway(error)) return null;
+    throw error;
+  }
+}
+
+/** What the peg of the bench says: what rests until when, else what is being made. */
+export function benchState(batches: readonly RestingBatch[]): string | null {
+  const [soonest] = batches.flatMap(({ code, rests }) => rests.map((rest) => ({ code, ...rest })));
+  if (soonest !== undefined) return `${soonest.code} rests until ${soonest.until}`;
+  if (batches.length === 0) return null;
+  return batches.length === 1 ? `${batches[0]?.code ?? ""} being made` : `${batches.length} being made`;
+}
