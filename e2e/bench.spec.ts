@@ -1,36 +1,64 @@
-import type { Page } from "@playwright/test";
+import { readFileSync } from "node:fs";
 import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { beginBatch, done, GREEN_ROOM_BATCH, scriptsReady, takeTyped, typedWeight, wanted } from "./testing/atTheBench";
 import { expect, FAILED_LOAD, test } from "./testing/test";
 
-// A weight that cannot be is answered with 422.
+// A photo that is none is answered with 422.
 test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "bench" });
 
-const GREEN_ROOM = "/sheet/5ea50000-0000-4000-8000-00000000a200/1";
+const take = (page: Page) => page.getByRole("button", { name: "Take the weight" });
+const tare = (page: Page) => page.getByRole("button", { name: "Tare", exact: true });
+const goOn = (page: Page) => page.getByRole("button", { name: "Go on anyway" });
+const closing = (page: Page) => page.getByRole("button", { name: "Close the batch" });
 
-/** Goes through the steps that are left: every line at its target, every step done. */
-async function makeTheRest(page: Page): Promise<void> {
-  const take = page.getByRole("button", { name: "Take the weight" });
-  const done = page.getByRole("button", { name: "Done, next step" });
-  const closing = page.getByRole("button", { name: "Close the batch" });
-  for (let at = 0; at < 80; at += 1) {
-    await expect(take.or(done).or(closing)).toBeVisible();
-    if (await closing.isVisible()) return;
-    const before = await page.locator("main").innerText();
-    if (await take.isVisible()) {
-      await page.locator("input[name=grams]").fill(((await page.locator("main output").textContent()) ?? "").trim());
-      await take.click();
-    } else {
-      await done.click();
-    }
-    await expect(page.locator("main")).not.toHaveText(before, { useInnerText: true });
+/** One thing with the simulated scale: tares, pours and takes, or does the step, or goes on before a rest is over. */
+async function oneThing(page: Page): Promise<"closing" | "done" | "weighed" | "went on"> {
+  await expect(take(page).or(done(page)).or(goOn(page)).or(closing(page))).toBeVisible();
+  if (await closing(page).isVisible()) return "closing";
+  if (await goOn(page).isVisible()) {
+    await goOn(page).first().click();
+    return "went on";
   }
+  if (await done(page).isVisible()) {
+    await expect(done(page)).toBeEnabled();
+    await done(page).click();
+    return "done";
+  }
+  const pour = page.getByRole("button", { name: "pour what is missing" });
+  if (await tare(page).isVisible()) {
+    await expect(tare(page)).toBeEnabled();
+    await tare(page).click();
+    await expect(pour).toBeEnabled();
+  }
+  await pour.click();
+  await expect(take(page)).toBeEnabled();
+  await take(page).click();
+  return "weighed";
 }
 
-test("a gel from before the first weight to the record: a wrong weight is answered, the shelf goes down, the record prints", async ({
+/** Goes through all that is left; each thing must lead to another. */
+async function makeTheRest(page: Page): Promise<void> {
+  for (let at = 0; at < 90; at += 1) {
+    const before = await page.locator("main").innerText();
+    if ((await oneThing(page)) === "closing") return;
+    await expect(page.locator("main")).not.toHaveText(before, { useInnerText: true });
+    // A second tap in the same moment is none; the next thing is there when the guard is over.
+    await page.waitForTimeout(450);
+  }
+  throw new Error("the batch does not come to an end");
+}
+
+async function seriousFaults(page: Page): Promise<readonly string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations.filter(({ impact }) => impact === "serious" || impact === "critical").map(({ id }) => id);
+}
+
+test("a gel with the simulated scale, from what must be right to the record: a wrong weight, a photo, a note, one step back", async ({
   page,
 }) => {
-  test.setTimeout(150_000);
-  await page.goto(GREEN_ROOM);
+  test.setTimeout(240_000);
+  await page.goto("/sheet/5ea50000-0000-4000-8000-00000000a200/1");
   await page.getByRole("link", { name: "Make a batch" }).click();
   await page.getByLabel("Batch, g").fill("200");
   await page.getByRole("button", { name: "Look again" }).click();
@@ -39,38 +67,76 @@ test("a gel from before the first weight to the record: a wrong weight is answer
   for (const box of await page.getByRole("checkbox").all()) await box.check();
   await page.getByLabel("main beaker").fill("412,5");
   await page.getByRole("button", { name: "Begin the batch" }).click();
-
   await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
   await expect(page.getByRole("img", { name: /0 of \d+ steps are through/ })).toBeVisible();
-  // The first step by the space bar alone.
-  await expect(page.getByRole("button", { name: "dim" })).toBeEnabled();
-  await page.keyboard.press(" ");
-  const weight = page.locator("input[name=grams]");
-  await expect(weight).toBeVisible();
-  await weight.fill("-4");
-  await weight.press("Enter");
-  await expect(page.getByRole("alert")).toContainText("A weight is not below 0.");
-  await expect(weight).toHaveValue("-4");
-  const target = Number(await page.locator("main output").textContent());
-  await weight.fill(String(target * 1.1));
-  await weight.press("Enter");
-  await expect(page.getByText(/is 10\.0 % over/)).toBeVisible();
-  const serious = (await new AxeBuilder({ page }).analyze()).violations.filter(
-    ({ impact }) => impact === "serious" || impact === "critical",
-  );
-  expect(serious.map(({ id }) => id)).toEqual([]);
-  await page.getByRole("button", { name: "Weigh it again" }).click();
-  await expect(weight).toBeVisible();
-  await page.reload();
-  await expect(page.locator("main output")).toHaveText(new RegExp(`^${target}`));
+  await scriptsReady(page);
 
+  // The first step by the space bar alone, the scale by the arrows.
+  await page.keyboard.press(" ");
+  await expect(typedWeight(page)).toBeVisible();
+  await page.getByRole("button", { name: "take the simulated scale" }).click();
+  await expect(page.getByText("Tare first: the beaker is on the scale.")).toBeVisible();
+  await page.keyboard.press(" ");
+  await expect(page.getByLabel(/simulated scale shows/)).toHaveText(/^0\.0/);
+  const target = Number(await wanted(page));
+  await page.getByRole("button", { name: "a splash too much" }).click();
+  await expect(page.getByText("g too much")).toBeVisible();
+  await expect(take(page)).toBeDisabled();
+  await page.getByRole("button", { name: "Accept anyway" }).click();
+  await expect(page.getByText(/is \d+\.\d % over/)).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.getByRole("button", { name: "Weigh it again" }).click();
+  await expect(take(page).or(tare(page)).first()).toBeVisible();
+  await page.reload();
+  expect(Number(await wanted(page))).toBe(target);
+  await scriptsReady(page);
+
+  await page.getByText("Note", { exact: true }).click();
+  await page.getByLabel("note").fill("the water is from Tuesday");
+  await page.getByLabel("note").press("Enter");
+  await page.getByText("Photo", { exact: true }).click();
+  await page.getByLabel(/JPEG or PNG/).setInputFiles({ name: "foam.png", mimeType: "image/png", buffer: Buffer.from("no picture at all") });
+  await page.getByRole("button", { name: "Keep the photo" }).click();
+  await expect(page.getByText("This is not a photo that can be read.")).toBeVisible();
+  await page.getByLabel(/JPEG or PNG/).setInputFiles("public/../docs/screenshots/today.png");
+  await page.getByRole("button", { name: "Keep the photo" }).click();
+  await expect(page.getByRole("button", { name: "Keep the photo" })).toBeHidden();
+
+  await oneThing(page);
+  await page.getByRole("button", { name: "One step back" }).click();
+  await expect(tare(page).or(take(page)).first()).toBeVisible();
+  await page.waitForTimeout(450);
   await makeTheRest(page);
+  await expect(page.getByRole("row", { name: /active matter/ })).toBeHidden();
+  await page.getByText("The sums as weighed so far").click();
+  await expect(page.getByRole("row", { name: /active matter/ })).toBeVisible();
   await page.getByLabel("What came out, g").fill("193.4");
-  await page.getByRole("button", { name: "Close the batch" }).click();
+  await closing(page).click();
+
   const record = page.getByRole("article");
   await expect(record).toContainText("193.4 g came out");
-  await expect(record.getByRole("row", { name: /together/ })).toContainText("200.00");
+  await expect(record.getByRole("row", { name: /^together/ })).toContainText("200.");
   await expect(record).toContainText("main beaker 412.5 g");
+  await expect(record).toContainText("the water is from Tuesday");
+  await expect(record.locator("s").first()).toBeVisible();
+  await expect(record.getByText("simulated").first()).toBeVisible();
+  await expect(record.getByRole("img")).toHaveCount(1);
+  expect(await seriousFaults(page)).toEqual([]);
+  const pdf = page.waitForEvent("download");
+  await page.getByRole("link", { name: "As a PDF" }).click();
+  expect(
+    readFileSync(await (await pdf).path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe("%PDF-");
+  const file = page.waitForEvent("download");
+  await page.getByRole("link", { name: "As a file" }).click();
+  const { format, entries } = JSON.parse(readFileSync(await (await file).path(), "utf8")) as {
+    format: string;
+    entries: { readOff?: string }[];
+  };
+  expect(format).toBe("tensidrum-batch/1");
+  expect(entries.some(({ readOff }) => readOff === "simulated scale")).toBe(true);
   await page.goto("/shelf/cocamidopropyl-betaine");
   await expect(
     page
@@ -78,12 +144,10 @@ test("a gel from before the first weight to the record: a wrong weight is answer
       .getByRole("row")
       .nth(1),
   ).toContainText("used: GR-");
-  await page.goto("/bench");
-  await expect(page.getByRole("row", { name: /Green Room/ })).toBeVisible();
 });
 
-test("a heated cleanser: two beakers warmed, joined and cooled, from the set version to the record, on a tablet", async ({ page }) => {
-  test.setTimeout(150_000);
+test("a heated cleanser with the simulated scale on a tablet: two beakers warmed, what steamed off put back", async ({ page }) => {
+  test.setTimeout(240_000);
   await page.setViewportSize({ width: 1024, height: 768 });
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000d400");
   await page.getByRole("button", { name: /^Set version/ }).click();
@@ -91,11 +155,14 @@ test("a heated cleanser: two beakers warmed, joined and cooled, from the set ver
   await expect(page.getByRole("heading", { name: "Before you begin" })).toBeVisible();
   for (const box of await page.getByRole("checkbox").all()) await box.check();
   for (const lot of await page.getByRole("combobox", { name: /^Lot for/ }).all()) await lot.selectOption("none");
+  await page.getByLabel("main beaker").fill("280");
   await page.getByRole("button", { name: "Begin the batch" }).click();
   await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
+  await scriptsReady(page);
+  await page.getByRole("button", { name: "take the simulated scale" }).click();
   await makeTheRest(page);
   await page.getByLabel("What came out, g").fill("388");
-  await page.getByRole("button", { name: "Close the batch" }).click();
+  await closing(page).click();
   const record = page.getByRole("article");
   await expect(record).toContainText("388.0 g came out");
   await expect(
@@ -104,5 +171,82 @@ test("a heated cleanser: two beakers warmed, joined and cooled, from the set ver
       .filter({ hasText: /heat|melt|warm/i })
       .first(),
   ).toContainText("done");
-  await expect(record.getByRole("row", { name: /together/ })).toContainText("400.00");
+  await expect(record).toContainText(/Put back what steamed off: \d+/);
+  await expect(record.getByRole("row", { name: /^together/ })).toContainText("400.");
+});
+
+test("typed weights: what cannot be is answered with the text kept, and the arrows and the space bar are enough", async ({ page }) => {
+  await beginBatch(page, GREEN_ROOM_BATCH);
+  await page.keyboard.press(" ");
+  for (const [text, words] of [
+    ["-4", "A weight is not below 0."],
+    ["5000", "more than your strongest scale carries"],
+    ["much", "in grams"],
+    ["12 oz", "not oz"],
+  ] as const) {
+    await takeTyped(page, text);
+    await expect(page.getByRole("alert")).toContainText(words);
+    await expect(typedWeight(page)).toHaveValue(text);
+  }
+  await typedWeight(page).fill("");
+  await typedWeight(page).press("ArrowUp");
+  await expect(typedWeight(page)).toHaveValue(await wanted(page));
+  await expect(page.getByText("In its window.")).toBeVisible();
+  await typedWeight(page).press(" ");
+  await expect(page.getByText(/\d of \d+\.\d g/)).toBeVisible();
+});
+
+test("clocks: a rest and a clock of one's own run over a reload, Today and every wash line say what rests until when, and there is a calendar", async ({
+  page,
+}) => {
+  await beginBatch(page, GREEN_ROOM_BATCH);
+  await page.getByText("Clock", { exact: true }).click();
+  await page.getByLabel("minutes").fill("90");
+  await page.getByLabel("what for").fill("bath at 40 °C");
+  await page.getByRole("button", { name: "Start the clock" }).click();
+  await page.getByText("Clock", { exact: true }).click();
+  await page.getByLabel("minutes").fill("0.02");
+  await page.getByLabel("what for").fill("stir");
+  await page.getByRole("button", { name: "Start the clock" }).click();
+  const clocks = page.getByRole("region", { name: "Clocks" });
+  await expect(clocks.getByRole("listitem").filter({ hasText: "bath at 40 °C" })).toContainText(/1:(29|30):\d\d/);
+  await expect(clocks.getByRole("listitem").filter({ hasText: "stir" })).toContainText("over");
+  await page.reload();
+  await expect(clocks.getByRole("listitem").filter({ hasText: "bath at 40 °C" })).toContainText(/1:29:\d\d/);
+  await clocks.getByRole("button", { name: "Put away the clock: stir" }).click();
+  await expect(clocks.getByRole("listitem").filter({ hasText: "stir" })).toBeHidden();
+  const calendar = page.waitForEvent("download");
+  await clocks.getByRole("link", { name: "into a calendar" }).click();
+  const text = readFileSync(await (await calendar).path(), "utf8");
+  expect(text).toContain("BEGIN:VEVENT");
+  expect(text).toContain("bath at 40 °C is over");
+  expect(text).not.toContain("stir");
+  await page.goto("/");
+  await expect(page.getByRole("list", { name: "On the bench" })).toContainText(/bath at 40 °C until \d\d:\d\d|bath at 40 °C until/);
+  await page.goto("/shelf");
+  await expect(page.getByRole("navigation", { name: "Stations of a formula" })).toContainText(/rests until/);
+});
+
+test("a pause stands still, a step is left out with a reason, and closing early asks of each open step", async ({ page }) => {
+  const address = await beginBatch(page, GREEN_ROOM_BATCH);
+  await page.getByRole("button", { name: "Pause" }).click();
+  await expect(page.getByRole("heading", { name: /Paused since/ })).toBeVisible();
+  await page.reload();
+  await scriptsReady(page);
+  await page.getByRole("button", { name: "Go on" }).click();
+  await page.getByText("Skip", { exact: true }).click();
+  await page.getByLabel("leave this step out, because").fill("all was clean from yesterday");
+  await page.getByRole("button", { name: "Skip it" }).click();
+  await expect(page.getByRole("heading", { name: "Weigh the water" })).toBeVisible();
+  await page.getByText("Close early", { exact: true }).click();
+  await page.getByLabel("What came out in the end, g").fill("900");
+  const close = page.getByRole("button", { name: "Close the batch" });
+  await expect(close).toBeEnabled();
+  await close.click();
+  await expect(page.getByRole("alert")).toContainText("Say why it is skipped");
+  for (const field of await page.getByPlaceholder("skipped, because").all()) await field.fill("a rehearsal");
+  await close.click();
+  await expect(page.getByRole("article")).toContainText("skipped, all was clean from yesterday");
+  expect(page.url()).toContain(`${address}/record`);
+  await expect(page.getByRole("article")).toContainText("900.0 g came out");
 });

@@ -1,32 +1,25 @@
 import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
 import { startCluster } from "../operations/cluster.mjs";
+import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, takeTyped, typedWeight } from "./testing/atTheBench";
 import { expect, FAILED_LOAD, test } from "./testing/test";
 
 // While the database is gone a form is answered with 503.
 test.use({ allowedConsole: [FAILED_LOAD, /ERR_CONNECTION_REFUSED/] });
 
-const BEGIN = "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1";
-
 /** Begins a batch and stands before its first weight. Returns the address of the batch. */
 async function beforeFirstWeight(page: Page): Promise<string> {
-  await page.goto(BEGIN);
-  for (const box of await page.getByRole("checkbox").all()) await box.check();
-  await page.getByRole("button", { name: "Begin the batch" }).click();
-  await page.getByRole("button", { name: "Done, next step" }).click();
-  await expect(page.locator("input[name=grams]")).toBeVisible();
-  return new URL(page.url()).pathname;
+  const batch = await beginBatch(page, GREEN_ROOM_BATCH);
+  await done(page).click();
+  await expect(typedWeight(page)).toBeVisible();
+  return batch;
 }
 
-/** Takes the weight that is asked for; what is asked next tells that it was acknowledged. */
+/** Takes the weight that is asked for and waits until the server has acknowledged it. */
 async function takeWeight(page: Page): Promise<string> {
-  const grams = ((await page.locator("main output").textContent()) ?? "").trim();
-  const asked = (await page.locator("input[name=grams]").getAttribute("aria-label")) ?? "";
-  await page.locator("input[name=grams]").fill(grams);
-  await page.getByRole("button", { name: "Take the weight" }).click();
-  await expect(
-    page.getByRole("row", { name: new RegExp(asked.split(",")[0] ?? "") }).or(page.getByLabel(asked, { exact: true })),
-  ).toBeVisible();
+  const { grams } = await takeTyped(page);
+  await expect(page.getByText(/\d of \d+\.\d g/)).toBeVisible();
+  await acknowledged(page);
   return grams;
 }
 
@@ -72,12 +65,20 @@ test("PostgreSQL killed in the middle of weighing: the page says so, and every a
   // The first line of its file is the number of the server's process.
   const [processNumber = ""] = readFileSync(`${folder}/postgres/postmaster.pid`, "utf8").split("\n");
   process.kill(Number(processNumber), "SIGKILL");
-  await page.goto(batch);
+  // The page goes on by itself; what is entered now waits on the device.
+  await done(page).click();
+  await expect(page.getByText(/Kept on this device, 1 entry to send/)).toBeVisible();
+  await page.goto("/bench");
   await expect(page.getByRole("heading", { name: "The database is away" })).toBeVisible();
 
   cluster = await startCluster(folder, { port: cluster.port });
   await page.goto(`${batch}/record`);
   await expect(page.getByRole("article").getByRole("cell", { name: grams, exact: true }).first()).toBeVisible();
+  // Back at the step, what waited is sent.
+  const sent = page.waitForResponse((response) => response.url().endsWith("/entries") && response.ok());
+  await page.goto(batch);
+  await sent;
+  await expect(page.getByText(/Kept on this device/)).toBeHidden();
   await page.close();
   await application.stop();
   await cluster.stop();

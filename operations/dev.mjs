@@ -1,11 +1,12 @@
 import { root } from "./commands.mjs";
 import { readOptions } from "./options.mjs";
 import { checkNode, ensureNodePackages } from "./packages.mjs";
-import { run, say } from "./say.mjs";
+import { Obstacle, run, say } from "./say.mjs";
 import { checkPort, standUpDatabase } from "./standUp.mjs";
 
 await run(async () => {
-  const { port, demo } = readOptions("bin/dev");
+  const { port, demo, lan } = readOptions("bin/dev");
+  if (lan) throw new Obstacle("--lan belongs to bin/start: the development server is for this machine alone.");
   checkNode();
   await checkPort(port);
   await ensureNodePackages();

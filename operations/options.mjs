@@ -8,8 +8,9 @@ const DEFAULT_PORT = 4180;
  * @param {string} command
  */
 export function readOptions(command) {
-  const usage = `Usage: ${command} [--port NUMBER] [--empty] [--reset-demo]
+  const usage = `Usage: ${command} [--port NUMBER] [--lan] [--empty] [--reset-demo]
   --port NUMBER   port on 127.0.0.1, else ${DEFAULT_PORT}
+  --lan           also for devices of the local network that are paired, over HTTPS, on the next port
   --empty         a new database begins without the demo formulas
   --reset-demo    puts the demo formulas back as they were; your own stay
 A DATABASE_URL in the environment is used instead of an own database server.`;
@@ -18,6 +19,7 @@ A DATABASE_URL in the environment is used instead of an own database server.`;
     ({ values } = parseArgs({
       options: {
         port: { type: "string" },
+        lan: { type: "boolean", default: false },
         empty: { type: "boolean", default: false },
         "reset-demo": { type: "boolean", default: false },
         help: { type: "boolean", default: false },
@@ -37,5 +39,5 @@ A DATABASE_URL in the environment is used instead of an own database server.`;
   }
   /** @type {"once" | "never" | "reset"} */
   const demo = values["reset-demo"] ? "reset" : values.empty ? "never" : "once";
-  return { port, demo };
+  return { port, demo, lan: values.lan };
 }

@@ -5,11 +5,11 @@ import { root } from "./commands.mjs";
 import { Obstacle, say } from "./say.mjs";
 
 /** Where the project keeps its database; tests keep theirs elsewhere. */
-const DATA = process.env.TENSIDRUM_DATA ?? `${root}/.data`;
+export const DATA = process.env.TENSIDRUM_DATA ?? `${root}/.data`;
 const OWNER = `${DATA}/start.pid`;
 
-/** Stops with a sentence when somebody listens on that port already. @param {number} port */
-export function checkPort(port) {
+/** Stops with a sentence when somebody listens on that port already. @param {number} port @param {string} [host] */
+export function checkPort(port, host = "127.0.0.1") {
   return /** @type {Promise<void>} */ (
     new Promise((resolve, reject) => {
       const probe = createServer();
@@ -23,7 +23,7 @@ export function checkPort(port) {
           ),
         );
       });
-      probe.listen(port, "127.0.0.1", () => probe.close(() => resolve()));
+      probe.listen(port, host, () => probe.close(() => resolve()));
     })
   );
 }

@@ -3,12 +3,13 @@ import { root } from "./commands.mjs";
 import { readOptions } from "./options.mjs";
 import { checkNode, ensureNodePackages } from "./packages.mjs";
 import { Obstacle, run, say } from "./say.mjs";
-import { checkPort, standUpDatabase } from "./standUp.mjs";
+import { checkPort, DATA, standUpDatabase } from "./standUp.mjs";
 
 await run(async () => {
-  const { port, demo } = readOptions("bin/start");
+  const { port, demo, lan } = readOptions("bin/start");
   checkNode();
   await checkPort(port);
+  if (lan) await checkPort(port + 1, "0.0.0.0");
   await ensureNodePackages();
   await ensureBuild();
   const database = await standUpDatabase();
@@ -35,10 +36,21 @@ await run(async () => {
     await database.stop();
     throw new Obstacle(`The database could not be prepared: ${error instanceof Error ? error.message : error}`);
   }
-  server = await serve({ port, clientFolder: `${root}/build/client` });
+  const network = lan ? await localNetwork(port + 1) : undefined;
+  server = await serve({ port, clientFolder: `${root}/build/client`, lan: network });
+  for (const address of network?.addresses ?? [])
+    say(`Devices of the local network reach it at https://${address}:${port + 1}/; the code stands on Today.`);
 
   database.ended?.then(() => {
     if (!ending) say("The database server has ended by itself. What is typed stays in the browser; stop with Ctrl-C and start again.");
   });
   say(`Tensidrum is ready at http://127.0.0.1:${port}/  (Ctrl-C ends it)`);
 });
+
+/** What it takes to let devices of the local network in. @param {number} port */
+async function localNetwork(port) {
+  const { localAddresses, ownCertificate } = await import("./certificate.mjs");
+  const folder = `${DATA}/lan`;
+  const { key, certificate } = await ownCertificate(folder);
+  return { port, key, certificate, devicesFile: `${folder}/devices.json`, addresses: localAddresses() };
+}

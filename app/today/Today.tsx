@@ -48,6 +48,7 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           {total === 0 && board.batches.length === 0 && <p className={classes.sentence}>Nothing rests, nothing is due.</p>}
           {total > 0 && <DaySentence formulas={formulas} />}
           <Batches batches={board.batches} />
+          {board.lan !== null && <WayIn lan={board.lan} />}
         </section>
       </div>
       {total === 0 ? (
@@ -90,6 +91,23 @@ function Batches({ batches }: { readonly batches: TodayBoard["batches"] }) {
         </li>
       ))}
     </ul>
+  );
+}
+
+/** How a tablet on the bench gets in, told on this machine alone. */
+function WayIn({ lan: { code, addresses, wrong, lastWrong, devices } }: { readonly lan: NonNullable<TodayBoard["lan"]> }) {
+  return (
+    <div className={classes.wayIn}>
+      <p>
+        A tablet gets in at <strong>{addresses.join(" or ") || "this machine's address"}</strong> with the code{" "}
+        <output className={classes.code}>{`${code.slice(0, 3)} ${code.slice(3)}`}</output>
+      </p>
+      <p>
+        {devices === 1 ? "1 device is" : `${devices} devices are`} paired.
+        {wrong > 0 && ` ${wrong} wrong ${wrong === 1 ? "code" : "codes"} so far, the last from ${lastWrong?.from ?? "somewhere"}.`} The
+        browser warns of the certificate once: it is this machine&rsquo;s own.
+      </p>
+    </div>
   );
 }
 

@@ -5,13 +5,14 @@ import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import { currentMakerId } from "../frame/maker.server";
+import type { LanNotice } from "../frame/lanNotice.server";
 import { restsNow } from "../frame/rests.server";
 
 const PAGE = 30;
 const FINDINGS_SHOWN = 2;
 
 /** The home board: formulas, newest change first, with what must be mended in each. Nothing is recomputed here. */
-export async function openToday(page: number) {
+export async function openToday(page: number, lan: LanNotice | null) {
   const db = database();
   const makerId = currentMakerId();
   const [rows, total, batches] = await Promise.all([
@@ -28,6 +29,7 @@ export async function openToday(page: number) {
     pages: Math.max(1, Math.ceil(total / PAGE)),
     total,
     batches,
+    lan,
     newIds: { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID(), waterLineId: crypto.randomUUID() },
     formulas: rows.map((row) => {
       const profile = profileOf(row.profile);

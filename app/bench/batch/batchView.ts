@@ -10,7 +10,7 @@ import {
   type BatchState,
   type ReadOff,
 } from "@tensidrum/core/making";
-import { decimalPlaces, finestFirst, scaleFor, writtenMass, type Scale } from "@tensidrum/core/quantities";
+import { decimalPlaces, finestFirst, scaleFor, writtenMass } from "@tensidrum/core/quantities";
 import type { SentBatch } from "./sentBatch";
 
 /** A scale nobody told of is taken to show hundredths. */
@@ -19,7 +19,6 @@ const USUAL_STEP_GRAMS = 0.01;
 export interface LineView extends BatchLine {
   readonly name: string;
   readonly decimals: number;
-  readonly scale: Scale | null;
   readonly lots: readonly { readonly code: string; readonly grams: number }[];
   /** Null for a weight that was typed. */
   readonly readOff: ReadOff | null;
@@ -50,13 +49,12 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
   );
   const lines = [...state.lines.values()].map((line): LineView => {
     const material = plan.materials.get(materialOf.get(line.line) ?? "");
-    const scale = scaleFor(line.targetGrams, fromFinest) ?? null;
+    const scale = scaleFor(line.targetGrams, fromFinest);
     const weight = state.standing.findLast((entry) => entry.kind === "weighed" && entry.line === line.line);
     return {
       ...line,
       name: material === undefined ? line.line : shownMaterial(material).name,
       decimals: decimalPlaces(scale?.readabilityGrams ?? USUAL_STEP_GRAMS),
-      scale,
       lots: sent.lots.filter((lot) => lot.line === line.line).map(({ code, grams }) => ({ code, grams })),
       readOff: weight?.kind === "weighed" ? (weight.readOff ?? null) : null,
     };

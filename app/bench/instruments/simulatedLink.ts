@@ -14,6 +14,11 @@ export class SimulatedLink implements ScaleLink {
     this.scale = { ...simulatedScale(kind, loadGrams), tareGrams: 0 };
   }
 
+  /** What lies on it beside what was tared away, g. */
+  netGrams(): number {
+    return this.scale.loadGrams - this.scale.tareGrams;
+  }
+
   pour(grams: number): void {
     this.scale = poured(this.scale, grams, performance.now());
   }

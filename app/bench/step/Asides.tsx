@@ -8,7 +8,7 @@ import classes from "./Step.module.css";
 
 /** What can be done beside the step: notes, photos, clocks, skipping, pausing, going back, closing early. */
 export function Asides({ step }: { readonly step: Step | null }) {
-  const { view } = useBench();
+  const { view, isGuarded } = useBench();
   const { last } = view;
   return (
     <div className={classes.asides}>
@@ -56,14 +56,30 @@ export function Asides({ step }: { readonly step: Step | null }) {
       )}
       {view.pausedAt === null && (
         <Entry>
-          <button type="submit" name="intent" value="pause" className={classes.door} data-big data-act="Pause the batch">
+          <button
+            type="submit"
+            name="intent"
+            value="pause"
+            disabled={isGuarded}
+            className={classes.door}
+            data-big
+            data-act="Pause the batch"
+          >
             Pause
           </button>
         </Entry>
       )}
       {last !== null && (
         <Entry hidden={{ entry: last.id }}>
-          <button type="submit" name="intent" value="back" className={classes.door} data-big data-act="Take the last entry back">
+          <button
+            type="submit"
+            name="intent"
+            value="back"
+            disabled={isGuarded}
+            className={classes.door}
+            data-big
+            data-act="Take the last entry back"
+          >
             One step back
           </button>
         </Entry>

@@ -63,12 +63,12 @@ export function BatchPage({ sent, newId, refused }: BatchPageProps) {
   const { steps, finished } = view;
   const current = finished === null ? next.step : null;
   const at = steps.findIndex(({ step }) => step.id === current?.id);
-  // The last entry closed the batch: what is left is to look at it.
-  const wasFinished = useRef(finished !== null);
+  // Closed and stored: what is left is to look at it. Without the server the page stays, the record would not know yet.
+  const [wasFinished] = useState(finished !== null);
+  const isStored = finished !== null && here.queue.waiting.length === 0;
   useEffect(() => {
-    if (finished !== null && !wasFinished.current) void navigate(`/bench/${sent.id}/record`);
-    wasFinished.current = finished !== null;
-  }, [finished, navigate, sent.id]);
+    if (isStored && !wasFinished) void navigate(`/bench/${sent.id}/record`);
+  }, [isStored, wasFinished, navigate, sent.id]);
   const streams = useMemo(
     () => steps.map(({ step, state }) => ({ ...step, state, content: view.contents.get(step.id) ?? null })),
     [steps, view.contents],
@@ -98,7 +98,7 @@ export function BatchPage({ sent, newId, refused }: BatchPageProps) {
           <div className={classes.streams}>
             <Streams vessels={view.vessels} currentId={current?.id ?? null} steps={streams} />
           </div>
-          <div ref={column} className={classes.column}>
+          <div ref={column} className={classes.column} data-waiting={here.queue.waiting.length}>
             <QueueNote />
             {answered !== null && (
               <p role="alert" className={classes.problem}>

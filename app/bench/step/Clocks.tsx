@@ -21,7 +21,7 @@ function clocksOf({ view, now }: Pick<Bench, "view" | "now">): readonly Wait[] {
 
 /** Every clock of the batch, by the server's time, on every device alike; one that runs out is heard. */
 export function Clocks() {
-  const { view, now } = useBench();
+  const { view, now, isGuarded } = useBench();
   const clocks = clocksOf({ view, now });
   const [isLoud, setLoud] = useState(true);
   const [mayNotify, setMayNotify] = useState<NotificationPermission | "unknown">("unknown");
@@ -73,6 +73,7 @@ export function Clocks() {
                   type="submit"
                   name="intent"
                   value="end-wait"
+                  disabled={isGuarded}
                   className={classes.quiet}
                   aria-label={`${left > 0 ? "End" : "Put away"} the clock: ${wait.text}`}
                 >

@@ -8,7 +8,7 @@ import classes from "./Step.module.css";
 
 /** A weight that is off by more than it may be: it stands, the others follow, or it is done again. */
 export function Deviation({ line, step }: { readonly line: LineView; readonly step: Step }) {
-  const { view } = useBench();
+  const { view, isGuarded } = useBench();
   const percent = line.deviation?.percent ?? 0;
   const weight = view.standing.findLast((entry) => entry.kind === "weighed" && entry.line === line.line);
   const inBeaker = new Set(view.steps.filter((one) => one.step.vessel === step.vessel).map((one) => one.step.id));
@@ -35,7 +35,14 @@ export function Deviation({ line, step }: { readonly line: LineView; readonly st
       </Entry>
       {wholeBeaker.length > 1 && (
         <Entry hidden={{ entry: wholeBeaker.toReversed().join(" ") }} className={classes.small}>
-          <button type="submit" name="intent" value="restart" className={classes.quiet} data-act="Start this beaker again">
+          <button
+            type="submit"
+            name="intent"
+            value="restart"
+            disabled={isGuarded}
+            className={classes.quiet}
+            data-act="Start this beaker again"
+          >
             Start this beaker again
           </button>
           <span>What you pour away has left the shelf all the same: count its lots afterwards.</span>

@@ -8,7 +8,7 @@ import classes from "./Step.module.css";
 
 /** All steps are through: what came out is weighed, and the batch is closed. */
 export function Finish() {
-  const { view } = useBench();
+  const { view, isGuarded } = useBench();
   if (view.finished !== null) {
     return (
       <section>
@@ -19,7 +19,7 @@ export function Finish() {
           {written(view.finished.yieldGrams, 1)} g came out. <Link to={`/bench/${view.id}/record`}>The record</Link>
         </p>
         <Entry hidden={{ entry: view.last?.id ?? "" }}>
-          <button type="submit" name="intent" value="back" className={classes.quiet} data-act="Open the batch again">
+          <button type="submit" name="intent" value="back" disabled={isGuarded} className={classes.quiet} data-act="Open the batch again">
             Open it again
           </button>
         </Entry>

@@ -25,7 +25,6 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
   const off = own.find(({ asks }) => asks);
   const measuring = measuringOf(plan, view, step.id);
   const vessel = view.vessels.find(({ id }) => id === step.vessel)?.name ?? "away from the beakers";
-  const scale = due?.scale;
   return (
     <section aria-labelledby="step-head">
       <p className={classes.where}>
@@ -33,12 +32,6 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
           Step {number} of {view.steps.length}
         </strong>
         <span>{vessel}</span>
-        {scale != null && (
-          <span>
-            {scale.name}, {scale.readabilityGrams} g
-          </span>
-        )}
-        {due !== undefined && due.lots.length > 0 && <span>lot {due.lots.map(({ code }) => code).join(" and ")}</span>}
       </p>
       <h2 id="step-head" className={classes.title}>
         {step.title}

@@ -1,20 +1,30 @@
 import type { Step } from "@tensidrum/core/making";
+import { decimalPlaces } from "@tensidrum/core/quantities";
 import type { LineView } from "../batch/batchView";
+import { scaleOfWeighing } from "../batch/scaleOfWeighing";
 import { useBench } from "./bench";
 import classes from "./Step.module.css";
 import { Weighing } from "./Weighing";
 
 /** One line onto the scale. */
 export function WeighLine({ step, line }: { readonly step: Step; readonly line: LineView }) {
-  const { view } = useBench();
+  const { view, plan } = useBench();
   const off = (line.targetGrams * line.allowedPercent) / 100;
-  const before = view.steps[view.steps.findIndex((one) => one.step.id === step.id) - 1];
-  const inVessel = before?.step.vessel === step.vessel ? (view.contents.get(before.step.id) ?? 0) : 0;
-  const here = view.lines.filter(({ line: id, actualGrams }) => step.lines.includes(id) && actualGrams !== null);
+  const load = useLoad(step);
+  const { scale, isInCup } = scaleOfWeighing(plan.formula.scales, { loadGrams: load, grams: line.targetGrams });
   return (
     <>
       <p className={classes.do}>
-        {step.lines.length > 1 ? "Weigh in" : "Weigh"} <strong>{line.name}</strong>
+        Weigh <strong>{line.name}</strong>
+        {isInCup && `, in a small cup: ${scale?.name ?? "this scale"} does not carry the beaker`}
+        {line.lots.length > 0 && " "}
+        {line.lots.length > 0 && <span className={classes.from}>from lot {line.lots.map(({ code }) => code).join(" and ")}</span>}
+        {scale !== null && " "}
+        {scale !== null && (
+          <span className={classes.from}>
+            {scale.name}, {scale.readabilityGrams} g
+          </span>
+        )}
       </p>
       <Weighing
         intent="weigh"
@@ -22,10 +32,20 @@ export function WeighLine({ step, line }: { readonly step: Step; readonly line: 
         name={line.name}
         hidden={{ step: step.id, line: line.line }}
         target={{ grams: line.targetGrams, low: line.targetGrams - off, high: line.targetGrams + off }}
-        decimals={line.decimals}
-        scaleKind={line.scale}
-        loadGrams={(view.tares.get(step.vessel ?? "") ?? 0) + inVessel + here.reduce((sum, { actualGrams }) => sum + (actualGrams ?? 0), 0)}
+        decimals={scale === null ? view.decimals : decimalPlaces(scale.readabilityGrams)}
+        scaleKind={scale}
+        loadGrams={isInCup ? 0 : load}
       />
     </>
   );
+}
+
+/** What stands on the scale already: the beaker with what came into it so far, g. */
+function useLoad(step: Step): number {
+  const { view } = useBench();
+  const at = view.steps.findIndex((one) => one.step.id === step.id);
+  const before = view.steps.slice(0, at).findLast((one) => one.step.vessel === step.vessel);
+  const content = before === undefined ? 0 : (view.contents.get(before.step.id) ?? 0);
+  const here = view.lines.reduce((sum, { line, actualGrams }) => sum + (step.lines.includes(line) ? (actualGrams ?? 0) : 0), 0);
+  return (view.tares.get(step.vessel ?? "") ?? 0) + content + here;
 }

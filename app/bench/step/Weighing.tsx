@@ -55,8 +55,7 @@ export function Weighing({
   const reading = usesScale && shows?.kind === "reading" ? shows.reading : null;
   const isAtZero = reading !== null && reading.isStable !== false && Math.abs(reading.grams) <= 2 * step;
   useEffect(() => {
-    if (link instanceof SimulatedLink)
-      link.putOn(scaleKind ?? { readabilityGrams: step, capacityGrams: 3_000 }, Math.min(loadGrams, scaleKind?.capacityGrams ?? loadGrams));
+    if (link instanceof SimulatedLink) link.putOn(scaleKind ?? { readabilityGrams: step, capacityGrams: 3_000 }, loadGrams);
     // A new beaker is put on when something else is weighed, not when its content changes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [link, id]);
@@ -184,14 +183,7 @@ export function Weighing({
           {!usesScale && state !== null && state !== "inside" ? "Accept anyway" : "Take the weight"}
         </BigButton>
       </div>
-      {link instanceof SimulatedLink && (
-        <PlayScale
-          link={link}
-          missing={target === null ? pours - (grams ?? 0) : target.grams - (grams ?? 0)}
-          isTared={!mustTare}
-          step={step}
-        />
-      )}
+      {link instanceof SimulatedLink && <PlayScale link={link} target={target?.grams ?? pours} isTared={!mustTare} step={step} />}
     </Entry>
   );
 }

@@ -1,0 +1,64 @@
+import { expect, FAILED_LOAD, test } from "./testing/test";
+
+// An unpaired device and a wrong code are answered with 401 and 429.
+test.use({ allowedConsole: [FAILED_LOAD, /status of (401|429)/] });
+
+test("a tablet of the local network gets in over HTTPS with the code of the first screen alone; wrong codes are counted and slowed", async ({
+  start,
+  folder,
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  const application = await start({ TENSIDRUM_DATA: folder }, ["--lan"]);
+  const desk = await browser.newPage({ baseURL: application.address });
+  await desk.goto("/");
+  const code = desk.locator("output").filter({ hasText: /^\d{3} \d{3}$/ });
+  await expect(code).toBeVisible();
+  const secure = `https://127.0.0.1:${Number(new URL(application.address).port) + 1}`;
+
+  const tablet = await browser.newContext({ baseURL: secure, ignoreHTTPSErrors: true });
+  const page = await tablet.newPage();
+  for (const path of ["/shelf.data", "/materials.json", "/bench/5ea50000-0000-4000-8000-00000000a200/news"]) {
+    expect((await tablet.request.get(path)).status(), path).toBe(401);
+  }
+  // Saying that one comes from the machine itself does not help, nor does saying the opposite there.
+  expect((await tablet.request.get("/materials.json", { headers: { "x-tensidrum-lan": "" } })).status()).toBe(401);
+  await page.goto("/shelf");
+  await expect(page.getByRole("heading", { name: "Pair this device" })).toBeVisible();
+  await page.getByLabel("code").fill("000 00");
+  await page.getByRole("button", { name: "Pair" }).click();
+  await expect(page.getByRole("alert")).toContainText("This is not the code. Try again in a second.");
+  await page.getByLabel("code").fill(((await code.textContent()) ?? "").replace(" ", ""));
+  await page.getByRole("button", { name: "Pair" }).click();
+  await expect(page.getByRole("alert")).toContainText("Too soon");
+  await desk.reload();
+  await expect(desk.getByText(/1 wrong code so far, the last from/)).toBeVisible();
+
+  await page.waitForTimeout(1_100);
+  await page.getByLabel("code").fill((await code.textContent()) ?? "");
+  await page.getByRole("button", { name: "Pair" }).click();
+  await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
+  // The code for the next device is told on the machine itself alone.
+  await expect(page.locator("output").filter({ hasText: /^\d{3} \d{3}$/ })).toHaveCount(0);
+  expect((await tablet.cookies()).find(({ name }) => name === "tensidrum-device")).toMatchObject({
+    httpOnly: true,
+    secure: true,
+    sameSite: "Strict",
+  });
+  await page.goto("/bench/begin/5ea50000-0000-4000-8000-00000000a200/1");
+  for (const box of await page.getByRole("checkbox").all()) await box.check();
+  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await page.getByRole("button", { name: "Done, next step" }).click();
+  await expect(page.getByRole("heading", { name: "Weigh the water" })).toBeVisible();
+  await expect(page.locator("[data-waiting='0']")).toBeVisible();
+  await desk.reload();
+  await expect(desk.getByText("1 device is paired.")).toBeVisible();
+  await expect(desk.getByRole("list", { name: "On the bench" })).toContainText("1 of 15 steps done");
+  await tablet.close();
+  await desk.close();
+});
+
+test("without --lan nobody but this machine is answered", async ({ application }) => {
+  const next = Number(new URL(application.address).port) + 1;
+  await expect(fetch(`https://127.0.0.1:${next}/`)).rejects.toThrow();
+});

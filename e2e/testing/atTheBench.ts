@@ -1,0 +1,42 @@
+import { expect, type Page } from "@playwright/test";
+
+export const GREEN_ROOM_BATCH = "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1";
+
+/** Begins a batch of a set version with everything ticked. Returns its address. */
+export async function beginBatch(page: Page, address: string): Promise<string> {
+  await page.goto(address);
+  for (const box of await page.getByRole("checkbox").all()) await box.check();
+  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
+  await scriptsReady(page);
+  return new URL(page.url()).pathname;
+}
+
+/** A page that is sent ready drawn answers keys only once its scripts are there. */
+export async function scriptsReady(page: Page): Promise<void> {
+  await expect(page.getByRole("button", { name: "dim" })).toBeEnabled();
+}
+
+export const done = (page: Page) => page.getByRole("button", { name: "Done, next step" });
+export const typedWeight = (page: Page) => page.getByLabel(/what the scale shows, g$/);
+
+/** What the step wants on the scale, g, as the screen writes it. */
+export async function wanted(page: Page): Promise<string> {
+  return ((await page.locator("main data").first().textContent()) ?? "").trim();
+}
+
+/** Types the weight that is wanted and takes it. Returns it with the name of what was weighed. */
+export async function takeTyped(page: Page, grams?: string): Promise<{ readonly grams: string; readonly name: string }> {
+  const name = ((await typedWeight(page).getAttribute("aria-label")) ?? "").replace(/, what the scale shows, g$/, "");
+  const typed = grams ?? (await wanted(page));
+  await typedWeight(page).fill(typed);
+  // In the moment after an entry a second one is taken for a double tap.
+  await expect(page.getByRole("button", { name: /Take the weight|Accept anyway/ })).toBeEnabled();
+  await typedWeight(page).press("Enter");
+  return { grams: typed, name };
+}
+
+/** Nothing waits on the device any more. */
+export async function acknowledged(page: Page): Promise<void> {
+  await expect(page.locator("[data-waiting='0']")).toBeVisible();
+}
