@@ -19,7 +19,7 @@ export default function RecordRoute({ loaderData: record }: Route.ComponentProps
       head={<h1 className={classes.head}>Record of {code}</h1>}
       doors={
         <>
-          <Link to={`/bench/${id}`}>{finished === null ? "Back to the step" : "The bench of it"}</Link>
+          <Link to={`/bench/${id}`}>{finished === null ? "Back to the step" : "Back to the bench"}</Link>
           <a href={`/bench/${id}/record.json`} data-act="Download the record as a file">
             As a file
           </a>

@@ -1,4 +1,3 @@
-import { written } from "@tensidrum/core/quantities";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -82,15 +81,9 @@ export function BatchPage({ sent, newId, refused }: BatchPageProps) {
             <span className={classes.sub}>
               batch <strong>{view.code}</strong>
             </span>
-            <span className={classes.sub}>
-              in the beakers <strong>{written(view.inBeakersGrams, view.decimals)}</strong> g
-            </span>
-            <span className={classes.sub}>
-              still to come <strong>{written(view.toComeGrams, view.decimals)}</strong> g
-            </span>
           </>
         }
-        doors={<Link to={`/bench/${sent.id}/record`}>Record so far</Link>}
+        doors={<Link to={`/bench/${sent.id}/record`}>Record</Link>}
         line={<WashLine pegs={benchPegs(current === null ? "all steps through" : `step ${at + 1} of ${steps.length}`)} />}
       >
         <title>{`${view.code}, ${view.name}`}</title>

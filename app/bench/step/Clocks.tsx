@@ -102,7 +102,7 @@ export function Clocks() {
           </button>
           {mayNotify === "default" && (
             <button type="button" className={classes.quiet} onClick={() => void Notification.requestPermission().then(setMayNotify)}>
-              tell me in other windows too
+              notify me too
             </button>
           )}
           <a href={`/bench/${view.id}/waits.ics`} data-act="Take the waits into a calendar">

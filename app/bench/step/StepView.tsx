@@ -32,6 +32,12 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
           Step {number} of {view.steps.length}
         </strong>
         <span>{vessel}</span>
+        <span>
+          in the beakers <b>{written(view.inBeakersGrams, view.decimals)}</b> g
+        </span>
+        <span>
+          still to come <b>{written(view.toComeGrams, view.decimals)}</b> g
+        </span>
       </p>
       <h2 id="step-head" className={classes.title}>
         {step.title}
