@@ -4,6 +4,7 @@ import { makeDataFolder } from "../e2e/testing/dataFolder";
 import { startCluster } from "../operations/cluster.mjs";
 import { startApplication } from "../e2e/testing/startApplication";
 import { makeFormula } from "./benchFormula";
+import { benchBatch } from "./batchBench";
 import { benchCore } from "./coreBench";
 import { benchKeystrokes } from "./keystrokeBench";
 import { benchLedger } from "./ledgerBench";
@@ -30,6 +31,7 @@ try {
     ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),
     ...(await benchList(sheet, cluster.url)),
     ...(await benchLedger(cluster.url)),
+    ...(await benchBatch(application.address, cluster.url)),
     ...(await benchShelf(sheet)),
   ];
 } finally {

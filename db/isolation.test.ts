@@ -187,6 +187,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   },
   listBatches: async () => batchQueries.listBatches(db, stranger.id, 10),
   findBatch: async () => batchQueries.findBatch(db, stranger.id, batchId),
+  listCountingEntries: async () => (await batchQueries.listCountingEntries(db, stranger.id, batchId)).entries,
   listEntries: async () => batchQueries.listEntries(db, stranger.id, batchId),
   listBatchLots: async () => batchQueries.listBatchLots(db, stranger.id, batchId),
   codesOfBatches: async () => batchQueries.codesOfBatches(db, stranger.id, "GR-"),

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNull, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gt, inArray, isNull, notInArray, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { lots } from "../stock/schema";
 import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
@@ -27,6 +27,23 @@ export async function findBatch(db: Executor, makerId: string, batchId: string) 
     .from(batches)
     .where(and(eq(batches.makerId, makerId), eq(batches.id, batchId)));
   return batch;
+}
+
+/** What of a batch was entered that changes how it stands, in the order it came, and the last position of all. */
+export async function listCountingEntries(db: Executor, makerId: string, batchId: string) {
+  const mine = and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId));
+  const [entries, [last]] = await Promise.all([
+    db
+      .select({ position: batchEntries.position, entry: batchEntries.entry })
+      .from(batchEntries)
+      .where(and(mine, notInArray(batchEntries.kind, ["noted", "photographed"])))
+      .orderBy(asc(batchEntries.position)),
+    db
+      .select({ position: sql<number>`coalesce(max(${batchEntries.position}), 0)`.mapWith(Number) })
+      .from(batchEntries)
+      .where(mine),
+  ]);
+  return { entries, position: last?.position ?? 0 };
 }
 
 /** What was entered for a batch behind a position, in the order it came. */

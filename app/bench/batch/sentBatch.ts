@@ -16,7 +16,10 @@ export interface SentBatch {
   readonly steps: readonly Step[];
   readonly vessels: readonly Vessel[];
   readonly lots: readonly { readonly line: string; readonly code: string; readonly grams: number }[];
+  /** Those that count for how it stands; what was noted is in the record. */
   readonly entries: readonly StoredEntry[];
+  /** The last position of all entries, those that were not sent among them. */
+  readonly position: number;
   /** ISO moments. */
   readonly started: string;
   /** The server's time when it was sent. */

@@ -1,26 +1,29 @@
 import { Refusal } from "@tensidrum/core/formula";
+import { standingEntries } from "@tensidrum/core/making";
 import { database } from "../../../db/client.server";
-import { findBatch, listBatchLots, listEntries } from "../../../db/batches/queries.server";
+import { findBatch, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { batchView } from "./batchView";
 import { planOfBatch, type SentBatch } from "./sentBatch";
 
-/** A batch with all that was entered, as it lies in the database. */
-export async function storedBatch(batchId: string) {
-  const db = database();
-  const makerId = currentMakerId();
-  const [batch, entries, lots] = await Promise.all([
-    findBatch(db, makerId, batchId),
-    listEntries(db, makerId, batchId),
-    listBatchLots(db, makerId, batchId),
+async function foundBatch(batchId: string) {
+  const [batch, lots] = await Promise.all([
+    findBatch(database(), currentMakerId(), batchId),
+    listBatchLots(database(), currentMakerId(), batchId),
   ]);
   if (batch === undefined) throw new Refusal("not-found", "This batch is not on your bench.", "Go to the bench and look for it there.");
-  return { batch, entries, lots };
+  return { batch, lots };
 }
 
-/** A batch for the bench: all that is needed to go on without the server. */
-export async function sendBatch(batchId: string): Promise<SentBatch> {
-  const { batch, entries, lots } = await storedBatch(batchId);
+/** A batch with all that was entered, as it lies in the database. */
+export async function storedBatch(batchId: string) {
+  const [found, entries] = await Promise.all([foundBatch(batchId), listEntries(database(), currentMakerId(), batchId)]);
+  return { ...found, entries };
+}
+
+type Stored = Awaited<ReturnType<typeof foundBatch>>;
+
+function sent({ batch, lots }: Stored, { entries, position }: Pick<SentBatch, "entries" | "position">): SentBatch {
   return {
     id: batch.id,
     code: batch.code,
@@ -29,15 +32,33 @@ export async function sendBatch(batchId: string): Promise<SentBatch> {
     vessels: batch.vessels,
     lots: lots.map(({ line, code, grams }) => ({ line, code, grams })),
     entries,
+    position,
     started: batch.startedAt.toISOString(),
     now: new Date().toISOString(),
   };
 }
 
-/** A batch where it stands now. */
+/** A batch for the bench: all that is needed to go on without the server, and no more. */
+export async function sendBatch(batchId: string): Promise<SentBatch> {
+  const [found, { entries, position }] = await Promise.all([
+    foundBatch(batchId),
+    listCountingEntries(database(), currentMakerId(), batchId),
+  ]);
+  const standing = new Set(standingEntries(entries.map(({ entry }) => entry)).map(({ id }) => id));
+  return sent(found, { entries: entries.filter(({ entry }) => standing.has(entry.id)), position });
+}
+
+/** A batch where it stands now, with all that was entered. */
 export async function viewBatch(batchId: string) {
-  const sent = await sendBatch(batchId);
-  const plan = planOfBatch(sent);
-  const entries = sent.entries.map(({ entry }) => entry);
-  return { sent, plan, entries, view: batchView(sent, plan, entries) };
+  const { entries, ...found } = await storedBatch(batchId);
+  const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0 });
+  const plan = planOfBatch(batch);
+  const all = entries.map(({ entry }) => entry);
+  return { sent: batch, plan, entries: all, view: batchView(batch, plan, all) };
+}
+
+/** The plan of a batch and its lots, to judge what may be entered. */
+export async function plannedBatch(batchId: string) {
+  const { batch, lots } = await foundBatch(batchId);
+  return { plan: planOfBatch(batch), lots };
 }

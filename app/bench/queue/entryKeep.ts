@@ -50,14 +50,12 @@ export function browserKeep(): EntryKeep {
       using(
         async (database) => {
           const work = database.transaction("entries", "readwrite");
-          const last = (await work.store.getAll()).reduce((most, { order }) => Math.max(most, order), 0);
-          await Promise.all(
-            entries.map(async (entry, at) => {
-              const known = await work.store.get(entry.id);
-              await work.store.put({ ...entry, order: known?.order ?? last + 1 + at });
-            }),
-          );
-          await work.done;
+          const kept = new Map((await work.store.getAll()).map((row) => [row.id, row.order]));
+          const last = Math.max(0, ...kept.values());
+          await Promise.all([
+            ...entries.map((entry, at) => work.store.put({ ...entry, order: kept.get(entry.id) ?? last + 1 + at })),
+            work.done,
+          ]);
         },
         () => memory.put(entries),
       ),
@@ -65,8 +63,7 @@ export function browserKeep(): EntryKeep {
       using(
         async (database) => {
           const work = database.transaction("entries", "readwrite");
-          await Promise.all(ids.map((id) => work.store.delete(id)));
-          await work.done;
+          await Promise.all([...ids.map((id) => work.store.delete(id)), work.done]);
         },
         () => memory.remove(ids),
       ),

@@ -36,7 +36,7 @@ interface QueueTools {
 
 const MOST_AT_ONCE = 200;
 const FIRST_RETRY_MILLISECONDS = 1_000;
-const LONGEST_RETRY_MILLISECONDS = 10_000;
+const LONGEST_RETRY_MILLISECONDS = 5_000;
 
 /**
  * Entries of one batch on this device. An entry counts from the moment it is made, is kept on the device until the server
@@ -45,13 +45,19 @@ const LONGEST_RETRY_MILLISECONDS = 10_000;
 export class EntryQueue {
   private state: QueueState;
   private readonly tools: QueueTools;
+  private readonly position: number;
   private readonly listeners = new Set<() => void>();
   private isSending = false;
   private retryAfter = FIRST_RETRY_MILLISECONDS;
   private callOff: () => void = () => undefined;
 
-  constructor(tools: QueueTools, stored: readonly StoredEntry[]) {
+  /**
+   * @param stored what the server sent of the batch
+   * @param position the last one there was then, also of entries that were not sent
+   */
+  constructor(tools: QueueTools, stored: readonly StoredEntry[], position = stored.at(-1)?.position ?? 0) {
     this.tools = tools;
+    this.position = position;
     this.state = { stored, waiting: [], refused: [], link: "there" };
   }
 
@@ -112,10 +118,13 @@ export class EntryQueue {
 
   linkIs(link: QueueState["link"]): void {
     if (this.state.link !== link) this.change({ link });
-    if (link === "there") {
-      this.retryAfter = FIRST_RETRY_MILLISECONDS;
-      void this.flush();
-    }
+    if (link === "there") this.tryNow();
+  }
+
+  /** The network is said to be back: what waits is tried at once. */
+  tryNow(): void {
+    this.retryAfter = FIRST_RETRY_MILLISECONDS;
+    void this.flush();
   }
 
   /** Lets go of an entry the server would not take. */
@@ -161,8 +170,9 @@ export class EntryQueue {
     if (aside.length > 0) await keep.put(aside.map(({ entry, why: said }) => ({ id: entry.id, batch, entry, position: null, why: said })));
   }
 
-  private lastPosition(): number {
-    return this.state.stored.at(-1)?.position ?? 0;
+  /** The last position this device knows of. */
+  lastPosition(): number {
+    return Math.max(this.position, this.state.stored.at(-1)?.position ?? 0);
   }
 
   private change(changes: Partial<QueueState>): void {

@@ -1,30 +1,20 @@
-import { Refusal } from "@tensidrum/core/formula";
 import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
 import { wantedOfLots, type LotShare } from "@tensidrum/core/stock";
 import { database } from "../../../db/client.server";
-import { findBatch, listBatchLots, listEntries } from "../../../db/batches/queries.server";
+import { listEntries } from "../../../db/batches/queries.server";
 import { addEntries, addPhoto, type Decision, type NewPhoto } from "../../../db/batches/writes.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { entriesOf, type BenchForm } from "../batch/benchForm";
-import { planOfBatch } from "../batch/sentBatch";
+import { plannedBatch } from "../batch/stored.server";
 import type { Answer } from "./entryQueue";
 import { tellNews } from "./news.server";
 
 /** A device's clock may be ahead of the server's by so much before its moments are taken for wrong. */
 const MOST_AHEAD_MILLISECONDS = 2_000;
 
-async function planned(batchId: string) {
-  const [batch, lots] = await Promise.all([
-    findBatch(database(), currentMakerId(), batchId),
-    listBatchLots(database(), currentMakerId(), batchId),
-  ]);
-  if (batch === undefined) throw new Refusal("not-found", "This batch is not on your bench.", "Go to the bench and look for it there.");
-  return { plan: planOfBatch(batch), lots };
-}
-
 /** Stores what can follow what there is, in the order it was made; what cannot is answered with why. */
 export async function takeEntries(batchId: string, entries: readonly BatchEntry[], behind: number): Promise<Answer> {
-  const { plan, lots } = await planned(batchId);
+  const { plan, lots } = await plannedBatch(batchId);
   const refused: { id: string; why: string }[] = [];
   await addEntries(database(), currentMakerId(), batchId, (stored) => {
     refused.length = 0;
@@ -82,7 +72,7 @@ export async function enter(batchId: string, form: BenchForm): Promise<string | 
 
 /** Keeps a picture with its entry. Answers why not, or nothing. */
 export async function takePhoto(batchId: string, photo: NewPhoto, entry: BatchEntry): Promise<void> {
-  const { plan, lots } = await planned(batchId);
+  const { plan, lots } = await plannedBatch(batchId);
   await addPhoto(database(), currentMakerId(), batchId, {
     photo,
     decide: (stored) => {

@@ -23,7 +23,9 @@ export interface BatchHere {
 
 /** A batch on this device: what the server sent, what other devices enter meanwhile, and what this one enters, with the server or without. */
 export function useBatch(sent: SentBatch): BatchHere {
-  const [queue] = useState(() => new EntryQueue({ batch: sent.id, keep: keepOfBrowser(), send: sender(sent.id), later }, sent.entries));
+  const [queue] = useState(
+    () => new EntryQueue({ batch: sent.id, keep: keepOfBrowser(), send: sender(sent.id), later }, sent.entries, sent.position),
+  );
   const state = useSyncExternalStore(queue.subscribe, queue.now, queue.now);
   useEffect(() => {
     void queue.start();
@@ -92,7 +94,7 @@ function listenForNews(batch: string, queue: EntryQueue): () => void {
   let source: EventSource | undefined;
   let again: ReturnType<typeof setTimeout> | undefined;
   const listen = (): void => {
-    source = new EventSource(`/bench/${batch}/news?behind=${queue.now().stored.at(-1)?.position ?? 0}`);
+    source = new EventSource(`/bench/${batch}/news?behind=${queue.lastPosition()}`);
     source.addEventListener("entries", (event: MessageEvent<string>) => {
       const news = JSON.parse(event.data) as { readonly now: string; readonly stored: readonly StoredEntry[] };
       serverSaid(news.now);
@@ -106,6 +108,7 @@ function listenForNews(batch: string, queue: EntryQueue): () => void {
     });
   };
   const back = (): void => {
+    queue.tryNow();
     clearTimeout(again);
     source?.close();
     listen();

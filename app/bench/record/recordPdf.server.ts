@@ -99,12 +99,14 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
     pageMargins: [48, 48, 48, 54],
     defaultStyle: { font: FONT, fontSize: 9.5, lineHeight: 1.15 },
     footer: (page, pages) => ({ text: `${code}, page ${page} of ${pages}`, margin: [48, 16], fontSize: 8 }),
+    // A heading does not stand alone at the foot of a page.
+    pageBreakBefore: (node, nodes) => node.headlineLevel === 1 && nodes.getFollowingNodesOnPage().length === 0,
     content,
   };
 }
 
 function heading(text: string): Content {
-  return { text, fontSize: 12, bold: true, margin: [0, 12, 0, 4] };
+  return { text, headlineLevel: 1, fontSize: 12, bold: true, margin: [0, 12, 0, 4] };
 }
 
 function table(head: readonly string[], rows: readonly (readonly string[])[], widths: readonly string[]): Content {

@@ -1,5 +1,6 @@
 import { batchState, type BatchPlan, type BatchState } from "./batchState.ts";
 import type { BatchEntry } from "./entries.ts";
+import { isWaiting } from "./waits.ts";
 
 const MOST_TIMER_MINUTES = 10_080;
 
@@ -8,8 +9,12 @@ const MOST_TIMER_MINUTES = 10_080;
  * entered and where it is stored, so that of two devices that take one step only the first does.
  */
 export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: BatchEntry): string | null {
-  const state = batchState(plan, entries);
-  if (state.finished !== null && entry.kind !== "noted" && entry.kind !== "photographed" && entry.kind !== "taken-back") {
+  if (entry.kind === "noted") return entry.text === "" ? "Write the note first." : null;
+  if (entry.kind === "photographed") return null;
+  // Notes and photos are the most of a long batch and change nothing, unless it is one of them that is taken back.
+  const isBackAsked = entry.kind === "taken-back";
+  const state = batchState(plan, isBackAsked ? entries : entries.filter(({ kind }) => kind !== "noted" && kind !== "photographed"));
+  if (state.finished !== null && !isBackAsked) {
     return "This batch is closed. Take its last entry back to go on with it.";
   }
   switch (entry.kind) {
@@ -26,14 +31,10 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
       return stepIsOver(state, entry.step) ?? whyNotDone(plan, state, entry.step);
     case "skipped":
       return entry.reason === "" ? "Say why it is skipped; it stands in the record." : stepIsOver(state, entry.step);
-    case "noted":
-      return entry.text === "" ? "Write the note first." : null;
-    case "photographed":
-      return null;
     case "timer":
       return entry.minutes > 0 && entry.minutes <= MOST_TIMER_MINUTES ? null : "A clock runs from one minute to seven days.";
     case "wait-ended":
-      return state.waits.some(({ id, endedAt }) => id === entry.wait && endedAt === null) ? null : "This clock has been ended already.";
+      return isWaiting(plan.steps, state.standing, entry.wait) ? null : "This clock has been ended already.";
     case "paused":
       return state.pausedAt === null ? null : "The batch stands still already.";
     case "resumed":

@@ -63,7 +63,16 @@ export function batchState(plan: BatchPlan, entries: readonly BatchEntry[]): Bat
   );
   const last = standing.findLast(({ kind }) => kind === "paused" || kind === "resumed");
   const end = standing.findLast((entry) => entry.kind === "finished");
+  let lines: BatchState["lines"] | undefined;
+  let waits: BatchState["waits"] | undefined;
   return {
+    // These two cost the most, and who only asks whether a step is through needs neither.
+    get lines() {
+      return (lines ??= batchLines(plan, standing));
+    },
+    get waits() {
+      return (waits ??= waitsOf(plan.steps, standing));
+    },
     steps: plan.steps.map((step): BatchStep => {
       const entry = through.get(step.id);
       if (entry === undefined) return { step, state: "open", reason: null, at: null };
@@ -71,10 +80,8 @@ export function batchState(plan: BatchPlan, entries: readonly BatchEntry[]): Bat
         ? { step, state: "skipped", reason: entry.reason, at: entry.at }
         : { step, state: "done", reason: null, at: entry.at };
     }),
-    lines: batchLines(plan, standing),
     measured: new Map(standing.flatMap((entry) => (entry.kind === "measured" ? [[entry.step, entry.grams] as const] : []))),
     tares: new Map(standing.flatMap((entry) => (entry.kind === "tared" ? [[entry.vessel, entry.grams] as const] : []))),
-    waits: waitsOf(plan.steps, standing),
     pausedAt: last?.kind === "paused" ? last.at : null,
     standing,
     finished: end === undefined ? null : { yieldGrams: end.yieldGrams, at: end.at },

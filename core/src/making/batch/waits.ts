@@ -38,6 +38,13 @@ export function isRunning({ until, endedAt }: Wait, now: string): boolean {
   return endedAt === null && until > now;
 }
 
+/** Whether an entry began a wait that nobody has ended; without reckoning when any is over. */
+export function isWaiting(steps: readonly Step[], standing: readonly BatchEntry[], id: string): boolean {
+  const begun = standing.find((entry) => entry.id === id);
+  const rests = begun?.kind === "done" && (steps.find((step) => step.id === begun.step)?.waitMinutes ?? 0) > 0;
+  return (begun?.kind === "timer" || rests) && !standing.some((entry) => entry.kind === "wait-ended" && entry.wait === id);
+}
+
 function later(at: string, minutes: number): string {
   return dayjs(at).add(minutes, "minute").toISOString();
 }
