@@ -7,8 +7,8 @@ import { root } from "./commands.mjs";
 import { run, say } from "./say.mjs";
 
 const FOLDER = `${root}/docs/screenshots`;
+const GREEN_ROOM_BATCH = "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1";
 const CURTAIN_CALL = "/sheet/5ea50000-0000-4000-8000-00000000c100";
-const PROP_ROOM = "/sheet/5ea50000-0000-4000-8000-00000000b300";
 
 const LIST = [
   "Ingredient;Lot No.;Size;Assay;Price;Expiry",
@@ -27,7 +27,6 @@ const LIST = [
 const views = [
   { name: "today", path: "/" },
   { name: "sheet", path: CURTAIN_CALL },
-  { name: "sheet-stop", path: PROP_ROOM },
   { name: "sheet-dim", path: CURTAIN_CALL, width: 1024, height: 768, dim: true },
   {
     name: "sheet-phone",
@@ -50,19 +49,46 @@ const views = [
   { name: "material", path: "/shelf/cocamidopropyl-betaine" },
   { name: "stock-solution", path: "/shelf/make/solution?of=citric-acid-anhydrous&strength=10" },
   { name: "scent", path: "/scents/ca7de3b0-5ff1-8486-aa8f-0b107e4ca350" },
-  { name: "compare-two", path: "/shelf/materials/compare?one=cocamidopropyl-betaine&other=coco-betaine" },
   { name: "settings", path: "/settings" },
   { name: "bench-before", path: "/bench/begin/5ea50000-0000-4000-8000-00000000c100/1" },
   {
     name: "bench-step",
-    path: "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1",
+    path: GREEN_ROOM_BATCH,
+    act: async (page) => {
+      await beginBatch(page);
+      await page.getByText("Clock", { exact: true }).click();
+      await page.getByLabel("minutes").fill("12");
+      await page.getByLabel("what for").fill("glucoside in the bath, 40 °C");
+      await page.getByRole("button", { name: "Start the clock" }).click();
+      await page.waitForTimeout(450);
+      await page.getByRole("button", { name: "take the simulated scale" }).click();
+      await page.getByRole("button", { name: "Tare", exact: true }).click();
+      await page.getByRole("button", { name: "pour half of it" }).click();
+      await page.waitForTimeout(1200);
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+  },
+  {
+    name: "bench-tablet",
+    path: GREEN_ROOM_BATCH,
     width: 1024,
     height: 768,
     act: async (page) => {
-      for (const box of await page.getByRole("checkbox").all()) await box.check();
-      await page.getByRole("button", { name: "Begin the batch" }).click();
-      await page.getByRole("button", { name: "Done, next step" }).click();
-      await page.getByRole("button", { name: "Take the weight" }).waitFor();
+      await beginBatch(page);
+      await page.getByLabel(/what the scale shows/).fill("551.2");
+      await page.getByRole("button", { name: "Accept anyway" }).click();
+      await page.getByRole("button", { name: "Keep it" }).waitFor();
+    },
+  },
+  {
+    name: "record",
+    path: GREEN_ROOM_BATCH,
+    act: async (page) => {
+      await beginBatch(page);
+      await makeTheRest(page);
+      await page.getByLabel("What came out, g").fill("968");
+      await page.getByRole("button", { name: "Close the batch" }).click();
+      await page.getByRole("heading", { name: "What happened" }).waitFor();
     },
   },
   {
@@ -86,6 +112,32 @@ const views = [
     },
   },
 ];
+
+/** Begins the batch with everything ticked and stands before its first weight. @param {import("@playwright/test").Page} page */
+async function beginBatch(page) {
+  for (const box of await page.getByRole("checkbox").all()) await box.check();
+  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await page.getByRole("button", { name: "Done, next step" }).click();
+  await page.getByRole("button", { name: "Take the weight" }).waitFor();
+}
+
+/** Every line at its target, every step done, no rest waited for. @param {import("@playwright/test").Page} page */
+async function makeTheRest(page) {
+  const weight = page.getByLabel(/what the scale shows/);
+  while (!(await page.getByRole("button", { name: "Close the batch" }).isVisible())) {
+    await page.waitForTimeout(450);
+    if (await weight.isVisible()) {
+      await weight.fill((await page.locator("main data").first().textContent()) ?? "");
+      await weight.press("Enter");
+    } else {
+      await page
+        .getByRole("button", { name: /Done, next step|Go on anyway/ })
+        .first()
+        .click();
+    }
+    await page.waitForTimeout(100);
+  }
+}
 
 /** Takes a current picture of every main view, made from the demo data. */
 await run(async () => {

@@ -108,3 +108,15 @@ describe("a form of rows", () => {
     expect(() => readRows(form([["id", "one"]]), containerColumns)).toThrow("not as this page sends it");
   });
 });
+
+describe("codes of batches", () => {
+  it("follow a pattern with a number in it; what means nothing is named", async () => {
+    const saved = (batchCode: string) => saveSettings({ intent: "codes", batchCode });
+    expect(await saved("{yyyy}/{letters}{n}")).toBeNull();
+    expect((await openSettings()).batchCode).toBe("{yyyy}/{letters}{n}");
+    expect((await saved("{letters}-{yymmdd}"))?.message).toContain("needs {n}");
+    expect((await saved("{moon}-{n}"))?.message).toContain("{moon} means nothing here");
+    expect((await saved("{letters-{n}"))?.message).toContain("means nothing here");
+    expect((await openSettings()).batchCode).toBe("{yyyy}/{letters}{n}");
+  });
+});

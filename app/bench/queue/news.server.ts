@@ -3,6 +3,8 @@ import { listEntries } from "../../../db/batches/queries.server";
 import { currentMakerId } from "../../frame/maker.server";
 
 const HEARTBEAT_MILLISECONDS = 15_000;
+/** Another process on the same database tells nobody here, so it is asked what it stored. */
+const LOOK_MILLISECONDS = 1_500;
 
 const shared = globalThis as typeof globalThis & { tensidrumNews?: Map<string, Set<() => void>> };
 
@@ -28,10 +30,12 @@ export function newsOf(batchId: string, behind: number, signal: AbortSignal): Re
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
       let last: Promise<void> = Promise.resolve();
+      let isGreeted = false;
       const say = (text: string): void => controller.enqueue(encoder.encode(text));
       const tell = async (): Promise<void> => {
         const stored = await listEntries(database(), makerId, batchId, position);
-        if (signal.aborted) return;
+        if (signal.aborted || (isGreeted && stored.length === 0)) return;
+        isGreeted = true;
         position = stored.at(-1)?.position ?? position;
         say(`id: ${position}\nevent: entries\ndata: ${JSON.stringify({ now: new Date().toISOString(), stored })}\n\n`);
       };
@@ -40,8 +44,10 @@ export function newsOf(batchId: string, behind: number, signal: AbortSignal): Re
         last = last.then(tell).catch(end);
       };
       const heartbeat = setInterval(() => say(": still here\n\n"), HEARTBEAT_MILLISECONDS);
+      const look = setInterval(listener, LOOK_MILLISECONDS);
       end = () => {
         clearInterval(heartbeat);
+        clearInterval(look);
         const of = listeners().get(batchId);
         of?.delete(listener);
         if (of?.size === 0) listeners().delete(batchId);

@@ -1,14 +1,19 @@
-import { sumsAsMade } from "@tensidrum/core/making";
+import { sumsAsMade, type SumAsMade } from "@tensidrum/core/making";
 import { written } from "@tensidrum/core/quantities";
-import { useMemo } from "react";
+import { useEffect, useState } from "react";
 import { useBench } from "./bench";
 import classes from "./Step.module.css";
 
 /** The sums of the batch from what was really weighed, beside those it was planned with. */
 export function AsWeighed() {
   const { view, plan } = useBench();
-  const sums = useMemo(() => sumsAsMade(plan, new Map(view.lines.map((line) => [line.line, line]))), [plan, view.lines]);
-  if (view.lines.every(({ actualGrams }) => actualGrams === null)) return null;
+  const [sums, setSums] = useState<readonly SumAsMade[]>([]);
+  // Read once the step is on the screen: nobody waits for it.
+  useEffect(() => {
+    const isAnyWeighed = view.lines.some(({ actualGrams }) => actualGrams !== null);
+    setSums(isAnyWeighed ? sumsAsMade(plan, new Map(view.lines.map((line) => [line.line, line]))) : []);
+  }, [plan, view.lines]);
+  if (sums.length === 0) return null;
   const outside = sums.filter((sum) => sum.outside !== null);
   return (
     <>

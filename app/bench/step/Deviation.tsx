@@ -6,6 +6,8 @@ import { BigButton } from "./BigButton";
 import { Entry } from "./Entry";
 import classes from "./Step.module.css";
 
+const MOST_NAMED = 3;
+
 /** A weight that is off by more than it may be: it stands, the others follow, or it is done again. */
 export function Deviation({ line, step }: { readonly line: LineView; readonly step: Step }) {
   const { view, isGuarded } = useBench();
@@ -15,6 +17,9 @@ export function Deviation({ line, step }: { readonly line: LineView; readonly st
   const wholeBeaker = view.standing
     .filter((entry) => (entry.kind === "weighed" || entry.kind === "measured" || entry.kind === "done") && inBeaker.has(entry.step))
     .map(({ id }) => id);
+  const others = view.lines.filter((other) => other.line !== line.line && other.targetGrams > 0);
+  const toCome = others.filter(({ actualGrams }) => actualGrams === null).length;
+  const lacking = others.filter(({ actualGrams }) => actualGrams !== null);
   return (
     <>
       <p className={classes.do}>
@@ -33,6 +38,16 @@ export function Deviation({ line, step }: { readonly line: LineView; readonly st
           Correct the others
         </BigButton>
       </Entry>
+      <p className={classes.small}>
+        Corrected, {toCome === 1 ? "the line" : `the ${toCome} lines`} still to come {percent > 0 ? "grow" : "shrink"} by{" "}
+        {written(Math.abs(percent), 1)} %.
+        {lacking.length > 0 &&
+          percent > 0 &&
+          ` Those that are in already would each want ${written(percent, 1)} % more as well: ${lacking
+            .slice(0, MOST_NAMED)
+            .map((other) => `${other.name} ${written(((other.actualGrams ?? 0) * percent) / 100, other.decimals)} g`)
+            .join(", ")}${lacking.length > MOST_NAMED ? " and others" : ""}. Keep what you add to them as a note.`}
+      </p>
       {wholeBeaker.length > 1 && (
         <Entry hidden={{ entry: wholeBeaker.toReversed().join(" ") }} className={classes.small}>
           <button

@@ -1,0 +1,94 @@
+import { referenceLibrary } from "@tensidrum/core/reference";
+import { stepsOf, planBatch, entryKinds, type BatchEntry } from "@tensidrum/core/making";
+import type { Formula } from "@tensidrum/core/formula";
+import { describe, expect, it } from "vitest";
+import { batchView } from "../batch/batchView";
+import type { SentBatch } from "../batch/sentBatch";
+import { logOf } from "./logOf";
+
+const materials = new Map(referenceLibrary.map((material) => [material.slug, material]));
+const formula = {
+  format: "tensidrum-formula/1",
+  name: "Prop Room hand wash",
+  profile: "hand-wash",
+  batchGrams: 500,
+  scales: [{ name: "bench", readabilityGrams: 0.1, capacityGrams: 3_000 }],
+  phases: [{ id: "A" }],
+  lines: [
+    { id: "w", phase: "A", material: "water-distilled", qs: true },
+    { id: "b", phase: "A", material: "cocamidopropyl-betaine", percent: 20 },
+  ],
+} as unknown as Formula;
+const plan = planBatch(formula, 500, materials);
+const { steps, vessels } = stepsOf(formula, materials);
+const sent: SentBatch = { id: "x", code: "PR-1", formula, steps, vessels, lots: [], entries: [], position: 0, started: "", now: "" };
+const at = "2026-11-26T10:00:00.000Z";
+const weighing = steps.find(({ lines }) => lines.includes("b"))?.id ?? "";
+
+const one: readonly BatchEntry[] = [
+  { id: "1", at, kind: "tared", vessel: "main", grams: 212.5 },
+  { id: "2", at, kind: "done", step: "prepare" },
+  { id: "3", at, kind: "weighed", step: weighing, line: "b", grams: 110, readOff: "simulated scale" },
+  { id: "4", at, kind: "accepted", line: "b" },
+  { id: "5", at, kind: "corrected", line: "b" },
+  { id: "6", at, kind: "measured", step: "prepare", grams: 620 },
+  { id: "7", at, kind: "skipped", step: "rest", reason: "filled at once" },
+  { id: "8", at, kind: "noted", step: null, text: "good foam" },
+  { id: "9", at, kind: "photographed", step: null, photo: "p" },
+  { id: "10", at, kind: "timer", text: "bath", minutes: 12 },
+  { id: "11", at, kind: "wait-ended", wait: "10" },
+  { id: "12", at, kind: "paused" },
+  { id: "13", at, kind: "resumed" },
+  { id: "14", at, kind: "taken-back", entry: "8" },
+  { id: "15", at, kind: "finished", yieldGrams: 480 },
+];
+
+describe("what happened, in words", () => {
+  const log = logOf(batchView(sent, plan, one), one);
+
+  it("every kind of entry has its sentence", () => {
+    expect(new Set(one.map(({ kind }) => kind))).toEqual(new Set(entryKinds));
+    expect(log.map(({ what }) => what)).toEqual([
+      "Empty weight of the main beaker: 212.5 g",
+      "Prepare the bench: done",
+      "Cocamidopropyl betaine: 110.0 g, off the simulated scale",
+      "Cocamidopropyl betaine: kept as weighed",
+      "Cocamidopropyl betaine: the others follow it",
+      "Prepare the bench: 620.0 g",
+      "Let it rest, covered: skipped, filled at once",
+      "Note: good foam",
+      "Photo",
+      "Clock of 12 min: bath",
+      "Clock ended: bath",
+      "Paused",
+      "Gone on",
+      "Taken back: Note: good foam",
+      "Closed: 480.0 g came out",
+    ]);
+  });
+
+  it("what was taken back stays in it and is marked, what was simulated too", () => {
+    expect(log.filter(({ isBack }) => isBack).map(({ id }) => id)).toEqual(["8"]);
+    expect(log.filter(({ isSimulated }) => isSimulated).map(({ id }) => id)).toEqual(["3"]);
+  });
+});
+
+describe("a batch on its page", () => {
+  it("adds up: what is in the beakers and what is to come are the batch", () => {
+    const view = batchView(sent, plan, one.slice(0, 4));
+    expect(view.inBeakersGrams).toBe(110);
+    expect(view.toComeGrams).toBe(400);
+    expect(view.lines.find(({ line }) => line === "b")).toMatchObject({
+      name: "Cocamidopropyl betaine",
+      decimals: 1,
+      readOff: "simulated scale",
+    });
+    expect(view.last?.id).toBe("4");
+    expect(view.batch).toBe("500 g");
+  });
+
+  it("with nothing entered nothing can be taken back", () => {
+    expect(batchView(sent, plan, []).last).toBeNull();
+    expect(batchView(sent, plan, one.slice(0, 1)).last).toBeNull();
+  });
+});
