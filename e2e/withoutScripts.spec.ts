@@ -57,3 +57,26 @@ test("every form works with scripts switched off", async ({ page }) => {
   await page.getByRole("button", { name: "Save the scales" }).click();
   await expect(page.getByLabel("Smallest step in grams, scale 2")).toHaveValue("0.01");
 });
+
+test("a batch is begun, weighed, noted and taken back with scripts switched off", async ({ page }) => {
+  await page.goto("/bench/begin/5ea50000-0000-4000-8000-00000000a200/1");
+  for (const box of await page.getByRole("checkbox").all()) await box.check();
+  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await page.getByRole("button", { name: "Done, next step" }).click();
+  const weight = page.getByLabel(/what the scale shows, g$/);
+  await weight.fill("-3");
+  await page.getByRole("button", { name: "Take the weight" }).click();
+  await expect(page.getByRole("alert")).toContainText("A weight is not below 0.");
+  await expect(weight).toHaveValue("-3");
+  await weight.fill("529");
+  await page.getByRole("button", { name: "Take the weight" }).click();
+  await expect(page.getByText("529.0 of 529.0 g")).toBeVisible();
+  await page.getByText("Note", { exact: true }).click();
+  await page.getByLabel("note").fill("by candlelight");
+  await page.getByRole("button", { name: "Keep the note" }).click();
+  await page.getByRole("button", { name: "One step back" }).click();
+  await expect(weight).toBeVisible();
+  await page.getByRole("link", { name: "Record" }).click();
+  await expect(page.getByRole("article")).toContainText("Note: by candlelight");
+  await expect(page.locator("s")).toContainText("Distilled or deionised water: 529.0 g");
+});

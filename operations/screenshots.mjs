@@ -65,7 +65,7 @@ const views = [
       await page.getByRole("button", { name: "Tare", exact: true }).click();
       await page.getByRole("button", { name: "pour half of it" }).click();
       await page.waitForTimeout(1200);
-      await page.evaluate(() => window.scrollTo(0, 0));
+      await page.evaluate("scrollTo(0, 0)");
     },
   },
   {

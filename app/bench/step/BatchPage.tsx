@@ -105,11 +105,11 @@ export function BatchPage({ sent, newId, refused }: BatchPageProps) {
             ) : (
               <StepView step={current} number={at + 1} waitsFor={next.waitsFor} />
             )}
-            {finished === null && <Asides step={current} />}
             <div className={classes.foot}>
               <Clocks />
               <NextSteps after={at} />
             </div>
+            {finished === null && <Asides step={current} />}
             <AsWeighed />
             <ScaleBar />
           </div>
