@@ -11,7 +11,7 @@ import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
 import { noSize } from "./begin/batchSize";
 import { begin, openBegin } from "./begin/begin.server";
-import type { BenchForm } from "./batch/benchForm";
+import { typedBenchForm, type BenchForm } from "./batch/benchForm";
 import { viewBatch } from "./batch/stored.server";
 import { openBench } from "./bench.server";
 import type { BeginForm } from "./forms.server";
@@ -43,11 +43,9 @@ async function begun(changes: Partial<BeginForm> = {}) {
   return { form, problem: await begin(wanted, form), lemon };
 }
 
-const entry = (changes: Partial<BenchForm>): BenchForm => ({
-  ...{ id: crypto.randomUUID(), intent: "done", step: "", line: "", vessel: "", grams: "", minutes: "", text: "", entry: "" },
-  ...{ readOff: "", skips: {} },
-  ...changes,
-});
+const entry = (changes: Partial<BenchForm>): BenchForm => {
+  return { ...typedBenchForm(new FormData()), id: crypto.randomUUID(), intent: "done", ...changes };
+};
 
 describe("before a batch", () => {
   it("says what must be right, what is wanted of each lot, and stops at a lot that has ended", async () => {

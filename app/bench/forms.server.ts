@@ -82,7 +82,13 @@ const bench = Joi.object<BenchForm>({
   minutes: text(20),
   text: text(500),
   entry: text(8_000),
-  readOff: Joi.string().valid("", "scale", "simulated scale").default(""),
+  ph: text(20),
+  way: text(20),
+  sample: text(40),
+  agent: text(120),
+  buffers: Joi.array().items(text(20)).max(2).default([]),
+  shown: Joi.array().items(text(20)).max(2).default([]),
+  readOff: Joi.string().valid("", "scale", "simulated scale", "meter", "simulated meter").default(""),
   skips: Joi.object().pattern(Joi.string().max(80), Joi.string().allow("").trim().max(400)).default({}),
 });
 

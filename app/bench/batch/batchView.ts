@@ -75,7 +75,17 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
   };
 }
 
-const canBeTakenBack = new Set<BatchEntry["kind"]>(["done", "skipped", "weighed", "measured", "accepted", "corrected", "finished"]);
+const canBeTakenBack = new Set<BatchEntry["kind"]>([
+  "done",
+  "skipped",
+  "weighed",
+  "measured",
+  "ph-read",
+  "dosed",
+  "accepted",
+  "corrected",
+  "finished",
+]);
 
 /** What a step puts on the scale beside its lines, and what it should show. */
 export interface Measuring {

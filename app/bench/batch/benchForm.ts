@@ -1,5 +1,5 @@
 import { readNumber } from "@tensidrum/core/quantities";
-import type { BatchEntry, ReadOff } from "@tensidrum/core/making";
+import { phWays, type BatchEntry, type BenchAgent, type ReadOff } from "@tensidrum/core/making";
 
 export const benchIntents = [
   "weigh",
@@ -17,6 +17,9 @@ export const benchIntents = [
   "pause",
   "resume",
   "tare",
+  "read-ph",
+  "dose",
+  "calibrate",
   "finish",
 ] as const;
 
@@ -32,7 +35,16 @@ export interface BenchForm {
   readonly text: string;
   /** The entries that are taken back, with spaces between, or the one that began the wait that is ended. */
   readonly entry: string;
-  /** Empty for a weight that was typed. */
+  readonly ph: string;
+  readonly way: string;
+  /** What the reading takes out of the batch, g. */
+  readonly sample: string;
+  /** Name of the solution that is dosed. */
+  readonly agent: string;
+  /** What the meter shows in the two buffers, and which they are. */
+  readonly buffers: readonly string[];
+  readonly shown: readonly string[];
+  /** Empty for what was typed. */
   readonly readOff: "" | ReadOff;
   /** By step that is still open at the end: why it was skipped. */
   readonly skips: Readonly<Record<string, string>>;
@@ -51,6 +63,12 @@ export function typedBenchForm(form: FormData): BenchForm {
     minutes: said("minutes"),
     text: said("text"),
     entry: said("entry"),
+    ph: said("ph"),
+    way: said("way"),
+    sample: said("sample"),
+    agent: said("agent"),
+    buffers: form.getAll("buffer").map(String),
+    shown: form.getAll("shown").map(String),
     readOff: said("readOff") as BenchForm["readOff"],
     skips: Object.fromEntries(
       [...form].flatMap(([name, value]) => (name.startsWith("skip-") ? [[name.slice("skip-".length), String(value).trim()]] : [])),
@@ -64,8 +82,9 @@ type Made = { readonly entries: readonly BatchEntry[] } | { readonly problem: st
  * The entries a form makes; what cannot be read is answered in words. Whether they may follow what there is already is
  * for the core to say.
  * @param at ISO in UTC
+ * @param agents solutions the batch can be tuned with
  */
-export function entriesOf(form: BenchForm, at: string): Made {
+export function entriesOf(form: BenchForm, at: string, agents: readonly BenchAgent[]): Made {
   const head = { id: form.id, at };
   const one = (entry: BatchEntry): Made => ({ entries: [entry] });
   const step = form.step === "" ? null : form.step;
@@ -98,6 +117,12 @@ export function entriesOf(form: BenchForm, at: string): Made {
     case "pause":
     case "resume":
       return one({ ...head, kind: form.intent === "pause" ? "paused" : "resumed" });
+    case "read-ph":
+      return phEntry(form, head);
+    case "dose":
+      return doseEntry(form, head, agents);
+    case "calibrate":
+      return calibrationEntry(form, head);
     case "finish": {
       const grams = gramsOfWeight(form.grams);
       if ("problem" in grams) return { problem: "Weigh what came out and give the grams." };
@@ -117,6 +142,43 @@ function weightEntry(form: BenchForm, head: { readonly id: string; readonly at: 
   if (form.intent === "tare") return { entries: [{ ...head, kind: "tared", vessel: form.vessel, grams }] };
   if (form.intent === "measure") return { entries: [{ ...head, kind: "measured", step: form.step, grams, ...readOff }] };
   return { entries: [{ ...head, kind: "weighed", step: form.step, line: form.line, grams, ...readOff }] };
+}
+
+type Head = { readonly id: string; readonly at: string };
+
+function phEntry(form: BenchForm, head: Head): Made {
+  const ph = readNumber(form.ph);
+  if (!ph.ok) return { problem: "Type the pH the meter or the strip shows, as 5.2." };
+  const way = phWays.find((one) => one === form.way) ?? "dilution";
+  const sample = form.sample === "" ? { value: 0 } : gramsOfWeight(form.sample);
+  if ("problem" in sample) return sample;
+  const isSimulated = form.readOff === "simulated meter" || form.readOff === "meter";
+  const readOff = isSimulated ? { readOff: form.readOff as ReadOff } : {};
+  return { entries: [{ ...head, kind: "ph-read", step: form.step, ph: ph.value, way, sampleGrams: sample.value, ...readOff }] };
+}
+
+function doseEntry(form: BenchForm, head: Head, agents: readonly BenchAgent[]): Made {
+  const grams = gramsOfWeight(form.grams);
+  if ("problem" in grams) return grams;
+  const chosen = agents.find(({ name }) => name === form.agent);
+  if (chosen === undefined) return { problem: "Choose what was dosed." };
+  const { name, line, kind, molarMass, pKas, strengthPercent } = chosen;
+  const agent = { name, line, kind, molarMass, pKas, strengthPercent };
+  const readOff = form.readOff === "" ? {} : { readOff: form.readOff };
+  return { entries: [{ ...head, kind: "dosed", step: form.step, agent, grams: grams.value, ...readOff }] };
+}
+
+function calibrationEntry(form: BenchForm, head: Head): Made {
+  const read = [...form.buffers, ...form.shown].map(readNumber);
+  const [first, second, shownFirst, shownSecond] = read.map((one) => (one.ok && one.value >= 0 && one.value <= 14 ? one.value : null));
+  if (first == null || second == null || shownFirst == null || shownSecond == null) {
+    return { problem: "Type both buffers and what the meter showed in each, 0 to 14." };
+  }
+  const buffers = [
+    { bufferPh: first, readingPh: shownFirst },
+    { bufferPh: second, readingPh: shownSecond },
+  ] as const;
+  return { entries: [{ ...head, kind: "calibrated", buffers }] };
 }
 
 /** A weight as a scale in grams shows it: a number, alone or with g. */

@@ -1,4 +1,4 @@
-import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
+import { agentsOf, batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
 import { wantedOfLots, type LotShare } from "@tensidrum/core/stock";
 import { database } from "../../../db/client.server";
 import { listEntries } from "../../../db/batches/queries.server";
@@ -64,7 +64,8 @@ function afterwards(plan: BatchPlan, lots: readonly LotShare[], all: readonly Ba
 
 /** Enters what a form says, for a page without scripts. Answers what is wrong with it, or nothing. */
 export async function enter(batchId: string, form: BenchForm): Promise<string | null> {
-  const made = entriesOf(form, new Date().toISOString());
+  const { plan } = await plannedBatch(batchId);
+  const made = entriesOf(form, new Date().toISOString(), agentsOf(plan));
   if ("problem" in made) return made.problem;
   const { refused } = await takeEntries(batchId, made.entries, 0);
   return refused[0]?.why ?? null;

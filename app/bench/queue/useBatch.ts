@@ -1,4 +1,4 @@
-import { nextStep, whyNot, type BatchEntry } from "@tensidrum/core/making";
+import { agentsOf, nextStep, whyNot, type BatchEntry } from "@tensidrum/core/making";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { entriesOf, type BenchForm } from "../batch/benchForm";
 import { batchView, type BatchView } from "../batch/batchView";
@@ -42,7 +42,7 @@ export function useBatch(sent: SentBatch): BatchHere {
   const next = useMemo(() => nextStep(view, now), [view, now]);
   const enter = useCallback(
     (form: BenchForm): string | null => {
-      const made = entriesOf(form, serverNow());
+      const made = entriesOf(form, serverNow(), agentsOf(plan));
       if ("problem" in made) return made.problem;
       const held = queue.now();
       const all: BatchEntry[] = [...held.stored.map(({ entry }) => entry), ...held.waiting];

@@ -32,6 +32,9 @@ const one: readonly BatchEntry[] = [
   { id: "4", at, kind: "accepted", line: "b" },
   { id: "5", at, kind: "corrected", line: "b" },
   { id: "6", at, kind: "measured", step: "prepare", grams: 620 },
+  { id: "6a", at, kind: "calibrated", buffers: [{ bufferPh: 4, readingPh: 4.1 }, { bufferPh: 7, readingPh: 6.95 }] }, // prettier-ignore
+  { id: "6b", at, kind: "ph-read", step: "ph", ph: 6.4, way: "dilution", sampleGrams: 2 },
+  { id: "6c", at, kind: "dosed", step: "ph", agent: { name: "citric acid 20 %", line: null, kind: "acid", molarMass: 192.12, pKas: [], strengthPercent: 20 }, grams: 1.3 }, // prettier-ignore
   { id: "7", at, kind: "skipped", step: "rest", reason: "filled at once" },
   { id: "8", at, kind: "noted", step: null, text: "good foam" },
   { id: "9", at, kind: "photographed", step: null, photo: "p" },
@@ -55,6 +58,9 @@ describe("what happened, in words", () => {
       "Cocamidopropyl betaine: kept as weighed",
       "Cocamidopropyl betaine: the others follow it",
       "Prepare the bench: 620.0 g",
+      "Meter: 4 read as 4.1, 7 as 6.95. Slope 95.0 %: sound.",
+      "pH 6.40, in a 10 % dilution, 2.0 g taken",
+      "1.30 g citric acid 20 % dosed",
       "Let it rest, covered: skipped, filled at once",
       "Note: good foam",
       "Photo",

@@ -1,5 +1,5 @@
-import type { BatchEntry } from "@tensidrum/core/making";
-import { standingEntries } from "@tensidrum/core/making";
+import { calibrationOf } from "@tensidrum/core/acidity";
+import { standingEntries, type BatchEntry, type ReadOff } from "@tensidrum/core/making";
 import { written } from "@tensidrum/core/quantities";
 import type { BatchView } from "../batch/batchView";
 
@@ -21,7 +21,7 @@ export function logOf(view: BatchView, entries: readonly BatchEntry[]): readonly
     at: entry.at,
     what: entryWords(entry, view, byId),
     isBack: entry.kind !== "taken-back" && !standing.has(entry.id),
-    isSimulated: "readOff" in entry && entry.readOff === "simulated scale",
+    isSimulated: "readOff" in entry && (entry.readOff?.startsWith("simulated") ?? false),
   }));
 }
 
@@ -39,6 +39,14 @@ export function entryWords(
       return `${name(entry.line)}: ${written(entry.grams, line(entry.line)?.decimals ?? 2)} g${readOffWords(entry.readOff)}`;
     case "measured":
       return `${step(entry.step)}: ${written(entry.grams, view.decimals)} g${readOffWords(entry.readOff)}`;
+    case "calibrated": {
+      const [first, second] = entry.buffers;
+      return `Meter: ${first.bufferPh} read as ${first.readingPh}, ${second.bufferPh} as ${second.readingPh}. ${calibrationOf(first, second)?.text ?? ""}`;
+    }
+    case "ph-read":
+      return `pH ${written(entry.ph, 2)}, ${phWords[entry.way]}${entry.sampleGrams > 0 ? `, ${written(entry.sampleGrams, 1)} g taken` : ""}${readOffWords(entry.readOff)}`;
+    case "dosed":
+      return `${written(entry.grams, 2)} g ${entry.agent.name} dosed${readOffWords(entry.readOff)}`;
     case "tared":
       return `Empty weight of the ${view.vessels.find(({ id }) => id === entry.vessel)?.name ?? entry.vessel}: ${written(entry.grams, view.decimals)} g`;
     case "accepted":
@@ -72,6 +80,8 @@ export function entryWords(
   }
 }
 
-function readOffWords(readOff: "scale" | "simulated scale" | undefined): string {
+const phWords = { dilution: "in a 10 % dilution", neat: "neat", strip: "by a strip" } as const;
+
+function readOffWords(readOff: ReadOff | undefined): string {
   return readOff === undefined ? "" : `, off the ${readOff}`;
 }

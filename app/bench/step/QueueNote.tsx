@@ -1,3 +1,4 @@
+import { typedBenchForm } from "../batch/benchForm";
 import { entryWords } from "../record/logOf";
 import { useBench } from "./bench";
 import { ClockTime } from "./ClockTime";
@@ -40,7 +41,7 @@ export function QueueNote() {
               className={classes.quiet}
               onClick={() => {
                 const text = `Entered elsewhere and not taken: ${entryWords(entry, view)}`;
-                const nothing = { step: "", line: "", vessel: "", grams: "", minutes: "", entry: "", readOff: "", skips: {} } as const;
+                const nothing = typedBenchForm(new FormData());
                 if (enter({ ...nothing, id: crypto.randomUUID(), intent: "note", text })) letGo(entry.id);
               }}
             >

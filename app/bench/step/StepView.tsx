@@ -9,6 +9,7 @@ import { Measure } from "./Measure";
 import { NotYet } from "./NotYet";
 import { periodWords } from "./periodWords";
 import classes from "./Step.module.css";
+import { TunePh } from "./tuning/TunePh";
 import { WeighLine } from "./WeighLine";
 
 interface StepViewProps {
@@ -44,6 +45,8 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
       </h2>
       {waitsFor.length > 0 ? (
         <NotYet waitsFor={waitsFor} />
+      ) : step.tunes === "ph" ? (
+        <TunePh step={step} key={step.id} />
       ) : off !== undefined ? (
         <Deviation line={off} step={step} />
       ) : due !== undefined ? (

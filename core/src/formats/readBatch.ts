@@ -24,6 +24,9 @@ const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
   tared: ["vessel", "grams"],
   weighed: ["step", "line", "grams"],
   measured: ["step", "grams"],
+  calibrated: ["buffers"],
+  "ph-read": ["step", "ph", "way", "sampleGrams"],
+  dosed: ["step", "agent", "grams"],
   accepted: ["line"],
   corrected: ["line"],
   done: ["step"],
@@ -42,6 +45,8 @@ const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
 const MAY: Partial<Readonly<Record<BatchEntry["kind"], readonly string[]>>> = {
   weighed: ["readOff"],
   measured: ["readOff"],
+  "ph-read": ["readOff"],
+  dosed: ["readOff"],
   noted: ["step"],
   photographed: ["step"],
 };

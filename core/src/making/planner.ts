@@ -21,6 +21,7 @@ export interface StepDraft {
   readonly caution?: string;
   readonly check?: string;
   readonly measures?: Step["measures"];
+  readonly tunes?: Step["tunes"];
   /** Vessels whose content goes into this one, and which are empty afterwards. */
   readonly joins?: readonly VesselId[];
   /** Vessel it takes a part from, which goes on holding the rest. */
@@ -86,6 +87,7 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
       caution: cautionOf(lines, draft.caution),
       check: draft.check ?? null,
       ...(draft.measures === undefined ? {} : { measures: draft.measures }),
+      ...(draft.tunes === undefined ? {} : { tunes: draft.tunes }),
     });
     draft.joins?.forEach((other) => lastIn.delete(other));
     if (vessel === null) {

@@ -1,11 +1,13 @@
 import Joi from "joi";
-import { entryKinds } from "../../making/batch/entries.ts";
+import { entryKinds, phWays } from "../../making/batch/entries.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
 import { formulaSchema } from "./formulaFile.ts";
 
 const MOST_ENTRIES = 20_000;
 
 const moment = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/);
+
+const phField = Joi.number().min(0).max(14);
 
 /** What happened, in order. Which fields stand with which kind is for the reader. */
 const entry = Joi.object({
@@ -21,7 +23,21 @@ const entry = Joi.object({
   reason: textField,
   text: Joi.string().allow("").max(2000),
   entry: idField,
-  readOff: Joi.string().valid("scale", "simulated scale"),
+  readOff: Joi.string().valid("scale", "simulated scale", "meter", "simulated meter"),
+  buffers: Joi.array()
+    .items(Joi.object({ bufferPh: phField.required(), readingPh: phField.required() }))
+    .length(2),
+  ph: phField,
+  way: Joi.string().valid(...phWays),
+  sampleGrams: notNegativeField,
+  agent: Joi.object({
+    name: nameField.required(),
+    line: orUnknown(idField).required(),
+    kind: Joi.string().valid("acid", "base").required(),
+    molarMass: positiveField.required(),
+    pKas: Joi.array().items(Joi.number().min(-10).max(20)).max(20).required(),
+    strengthPercent: positiveField.max(100).required(),
+  }),
   photo: idField,
   minutes: positiveField,
   wait: idField,

@@ -1,3 +1,4 @@
+import { calibrationOf } from "../../acidity/calibration.ts";
 import { batchState, type BatchPlan, type BatchState } from "./batchState.ts";
 import type { BatchEntry } from "./entries.ts";
 import { isWaiting } from "./waits.ts";
@@ -22,6 +23,12 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
       return whyNotWeighed(plan, state, entry);
     case "measured":
       return whyNotMeasured(plan, state, entry);
+    case "calibrated":
+      return calibrationOf(entry.buffers[0], entry.buffers[1]) === null ? "Two different buffers are needed." : null;
+    case "ph-read":
+      return whyNotRead(plan, state, entry);
+    case "dosed":
+      return whyNotDosed(plan, state, entry);
     case "tared":
       return wrongWeight(plan, entry.grams);
     case "accepted":
@@ -64,6 +71,7 @@ function stepIsOver({ steps }: BatchState, id: string): string | null {
 
 function whyNotWeighed(plan: BatchPlan, state: BatchState, entry: BatchEntry & { readonly kind: "weighed" }): string | null {
   const step = plan.steps.find(({ id }) => id === entry.step);
+  if (step?.tunes !== undefined) return "What is in this step is dosed by readings.";
   if (step?.lines.includes(entry.line) !== true) return "This line is not weighed in this step. Load the page again.";
   if (state.lines.get(entry.line)?.actualGrams != null)
     return "This line has been weighed already. Take that weight back to weigh it again.";
@@ -76,6 +84,25 @@ function whyNotMeasured(plan: BatchPlan, state: BatchState, { step, grams }: Bat
   return (grams > 0 ? wrongWeight(plan, grams) : "This weight must be above 0 g.") ?? stepIsOver(state, step);
 }
 
+function whyNotRead(
+  plan: BatchPlan,
+  state: BatchState,
+  { step, ph, sampleGrams }: BatchEntry & { readonly kind: "ph-read" },
+): string | null {
+  if (!tunesPh(plan, step)) return "No pH is read in this step.";
+  if (!(ph >= 0 && ph <= 14)) return "A pH lies between 0 and 14. Look at the meter again.";
+  return wrongWeight(plan, sampleGrams) ?? stepIsOver(state, step);
+}
+
+function whyNotDosed(plan: BatchPlan, state: BatchState, { step, grams }: BatchEntry & { readonly kind: "dosed" }): string | null {
+  if (!tunesPh(plan, step)) return "Nothing is dosed in this step.";
+  return (grams > 0 ? wrongWeight(plan, grams) : "A dose is more than 0 g.") ?? stepIsOver(state, step);
+}
+
+function tunesPh({ steps }: BatchPlan, id: string): boolean {
+  return steps.some((step) => step.id === id && step.tunes === "ph");
+}
+
 /** What no scale of the maker can have shown. */
 function wrongWeight({ formula }: BatchPlan, grams: number): string | null {
   if (!(grams >= 0)) return "A weight is not below 0. Tare again and weigh once more.";
@@ -85,7 +112,8 @@ function wrongWeight({ formula }: BatchPlan, grams: number): string | null {
 
 function whyNotDone(plan: BatchPlan, state: BatchState, id: string): string | null {
   const step = plan.steps.find((one) => one.id === id);
-  const lines = step?.lines.map((line) => state.lines.get(line)) ?? [];
+  // What is dosed by reading may be less than planned, or nothing.
+  const lines = step?.tunes === undefined ? (step?.lines.map((line) => state.lines.get(line)) ?? []) : [];
   if (lines.some((line) => line !== undefined && line.actualGrams === null && line.targetGrams > 0)) {
     return "Something of this step has not been weighed yet. Weigh it, or skip the step and say why.";
   }

@@ -12,11 +12,14 @@ import { drawnTargetGrams, partsOf } from "./parts.ts";
  */
 export function batchLines(plan: BatchPlan, standing: readonly BatchEntry[]): ReadonlyMap<string, BatchLine> {
   const actual = new Map<string, number>();
+  const dosed = new Map<string, number>();
   const answered = new Set<string>();
   const factorAt = new Map<string, number>();
   let factor = 1;
   for (const entry of standing) {
-    if (entry.kind === "weighed") {
+    if (entry.kind === "dosed" && entry.agent.line !== null) {
+      dosed.set(entry.agent.line, (dosed.get(entry.agent.line) ?? 0) + entry.grams);
+    } else if (entry.kind === "weighed") {
       actual.set(entry.line, entry.grams);
       answered.delete(entry.line);
       if (!factorAt.has(entry.line)) factorAt.set(entry.line, factor);
@@ -46,7 +49,7 @@ export function batchLines(plan: BatchPlan, standing: readonly BatchEntry[]): Re
   return new Map(
     [...plan.targets].map(([line, planned]) => {
       const targetGrams = targetOf(line, planned);
-      const actualGrams = actual.get(line) ?? null;
+      const actualGrams = actual.get(line) ?? dosed.get(line) ?? null;
       const found = judged.get(line);
       const deviation = found === undefined || actualGrams === null ? null : { ...found, targetGrams, actualGrams };
       const allowed = allowedPercent((100 * planned) / plan.formula.batchGrams);

@@ -1,5 +1,22 @@
-/** How a weight came into the record when nobody typed it. */
-export type ReadOff = "scale" | "simulated scale";
+import type { BufferReading } from "../../acidity/calibration.ts";
+
+/** How a weight or a pH came into the record when nobody typed it. */
+export type ReadOff = "scale" | "simulated scale" | "meter" | "simulated meter";
+
+/** How a pH is read: on 2 g in 18 g of water, in the wash itself, or by a strip. */
+export const phWays = ["dilution", "neat", "strip"] as const;
+
+export type PhWay = (typeof phWays)[number];
+
+/** A solution as it was dosed: whose line it is, null for one that is not in the formula, and what it is made of. */
+export interface DosedAgent {
+  readonly name: string;
+  readonly line: string | null;
+  readonly kind: "acid" | "base";
+  readonly molarMass: number;
+  readonly pKas: readonly number[];
+  readonly strengthPercent: number;
+}
 
 /** What can be entered while a batch is made. An entry is never changed; one made by mistake is taken back by another. */
 export type BatchEntry = EntryHead &
@@ -8,6 +25,18 @@ export type BatchEntry = EntryHead &
     | { readonly kind: "weighed"; readonly step: string; readonly line: string; readonly grams: number; readonly readOff?: ReadOff }
     /** What a step measures beside its lines: a beaker before or after heating, or what a part was drawn as. */
     | { readonly kind: "measured"; readonly step: string; readonly grams: number; readonly readOff?: ReadOff }
+    /** A meter in two buffers. */
+    | { readonly kind: "calibrated"; readonly buffers: readonly [BufferReading, BufferReading] }
+    | {
+        readonly kind: "ph-read";
+        readonly step: string;
+        readonly ph: number;
+        readonly way: PhWay;
+        /** What the reading took out of the batch. */
+        readonly sampleGrams: number;
+        readonly readOff?: ReadOff;
+      }
+    | { readonly kind: "dosed"; readonly step: string; readonly agent: DosedAgent; readonly grams: number; readonly readOff?: ReadOff }
     /** How a weight that was off is answered: it stands, or the lines still to come follow it. */
     | { readonly kind: "accepted" | "corrected"; readonly line: string }
     | { readonly kind: "done"; readonly step: string }
@@ -28,6 +57,9 @@ export const entryKinds = [
   "tared",
   "weighed",
   "measured",
+  "calibrated",
+  "ph-read",
+  "dosed",
   "accepted",
   "corrected",
   "done",

@@ -1,6 +1,10 @@
 import dayjs from "dayjs";
+import { written } from "../../quantities/written.ts";
 import type { Step } from "../step.ts";
 import type { BatchEntry } from "./entries.ts";
+
+/** A dose is stirred in and waited for before the next reading. */
+const MINUTES_AFTER_A_DOSE = 2;
 
 /** A time that runs: the rest after a step, or a clock of the maker's own. Moments are ISO in UTC, so they sort as text. */
 export interface Wait {
@@ -26,6 +30,10 @@ export function waitsOf(steps: readonly Step[], standing: readonly BatchEntry[])
     if (entry.kind === "timer") {
       return [{ ...head, step: null, text: entry.text, until: later(entry.at, entry.minutes), latest: null }];
     }
+    if (entry.kind === "dosed") {
+      const text = `After ${written(entry.grams, 2)} g ${entry.agent.name}`;
+      return [{ ...head, step: null, text, until: later(entry.at, MINUTES_AFTER_A_DOSE), latest: null }];
+    }
     const step = entry.kind === "done" ? byId.get(entry.step) : undefined;
     if (step === undefined || step.waitMinutes <= 0) return [];
     const latest = step.waitUntilMinutes > step.waitMinutes ? later(entry.at, step.waitUntilMinutes) : null;
@@ -42,7 +50,10 @@ export function isRunning({ until, endedAt }: Wait, now: string): boolean {
 export function isWaiting(steps: readonly Step[], standing: readonly BatchEntry[], id: string): boolean {
   const begun = standing.find((entry) => entry.id === id);
   const rests = begun?.kind === "done" && (steps.find((step) => step.id === begun.step)?.waitMinutes ?? 0) > 0;
-  return (begun?.kind === "timer" || rests) && !standing.some((entry) => entry.kind === "wait-ended" && entry.wait === id);
+  return (
+    (begun?.kind === "timer" || begun?.kind === "dosed" || rests) &&
+    !standing.some((entry) => entry.kind === "wait-ended" && entry.wait === id)
+  );
 }
 
 function later(at: string, minutes: number): string {

@@ -1,0 +1,179 @@
+import { agentsOf, curveInGrams, phTuning, questionOf, type BenchAgent, type PhTuning, type Step } from "@tensidrum/core/making";
+import type { TitrationAdvice } from "@tensidrum/core/acidity";
+import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
+import { useMemo, useState } from "react";
+import { Stair } from "../../../pictures/Stair/Stair";
+import { useBench } from "../bench";
+import { BigButton } from "../BigButton";
+import { Entry } from "../Entry";
+import step from "../Step.module.css";
+import { Meter } from "./Meter";
+import { ReadPh } from "./ReadPh";
+import { Readings } from "./Readings";
+import classes from "./Tuning.module.css";
+import { useAdvice } from "./useAdvice";
+
+/** The pH of the batch, brought where it belongs by reading, dosing a little, waiting, and reading again. */
+export function TunePh({ step: due }: { readonly step: Step }) {
+  const { view, plan } = useBench();
+  const agents = useMemo(() => agentsOf(plan), [plan]);
+  const [chosen, setChosen] = useState<{ readonly acid: string; readonly base: string }>({ acid: "", base: "" });
+  const acid = agentNamed(agents, "acid", chosen.acid);
+  const base = agentNamed(agents, "base", chosen.base);
+  const first = view.standing.find((entry) => entry.kind === "ph-read");
+  const tuningOf = (agent: BenchAgent, counterAgent: BenchAgent | null): PhTuning =>
+    phTuning(plan, { standing: view.standing, lines: new Map() }, { agent, counterAgent });
+  const corridor = useMemo(() => tuningOf(acid, base).corridor, [plan]); // eslint-disable-line react-hooks/exhaustive-deps
+  const middle = (corridor.low + corridor.high) / 2;
+  // The main solution is the one the first reading asks for; the other one takes back what went too far.
+  const isAcidMain = first?.kind !== "ph-read" || first.ph >= middle;
+  const [agent, counterAgent] = isAcidMain ? [acid, base] : [base, acid];
+  const tuning = useMemo(
+    () => tuningOf(agent, counterAgent),
+    [plan, view.standing, agent, counterAgent], // eslint-disable-line react-hooks/exhaustive-deps
+  );
+  const advice = useAdvice(tuning.isDosedSince ? null : tuning.titration);
+  const curve = tuning.titration === null || advice === null ? [] : curveInGrams(tuning.titration, advice.bufferCurve, tuning.leftGrams);
+  const last = tuning.rows.at(-1);
+  const next = advice !== null && advice.recommend.grams > 0 && advice.recommend.agent === "agent" ? advice.recommend : null;
+  return (
+    <>
+      <p className={classes.head}>
+        <strong>
+          belongs between {corridor.low} and {corridor.high}
+        </strong>
+        {last !== undefined && <span>{written(last.ph, 2)} now</span>}
+        <span>left in the beaker {written(tuning.leftGrams, 1)} g</span>
+        {tuning.samplesGrams > 0 && <span>samples taken {written(tuning.samplesGrams, 1)} g</span>}
+      </p>
+      {corridor.isEmpty && <p className={step.problem}>No pH suits everyone in this formula; the Sheet says who excludes whom.</p>}
+      {last === undefined || tuning.isDosedSince ? (
+        <ReadPh due={due} tuning={tuning} isFirst={last === undefined} />
+      ) : (
+        <>
+          <Advice advice={advice} agents={[acid, base]} main={agent} due={due} />
+          <ReadPh due={due} tuning={tuning} isFirst={false} isAgain />
+        </>
+      )}
+      <div className={classes.solutions}>
+        {(["acid", "base"] as const).map((kind) => (
+          <label key={kind}>
+            {kind}{" "}
+            <select
+              value={kind === "acid" ? acid.name : base.name}
+              onChange={(event) => setChosen({ ...chosen, [kind]: event.currentTarget.value })}
+            >
+              {agents
+                .filter((one) => one.kind === kind)
+                .map(({ name }) => (
+                  <option key={name}>{name}</option>
+                ))}
+            </select>
+          </label>
+        ))}
+      </div>
+      {tuning.rows.length > 0 && (
+        <>
+          <Stair
+            agent={agent.name}
+            band={corridor}
+            readings={tuning.rows.map(({ totalGrams, ph }) => ({ grams: totalGrams, ph }))}
+            curve={curve}
+            expected={
+              next === null || last === undefined
+                ? null
+                : { grams: last.totalGrams + next.grams, ph: next.expectedPh, low: next.expectedPhLow, high: next.expectedPhHigh }
+            }
+          />
+          <Readings tuning={tuning} />
+        </>
+      )}
+      <Entry
+        hidden={{ step: due.id }}
+        className={step.acts}
+        ask={() => (advice?.state === "in-target" ? null : "The pH is not known to be where it belongs yet. Is it right all the same?")}
+      >
+        <BigButton
+          isLarge
+          isMain={advice?.state === "in-target"}
+          intent="done"
+          act="The pH is right"
+          actKey={advice?.state === "in-target" ? " " : undefined}
+        >
+          The pH is right, next step
+        </BigButton>
+      </Entry>
+      <Meter />
+    </>
+  );
+}
+
+function agentNamed(agents: readonly BenchAgent[], kind: "acid" | "base", name: string): BenchAgent {
+  const found = agents.find((one) => one.kind === kind && one.name === name) ?? agents.find((one) => one.kind === kind);
+  if (found === undefined) throw new Error(`no ${kind} at the bench`);
+  return found;
+}
+
+interface AdviceProps {
+  readonly advice: TitrationAdvice | null;
+  readonly agents: readonly BenchAgent[];
+  readonly main: BenchAgent;
+  readonly due: Step;
+}
+
+/** What to add now, and the form that says it went in. */
+function Advice({ advice, agents, main, due }: AdviceProps) {
+  const { plan } = useBench();
+  if (advice === null) return <p className={step.do}>Reckoning the next dose …</p>;
+  const { recommend, text } = advice;
+  const solution = recommend.agent === "agent" ? main : (agents.find(({ kind }) => kind !== main.kind) ?? main);
+  const scale = scaleFor(recommend.grams, finestFirst(plan.formula.scales));
+  const decimals = decimalPlaces(scale?.readabilityGrams ?? 0.01);
+  const isDosed = recommend.grams > 0;
+  const ask = (form: { readonly grams: string }): string | null => {
+    const grams = readNumber(form.grams);
+    return grams.ok
+      ? questionOf({ kind: "dosed", grams: grams.value }, { last: null, dosedKind: null, advisedGrams: recommend.grams })
+      : null;
+  };
+  return (
+    <div className={classes.advice}>
+      {isDosed && (
+        <output className={classes.hero} aria-label={`Add, g of ${solution.name}`}>
+          {written(recommend.grams, decimals)}
+          <small> g</small>
+        </output>
+      )}
+      <div>
+        <p className={step.do}>
+          {isDosed && <strong>of {solution.name}. </strong>}
+          {text}
+        </p>
+        <details className={classes.estimate}>
+          <summary>why an estimate</summary>A few thousand plausible batches of this formula are tried against your readings. The dose is
+          the smaller of the one that brings their middle to the middle of the corridor, and the one that carries not one in a thousand past
+          it; 90 % of them land between the two ends.
+        </details>
+        {isDosed && (
+          <Entry hidden={{ step: due.id, agent: solution.name }} className={classes.dose} ask={ask}>
+            <label>
+              really added{" "}
+              <input
+                name="grams"
+                inputMode="decimal"
+                autoComplete="off"
+                defaultValue={recommend.grams.toFixed(decimals)}
+                key={recommend.grams}
+                aria-label={`Really added, g of ${solution.name}`}
+              />{" "}
+              g
+            </label>
+            <BigButton isMain intent="dose" act="The dose is in" actKey=" ">
+              Dosed, start 2:00
+            </BigButton>
+          </Entry>
+        )}
+      </div>
+    </div>
+  );
+}

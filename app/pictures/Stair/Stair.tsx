@@ -1,0 +1,68 @@
+import { written } from "@tensidrum/core/quantities";
+import { STAIR, stairGeometry, type StairAsk } from "./geometry";
+import classes from "./Stair.module.css";
+
+interface StairProps extends StairAsk {
+  readonly agent: string;
+}
+
+/** A titration as a stair: each tread a dose, each drop the reading after it; the corridor as a band, what is expected dashed. */
+export function Stair({ agent, ...ask }: StairProps) {
+  const { path, points, curve, band, expected, xTicks, yTicks } = stairGeometry(ask);
+  const { width, height, left, right, bottom } = STAIR;
+  const last = ask.readings.at(-1);
+  const told =
+    last === undefined
+      ? "Nothing read yet."
+      : `${points.length} readings, the last pH ${written(last.ph, 2)} after ${written(last.grams, 2)} g of ${agent}.`;
+  const hoped =
+    ask.expected === null
+      ? ""
+      : ` Expected after the next dose: ${written(ask.expected.ph, 2)}, most likely ${written(ask.expected.low, 2)} to ${written(ask.expected.high, 2)}.`;
+  return (
+    <svg
+      className={classes.stair}
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={`${told} It belongs between ${ask.band.low} and ${ask.band.high}.${hoped}`}
+    >
+      <rect className={classes.band} x={left} y={band.top} width={width - left - right} height={Math.max(1, band.bottom - band.top)} />
+      <text className={classes.bandName} x={left + 8} y={band.top + 15}>
+        corridor {ask.band.low} to {ask.band.high}
+      </text>
+      {yTicks.map(({ value, y }) => (
+        <g key={value}>
+          <line className={classes.rule} x1={left} x2={width - right} y1={y} y2={y} />
+          <text className={classes.tick} x={left - 8} y={y + 4} textAnchor="end">
+            {value}
+          </text>
+        </g>
+      ))}
+      {xTicks.map(({ value, x }) => (
+        <text key={value} className={classes.tick} x={x} y={height - bottom + 16} textAnchor="middle">
+          {value}
+        </text>
+      ))}
+      <text className={classes.tick} x={width - right} y={height - 3} textAnchor="end">
+        grams of {agent}, running total
+      </text>
+      {curve !== "" && <path className={classes.curve} d={curve} />}
+      <path className={classes.steps} d={path} />
+      {expected !== null && (
+        <g>
+          <path className={classes.hoped} d={expected.path} />
+          <line className={classes.range} x1={expected.x} x2={expected.x} y1={expected.high} y2={expected.low} />
+          <circle className={classes.ring} cx={expected.x} cy={expected.y} r={6} />
+        </g>
+      )}
+      {points.map(({ x, y, ph }, at) => (
+        <g key={at}>
+          <circle className={classes.dot} cx={x} cy={y} r={4.5} />
+          <text className={classes.reading} x={x + 8} y={y - 8}>
+            {written(ph, 2)}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}

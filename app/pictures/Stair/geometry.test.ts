@@ -1,0 +1,46 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { STAIR, stairGeometry } from "./geometry";
+
+const band = { low: 4.5, high: 5.2 };
+
+describe("the stair of a titration", () => {
+  it("treads are doses, drops are readings, and the expected one stands at the end of a tread", () => {
+    const readings = [
+      { grams: 0, ph: 7.6 },
+      { grams: 2, ph: 5.5 },
+    ];
+    const drawn = stairGeometry({ readings, curve: readings, band, expected: { grams: 2.8, ph: 4.9, low: 4.7, high: 5.1 } });
+    const [first, second] = drawn.points;
+    expect(drawn.path).toBe(`M${first?.x} ${first?.y}H${second?.x}V${second?.y}`);
+    expect(first?.x).toBe(STAIR.left);
+    expect(second?.y).toBeGreaterThan(first?.y ?? 0);
+    expect(drawn.expected?.path).toContain(`H${drawn.expected?.x}V${drawn.expected?.y}`);
+    expect(drawn.expected?.high).toBeLessThan(drawn.expected?.low ?? 0);
+    expect(drawn.band.top).toBeLessThan(drawn.band.bottom);
+    expect(drawn.curve.startsWith(`M${first?.x} ${first?.y}`)).toBe(true);
+  });
+
+  it("with nothing read the corridor alone is there", () => {
+    const drawn = stairGeometry({ readings: [], curve: [], band, expected: null });
+    expect(drawn).toMatchObject({ path: "", points: [], curve: "", expected: null });
+    expect(drawn.yTicks.length).toBeGreaterThan(1);
+  });
+
+  it("whatever is read and dosed lies inside the picture, with few ticks", () => {
+    const reading = fc.record({ grams: fc.double({ min: 0, max: 500, noNaN: true }), ph: fc.double({ min: 0, max: 14, noNaN: true }) });
+    fc.assert(
+      fc.property(fc.array(reading, { maxLength: 12 }), (readings) => {
+        const { points, xTicks, yTicks } = stairGeometry({ readings, curve: readings, band, expected: null });
+        for (const { x, y } of points) {
+          expect(x).toBeGreaterThanOrEqual(STAIR.left);
+          expect(x).toBeLessThanOrEqual(STAIR.width - STAIR.right);
+          expect(y).toBeGreaterThanOrEqual(STAIR.top);
+          expect(y).toBeLessThanOrEqual(STAIR.height - STAIR.bottom);
+        }
+        expect(xTicks.length).toBeLessThanOrEqual(7);
+        expect(yTicks.length).toBeLessThanOrEqual(7);
+      }),
+    );
+  });
+});

@@ -1,0 +1,71 @@
+export const STAIR = { width: 560, height: 290, left: 40, right: 12, top: 14, bottom: 34 } as const;
+
+export interface StairPoint {
+  readonly grams: number;
+  readonly ph: number;
+}
+
+export interface StairDrawn {
+  /** Treads are doses, drops the reading after them. */
+  readonly path: string;
+  readonly points: readonly { readonly x: number; readonly y: number; readonly ph: number }[];
+  readonly curve: string;
+  readonly band: { readonly top: number; readonly bottom: number };
+  readonly expected: { readonly x: number; readonly y: number; readonly low: number; readonly high: number; readonly path: string } | null;
+  readonly xTicks: readonly { readonly value: number; readonly x: number }[];
+  readonly yTicks: readonly { readonly value: number; readonly y: number }[];
+}
+
+export interface StairAsk {
+  readonly readings: readonly StairPoint[];
+  readonly curve: readonly StairPoint[];
+  readonly band: { readonly low: number; readonly high: number };
+  /** After the advised dose; null for none. */
+  readonly expected: (StairPoint & { readonly low: number; readonly high: number }) | null;
+}
+
+const LEAST_GRAMS = 0.5;
+const AROUND_PH = 0.35;
+
+/** A titration as a stair: running grams to the right, pH upwards. Everything that is told lies inside the picture. */
+export function stairGeometry({ readings, curve, band, expected }: StairAsk): StairDrawn {
+  const grams = [...readings.map((one) => one.grams), expected?.grams ?? 0];
+  const most = Math.max(LEAST_GRAMS, ...grams) * 1.12;
+  const phs = [...readings.map(({ ph }) => ph), band.low, band.high, ...(expected === null ? [] : [expected.low, expected.high])];
+  const [low, high] = [Math.min(...phs) - AROUND_PH, Math.max(...phs) + AROUND_PH];
+  const inner = { width: STAIR.width - STAIR.left - STAIR.right, height: STAIR.height - STAIR.top - STAIR.bottom };
+  const x = (value: number): number => round(STAIR.left + (inner.width * Math.min(most, Math.max(0, value))) / most);
+  const y = (ph: number): number => round(STAIR.top + (inner.height * (high - Math.min(high, Math.max(low, ph)))) / (high - low));
+  const points = readings.map((one) => ({ x: x(one.grams), y: y(one.ph), ph: one.ph }));
+  const path = points.map((point, at) => (at === 0 ? `M${point.x} ${point.y}` : `H${point.x}V${point.y}`)).join("");
+  const last = points.at(-1);
+  return {
+    path,
+    points,
+    curve: curve.map((one, at) => `${at === 0 ? "M" : "L"}${x(one.grams)} ${y(one.ph)}`).join(""),
+    band: { top: y(band.high), bottom: y(band.low) },
+    expected:
+      expected === null || last === undefined
+        ? null
+        : {
+            ...{ x: x(expected.grams), y: y(expected.ph), low: y(expected.low), high: y(expected.high) },
+            path: `M${last.x} ${last.y}H${x(expected.grams)}V${y(expected.ph)}`,
+          },
+    xTicks: ticks(0, most).map((value) => ({ value, x: x(value) })),
+    yTicks: ticks(low, high).map((value) => ({ value, y: y(value) })),
+  };
+}
+
+function round(value: number): number {
+  return Math.round(value * 10) / 10;
+}
+
+/** At most six round numbers between two. */
+function ticks(low: number, high: number): readonly number[] {
+  const rough = (high - low) / 5;
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = ([1, 2, 5, 10].find((times) => times * power >= rough) ?? 10) * power;
+  const first = Math.ceil(low / step);
+  const last = Math.floor(high / step);
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_, at) => Number(((first + at) * step).toPrecision(6)));
+}

@@ -1,0 +1,158 @@
+import { describe, expect, it } from "vitest";
+import { adviseTitration } from "../../acidity/index.ts";
+import { entry, weighed } from "../../testing/batchEntries.ts";
+import { library, sheetOf } from "../../testing/exampleSheet.ts";
+import { whyNot } from "../batch/admit.ts";
+import { batchState } from "../batch/batchState.ts";
+import type { BatchEntry } from "../batch/entries.ts";
+import { nextStep } from "../batch/nextStep.ts";
+import { planBatch } from "../batch/planBatch.ts";
+import { agentsOf, type BenchAgent } from "./agents.ts";
+import { phTuning, questionOf } from "./phTuning.ts";
+
+const plan = planBatch(
+  sheetOf([
+    ["water-distilled", "q.s."],
+    ["cocamidopropyl-betaine", 20],
+    ["citric-acid-solution-50", 0.4],
+  ]),
+  500,
+  library,
+);
+const step = plan.steps.find(({ tunes }) => tunes === "ph")?.id ?? "";
+const agents = agentsOf(plan);
+const [acid] = agents as readonly [BenchAgent];
+const base = agents.find(({ kind }) => kind === "base") ?? acid;
+const base10 = base;
+
+const read = (ph: number, changes: Partial<BatchEntry & { kind: "ph-read" }> = {}) =>
+  entry({ kind: "ph-read", step, ph, way: "dilution", sampleGrams: 2, ...changes });
+const dose = (grams: number, agent: BenchAgent = acid) => {
+  const { dropGrams: _, ...dosed } = agent;
+  return entry({ kind: "dosed", step, agent: dosed, grams });
+};
+const base500 = [weighed("water-distilled", 398), weighed("cocamidopropyl-betaine", 100)];
+const tuning = (entries: readonly BatchEntry[]) =>
+  phTuning(plan, batchState(plan, [...base500, ...entries]), { agent: acid, counterAgent: base10 });
+
+describe("solutions at the bench", () => {
+  it("the formula's own comes first with its strength and its drop, then what stands on most benches", () => {
+    expect(acid).toMatchObject({
+      name: "citric acid 50 % w/w solution",
+      line: "citric-acid-solution-50",
+      kind: "acid",
+      strengthPercent: 50,
+      dropGrams: 0.055,
+    });
+    expect(agents.filter(({ line }) => line === null).map(({ kind }) => kind)).toContain("base");
+  });
+});
+
+describe("readings and doses", () => {
+  it("before the first reading there is nothing to advise on", () => {
+    expect(tuning([])).toMatchObject({ titration: null, rows: [], leftGrams: 498, isDosedSince: false });
+  });
+
+  it("samples leave the batch, doses come in, totals run", () => {
+    const now = tuning([read(7.4), dose(0.8), read(5.9), dose(0.4)]);
+    expect(now.rows.map(({ ph, totalGrams }) => [ph, totalGrams])).toEqual([
+      [7.4, 0],
+      [5.9, 0.8],
+    ]);
+    expect(now.rows[1]?.doses).toEqual([{ grams: 0.8, name: acid.name }]);
+    expect(now.leftGrams).toBeCloseTo(498 - 4 + 1.2, 9);
+    expect(now.isDosedSince).toBe(true);
+    expect(now.titration?.batchGrams).toBe(498);
+    expect(now.titration?.readings.map(({ doseGramsTotal, sampleGrams }) => [doseGramsTotal, sampleGrams])).toEqual([
+      [0, 2],
+      [0.8, 2],
+    ]);
+  });
+
+  it("another strength counts as what it amounts to: 2 g of 20 % are 0.8 g of 50 %, a base on its own account", () => {
+    const weak = agents.find(({ strengthPercent, kind }) => kind === "acid" && strengthPercent === 20) ?? acid;
+    const now = tuning([read(7.4), dose(2, weak), dose(0.5, base10), read(6)]);
+    expect(now.rows[1]?.totalGrams).toBeCloseTo(0.8, 9);
+    expect(now.titration?.readings[1]?.counterGramsTotal).toBeCloseTo(0.5, 9);
+  });
+
+  it("a strip carries its own uncertainty, and what is weighed in between thins", () => {
+    const now = tuning([read(7.4), weighed("water-distilled", 50), read(7.3, { way: "strip" })]);
+    expect(now.titration?.readings[1]).toMatchObject({ otherGramsTotal: 50, phSigma: 0.25 });
+  });
+
+  it("the advisor takes it: a batch at pH 7.4 is told an acid that lands in the corridor", () => {
+    const { titration, corridor } = tuning([read(7.4)]);
+    if (titration === null) throw new Error("no titration");
+    const advice = adviseTitration(titration);
+    expect(advice.state).toBe("dose");
+    expect(advice.recommend.agent).toBe("agent");
+    expect(advice.recommend.grams).toBeGreaterThan(0);
+    expect(advice.recommend.expectedPh).toBeGreaterThan(corridor.low - 0.1);
+  });
+
+  it("what was dosed is what the line weighs; nothing asks, and the step is done with less than was planned", () => {
+    const entries = [...base500, read(7.4), dose(0.8), dose(0.4), read(5.2)];
+    const line = batchState(plan, entries).lines.get("citric-acid-solution-50");
+    expect(line?.actualGrams).toBeCloseTo(1.2, 9);
+    expect(line?.asks).toBe(false);
+    const before = plan.steps
+      .slice(
+        0,
+        plan.steps.findIndex(({ id }) => id === step),
+      )
+      .map(({ id }) => entry({ kind: "done", step: id }));
+    expect(whyNot(plan, [...before, ...entries], entry({ kind: "done", step }))).toBeNull();
+  });
+
+  it("a dose is waited for two minutes, and that keeps no other step waiting", () => {
+    const state = batchState(plan, [dose(0.8)]);
+    expect(state.waits).toMatchObject([
+      { step: null, until: "2026-11-26T10:02:00.000Z", text: expect.stringContaining("0.80 g citric acid") as string },
+    ]);
+    expect(nextStep(state, "2026-11-26T10:00:30.000Z").waitsFor).toEqual([]);
+  });
+});
+
+describe("what cannot be", () => {
+  const why = (one: BatchEntry) => whyNot(plan, [], one);
+  it.each([
+    [read(14), null],
+    [read(14.1), "between 0 and 14"],
+    [read(-0.1), "between 0 and 14"],
+    [read(0), null],
+    [read(6, { step: "prepare" }), "No pH is read"],
+    [read(6, { sampleGrams: -1 }), "not below 0"],
+    [dose(0), "more than 0 g"],
+    [dose(4_000), "more than your strongest scale"],
+    [weighed("citric-acid-solution-50", 2, step), "dosed by readings"],
+    [entry({ kind: "calibrated", buffers: [{ bufferPh: 7, readingPh: 7 }, { bufferPh: 7, readingPh: 7 }] }), "different buffers"], // prettier-ignore
+  ])("%j", (one, words) => {
+    if (words === null) expect(why(one)).toBeNull();
+    else expect(why(one)).toContain(words);
+  });
+});
+
+describe("what is asked first", () => {
+  const at = { last: 7.4, dosedKind: "acid", advisedGrams: 0.5 } as const;
+  const ph = (value: number, changes = {}) => questionOf({ kind: "ph-read", ph: value }, { ...at, ...changes });
+
+  it("a reading 2 pH or more from the last; 1.9 is not asked", () => {
+    expect(ph(5.4)).toContain("2.0 away from the last reading, 7.4");
+    expect(ph(5.5)).toBeNull();
+    expect(ph(2, { last: null })).toBeNull();
+  });
+
+  it("a reading against the direction of the dose, above what a meter trembles", () => {
+    expect(ph(7.51)).toContain("the wrong way");
+    expect(ph(7.5)).toBeNull();
+    expect(ph(7.2, { dosedKind: "base" })).toContain("the wrong way");
+    expect(ph(7.9, { dosedKind: null })).toBeNull();
+  });
+
+  it("a dose of more than ten times the advice", () => {
+    expect(questionOf({ kind: "dosed", grams: 5 }, at)).toBeNull();
+    expect(questionOf({ kind: "dosed", grams: 5.1 }, at)).toContain("ten times");
+    expect(questionOf({ kind: "dosed", grams: 50 }, { ...at, advisedGrams: null })).toBeNull();
+  });
+});
