@@ -77,9 +77,12 @@ beforeAll(async () => {
   await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
   await batchWrites.addPhoto(db, workshop.id, batchId, {
     photo: { id: photoId, picture: Buffer.from("x"), width: 1, height: 1 },
-    decide: () => ({ entries: [], lots: new Map(), finishedAt: null }),
+    decide: () => ({ entries: [dosed], lots: new Map(), finishedAt: new Date() }),
   });
 });
+
+const agent = { name: "citric acid 20 %", line: null, kind: "acid", molarMass: 192.12, pKas: [3.13], strengthPercent: 20 } as const;
+const dosed = { id: crypto.randomUUID(), at: "2026-11-26T10:00:00Z", kind: "dosed", step: "ph", agent, grams: 1 } as const;
 
 afterAll(async () => close());
 
@@ -187,6 +190,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   },
   listBatches: async () => batchQueries.listBatches(db, stranger.id, 10),
   findBatch: async () => batchQueries.findBatch(db, stranger.id, batchId),
+  findLastTuned: async () => batchQueries.findLastTuned(db, stranger.id, setVersionId),
   listCountingEntries: async () => (await batchQueries.listCountingEntries(db, stranger.id, batchId)).entries,
   listEntries: async () => batchQueries.listEntries(db, stranger.id, batchId),
   listBatchLots: async () => batchQueries.listBatchLots(db, stranger.id, batchId),

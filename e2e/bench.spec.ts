@@ -10,11 +10,20 @@ test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "bench" });
 const take = (page: Page) => page.getByRole("button", { name: "Take the weight" });
 const tare = (page: Page) => page.getByRole("button", { name: "Tare", exact: true });
 const goOn = (page: Page) => page.getByRole("button", { name: "Go on anyway" });
+const phIsRight = (page: Page) => page.getByRole("button", { name: "The pH is right, next step" });
 const closing = (page: Page) => page.getByRole("button", { name: "Close the batch" });
 
 /** One thing with the simulated scale: tares, pours and takes, or does the step, or goes on before a rest is over. */
-async function oneThing(page: Page): Promise<"closing" | "done" | "weighed" | "went on"> {
-  await expect(take(page).or(done(page)).or(goOn(page)).or(closing(page))).toBeVisible();
+async function oneThing(page: Page): Promise<"closing" | "done" | "weighed" | "went on" | "tuned"> {
+  await expect(take(page).or(done(page)).or(goOn(page)).or(closing(page)).or(phIsRight(page))).toBeVisible();
+  if (await phIsRight(page).isVisible()) {
+    await expect(phIsRight(page)).toBeEnabled();
+    await phIsRight(page).click();
+    // Nothing was read: it is asked first.
+    await expect(page.getByRole("alert")).toContainText("Is it right all the same?");
+    await phIsRight(page).click();
+    return "tuned";
+  }
   if (await closing(page).isVisible()) return "closing";
   if (await goOn(page).isVisible()) {
     await goOn(page).first().click();
@@ -76,6 +85,7 @@ test("a gel with the simulated scale, from what must be right to the record: a w
   await expect(typedWeight(page)).toBeVisible();
   await page.getByRole("button", { name: "take the simulated scale" }).click();
   await expect(page.getByText("Tare first: the beaker is on the scale.")).toBeVisible();
+  await expect(tare(page)).toBeEnabled();
   await page.keyboard.press(" ");
   await expect(page.getByLabel(/simulated scale shows/)).toHaveText(/^0\.0/);
   const target = Number(await wanted(page));
@@ -115,7 +125,7 @@ test("a gel with the simulated scale, from what must be right to the record: a w
 
   const record = page.getByRole("article");
   await expect(record).toContainText("193.4 g came out");
-  await expect(record.getByRole("row", { name: /^together/ })).toContainText("200.");
+  await expect(record.getByRole("row", { name: /^together/ })).toContainText("200.00");
   await expect(record).toContainText("main beaker 412.5 g");
   await expect(record).toContainText("the water is from Tuesday");
   await expect(record.locator("s").first()).toBeVisible();

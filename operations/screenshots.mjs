@@ -126,7 +126,16 @@ async function makeTheRest(page) {
   const weight = page.getByLabel(/what the scale shows/);
   while (!(await page.getByRole("button", { name: "Close the batch" }).isVisible())) {
     await page.waitForTimeout(450);
-    if (await weight.isVisible()) {
+    const isRight = page.getByRole("button", { name: "The pH is right, next step" });
+    if (await isRight.isVisible()) {
+      if (await page.getByLabel("pH", { exact: true }).isVisible()) {
+        await page.getByLabel("pH", { exact: true }).fill("5.02");
+        await page.getByRole("button", { name: "Take the reading" }).click();
+        await page.waitForTimeout(1_500);
+      }
+      await isRight.click();
+      if (await isRight.isVisible()) await isRight.click();
+    } else if (await weight.isVisible()) {
       await weight.fill((await page.locator("main data").first().textContent()) ?? "");
       await weight.press("Enter");
     } else {

@@ -68,6 +68,8 @@ export function FindAndDo() {
         latestOpen.current();
         return;
       }
+      // The space bar belongs to the button that has the focus.
+      if (event.key === " " && event.target instanceof HTMLElement && event.target.closest("button, a, summary") !== null) return;
       const act = actsOnPage().find(({ key }) => key === event.key);
       if (act === undefined) return;
       event.preventDefault();

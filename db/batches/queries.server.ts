@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNull, notInArray, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, notInArray, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { lots } from "../stock/schema";
 import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
@@ -82,6 +82,33 @@ export async function listOpenBatches(db: Executor, makerId: string) {
     .where(and(eq(batchEntries.makerId, makerId), inArray(batchEntries.batchId, ids), inArray(batchEntries.kind, [...kindsOfWaits])))
     .orderBy(asc(batchEntries.position));
   return open.map((batch) => ({ ...batch, entries: rows.filter(({ batchId }) => batchId === batch.id).map(({ entry }) => entry) }));
+}
+
+/** The last finished batch of a version in which something was dosed, with what was weighed, read and dosed; or `undefined`. */
+export async function findLastTuned(db: Executor, makerId: string, versionId: string) {
+  const dosed = db
+    .select({ id: batchEntries.batchId })
+    .from(batchEntries)
+    .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.kind, "dosed")));
+  const [batch] = await db
+    .select({ id: batches.id, code: batches.code, batchGrams: sql<number>`(${batches.formula} ->> 'batchGrams')::float8` })
+    .from(batches)
+    .where(and(eq(batches.makerId, makerId), eq(batches.versionId, versionId), isNotNull(batches.finishedAt), inArray(batches.id, dosed)))
+    .orderBy(desc(batches.finishedAt))
+    .limit(1);
+  if (batch === undefined) return undefined;
+  const rows = await db
+    .select({ entry: batchEntries.entry })
+    .from(batchEntries)
+    .where(
+      and(
+        eq(batchEntries.makerId, makerId),
+        eq(batchEntries.batchId, batch.id),
+        inArray(batchEntries.kind, ["weighed", "ph-read", "dosed", "taken-back"]),
+      ),
+    )
+    .orderBy(asc(batchEntries.position));
+  return { code: batch.code, batchGrams: batch.batchGrams, entries: rows.map(({ entry }) => entry) };
 }
 
 /** The lots promised to the lines of a batch. */

@@ -20,6 +20,8 @@ export interface SentBatch {
   readonly entries: readonly StoredEntry[];
   /** The last position of all entries, those that were not sent among them. */
   readonly position: number;
+  /** The last batch of this version in which something was dosed; null for none. */
+  readonly earlier: { readonly code: string; readonly batchGrams: number; readonly entries: readonly BatchEntry[] } | null;
   /** ISO moments. */
   readonly started: string;
   /** The server's time when it was sent. */

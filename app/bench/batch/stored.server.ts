@@ -1,7 +1,7 @@
 import { Refusal } from "@tensidrum/core/formula";
 import { standingEntries } from "@tensidrum/core/making";
 import { database } from "../../../db/client.server";
-import { findBatch, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
+import { findBatch, findLastTuned, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { batchView } from "./batchView";
 import { planOfBatch, type SentBatch } from "./sentBatch";
@@ -23,7 +23,7 @@ export async function storedBatch(batchId: string) {
 
 type Stored = Awaited<ReturnType<typeof foundBatch>>;
 
-function sent({ batch, lots }: Stored, { entries, position }: Pick<SentBatch, "entries" | "position">): SentBatch {
+function sent({ batch, lots }: Stored, { entries, position, earlier }: Pick<SentBatch, "entries" | "position" | "earlier">): SentBatch {
   return {
     id: batch.id,
     code: batch.code,
@@ -33,6 +33,7 @@ function sent({ batch, lots }: Stored, { entries, position }: Pick<SentBatch, "e
     lots: lots.map(({ line, code, grams }) => ({ line, code, grams })),
     entries,
     position,
+    earlier,
     started: batch.startedAt.toISOString(),
     now: new Date().toISOString(),
   };
@@ -44,14 +45,17 @@ export async function sendBatch(batchId: string): Promise<SentBatch> {
     foundBatch(batchId),
     listCountingEntries(database(), currentMakerId(), batchId),
   ]);
+  const { versionId } = found.batch;
+  const last = versionId === null ? undefined : await findLastTuned(database(), currentMakerId(), versionId);
+  const earlier = last === undefined ? null : { ...last, entries: standingEntries(last.entries) };
   const standing = new Set(standingEntries(entries.map(({ entry }) => entry)).map(({ id }) => id));
-  return sent(found, { entries: entries.filter(({ entry }) => standing.has(entry.id)), position });
+  return sent(found, { entries: entries.filter(({ entry }) => standing.has(entry.id)), position, earlier });
 }
 
 /** A batch where it stands now, with all that was entered. */
 export async function viewBatch(batchId: string) {
   const { entries, ...found } = await storedBatch(batchId);
-  const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0 });
+  const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0, earlier: null });
   const plan = planOfBatch(batch);
   const all = entries.map(({ entry }) => entry);
   return { sent: batch, plan, entries: all, view: batchView(batch, plan, all) };

@@ -14,6 +14,7 @@ export interface BatchHere {
   readonly plan: ReturnType<typeof planOfBatch>;
   readonly next: ReturnType<typeof nextStep>;
   readonly queue: QueueState;
+  readonly earlier: SentBatch["earlier"];
   /** The server's time as this device reckons it, ISO. */
   readonly now: string;
   /** Enters what a form says. Answers what is wrong with it, or nothing. */
@@ -56,7 +57,7 @@ export function useBatch(sent: SentBatch): BatchHere {
     },
     [plan, queue],
   );
-  return { view, plan, next, queue: state, now, enter, letGo: (id) => void queue.letGo(id) };
+  return { view, plan, next, queue: state, earlier: sent.earlier, now, enter, letGo: (id) => void queue.letGo(id) };
 }
 
 let keep: ReturnType<typeof browserKeep> | undefined;

@@ -21,7 +21,19 @@ const formula = {
 } as unknown as Formula;
 const plan = planBatch(formula, 500, materials);
 const { steps, vessels } = stepsOf(formula, materials);
-const sent: SentBatch = { id: "x", code: "PR-1", formula, steps, vessels, lots: [], entries: [], position: 0, started: "", now: "" };
+const sent: SentBatch = {
+  id: "x",
+  code: "PR-1",
+  formula,
+  steps,
+  vessels,
+  lots: [],
+  entries: [],
+  position: 0,
+  earlier: null,
+  started: "",
+  now: "",
+};
 const at = "2026-11-26T10:00:00.000Z";
 const weighing = steps.find(({ lines }) => lines.includes("b"))?.id ?? "";
 

@@ -8,11 +8,11 @@ export function ScaleBar() {
     <p className={classes.scaleBar}>
       {link === null ? "Weights are typed." : `Weights come from the ${link.name}.`}{" "}
       {link === null ? (
-        <button type="button" className={classes.quiet} onClick={connectSimulated} data-act="Take the simulated scale">
+        <button key="take" type="button" className={classes.quiet} onClick={connectSimulated} data-act="Take the simulated scale">
           take the simulated scale
         </button>
       ) : (
-        <button type="button" className={classes.quiet} onClick={disconnect} data-act="Type the weights">
+        <button key="leave" type="button" className={classes.quiet} onClick={disconnect} data-act="Type the weights">
           type the weights
         </button>
       )}

@@ -1,5 +1,14 @@
-import { agentsOf, curveInGrams, phTuning, questionOf, type BenchAgent, type PhTuning, type Step } from "@tensidrum/core/making";
-import type { TitrationAdvice } from "@tensidrum/core/acidity";
+import {
+  agentsOf,
+  curveInGrams,
+  phTuning,
+  questionOf,
+  type BatchPlan,
+  type BenchAgent,
+  type PhTuning,
+  type Step,
+} from "@tensidrum/core/making";
+import { startingDoseGrams, type TitrationAdvice } from "@tensidrum/core/acidity";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
 import { Stair } from "../../../pictures/Stair/Stair";
@@ -15,7 +24,7 @@ import { useAdvice } from "./useAdvice";
 
 /** The pH of the batch, brought where it belongs by reading, dosing a little, waiting, and reading again. */
 export function TunePh({ step: due }: { readonly step: Step }) {
-  const { view, plan } = useBench();
+  const { view, plan, earlier } = useBench();
   const agents = useMemo(() => agentsOf(plan), [plan]);
   const [chosen, setChosen] = useState<{ readonly acid: string; readonly base: string }>({ acid: "", base: "" });
   const acid = agentNamed(agents, "acid", chosen.acid);
@@ -32,7 +41,14 @@ export function TunePh({ step: due }: { readonly step: Step }) {
     () => tuningOf(agent, counterAgent),
     [plan, view.standing, agent, counterAgent], // eslint-disable-line react-hooks/exhaustive-deps
   );
-  const advice = useAdvice(tuning.isDosedSince ? null : tuning.titration);
+  const before = useMemo(
+    () =>
+      earlier === null
+        ? null
+        : phTuning(sizedPlan(plan, earlier.batchGrams), { standing: earlier.entries, lines: new Map() }, { agent, counterAgent }),
+    [plan, earlier, agent, counterAgent],
+  );
+  const advice = useAdvice(tuning.isDosedSince ? null : tuning.titration, before?.titration == null ? [] : [before.titration]);
   const curve = tuning.titration === null || advice === null ? [] : curveInGrams(tuning.titration, advice.bufferCurve, tuning.leftGrams);
   const last = tuning.rows.at(-1);
   const next = advice !== null && advice.recommend.grams > 0 && advice.recommend.agent === "agent" ? advice.recommend : null;
@@ -51,6 +67,16 @@ export function TunePh({ step: due }: { readonly step: Step }) {
         <ReadPh due={due} tuning={tuning} isFirst={last === undefined} />
       ) : (
         <>
+          {tuning.rows.length === 1 && last.totalGrams === 0 && earlier !== null && before !== null && before.rows.length > 0 && (
+            <EarlierTotal
+              code={earlier.code}
+              before={before}
+              agent={agent}
+              batchGrams={plan.formula.batchGrams}
+              earlierGrams={earlier.batchGrams}
+              due={due}
+            />
+          )}
           <Advice advice={advice} agents={[acid, base]} main={agent} due={due} />
           <ReadPh due={due} tuning={tuning} isFirst={false} isAgain />
         </>
@@ -112,6 +138,41 @@ function agentNamed(agents: readonly BenchAgent[], kind: "acid" | "base", name: 
   const found = agents.find((one) => one.kind === kind && one.name === name) ?? agents.find((one) => one.kind === kind);
   if (found === undefined) throw new Error(`no ${kind} at the bench`);
   return found;
+}
+
+function sizedPlan(plan: BatchPlan, batchGrams: number): BatchPlan {
+  return { ...plan, formula: { ...plan.formula, batchGrams } };
+}
+
+interface EarlierTotalProps {
+  readonly code: string;
+  readonly before: PhTuning;
+  readonly agent: BenchAgent;
+  readonly batchGrams: number;
+  readonly earlierGrams: number;
+  readonly due: Step;
+}
+
+/** What the last batch of this version took in all: nine tenths of it can go in at once. */
+function EarlierTotal({ code, before, agent, batchGrams, earlierGrams, due }: EarlierTotalProps) {
+  const totalGrams = before.rows.at(-1)?.totalGrams ?? 0;
+  if (totalGrams <= 0) return null;
+  const start = startingDoseGrams(
+    { totalGrams, batchGrams: earlierGrams, strengthPercent: agent.strengthPercent },
+    batchGrams,
+    agent.strengthPercent,
+  );
+  return (
+    <Entry hidden={{ step: due.id, agent: agent.name, grams: start.toFixed(2) }} className={classes.again}>
+      <p>
+        {code} took {written(totalGrams, 2)} g of {agent.name} in {written(earlierGrams, 0)} g. Nine tenths of that can go in at once, where
+        materials and lots are the same.
+      </p>
+      <BigButton intent="dose" act="Start with nine tenths of the last total">
+        Dosed {written(start, 2)} g at once
+      </BigButton>
+    </Entry>
+  );
 }
 
 interface AdviceProps {

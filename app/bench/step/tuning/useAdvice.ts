@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import type { AdvisorAnswer, AdvisorTask } from "../../../../workers/advisor.worker";
 
 /** The next dose, worked out beside the page. Null before the first reading and while it is being worked out. */
-export function useAdvice(titration: Titration | null): TitrationAdvice | null {
+export function useAdvice(titration: Titration | null, earlier: readonly Titration[]): TitrationAdvice | null {
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const [answer, setAnswer] = useState<AdvisorAnswer | null>(null);
@@ -14,12 +14,12 @@ export function useAdvice(titration: Titration | null): TitrationAdvice | null {
     return () => made.terminate();
   }, []);
   // The same readings are asked about once, however often the page is drawn.
-  const question = JSON.stringify(titration);
+  const question = JSON.stringify({ titration, earlier });
   useEffect(() => {
-    const about = JSON.parse(question) as Titration | null;
-    if (about === null) return;
+    const about = JSON.parse(question) as { readonly titration: Titration | null; readonly earlier: readonly Titration[] };
+    if (about.titration === null) return;
     asked.current += 1;
-    const task: AdvisorTask = { id: asked.current, titration: about, earlier: [] };
+    const task: AdvisorTask = { id: asked.current, titration: about.titration, earlier: about.earlier };
     worker.current?.postMessage(task);
   }, [question]);
   return titration !== null && answer?.id === asked.current ? answer.advice : null;

@@ -1,0 +1,98 @@
+import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, takeTyped, typedWeight } from "./testing/atTheBench";
+import { expect, test } from "./testing/test";
+
+test.use({ ownApplication: "bench tuning" });
+
+const ph = (page: Page) => page.getByLabel("pH", { exact: true });
+const takeReading = (page: Page) => page.getByRole("button", { name: "Take the reading" });
+const dosed = (page: Page) => page.getByRole("button", { name: "Dosed, start 2:00" });
+const isRight = (page: Page) => page.getByRole("button", { name: "The pH is right, next step" });
+
+/** Makes the batch with typed weights until its pH is to be read. */
+async function untilPh(page: Page): Promise<void> {
+  for (let at = 0; at < 60; at += 1) {
+    await expect(ph(page).or(typedWeight(page)).or(done(page))).toBeVisible();
+    if (await ph(page).isVisible()) return;
+    if (await typedWeight(page).isVisible()) await takeTyped(page);
+    else await done(page).click();
+    await page.waitForTimeout(450);
+  }
+}
+
+async function read(page: Page, value: string): Promise<void> {
+  await ph(page).fill(value);
+  await expect(takeReading(page)).toBeEnabled();
+  await takeReading(page).click();
+}
+
+test("the pH is read, dosed as advised, overshot, taken back with a base and found right; what cannot be and what is likely a slip is asked", async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const batch = await beginBatch(page, GREEN_ROOM_BATCH);
+  await untilPh(page);
+  await read(page, "15");
+  await expect(page.getByRole("alert")).toContainText("between 0 and 14");
+  await expect(ph(page)).toHaveValue("15");
+  await read(page, "7.4");
+  const advised = page.getByLabel(/^Add, g of citric acid/);
+  await expect(advised).toBeVisible();
+  await expect(page.getByRole("img", { name: /1 readings, the last pH 7.40/ })).toBeVisible();
+
+  // Ten times the advice is asked about first, and a right amount is entered without.
+  const grams = page.getByLabel(/^Really added, g of citric acid/);
+  const advice = await grams.inputValue();
+  await grams.fill(String(Number(advice) * 11));
+  await expect(dosed(page)).toBeEnabled();
+  await dosed(page).click();
+  await expect(page.getByRole("alert")).toContainText("more than ten times what is advised");
+  await grams.fill(advice);
+  await dosed(page).click();
+  await expect(page.getByRole("region", { name: "Clocks" })).toContainText("After");
+  await expect(page.getByText("Stirred and waited two minutes?")).toBeVisible();
+
+  // Against the direction of the dose, and far from the last reading: both are asked.
+  await read(page, "7.9");
+  await expect(page.getByRole("alert")).toContainText("the wrong way");
+  await read(page, "3.9");
+  await expect(page.getByRole("alert")).toContainText("away from the last reading");
+  await takeReading(page).click();
+
+  // Overshot: the counter-dose is of the base.
+  const base = page.getByLabel(/^Add, g of sodium hydroxide/);
+  await expect(base).toBeVisible();
+  expect(
+    (await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => impact === "serious" || impact === "critical"),
+  ).toEqual([]);
+  await expect(dosed(page)).toBeEnabled();
+  await dosed(page).click();
+  await expect(page.getByText("Stirred and waited two minutes?")).toBeVisible();
+  await page.reload();
+  await read(page, "4.9");
+  await expect(page.getByRole("row", { name: /sodium hydroxide/ })).toContainText("4.90");
+  await isRight(page).click();
+  const question = page.getByRole("alert").filter({ hasText: "Is it right all the same?" });
+  if (await question.isVisible()) await isRight(page).click();
+  await expect(page.getByRole("heading", { level: 2, name: "Thicken with salt" })).toBeVisible();
+  await acknowledged(page);
+  await page.goto(`${batch}/record`);
+  const record = page.getByRole("article");
+  await expect(record).toContainText("pH 7.40, in a 10 % dilution, 2.0 g taken");
+  await expect(record).toContainText(/g citric acid 50 % w\/w solution dosed/);
+  await expect(record).toContainText(/g sodium hydroxide 10 % dosed/);
+  await expect(record.getByRole("row", { name: /^Citric acid 50 %/ }).first()).toContainText(Number(advice).toFixed(2));
+});
+
+test("the meter in two buffers says whether it may be trusted, on every device of the batch", async ({ page }) => {
+  await beginBatch(page, GREEN_ROOM_BATCH);
+  await untilPh(page);
+  await page.getByText("The meter: not calibrated in this batch").click();
+  await page.getByLabel("first buffer shows").fill("4.1");
+  await page.getByLabel("second buffer shows").fill("6.95");
+  await page.getByRole("button", { name: "Keep it", exact: true }).click();
+  await expect(page.getByText(/Slope 95\.0 %: sound/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/Slope 95\.0 %: sound/)).toBeVisible();
+});
