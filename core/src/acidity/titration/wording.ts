@@ -9,6 +9,9 @@ const WEAKER = "a weaker solution (10 %, or 1 % where it is 10 % already)";
 const grams = (value: number): string => `${value < 1 ? value.toFixed(3) : value.toFixed(2)} g`;
 const ph = (value: number): string => value.toFixed(2);
 
+/** Nobody counts more drops than these; the scale tells it better. */
+const MOST_COUNTED = 40;
+
 /** The advice in words. */
 export function adviceText(titration: Titration, situation: Situation, { advice, drops, phPerDrop }: Dose): string {
   const { target, agent } = titration;
@@ -31,7 +34,9 @@ export function adviceText(titration: Titration, situation: Situation, { advice,
     return `${past}${other}It takes ${solution === "acid" ? "an acid" : "a base"}: prepare a weak solution of one and go on with it.`;
   if (drops?.oneIsTooMuch === true) return `${past}${other}Even one drop could pass the far edge: make up ${WEAKER}.`;
   const amount =
-    advice.drops === null ? grams(advice.grams) : `${advice.drops} ${advice.drops === 1 ? "drop" : "drops"}, ${grams(advice.grams)}`;
+    advice.drops === null || advice.drops > MOST_COUNTED
+      ? grams(advice.grams)
+      : `${advice.drops} ${advice.drops === 1 ? "drop" : "drops"}, ${grams(advice.grams)}`;
   const expected = `Expect pH ${ph(advice.expectedPh)}, most likely ${ph(advice.expectedPhLow)} to ${ph(advice.expectedPhHigh)} (estimate).`;
   const coarse =
     phPerDrop !== null && phPerDrop > (target.high - target.low) * DROP_PART_OF_WINDOW
