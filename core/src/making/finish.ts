@@ -120,6 +120,7 @@ export function tuningPart(plan: Planner): void {
       : `Stir 2 g into 18 g distilled water and read at 20 to 25 °C.${acids.length > 0 ? ` Hold back ${plan.amounts(acids)}: dose it bit by bit as advised, stir, wait two minutes, read again.` : " Mend it with a weak acid or base, bit by bit."}`,
     why: "Before salt: amphoterics thicken as the pH falls. What is written is only an estimate of what this batch takes.",
     lines: acids,
+    wait: { from: 2, until: 5 },
     check: "Inside the corridor on two readings.",
     ...(isSoap ? {} : { tunes: "ph" }),
   });

@@ -35,7 +35,8 @@ export function waitsOf(steps: readonly Step[], standing: readonly BatchEntry[])
       return [{ ...head, step: null, text, until: later(entry.at, MINUTES_AFTER_A_DOSE), latest: null }];
     }
     const step = entry.kind === "done" ? byId.get(entry.step) : undefined;
-    if (step === undefined || step.waitMinutes <= 0) return [];
+    // What is tuned has waited after each of its doses.
+    if (step === undefined || step.waitMinutes <= 0 || step.tunes !== undefined) return [];
     const latest = step.waitUntilMinutes > step.waitMinutes ? later(entry.at, step.waitUntilMinutes) : null;
     return [{ ...head, step: step.id, text: step.title, until: later(entry.at, step.waitMinutes), latest }];
   });
@@ -49,7 +50,9 @@ export function isRunning({ until, endedAt }: Wait, now: string): boolean {
 /** Whether an entry began a wait that nobody has ended; without reckoning when any is over. */
 export function isWaiting(steps: readonly Step[], standing: readonly BatchEntry[], id: string): boolean {
   const begun = standing.find((entry) => entry.id === id);
-  const rests = begun?.kind === "done" && (steps.find((step) => step.id === begun.step)?.waitMinutes ?? 0) > 0;
+  const rests =
+    begun?.kind === "done" &&
+    steps.some(({ id: step, waitMinutes, tunes }) => step === begun.step && waitMinutes > 0 && tunes === undefined);
   return (
     (begun?.kind === "timer" || begun?.kind === "dosed" || rests) &&
     !standing.some((entry) => entry.kind === "wait-ended" && entry.wait === id)

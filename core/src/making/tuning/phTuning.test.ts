@@ -111,6 +111,7 @@ describe("readings and doses", () => {
       { step: null, until: "2026-11-26T10:02:00.000Z", text: expect.stringContaining("0.80 g citric acid") as string },
     ]);
     expect(nextStep(state, "2026-11-26T10:00:30.000Z").waitsFor).toEqual([]);
+    expect(batchState(plan, [entry({ kind: "done", step })]).waits).toEqual([]);
   });
 });
 
