@@ -27,7 +27,7 @@ async function read(page: Page, value: string): Promise<void> {
   await takeReading(page).click();
 }
 
-test("the pH is read, dosed as advised, overshot, taken back with a base and found right; what cannot be and what is likely a slip is asked", async ({
+test("the pH is read, dosed as advised, overshot and taken back with a base, then salt is added as advised; what is likely a slip is asked first", async ({
   page,
 }) => {
   test.setTimeout(150_000);
@@ -76,12 +76,37 @@ test("the pH is read, dosed as advised, overshot, taken back with a base and fou
   const question = page.getByRole("alert").filter({ hasText: "Is it right all the same?" });
   if (await question.isVisible()) await isRight(page).click();
   await expect(page.getByRole("heading", { level: 2, name: "Thicken with salt" })).toBeVisible();
+
+  // Salt: read, add as advised, rest, read; what cannot be is refused, and near what is wanted it stops.
+  const thickness = page.getByLabel("Thickness", { exact: true });
+  const take = async (value: string) => {
+    await thickness.fill(value);
+    await expect(takeReading(page)).toBeEnabled();
+    await takeReading(page).click();
+  };
+  await take("0");
+  await expect(page.getByRole("alert")).toContainText("A thickness is more than 0.");
+  await take("0.3");
+  await expect(page.getByLabel(/^Add, g of sodium chloride/)).toBeVisible();
+  const salt = Number(await page.getByLabel(/^Really added, g of sodium chloride/).inputValue());
+  const added = page.getByRole("button", { name: "Added, start 8:00" });
+  await expect(added).toBeEnabled();
+  await added.click();
+  await expect(page.getByText("Rested eight minutes?")).toBeVisible();
+  await take("2.4");
+  await expect(page.getByRole("img", { name: /2 readings, the last 2.40 Pa·s/ })).toBeVisible();
+  const enough = page.getByRole("button", { name: "Thick enough, next step" });
+  await expect(enough).toBeEnabled();
+  await enough.click();
+  await expect(page.getByRole("heading", { level: 2, name: "Read the pH again" })).toBeVisible();
   await acknowledged(page);
   await page.goto(`${batch}/record`);
   const record = page.getByRole("article");
   await expect(record).toContainText("pH 7.40, in a 10 % dilution, 2.0 g taken");
   await expect(record).toContainText(/g citric acid 50 % w\/w solution dosed/);
   await expect(record).toContainText(/g sodium hydroxide 10 % dosed/);
+  await expect(record).toContainText("Thickness 2.40 Pa·s");
+  await expect(record.getByRole("row", { name: /^Sodium chloride/ }).first()).toContainText(String(salt));
   await expect(record.getByRole("row", { name: /^Citric acid 50 %/ }).first()).toContainText(Number(advice).toFixed(2));
 });
 

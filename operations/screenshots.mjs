@@ -126,7 +126,7 @@ async function makeTheRest(page) {
   const weight = page.getByLabel(/what the scale shows/);
   while (!(await page.getByRole("button", { name: "Close the batch" }).isVisible())) {
     await page.waitForTimeout(450);
-    const isRight = page.getByRole("button", { name: "The pH is right, next step" });
+    const isRight = page.getByRole("button", { name: /The pH is right, next step|Thick enough, next step/ });
     if (await isRight.isVisible()) {
       if (await page.getByLabel("pH", { exact: true }).isVisible()) {
         await page.getByLabel("pH", { exact: true }).fill("5.02");

@@ -1,15 +1,20 @@
 import { adviseTitration, type Titration, type TitrationAdvice } from "@tensidrum/core/acidity";
+import { adviseThickening, type Thickening, type ThickeningAdvice } from "@tensidrum/core/thickness";
+
+/** What is to be advised on. */
+export type AdvisorQuestion =
+  /** `earlier`: titrations of earlier batches of this version. */
+  | { readonly on: "ph"; readonly titration: Titration; readonly earlier: readonly Titration[] }
+  | { readonly on: "thickness"; readonly thickening: Thickening };
 
 export interface AdvisorTask {
   readonly id: number;
-  readonly titration: Titration;
-  /** Titrations of earlier batches of this version. */
-  readonly earlier: readonly Titration[];
+  readonly question: AdvisorQuestion;
 }
 
 export interface AdvisorAnswer {
   readonly id: number;
-  readonly advice: TitrationAdvice;
+  readonly advice: TitrationAdvice | ThickeningAdvice;
 }
 
 const scope = self as unknown as {
@@ -17,4 +22,8 @@ const scope = self as unknown as {
   postMessage(answer: AdvisorAnswer): void;
 };
 
-scope.onmessage = ({ data: { id, titration, earlier } }) => scope.postMessage({ id, advice: adviseTitration(titration, { earlier }) });
+scope.onmessage = ({ data: { id, question } }) => {
+  const advice =
+    question.on === "ph" ? adviseTitration(question.titration, { earlier: question.earlier }) : adviseThickening(question.thickening);
+  scope.postMessage({ id, advice });
+};

@@ -44,7 +44,7 @@ describe("forms of the bench", () => {
       ),
     ).toEqual({
       ...{ id, intent: "done", step: "prepare", line: "", vessel: "", grams: "", minutes: "", text: "", entry: "", readOff: "", skips: {} },
-      ...{ ph: "", way: "", sample: "", agent: "", buffers: [], shown: [] },
+      ...{ ph: "", way: "", sample: "", agent: "", viscosity: "", unit: "", word: "", buffers: [], shown: [] },
     });
   });
 

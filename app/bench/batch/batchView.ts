@@ -82,6 +82,8 @@ const canBeTakenBack = new Set<BatchEntry["kind"]>([
   "measured",
   "ph-read",
   "dosed",
+  "thickness-read",
+  "salted",
   "accepted",
   "corrected",
   "finished",

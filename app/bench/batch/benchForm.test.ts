@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { entriesOf, gramsOfWeight, typedBenchForm, type BenchForm } from "./benchForm";
 
 const AT = "2026-11-26T10:00:00.000Z";
+const NOTHING = { agents: [], salts: [] };
 const form = (changes: Partial<BenchForm>): BenchForm => ({ ...typedBenchForm(new FormData()), id: "one", ...changes });
 
 describe("a typed weight", () => {
@@ -31,26 +32,28 @@ describe("the entries of a form", () => {
   it("a weight is marked by what it was read off, a typed one by nothing", () => {
     const weigh = form({ intent: "weigh", step: "s", line: "l", grams: "12.5" });
     const typed = { id: "one", at: AT, kind: "weighed", step: "s", line: "l", grams: 12.5 };
-    expect(entriesOf(weigh, AT, [])).toEqual({ entries: [typed] });
-    expect(entriesOf({ ...weigh, readOff: "simulated scale" }, AT, [])).toEqual({ entries: [{ ...typed, readOff: "simulated scale" }] });
+    expect(entriesOf(weigh, AT, NOTHING)).toEqual({ entries: [typed] });
+    expect(entriesOf({ ...weigh, readOff: "simulated scale" }, AT, NOTHING)).toEqual({
+      entries: [{ ...typed, readOff: "simulated scale" }],
+    });
   });
 
   it("a beaker begun again takes back every entry of it", () => {
-    const made = entriesOf(form({ intent: "restart", entry: "c b a" }), AT, []);
+    const made = entriesOf(form({ intent: "restart", entry: "c b a" }), AT, NOTHING);
     expect("entries" in made && made.entries.map((entry) => (entry.kind === "taken-back" ? entry.entry : ""))).toEqual(["c", "b", "a"]);
   });
 
   it("closing early skips what was said, then ends", () => {
-    const made = entriesOf(form({ intent: "finish", grams: "480", skips: { rest: "filled at once" } }), AT, []);
+    const made = entriesOf(form({ intent: "finish", grams: "480", skips: { rest: "filled at once" } }), AT, NOTHING);
     expect("entries" in made && made.entries.map(({ kind }) => kind)).toEqual(["skipped", "finished"]);
-    expect(entriesOf(form({ intent: "finish", grams: "much" }), AT, [])).toMatchObject({
+    expect(entriesOf(form({ intent: "finish", grams: "much" }), AT, NOTHING)).toMatchObject({
       problem: "Weigh what came out and give the grams.",
     });
   });
 
   it("a clock has minutes, and a name when none was given", () => {
-    expect(entriesOf(form({ intent: "timer", minutes: "5 min" }), AT, [])).toMatchObject({ entries: [{ minutes: 5, text: "clock" }] });
-    expect(entriesOf(form({ intent: "timer", minutes: "" }), AT, [])).toMatchObject({
+    expect(entriesOf(form({ intent: "timer", minutes: "5 min" }), AT, NOTHING)).toMatchObject({ entries: [{ minutes: 5, text: "clock" }] });
+    expect(entriesOf(form({ intent: "timer", minutes: "" }), AT, NOTHING)).toMatchObject({
       problem: expect.stringContaining("minutes") as string,
     });
   });
@@ -58,16 +61,16 @@ describe("the entries of a form", () => {
   it("a reading says how it was read and what it took; a dose says of what; a calibration has two buffers", () => {
     const citric = { name: "citric acid 20 %", line: null, kind: "acid", molarMass: 192.12, pKas: [3.13], strengthPercent: 20 } as const;
     const read = form({ intent: "read-ph", step: "ph", ph: "5,2", way: "strip", sample: "0.2 g" });
-    expect(entriesOf(read, AT, [])).toMatchObject({ entries: [{ kind: "ph-read", ph: 5.2, way: "strip", sampleGrams: 0.2 }] });
-    expect(entriesOf({ ...read, ph: "sour" }, AT, [])).toMatchObject({ problem: expect.stringContaining("as 5.2") as string });
-    expect(entriesOf({ ...read, sample: "2 oz" }, AT, [])).toMatchObject({ problem: expect.stringContaining("not oz") as string });
+    expect(entriesOf(read, AT, NOTHING)).toMatchObject({ entries: [{ kind: "ph-read", ph: 5.2, way: "strip", sampleGrams: 0.2 }] });
+    expect(entriesOf({ ...read, ph: "sour" }, AT, NOTHING)).toMatchObject({ problem: expect.stringContaining("as 5.2") as string });
+    expect(entriesOf({ ...read, sample: "2 oz" }, AT, NOTHING)).toMatchObject({ problem: expect.stringContaining("not oz") as string });
     const dose = form({ intent: "dose", step: "ph", grams: "1.3", agent: "citric acid 20 %" });
-    expect(entriesOf(dose, AT, [{ ...citric, dropGrams: 0.05 }])).toEqual({
+    expect(entriesOf(dose, AT, { ...NOTHING, agents: [{ ...citric, dropGrams: 0.05 }] })).toEqual({
       entries: [{ id: "one", at: AT, kind: "dosed", step: "ph", agent: citric, grams: 1.3 }],
     });
-    expect(entriesOf(dose, AT, [])).toMatchObject({ problem: "Choose what was dosed." });
+    expect(entriesOf(dose, AT, NOTHING)).toMatchObject({ problem: "Choose what was dosed." });
     const meter = form({ intent: "calibrate", buffers: ["4", "7"], shown: ["4.1", "6.95"] });
-    expect(entriesOf(meter, AT, [])).toMatchObject({
+    expect(entriesOf(meter, AT, NOTHING)).toMatchObject({
       entries: [
         {
           buffers: [
@@ -77,7 +80,26 @@ describe("the entries of a form", () => {
         },
       ],
     });
-    expect(entriesOf({ ...meter, shown: ["4.1"] }, AT, [])).toMatchObject({ problem: expect.stringContaining("both buffers") as string });
-    expect(entriesOf({ ...meter, shown: ["4.1", "15"] }, AT, [])).toMatchObject({ problem: expect.stringContaining("0 to 14") as string });
+    expect(entriesOf({ ...meter, shown: ["4.1"] }, AT, NOTHING)).toMatchObject({
+      problem: expect.stringContaining("both buffers") as string,
+    });
+    expect(entriesOf({ ...meter, shown: ["4.1", "15"] }, AT, NOTHING)).toMatchObject({
+      problem: expect.stringContaining("0 to 14") as string,
+    });
+  });
+
+  it("a thickness is a number in its unit or a word; salt is one of those there are", () => {
+    const read = form({ intent: "read-thickness", step: "salt", viscosity: "41", unit: "s" });
+    expect(entriesOf(read, AT, NOTHING)).toMatchObject({ entries: [{ kind: "thickness-read", viscosity: 41, unit: "s", said: "" }] });
+    expect(entriesOf({ ...read, viscosity: "", word: "syrup" }, AT, NOTHING)).toMatchObject({
+      entries: [{ viscosity: 0.4, unit: "Pa·s", said: "syrup" }],
+    });
+    expect(entriesOf({ ...read, viscosity: "thick" }, AT, NOTHING)).toMatchObject({
+      problem: expect.stringContaining("a number") as string,
+    });
+    const brine = { name: "brine 20 %", line: null, strengthPercent: 20 };
+    const salt = form({ intent: "salt", step: "salt", grams: "4.7", agent: "brine 20 %" });
+    expect(entriesOf(salt, AT, { agents: [], salts: [brine] })).toMatchObject({ entries: [{ kind: "salted", salt: brine, grams: 4.7 }] });
+    expect(entriesOf(salt, AT, NOTHING)).toMatchObject({ problem: "Choose what was added." });
   });
 });

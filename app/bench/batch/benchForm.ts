@@ -1,5 +1,5 @@
 import { readNumber } from "@tensidrum/core/quantities";
-import { phWays, type BatchEntry, type BenchAgent, type ReadOff } from "@tensidrum/core/making";
+import { phWays, thicknessUnits, type BatchEntry, type BenchAgent, type DosedSalt, type ReadOff } from "@tensidrum/core/making";
 
 export const benchIntents = [
   "weigh",
@@ -20,6 +20,8 @@ export const benchIntents = [
   "read-ph",
   "dose",
   "calibrate",
+  "read-thickness",
+  "salt",
   "finish",
 ] as const;
 
@@ -39,7 +41,11 @@ export interface BenchForm {
   readonly way: string;
   /** What the reading takes out of the batch, g. */
   readonly sample: string;
-  /** Name of the solution that is dosed. */
+  /** A thickness: a number with its unit, or a word of the usual ones. */
+  readonly viscosity: string;
+  readonly unit: string;
+  readonly word: string;
+  /** Name of the solution, or of the salt, that is dosed. */
   readonly agent: string;
   /** What the meter shows in the two buffers, and which they are. */
   readonly buffers: readonly string[];
@@ -67,6 +73,9 @@ export function typedBenchForm(form: FormData): BenchForm {
     way: said("way"),
     sample: said("sample"),
     agent: said("agent"),
+    viscosity: said("viscosity"),
+    unit: said("unit"),
+    word: said("word"),
     buffers: form.getAll("buffer").map(String),
     shown: form.getAll("shown").map(String),
     readOff: said("readOff") as BenchForm["readOff"],
@@ -76,15 +85,21 @@ export function typedBenchForm(form: FormData): BenchForm {
   };
 }
 
+/** What a batch can be tuned with. */
+export interface Solutions {
+  readonly agents: readonly BenchAgent[];
+  readonly salts: readonly DosedSalt[];
+}
+
 type Made = { readonly entries: readonly BatchEntry[] } | { readonly problem: string };
 
 /**
  * The entries a form makes; what cannot be read is answered in words. Whether they may follow what there is already is
  * for the core to say.
  * @param at ISO in UTC
- * @param agents solutions the batch can be tuned with
+ * @param solutions what the batch can be tuned with
  */
-export function entriesOf(form: BenchForm, at: string, agents: readonly BenchAgent[]): Made {
+export function entriesOf(form: BenchForm, at: string, { agents, salts }: Solutions): Made {
   const head = { id: form.id, at };
   const one = (entry: BatchEntry): Made => ({ entries: [entry] });
   const step = form.step === "" ? null : form.step;
@@ -121,6 +136,10 @@ export function entriesOf(form: BenchForm, at: string, agents: readonly BenchAge
       return phEntry(form, head);
     case "dose":
       return doseEntry(form, head, agents);
+    case "read-thickness":
+      return thicknessEntry(form, head);
+    case "salt":
+      return saltEntry(form, head, salts);
     case "calibrate":
       return calibrationEntry(form, head);
     case "finish": {
@@ -166,6 +185,35 @@ function doseEntry(form: BenchForm, head: Head, agents: readonly BenchAgent[]): 
   const agent = { name, line, kind, molarMass, pKas, strengthPercent };
   const readOff = form.readOff === "" ? {} : { readOff: form.readOff };
   return { entries: [{ ...head, kind: "dosed", step: form.step, agent, grams: grams.value, ...readOff }] };
+}
+
+/** Middle of what a word means, Pa·s. */
+export const thicknessWords: Readonly<Record<string, number>> = {
+  water: 0.03,
+  syrup: 0.4,
+  "pump gel": 2.5,
+  "thick gel": 12,
+  "spoon-standing": 40,
+};
+
+function thicknessEntry(form: BenchForm, head: Head): Made {
+  const meant = thicknessWords[form.word];
+  if (form.viscosity === "" && meant !== undefined) {
+    return { entries: [{ ...head, kind: "thickness-read", step: form.step, viscosity: meant, unit: "Pa·s", said: form.word }] };
+  }
+  const read = readNumber(form.viscosity);
+  if (!read.ok) return { problem: "Type the thickness as a number, or choose a word for it." };
+  const unit = thicknessUnits.find((one) => one === form.unit) ?? "Pa·s";
+  return { entries: [{ ...head, kind: "thickness-read", step: form.step, viscosity: read.value, unit, said: "" }] };
+}
+
+function saltEntry(form: BenchForm, head: Head, salts: readonly DosedSalt[]): Made {
+  const grams = gramsOfWeight(form.grams);
+  if ("problem" in grams) return grams;
+  const salt = salts.find(({ name }) => name === form.agent);
+  if (salt === undefined) return { problem: "Choose what was added." };
+  const readOff = form.readOff === "" ? {} : { readOff: form.readOff };
+  return { entries: [{ ...head, kind: "salted", step: form.step, salt, grams: grams.value, ...readOff }] };
 }
 
 function calibrationEntry(form: BenchForm, head: Head): Made {

@@ -1,4 +1,4 @@
-import { agentsOf, batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
+import { agentsOf, batchState, saltsOf, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
 import { wantedOfLots, type LotShare } from "@tensidrum/core/stock";
 import { database } from "../../../db/client.server";
 import { listEntries } from "../../../db/batches/queries.server";
@@ -65,7 +65,7 @@ function afterwards(plan: BatchPlan, lots: readonly LotShare[], all: readonly Ba
 /** Enters what a form says, for a page without scripts. Answers what is wrong with it, or nothing. */
 export async function enter(batchId: string, form: BenchForm): Promise<string | null> {
   const { plan } = await plannedBatch(batchId);
-  const made = entriesOf(form, new Date().toISOString(), agentsOf(plan));
+  const made = entriesOf(form, new Date().toISOString(), { agents: agentsOf(plan), salts: saltsOf(plan) });
   if ("problem" in made) return made.problem;
   const { refused } = await takeEntries(batchId, made.entries, 0);
   return refused[0]?.why ?? null;

@@ -1,4 +1,4 @@
-import { agentsOf, nextStep, whyNot, type BatchEntry } from "@tensidrum/core/making";
+import { agentsOf, nextStep, saltsOf, whyNot, type BatchEntry } from "@tensidrum/core/making";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { entriesOf, type BenchForm } from "../batch/benchForm";
 import { batchView, type BatchView } from "../batch/batchView";
@@ -43,7 +43,7 @@ export function useBatch(sent: SentBatch): BatchHere {
   const next = useMemo(() => nextStep(view, now), [view, now]);
   const enter = useCallback(
     (form: BenchForm): string | null => {
-      const made = entriesOf(form, serverNow(), agentsOf(plan));
+      const made = entriesOf(form, serverNow(), { agents: agentsOf(plan), salts: saltsOf(plan) });
       if ("problem" in made) return made.problem;
       const held = queue.now();
       const all: BatchEntry[] = [...held.stored.map(({ entry }) => entry), ...held.waiting];

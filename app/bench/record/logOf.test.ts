@@ -47,6 +47,8 @@ const one: readonly BatchEntry[] = [
   { id: "6a", at, kind: "calibrated", buffers: [{ bufferPh: 4, readingPh: 4.1 }, { bufferPh: 7, readingPh: 6.95 }] }, // prettier-ignore
   { id: "6b", at, kind: "ph-read", step: "ph", ph: 6.4, way: "dilution", sampleGrams: 2 },
   { id: "6c", at, kind: "dosed", step: "ph", agent: { name: "citric acid 20 %", line: null, kind: "acid", molarMass: 192.12, pKas: [], strengthPercent: 20 }, grams: 1.3 }, // prettier-ignore
+  { id: "6d", at, kind: "thickness-read", step: "salt", viscosity: 41, unit: "s", said: "" },
+  { id: "6e", at, kind: "salted", step: "salt", salt: { name: "brine 20 %", line: null, strengthPercent: 20 }, grams: 4.7 },
   { id: "7", at, kind: "skipped", step: "rest", reason: "filled at once" },
   { id: "8", at, kind: "noted", step: null, text: "good foam" },
   { id: "9", at, kind: "photographed", step: null, photo: "p" },
@@ -73,6 +75,8 @@ describe("what happened, in words", () => {
       "Meter: 4 read as 4.1, 7 as 6.95. Slope 95.0 %: sound.",
       "pH 6.40, in a 10 % dilution, 2.0 g taken",
       "1.30 g citric acid 20 % dosed",
+      "Thickness 41.00 s",
+      "4.70 g brine 20 % added",
       "Let it rest, covered: skipped, filled at once",
       "Note: good foam",
       "Photo",

@@ -45,6 +45,10 @@ export function entryWords(
     }
     case "ph-read":
       return `pH ${written(entry.ph, 2)}, ${phWords[entry.way]}${entry.sampleGrams > 0 ? `, ${written(entry.sampleGrams, 1)} g taken` : ""}${readOffWords(entry.readOff)}`;
+    case "thickness-read":
+      return `Thickness ${entry.said === "" ? `${written(entry.viscosity, 2)} ${entry.unit}` : entry.said}`;
+    case "salted":
+      return `${written(entry.grams, 2)} g ${entry.salt.name} added${readOffWords(entry.readOff)}`;
     case "dosed":
       return `${written(entry.grams, 2)} g ${entry.agent.name} dosed${readOffWords(entry.readOff)}`;
     case "tared":

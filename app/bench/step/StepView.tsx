@@ -10,6 +10,7 @@ import { NotYet } from "./NotYet";
 import { periodWords } from "./periodWords";
 import classes from "./Step.module.css";
 import { TunePh } from "./tuning/TunePh";
+import { TuneThickness } from "./tuning/TuneThickness";
 import { WeighLine } from "./WeighLine";
 
 interface StepViewProps {
@@ -47,6 +48,8 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
         <NotYet waitsFor={waitsFor} />
       ) : step.tunes === "ph" ? (
         <TunePh step={step} key={step.id} />
+      ) : step.tunes === "thickness" ? (
+        <TuneThickness step={step} key={step.id} />
       ) : off !== undefined ? (
         <Deviation line={off} step={step} />
       ) : due !== undefined ? (

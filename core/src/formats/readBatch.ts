@@ -27,6 +27,8 @@ const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
   calibrated: ["buffers"],
   "ph-read": ["step", "ph", "way", "sampleGrams"],
   dosed: ["step", "agent", "grams"],
+  "thickness-read": ["step", "viscosity", "unit", "said"],
+  salted: ["step", "salt", "grams"],
   accepted: ["line"],
   corrected: ["line"],
   done: ["step"],
@@ -47,6 +49,7 @@ const MAY: Partial<Readonly<Record<BatchEntry["kind"], readonly string[]>>> = {
   measured: ["readOff"],
   "ph-read": ["readOff"],
   dosed: ["readOff"],
+  salted: ["readOff"],
   noted: ["step"],
   photographed: ["step"],
 };

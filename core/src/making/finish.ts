@@ -154,6 +154,7 @@ function thicknessPart(plan: Planner): void {
       lines: salts,
       wait: { from: 5, until: 10 },
       check: "Rest, then look; stop when the last part gained less than a tenth.",
+      tunes: "thickness",
     });
   }
   if (late.length + salts.length > 0) {

@@ -20,7 +20,7 @@ import { Meter } from "./Meter";
 import { ReadPh } from "./ReadPh";
 import { Readings } from "./Readings";
 import classes from "./Tuning.module.css";
-import { useAdvice } from "./useAdvice";
+import { usePhAdvice } from "./useAdvice";
 
 /** The pH of the batch, brought where it belongs by reading, dosing a little, waiting, and reading again. */
 export function TunePh({ step: due }: { readonly step: Step }) {
@@ -48,7 +48,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
         : phTuning(sizedPlan(plan, earlier.batchGrams), { standing: earlier.entries, lines: new Map() }, { agent, counterAgent }),
     [plan, earlier, agent, counterAgent],
   );
-  const advice = useAdvice(tuning.isDosedSince ? null : tuning.titration, before?.titration == null ? [] : [before.titration]);
+  const advice = usePhAdvice(tuning.isDosedSince ? null : tuning.titration, before?.titration == null ? [] : [before.titration]);
   const curve = tuning.titration === null || advice === null ? [] : curveInGrams(tuning.titration, advice.bufferCurve, tuning.leftGrams);
   const last = tuning.rows.at(-1);
   const next = advice !== null && advice.recommend.grams > 0 && advice.recommend.agent === "agent" ? advice.recommend : null;

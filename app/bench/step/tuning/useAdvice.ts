@@ -1,9 +1,20 @@
 import type { Titration, TitrationAdvice } from "@tensidrum/core/acidity";
+import type { Thickening, ThickeningAdvice } from "@tensidrum/core/thickness";
 import { useEffect, useRef, useState } from "react";
-import type { AdvisorAnswer, AdvisorTask } from "../../../../workers/advisor.worker";
+import type { AdvisorAnswer, AdvisorQuestion, AdvisorTask } from "../../../../workers/advisor.worker";
 
-/** The next dose, worked out beside the page. Null before the first reading and while it is being worked out. */
-export function useAdvice(titration: Titration | null, earlier: readonly Titration[]): TitrationAdvice | null {
+/** The next dose of acid or base. Null before the first reading and while it is being worked out. */
+export function usePhAdvice(titration: Titration | null, earlier: readonly Titration[]): TitrationAdvice | null {
+  return useAdvice(titration === null ? null : { on: "ph", titration, earlier }) as TitrationAdvice | null;
+}
+
+/** The next addition of salt. Null likewise. */
+export function useThicknessAdvice(thickening: Thickening | null): ThickeningAdvice | null {
+  return useAdvice(thickening === null ? null : { on: "thickness", thickening }) as ThickeningAdvice | null;
+}
+
+/** What the advisor says, worked out beside the page; the same question is asked once, however often the page is drawn. */
+function useAdvice(question: AdvisorQuestion | null): AdvisorAnswer["advice"] | null {
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const [answer, setAnswer] = useState<AdvisorAnswer | null>(null);
@@ -13,14 +24,13 @@ export function useAdvice(titration: Titration | null, earlier: readonly Titrati
     worker.current = made;
     return () => made.terminate();
   }, []);
-  // The same readings are asked about once, however often the page is drawn.
-  const question = JSON.stringify({ titration, earlier });
+  const written = JSON.stringify(question);
   useEffect(() => {
-    const about = JSON.parse(question) as { readonly titration: Titration | null; readonly earlier: readonly Titration[] };
-    if (about.titration === null) return;
+    const about = JSON.parse(written) as AdvisorQuestion | null;
+    if (about === null) return;
     asked.current += 1;
-    const task: AdvisorTask = { id: asked.current, titration: about.titration, earlier: about.earlier };
+    const task: AdvisorTask = { id: asked.current, question: about };
     worker.current?.postMessage(task);
-  }, [question]);
-  return titration !== null && answer?.id === asked.current ? answer.advice : null;
+  }, [written]);
+  return question !== null && answer?.id === asked.current ? answer.advice : null;
 }

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { entryKinds, phWays } from "../../making/batch/entries.ts";
+import { entryKinds, phWays, thicknessUnits } from "../../making/batch/entries.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
 import { formulaSchema } from "./formulaFile.ts";
 
@@ -30,6 +30,14 @@ const entry = Joi.object({
   ph: phField,
   way: Joi.string().valid(...phWays),
   sampleGrams: notNegativeField,
+  viscosity: positiveField,
+  unit: Joi.string().valid(...thicknessUnits),
+  said: Joi.string().allow("").max(120),
+  salt: Joi.object({
+    name: nameField.required(),
+    line: orUnknown(idField).required(),
+    strengthPercent: positiveField.max(100).required(),
+  }),
   agent: Joi.object({
     name: nameField.required(),
     line: orUnknown(idField).required(),

@@ -1,9 +1,12 @@
 import { calibrationOf } from "../../acidity/calibration.ts";
+import type { Step } from "../step.ts";
 import { batchState, type BatchPlan, type BatchState } from "./batchState.ts";
 import type { BatchEntry } from "./entries.ts";
 import { isWaiting } from "./waits.ts";
 
 const MOST_TIMER_MINUTES = 10_080;
+/** Far beyond what stands on a spoon, in Pa·s or in seconds of a funnel. */
+const MOST_VISCOSITY = 100_000;
 
 /**
  * Why an entry cannot follow those there are, in a sentence for the maker; null when it can. The same rule holds where it is
@@ -29,6 +32,14 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
       return whyNotRead(plan, state, entry);
     case "dosed":
       return whyNotDosed(plan, state, entry);
+    case "thickness-read":
+      if (!tunes(plan, entry.step, "thickness")) return "No thickness is read in this step.";
+      return entry.viscosity > 0 && entry.viscosity <= MOST_VISCOSITY
+        ? stepIsOver(state, entry.step)
+        : "A thickness is more than 0. Read it again.";
+    case "salted":
+      if (!tunes(plan, entry.step, "thickness")) return "No salt is added in this step.";
+      return (entry.grams > 0 ? wrongWeight(plan, entry.grams) : "An addition is more than 0 g.") ?? stepIsOver(state, entry.step);
     case "tared":
       return wrongWeight(plan, entry.grams);
     case "accepted":
@@ -89,18 +100,18 @@ function whyNotRead(
   state: BatchState,
   { step, ph, sampleGrams }: BatchEntry & { readonly kind: "ph-read" },
 ): string | null {
-  if (!tunesPh(plan, step)) return "No pH is read in this step.";
+  if (!tunes(plan, step, "ph")) return "No pH is read in this step.";
   if (!(ph >= 0 && ph <= 14)) return "A pH lies between 0 and 14. Look at the meter again.";
   return wrongWeight(plan, sampleGrams) ?? stepIsOver(state, step);
 }
 
 function whyNotDosed(plan: BatchPlan, state: BatchState, { step, grams }: BatchEntry & { readonly kind: "dosed" }): string | null {
-  if (!tunesPh(plan, step)) return "Nothing is dosed in this step.";
+  if (!tunes(plan, step, "ph")) return "Nothing is dosed in this step.";
   return (grams > 0 ? wrongWeight(plan, grams) : "A dose is more than 0 g.") ?? stepIsOver(state, step);
 }
 
-function tunesPh({ steps }: BatchPlan, id: string): boolean {
-  return steps.some((step) => step.id === id && step.tunes === "ph");
+function tunes({ steps }: BatchPlan, id: string, what: Step["tunes"]): boolean {
+  return steps.some((step) => step.id === id && step.tunes === what);
 }
 
 /** What no scale of the maker can have shown. */

@@ -17,7 +17,9 @@ export function batchLines(plan: BatchPlan, standing: readonly BatchEntry[]): Re
   const factorAt = new Map<string, number>();
   let factor = 1;
   for (const entry of standing) {
-    if (entry.kind === "dosed" && entry.agent.line !== null) {
+    if (entry.kind === "salted" && entry.salt.line !== null) {
+      dosed.set(entry.salt.line, (dosed.get(entry.salt.line) ?? 0) + entry.grams);
+    } else if (entry.kind === "dosed" && entry.agent.line !== null) {
       dosed.set(entry.agent.line, (dosed.get(entry.agent.line) ?? 0) + entry.grams);
     } else if (entry.kind === "weighed") {
       actual.set(entry.line, entry.grams);

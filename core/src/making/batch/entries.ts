@@ -18,6 +18,17 @@ export interface DosedAgent {
   readonly strengthPercent: number;
 }
 
+export const thicknessUnits = ["Pa·s", "s"] as const;
+
+export type ThicknessUnit = (typeof thicknessUnits)[number];
+
+/** Salt or brine as it was added: whose line it is, null for one that is not in the formula, and how much of it is salt. */
+export interface DosedSalt {
+  readonly name: string;
+  readonly line: string | null;
+  readonly strengthPercent: number;
+}
+
 /** What can be entered while a batch is made. An entry is never changed; one made by mistake is taken back by another. */
 export type BatchEntry = EntryHead &
   (
@@ -37,6 +48,15 @@ export type BatchEntry = EntryHead &
         readonly readOff?: ReadOff;
       }
     | { readonly kind: "dosed"; readonly step: string; readonly agent: DosedAgent; readonly grams: number; readonly readOff?: ReadOff }
+    /** How thick the wash is: in Pa·s, or in the seconds of the maker's own funnel. */
+    | {
+        readonly kind: "thickness-read";
+        readonly step: string;
+        readonly viscosity: number;
+        readonly unit: ThicknessUnit;
+        readonly said: string;
+      }
+    | { readonly kind: "salted"; readonly step: string; readonly salt: DosedSalt; readonly grams: number; readonly readOff?: ReadOff }
     /** How a weight that was off is answered: it stands, or the lines still to come follow it. */
     | { readonly kind: "accepted" | "corrected"; readonly line: string }
     | { readonly kind: "done"; readonly step: string }
@@ -60,6 +80,8 @@ export const entryKinds = [
   "calibrated",
   "ph-read",
   "dosed",
+  "thickness-read",
+  "salted",
   "accepted",
   "corrected",
   "done",

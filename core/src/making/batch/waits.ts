@@ -5,6 +5,8 @@ import type { BatchEntry } from "./entries.ts";
 
 /** A dose is stirred in and waited for before the next reading. */
 const MINUTES_AFTER_A_DOSE = 2;
+/** Salt builds for some minutes before it can be judged. */
+const MINUTES_AFTER_SALT = 8;
 
 /** A time that runs: the rest after a step, or a clock of the maker's own. Moments are ISO in UTC, so they sort as text. */
 export interface Wait {
@@ -34,6 +36,10 @@ export function waitsOf(steps: readonly Step[], standing: readonly BatchEntry[])
       const text = `After ${written(entry.grams, 2)} g ${entry.agent.name}`;
       return [{ ...head, step: null, text, until: later(entry.at, MINUTES_AFTER_A_DOSE), latest: null }];
     }
+    if (entry.kind === "salted") {
+      const text = `After ${written(entry.grams, 1)} g ${entry.salt.name}`;
+      return [{ ...head, step: null, text, until: later(entry.at, MINUTES_AFTER_SALT), latest: null }];
+    }
     const step = entry.kind === "done" ? byId.get(entry.step) : undefined;
     // What is tuned has waited after each of its doses.
     if (step === undefined || step.waitMinutes <= 0 || step.tunes !== undefined) return [];
@@ -54,7 +60,7 @@ export function isWaiting(steps: readonly Step[], standing: readonly BatchEntry[
     begun?.kind === "done" &&
     steps.some(({ id: step, waitMinutes, tunes }) => step === begun.step && waitMinutes > 0 && tunes === undefined);
   return (
-    (begun?.kind === "timer" || begun?.kind === "dosed" || rests) &&
+    (begun?.kind === "timer" || begun?.kind === "dosed" || begun?.kind === "salted" || rests) &&
     !standing.some((entry) => entry.kind === "wait-ended" && entry.wait === id)
   );
 }

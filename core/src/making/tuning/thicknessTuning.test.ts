@@ -1,0 +1,111 @@
+import { describe, expect, it } from "vitest";
+import { adviseThickening } from "../../thickness/index.ts";
+import { entry, weighed } from "../../testing/batchEntries.ts";
+import { library, sheetOf } from "../../testing/exampleSheet.ts";
+import { whyNot } from "../batch/admit.ts";
+import { batchState } from "../batch/batchState.ts";
+import type { BatchEntry, DosedSalt } from "../batch/entries.ts";
+import { planBatch } from "../batch/planBatch.ts";
+import { aimedThickness, saltsOf, thicknessTuning } from "./thicknessTuning.ts";
+
+const plan = planBatch(
+  sheetOf([
+    ["water-distilled", "q.s."],
+    ["sles-2eo-28", 30],
+    ["cocamidopropyl-betaine", 15],
+    ["sodium-chloride", 1],
+  ]),
+  500,
+  library,
+);
+const step = plan.steps.find(({ tunes }) => tunes === "thickness")?.id ?? "";
+const salts = saltsOf(plan);
+const [dry] = salts as readonly [DosedSalt];
+const brine = salts.find(({ strengthPercent }) => strengthPercent === 20) ?? dry;
+
+const read = (viscosity: number, unit: "Pa·s" | "s" = "Pa·s") => entry({ kind: "thickness-read", step, viscosity, unit, said: "" });
+const added = (grams: number, salt = brine) => entry({ kind: "salted", step, salt, grams });
+const base = [weighed("water-distilled", 270), weighed("sles-2eo-28", 150), weighed("cocamidopropyl-betaine", 75)];
+const tuning = (entries: readonly BatchEntry[], salt = brine) =>
+  thicknessTuning(plan, batchState(plan, [...base, ...entries]), { salt, target: 2.5 });
+
+describe("salts at the bench", () => {
+  it("the formula's own comes first, brine and dry salt count on its line", () => {
+    expect(dry).toMatchObject({ name: "sodium chloride", line: "sodium-chloride" });
+    expect(salts.map(({ line }) => line)).toEqual(["sodium-chloride", "sodium-chloride", "sodium-chloride"]);
+  });
+
+  it("without a wish the aim is a pump gel", () => {
+    expect(aimedThickness(plan)).toBe(2.5);
+    expect(aimedThickness({ formula: { ...plan.formula, aim: { ...plan.formula.aim, thickness: "syrup" } } })).toBe(0.4);
+  });
+});
+
+describe("readings and additions", () => {
+  it("before the first reading there is nothing to advise on", () => {
+    expect(tuning([])).toMatchObject({ thickening: null, rows: [], unit: null, isAddedSince: false });
+  });
+
+  it("totals run, and the whole salt is what was hidden and what was added: 10 g of 20 % brine are 2 g", () => {
+    const now = tuning([read(0.2), added(10), read(0.6)]);
+    const hidden = now.hiddenSaltPercent;
+    expect(hidden).toBeGreaterThan(0);
+    expect(now.rows.map(({ totalGrams, addedGrams }) => [totalGrams, addedGrams])).toEqual([
+      [0, 0],
+      [10, 10],
+    ]);
+    expect(now.rows[1]?.saltPercent).toBeCloseTo((hidden * 495 + 200) / 505, 9);
+    expect(now.thickening).toMatchObject({ batchGrams: 495, strengthPercent: 20, target: 2.5 });
+    expect(now.thickening?.additions).toEqual([
+      { gramsTotal: 0, viscosity: 0.2 },
+      { gramsTotal: 10, viscosity: 0.6 },
+    ]);
+  });
+
+  it("another strength counts as the salt it brings: 2 g of dry salt are 10 g of brine", () => {
+    expect(tuning([read(0.2), added(2, { ...dry, strengthPercent: 100 }), read(0.6)]).rows[1]?.totalGrams).toBeCloseTo(10, 9);
+  });
+
+  it("added and not read yet must rest; on target it is said", () => {
+    expect(tuning([read(0.2), added(10)])).toMatchObject({ isAddedSince: true, isOnTarget: false });
+    expect(tuning([read(2.5)]).isOnTarget).toBe(true);
+    expect(tuning([read(2.1)]).isOnTarget).toBe(false);
+  });
+
+  it("a reading in another unit does not stand on the same hill", () => {
+    expect(tuning([read(0.2), read(40, "s")]).rows).toHaveLength(1);
+    expect(tuning([read(40, "s"), read(41, "s")])).toMatchObject({ unit: "s", rows: [{ viscosity: 40 }, { viscosity: 41 }] });
+  });
+
+  it("the advisor takes it and adds brine to a thin batch, without passing the peak", () => {
+    const { thickening } = tuning([read(0.2)]);
+    if (thickening === null) throw new Error("nothing to advise on");
+    const { state, recommend } = adviseThickening(thickening);
+    expect(state).toBe("add");
+    expect(recommend.grams).toBeGreaterThan(0);
+    expect(recommend.peakChance).toBeLessThanOrEqual(0.01);
+  });
+
+  it("what was added is what the line weighs, and each addition rests eight minutes", () => {
+    const state = batchState(plan, [added(2, { ...dry, strengthPercent: 100 }), added(1.5, dry)]);
+    expect(state.lines.get("sodium-chloride")?.actualGrams).toBeCloseTo(3.5, 9);
+    expect(state.waits[0]?.until).toBe("2026-11-26T10:08:00.000Z");
+  });
+});
+
+describe("what cannot be", () => {
+  it.each([
+    [read(0), "more than 0"],
+    [read(-1), "more than 0"],
+    [read(0.001), null],
+    [added(0), "more than 0 g"],
+    [added(9_000), "strongest scale"],
+    [{ ...read(1), step: "prepare" }, "No thickness is read"],
+    [{ ...added(1), step: "prepare" }, "No salt is added"],
+    [weighed("sodium-chloride", 5, step), "dosed by readings"],
+  ])("%j", (one, words) => {
+    const why = whyNot(plan, [], one as BatchEntry);
+    if (words === null) expect(why).toBeNull();
+    else expect(why).toContain(words);
+  });
+});

@@ -1,0 +1,2 @@
+ALTER TABLE "batch_entries" DROP CONSTRAINT "batch_entries_kind";--> statement-breakpoint
+ALTER TABLE "batch_entries" ADD CONSTRAINT "batch_entries_kind" CHECK ("batch_entries"."kind" in ('tared', 'weighed', 'measured', 'calibrated', 'ph-read', 'dosed', 'thickness-read', 'salted', 'accepted', 'corrected', 'done', 'skipped', 'noted', 'photographed', 'timer', 'wait-ended', 'paused', 'resumed', 'taken-back', 'finished'));
