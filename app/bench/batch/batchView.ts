@@ -59,6 +59,8 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
       readOff: weight?.kind === "weighed" ? (weight.readOff ?? null) : null,
     };
   });
+  // What was held back in a step that is through does not come any more.
+  const open = new Set(state.steps.flatMap((one) => (one.state === "open" ? one.step.lines : [])));
   return {
     ...state,
     id: sent.id,
@@ -70,7 +72,10 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
     lines,
     contents: contentsOf(plan, state),
     inBeakersGrams: lines.reduce((sum, { actualGrams }) => sum + (actualGrams ?? 0), 0),
-    toComeGrams: lines.reduce((sum, { actualGrams, targetGrams }) => sum + (actualGrams === null ? targetGrams : 0), 0),
+    toComeGrams: lines.reduce(
+      (sum, { line, actualGrams, targetGrams }) => sum + (actualGrams === null && open.has(line) ? targetGrams : 0),
+      0,
+    ),
     last: state.standing.findLast(({ kind }) => canBeTakenBack.has(kind)) ?? null,
   };
 }

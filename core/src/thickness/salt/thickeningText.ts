@@ -23,6 +23,9 @@ const HOLDS: Readonly<Record<HoldReason, string>> = {
   cliff: "The next gram could go over the peak. Stop here, or make jars of the same base to know the curve better.",
 };
 
+/** From here on it is salt with a trace of water, no brine. */
+const DRY_PERCENT = 90;
+
 /** The advice in words. */
 export function thickeningText(thickening: Thickening, { state, reason, recommend, highest }: Told): string {
   const { target, batchGrams, strengthPercent } = thickening;
@@ -31,6 +34,6 @@ export function thickeningText(thickening: Thickening, { state, reason, recommen
     return `Salt alone will not bring this base to ${short(target)}: its safe part ends near ${short(highest)} (estimate). Use another route.`;
   if (reason !== null) return HOLDS[reason];
   const percent = ((100 * recommend.grams) / batchGrams).toFixed(2);
-  const bottle = strengthPercent < 100 ? "brine" : "salt";
+  const bottle = strengthPercent < DRY_PERCENT ? "brine" : "salt";
   return `Add ${short(recommend.grams)} g of ${bottle} (${percent} % of the batch), stir slowly, rest five to ten minutes, read again. Expect ${short(recommend.expected)}, most likely ${short(recommend.low)} to ${short(recommend.high)} (estimate).`;
 }
