@@ -10,17 +10,6 @@ const FOLDER = `${root}/docs/screenshots`;
 const GREEN_ROOM_BATCH = "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1";
 const CURTAIN_CALL = "/sheet/5ea50000-0000-4000-8000-00000000c100";
 
-const LIST = [
-  "Ingredient;Lot No.;Size;Assay;Price;Expiry",
-  "Cocamidopropyl betaine;B-140;1 kg;30,1;7,60;2028-10-31",
-  "cocoglucoside;CG-22;500;51.5;6.90;2028-04-30",
-  "Glycerin;GL-9;plenty;;3.10;",
-  "Juniper berry oil;J-2;50;;15.20;2027-11-30",
-  "Sodium benzoate;SB-6;100;;4.20;2028-06-30",
-  "Sodium lauroyl methyl isethionate;SL-4;250;108;9.80;",
-  "moondust;M-1;10;;;",
-].join("\n");
-
 /** @typedef {{ name: string, path: string, width?: number, height?: number, dim?: boolean, act?: (page: import("@playwright/test").Page) => Promise<void> }} View */
 
 /** @type {readonly View[]} */
@@ -92,12 +81,21 @@ const views = [
     },
   },
   {
-    name: "import-preview",
-    path: "/shelf/import",
+    name: "tuning",
+    path: GREEN_ROOM_BATCH,
     act: async (page) => {
-      await page.getByLabel("or its rows").fill(LIST);
-      await page.getByRole("button", { name: "Read it" }).click();
-      await page.getByText("rows can be brought in").waitFor();
+      await beginBatch(page);
+      const ph = page.getByLabel("pH", { exact: true });
+      await makeTheRest(page, () => ph.isVisible());
+      for (const reading of ["7.4", "6.4"]) {
+        await ph.fill(reading);
+        await page.getByRole("button", { name: "Take the reading" }).click();
+        await page.getByRole("button", { name: "Dosed, start 2:00" }).waitFor();
+        await page.waitForTimeout(450);
+        if (reading === "7.4") await page.getByRole("button", { name: "Dosed, start 2:00" }).click();
+        await page.waitForTimeout(450);
+      }
+      await page.evaluate("scrollTo(0, 0)");
     },
   },
   { name: "difference", path: `${CURTAIN_CALL}/difference` },
@@ -121,11 +119,16 @@ async function beginBatch(page) {
   await page.getByRole("button", { name: "Take the weight" }).waitFor();
 }
 
-/** Every line at its target, every step done, no rest waited for. @param {import("@playwright/test").Page} page */
-async function makeTheRest(page) {
+/**
+ * Every line at its target, every step done, no rest waited for.
+ * @param {import("@playwright/test").Page} page
+ * @param {() => Promise<boolean>} isThere by default all steps are through
+ */
+async function makeTheRest(page, isThere = () => page.getByRole("button", { name: "Close the batch" }).isVisible()) {
   const weight = page.getByLabel(/what the scale shows/);
-  while (!(await page.getByRole("button", { name: "Close the batch" }).isVisible())) {
+  while (!(await isThere())) {
     await page.waitForTimeout(450);
+    if (await isThere()) return;
     const isRight = page.getByRole("button", { name: /The pH is right, next step|Thick enough, next step/ });
     if (await isRight.isVisible()) {
       if (await page.getByLabel("pH", { exact: true }).isVisible()) {
