@@ -32,7 +32,7 @@ export async function openRecord(batchId: string) {
         percent: deviation?.percent ?? null,
       };
     }),
-    sums: sumsAsMade(plan, new Map(view.lines.map((line) => [line.line, line]))),
+    sums: sumsAsMade(plan, { steps: view.steps, lines: new Map(view.lines.map((line) => [line.line, line])) }),
     steps: view.steps.map(({ step, state, reason }) => ({ id: step.id, title: step.title, state, reason })),
     tares: [...view.tares].map(([vessel, grams]) => ({ vessel: vesselName(vessel), grams })),
     log: logOf(view, entries).map(({ at, ...row }) => ({ ...row, at: dayjs(at).format("D MMM, HH:mm:ss") })),

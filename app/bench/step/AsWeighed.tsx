@@ -11,8 +11,8 @@ export function AsWeighed() {
   // Read once the step is on the screen: nobody waits for it.
   useEffect(() => {
     const isAnyWeighed = view.lines.some(({ actualGrams }) => actualGrams !== null);
-    setSums(isAnyWeighed ? sumsAsMade(plan, new Map(view.lines.map((line) => [line.line, line]))) : []);
-  }, [plan, view.lines]);
+    setSums(isAnyWeighed ? sumsAsMade(plan, { steps: view.steps, lines: new Map(view.lines.map((line) => [line.line, line])) }) : []);
+  }, [plan, view.lines, view.steps]);
   if (sums.length === 0) return null;
   const outside = sums.filter((sum) => sum.outside !== null);
   return (
@@ -46,7 +46,7 @@ export function AsWeighed() {
             ))}
           </tbody>
         </table>
-        <p>Lines that are not weighed yet count as they are to be.</p>
+        <p>Lines of steps that are open count as they are to be.</p>
       </details>
     </>
   );

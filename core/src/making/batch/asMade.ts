@@ -2,6 +2,7 @@ import { readingOf } from "../../formula/assess.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { formulaAsMade } from "../deviations.ts";
 import type { BatchPlan, BatchState } from "./batchState.ts";
+import { gramsNow } from "./contents.ts";
 
 /** One sum of the batch as it was planned and as it was weighed. */
 export interface SumAsMade {
@@ -15,11 +16,12 @@ export interface SumAsMade {
 }
 
 /**
- * The sums read again from what was really weighed, lines not weighed yet as they are to be: the batch, active matter,
- * salt, and every preservative against its dose.
+ * The sums read again from what was really weighed, lines of open steps as they are to be: the batch, active matter,
+ * salt, and every preservative against its dose. None where nothing was weighed and nothing will be.
  */
-export function sumsAsMade(plan: BatchPlan, lines: BatchState["lines"]): readonly SumAsMade[] {
-  const actual = new Map([...lines.values()].map(({ line, actualGrams, targetGrams }) => [line, actualGrams ?? targetGrams]));
+export function sumsAsMade(plan: BatchPlan, state: Pick<BatchState, "lines" | "steps">): readonly SumAsMade[] {
+  const actual = gramsNow(state);
+  if ([...actual.values()].every((grams) => grams <= 0)) return [];
   const planned = readingOf(plan.formula, plan.materials).readings;
   const made = readingOf(formulaAsMade(plan.formula, actual, plan.materials), plan.materials).readings;
   const madeGrams = [...actual.values()].reduce((sum, grams) => sum + grams, 0);

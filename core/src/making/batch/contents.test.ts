@@ -110,7 +110,7 @@ describe("sums from what was weighed", () => {
     library,
   );
   const sums = (entries: Parameters<typeof batchState>[1]) =>
-    new Map(sumsAsMade(shampoo, batchState(shampoo, entries).lines).map((sum) => [sum.id, sum]));
+    new Map(sumsAsMade(shampoo, batchState(shampoo, entries)).map((sum) => [sum.id, sum]));
 
   it("as planned they are the same", () => {
     for (const { planned, made } of sums([]).values()) expect(made).toBeCloseTo(planned, 9);
@@ -121,6 +121,13 @@ describe("sums from what was weighed", () => {
     expect(made.get("batch")?.made).toBeCloseTo(550, 9);
     const active = made.get("active");
     expect((active?.made ?? 0) / (active?.planned ?? 1)).toBeCloseTo(150 / 100 / 1.1, 9);
+  });
+
+  it("what was held back in a step that is through does not count: without its 4.5 g the batch is 495.5 g and unpreserved", () => {
+    const held = shampoo.steps.find(({ lines }) => lines.includes("phenoxyethanol"))?.id ?? "";
+    const made = sums([entry({ kind: "skipped", step: held, reason: "forgotten" })]);
+    expect(made.get("batch")?.made).toBeCloseTo(495.5, 9);
+    expect(made.get("phenoxyethanol")?.made ?? 0).toBe(0);
   });
 
   it("a preservative weighed above its dose is said, one at its dose is not", () => {

@@ -4,22 +4,25 @@ import type { BatchPlan, BatchState } from "./batchState.ts";
 import { drawnTargetGrams, partsOf } from "./parts.ts";
 import { vesselContents } from "./vesselContents.ts";
 
-type Known = Pick<BatchState, "lines" | "measured" | "tares">;
+type Known = Pick<BatchState, "lines" | "steps" | "measured" | "tares">;
 
-/** What each line weighs, or is to weigh as long as it has not been weighed, g. */
-function gramsNow(lines: BatchState["lines"]): ReadonlyMap<string, number> {
-  return new Map([...lines.values()].map(({ line, actualGrams, targetGrams }) => [line, actualGrams ?? targetGrams]));
+/** What each line weighs, or is to weigh as long as its step is open; what was held back in one that is through is nothing, g. */
+export function gramsNow({ lines, steps }: Pick<BatchState, "lines" | "steps">): ReadonlyMap<string, number> {
+  const through = new Set(steps.flatMap(({ step, state }) => (state === "open" ? [] : step.lines)));
+  return new Map(
+    [...lines.values()].map(({ line, actualGrams, targetGrams }) => [line, actualGrams ?? (through.has(line) ? 0 : targetGrams)]),
+  );
 }
 
 /** What the part a step draws is to weigh, g; null for a step that draws none. */
-export function partTargetGrams(plan: BatchPlan, state: Pick<Known, "lines">, step: string): number | null {
+export function partTargetGrams(plan: BatchPlan, state: Pick<Known, "lines" | "steps">, step: string): number | null {
   const part = partsOf(plan).find((one) => one.step === step);
-  return part === undefined ? null : drawnTargetGrams(plan, part, gramsNow(state.lines));
+  return part === undefined ? null : drawnTargetGrams(plan, part, gramsNow(state));
 }
 
 /** What is in the beaker of each step once it is through, g: as weighed, and where nothing is weighed yet as planned. */
 export function contentsOf(plan: BatchPlan, state: Known): ReadonlyMap<string, number> {
-  const grams = gramsNow(state.lines);
+  const grams = gramsNow(state);
   const drawnOf = ({ id }: Step): number => state.measured.get(id) ?? partTargetGrams(plan, state, id) ?? 0;
   return vesselContents(plan.steps, (line) => grams.get(line) ?? 0, drawnOf);
 }
