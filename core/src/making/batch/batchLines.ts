@@ -1,3 +1,4 @@
+import { saltOf } from "../../formula/sums/hiddenSalt.ts";
 import type { Formula, FormulaLine } from "../../formula/types.ts";
 import { roundToMultiple } from "../../quantities/decimals.ts";
 import { finestFirst, scaleFor } from "../../quantities/scales.ts";
@@ -18,7 +19,9 @@ export function batchLines(plan: BatchPlan, standing: readonly BatchEntry[]): Re
   let factor = 1;
   for (const entry of standing) {
     if (entry.kind === "salted" && entry.salt.line !== null) {
-      dosed.set(entry.salt.line, (dosed.get(entry.salt.line) ?? 0) + entry.grams);
+      // A brine brings to the line no more than the salt in it.
+      const share = entry.salt.strengthPercent / saltPercentOf(plan, entry.salt.line);
+      dosed.set(entry.salt.line, (dosed.get(entry.salt.line) ?? 0) + entry.grams * Math.min(1, share));
     } else if (entry.kind === "dosed" && entry.agent.line !== null) {
       dosed.set(entry.agent.line, (dosed.get(entry.agent.line) ?? 0) + entry.grams);
     } else if (entry.kind === "weighed") {
@@ -59,6 +62,12 @@ export function batchLines(plan: BatchPlan, standing: readonly BatchEntry[]): Re
       return [line, { line, targetGrams, actualGrams, deviation, allowedPercent: allowed, asks }];
     }),
   );
+}
+
+function saltPercentOf({ formula, materials }: BatchPlan, line: string): number {
+  const material = materials.get(formula.lines.find(({ id }) => id === line)?.material ?? "");
+  const percent = material === undefined ? 0 : saltOf(material);
+  return percent > 0 ? percent : 100;
 }
 
 const exact = new WeakMap<BatchPlan, Formula>();

@@ -86,6 +86,11 @@ describe("readings and additions", () => {
     expect(recommend.peakChance).toBeLessThanOrEqual(0.01);
   });
 
+  it("of a brine the line weighs the salt in it: 10 g of 20 % are 2 g, not 10", () => {
+    const weighs = batchState(plan, [added(10)]).lines.get("sodium-chloride")?.actualGrams ?? 0;
+    expect(weighs * (dry.strengthPercent / 100)).toBeCloseTo(2, 9);
+  });
+
   it("what was added is what the line weighs, and each addition rests eight minutes", () => {
     const state = batchState(plan, [added(2, { ...dry, strengthPercent: 100 }), added(1.5, dry)]);
     expect(state.lines.get("sodium-chloride")?.actualGrams).toBeCloseTo(3.5, 9);
