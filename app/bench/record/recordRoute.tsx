@@ -8,6 +8,7 @@ import classes from "../Bench.module.css";
 import { benchPegs } from "../benchPegs";
 import { readBatchId } from "../forms.server";
 import type { Route } from "./+types/recordRoute";
+import { SumsTable } from "./SumsTable";
 import { openRecord, type OpenRecord } from "./record.server";
 
 export const loader = answer(async ({ params }: Route.LoaderArgs) => openRecord(readBatchId(params.batch)));
@@ -48,29 +49,7 @@ export default function RecordRoute({ loaderData: record }: Route.ComponentProps
         <div>
           <Lines record={record} />
           <h3>Sums</h3>
-          <table className={classes.list}>
-            <thead>
-              <tr>
-                <th scope="col">sum</th>
-                <th scope="col">as planned</th>
-                <th scope="col">as weighed</th>
-              </tr>
-            </thead>
-            <tbody>
-              {record.sums.map(({ id: sum, what, unit, planned, made, outside }) => (
-                <tr key={sum}>
-                  <th scope="row">{what}</th>
-                  <td>
-                    {written(planned, 2)} {unit}
-                  </td>
-                  <td>
-                    {written(made, 2)} {unit}
-                    {outside !== null && <strong>, its dose is {`${outside.low} to ${outside.high} %`}</strong>}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <SumsTable sums={record.sums} className={classes.list} />
           <Photos record={record} />
         </div>
         <div>

@@ -1,5 +1,5 @@
 import { isRunning } from "@tensidrum/core/making";
-import ical from "ical-generator";
+import ical, { ICalAlarmType } from "ical-generator";
 import { viewBatch } from "../batch/stored.server";
 import { fileAnswer } from "./record.server";
 
@@ -17,7 +17,7 @@ export async function waitsCalendar(batchId: string): Promise<Response> {
       summary: `${view.code}: ${wait.text} is over`,
       description: `${view.name}. Rests since ${wait.from}.${wait.latest === null ? "" : " Go on before this ends."}`,
     });
-    event.createAlarm({ type: "display" as never, trigger: 0, description: wait.text });
+    event.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: wait.text });
   }
   return fileAnswer(calendar.toString(), { type: "text/calendar; charset=utf-8", name: `${view.code}.ics` });
 }

@@ -1,6 +1,7 @@
 import { sumsAsMade, type SumAsMade } from "@tensidrum/core/making";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
+import { SumsTable } from "../record/SumsTable";
 import { useBench } from "./bench";
 import classes from "./Step.module.css";
 
@@ -24,28 +25,7 @@ export function AsWeighed() {
       ))}
       <details className={classes.sums}>
         <summary>The sums as weighed so far</summary>
-        <table className={classes.list}>
-          <thead>
-            <tr>
-              <th scope="col">sum</th>
-              <th scope="col">as planned</th>
-              <th scope="col">as weighed</th>
-            </tr>
-          </thead>
-          <tbody>
-            {sums.map(({ id, what, unit, planned, made }) => (
-              <tr key={id}>
-                <th scope="row">{what}</th>
-                <td>
-                  {written(planned, 2)} {unit}
-                </td>
-                <td>
-                  {written(made, 2)} {unit}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <SumsTable sums={sums} className={classes.list} />
         <p>Lines of steps that are open count as they are to be.</p>
       </details>
     </>

@@ -1,0 +1,36 @@
+import type { SumAsMade } from "@tensidrum/core/making";
+import { written } from "@tensidrum/core/quantities";
+
+interface SumsTableProps {
+  readonly sums: readonly SumAsMade[];
+  readonly className: string | undefined;
+}
+
+/** The sums of a batch as it was planned and as it was weighed; a dose that is left is said beside its sum. */
+export function SumsTable({ sums, className }: SumsTableProps) {
+  return (
+    <table className={className}>
+      <thead>
+        <tr>
+          <th scope="col">sum</th>
+          <th scope="col">as planned</th>
+          <th scope="col">as weighed</th>
+        </tr>
+      </thead>
+      <tbody>
+        {sums.map(({ id, what, unit, planned, made, outside }) => (
+          <tr key={id}>
+            <th scope="row">{what}</th>
+            <td>
+              {written(planned, 2)} {unit}
+            </td>
+            <td>
+              {written(made, 2)} {unit}
+              {outside !== null && <strong>, its dose is {`${outside.low} to ${outside.high} %`}</strong>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
