@@ -17,5 +17,5 @@ export { preflight } from "./batch/preflight.ts";
 export type { LotForBatch, PreflightItem } from "./batch/preflight.ts";
 export { isRunning, waitsOf, type Wait } from "./batch/waits.ts";
 export { agentsOf, type BenchAgent } from "./tuning/agents.ts";
-export { curveInGrams, phTuning, questionOf, type PhRow, type PhTuning } from "./tuning/phTuning.ts";
+export { curveInGrams, phTuning, questionOf, tunedCorridor, type PhRow, type PhTuning } from "./tuning/phTuning.ts";
 export { aimedThickness, saltsOf, thicknessTuning, type ThicknessRow, type ThicknessTuning } from "./tuning/thicknessTuning.ts";

@@ -3,6 +3,7 @@ import {
   curveInGrams,
   phTuning,
   questionOf,
+  tunedCorridor,
   type BatchPlan,
   type BenchAgent,
   type PhTuning,
@@ -30,22 +31,17 @@ export function TunePh({ step: due }: { readonly step: Step }) {
   const acid = agentNamed(agents, "acid", chosen.acid);
   const base = agentNamed(agents, "base", chosen.base);
   const first = view.standing.find((entry) => entry.kind === "ph-read");
-  const tuningOf = (agent: BenchAgent, counterAgent: BenchAgent | null): PhTuning =>
-    phTuning(plan, { standing: view.standing, lines: new Map() }, { agent, counterAgent });
-  const corridor = useMemo(() => tuningOf(acid, base).corridor, [plan]); // eslint-disable-line react-hooks/exhaustive-deps
+  const corridor = useMemo(() => tunedCorridor(plan), [plan]);
   const middle = (corridor.low + corridor.high) / 2;
   // The main solution is the one the first reading asks for; the other one takes back what went too far.
   const isAcidMain = first?.kind !== "ph-read" || first.ph >= middle;
   const [agent, counterAgent] = isAcidMain ? [acid, base] : [base, acid];
   const tuning = useMemo(
-    () => tuningOf(agent, counterAgent),
-    [plan, view.standing, agent, counterAgent], // eslint-disable-line react-hooks/exhaustive-deps
+    () => phTuning(plan, { standing: view.standing }, { agent, counterAgent }),
+    [plan, view.standing, agent, counterAgent],
   );
   const before = useMemo(
-    () =>
-      earlier === null
-        ? null
-        : phTuning(sizedPlan(plan, earlier.batchGrams), { standing: earlier.entries, lines: new Map() }, { agent, counterAgent }),
+    () => (earlier === null ? null : phTuning(sizedPlan(plan, earlier.batchGrams), { standing: earlier.entries }, { agent, counterAgent })),
     [plan, earlier, agent, counterAgent],
   );
   const advice = usePhAdvice(tuning.isDosedSince ? null : tuning.titration, before?.titration == null ? [] : [before.titration]);

@@ -51,8 +51,8 @@ type Choice = { readonly agent: BenchAgent; readonly counterAgent: BenchAgent | 
  * equivalents it brings at the middle of the corridor), samples leave the batch, and what else is weighed between two
  * readings thins it.
  */
-export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing" | "lines">, { agent, counterAgent }: Choice): PhTuning {
-  const corridor = corridorOf(plan);
+export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing">, { agent, counterAgent }: Choice): PhTuning {
+  const corridor = tunedCorridor(plan);
   const middle = (corridor.low + corridor.high) / 2;
   const tuned = new Set(plan.steps.flatMap(({ tunes, lines }) => (tunes === "ph" ? lines : [])));
   const inCounted = (solution: BenchAgent, entry: BatchEntry & { readonly kind: "dosed" }): number => {
@@ -108,7 +108,8 @@ export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing" | "
   };
 }
 
-function corridorOf(plan: BatchPlan): PhTuning["corridor"] {
+/** Where the pH of a batch belongs: what suits everyone in it, else what skin and wash bear. */
+export function tunedCorridor(plan: BatchPlan): PhTuning["corridor"] {
   const { sheet } = settle(plan.formula, plan.materials);
   const found = phCorridor(sheet, aimedProfile(plan.formula), preservativeDoses(sheet));
   if (found === null) return { ...ANY, isEmpty: false };
