@@ -1,5 +1,6 @@
 import { written } from "@tensidrum/core/quantities";
 import { SALT_HILL, saltHillGeometry, type SaltHillAsk } from "./geometry";
+import { Axes } from "../Stair/Axes";
 import classes from "../Stair/Stair.module.css";
 
 interface SaltHillProps extends SaltHillAsk {
@@ -9,7 +10,7 @@ interface SaltHillProps extends SaltHillAsk {
 /** The way of a batch up its salt hill: whole salt to the right, thickness by decades, what is wanted as a line. */
 export function SaltHill({ unit, ...ask }: SaltHillProps) {
   const { points, path, targetY, expected, xTicks, yTicks } = saltHillGeometry(ask);
-  const { width, height, left, right, bottom } = SALT_HILL;
+  const { width, height, left, right } = SALT_HILL;
   const last = ask.readings.at(-1);
   const told =
     last === undefined
@@ -26,22 +27,7 @@ export function SaltHill({ unit, ...ask }: SaltHillProps) {
       role="img"
       aria-label={`${told} Wanted are ${written(ask.target, 2)} ${unit}.${hoped}`}
     >
-      {yTicks.map(({ value, y }) => (
-        <g key={value}>
-          <line className={classes.rule} x1={left} x2={width - right} y1={y} y2={y} />
-          <text className={classes.tick} x={left - 8} y={y + 4} textAnchor="end">
-            {value}
-          </text>
-        </g>
-      ))}
-      {xTicks.map(({ value, x }) => (
-        <text key={value} className={classes.tick} x={x} y={height - bottom + 16} textAnchor="middle">
-          {value}
-        </text>
-      ))}
-      <text className={classes.tick} x={width - right} y={height - 3} textAnchor="end">
-        whole salt, %, hidden included
-      </text>
+      <Axes frame={SALT_HILL} xTicks={xTicks} yTicks={yTicks} name="whole salt, %, hidden included" />
       <line className={classes.hoped} x1={left} x2={width - right} y1={targetY} y2={targetY} />
       <text className={classes.bandName} x={left + 8} y={targetY - 6}>
         wanted {written(ask.target, 2)} {unit}

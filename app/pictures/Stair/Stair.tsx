@@ -1,5 +1,6 @@
 import { written } from "@tensidrum/core/quantities";
 import { STAIR, stairGeometry, type StairAsk } from "./geometry";
+import { Axes } from "./Axes";
 import classes from "./Stair.module.css";
 
 interface StairProps extends StairAsk {
@@ -9,7 +10,7 @@ interface StairProps extends StairAsk {
 /** A titration as a stair: each tread a dose, each drop the reading after it; the corridor as a band, what is expected dashed. */
 export function Stair({ agent, ...ask }: StairProps) {
   const { path, points, curve, band, expected, xTicks, yTicks } = stairGeometry(ask);
-  const { width, height, left, right, bottom } = STAIR;
+  const { width, height, left, right } = STAIR;
   const last = ask.readings.at(-1);
   const told =
     last === undefined
@@ -30,22 +31,7 @@ export function Stair({ agent, ...ask }: StairProps) {
       <text className={classes.bandName} x={left + 8} y={band.top + 15}>
         corridor {ask.band.low} to {ask.band.high}
       </text>
-      {yTicks.map(({ value, y }) => (
-        <g key={value}>
-          <line className={classes.rule} x1={left} x2={width - right} y1={y} y2={y} />
-          <text className={classes.tick} x={left - 8} y={y + 4} textAnchor="end">
-            {value}
-          </text>
-        </g>
-      ))}
-      {xTicks.map(({ value, x }) => (
-        <text key={value} className={classes.tick} x={x} y={height - bottom + 16} textAnchor="middle">
-          {value}
-        </text>
-      ))}
-      <text className={classes.tick} x={width - right} y={height - 3} textAnchor="end">
-        grams of {agent}, running total
-      </text>
+      <Axes frame={STAIR} xTicks={xTicks} yTicks={yTicks} name={`grams of ${agent}, running total`} />
       {curve !== "" && <path className={classes.curve} d={curve} />}
       <path className={classes.steps} d={path} />
       {expected !== null && (
