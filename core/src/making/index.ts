@@ -19,3 +19,8 @@ export { isRunning, waitsOf, type Wait } from "./batch/waits.ts";
 export { agentsOf, type BenchAgent } from "./tuning/agents.ts";
 export { curveInGrams, phTuning, questionOf, tunedCorridor, type PhRow, type PhTuning } from "./tuning/phTuning.ts";
 export { aimedThickness, saltsOf, thicknessTuning, type ThicknessRow, type ThicknessTuning } from "./tuning/thicknessTuning.ts";
+export { hiddenBatch, type HiddenBatch } from "./rehearsal/hiddenBatch.ts";
+export { trueCurve, trueDoseGrams } from "./rehearsal/hiddenCurve.ts";
+export { playedUntilTuned } from "./rehearsal/playedUntil.ts";
+export { rehearsalScore, type RehearsalScore, type ScorePart } from "./rehearsal/rehearsalScore.ts";
+export { truthAfter, type Truth } from "./rehearsal/truth.ts";

@@ -1,6 +1,6 @@
 import { phCorridor } from "../../acidity/corridor.ts";
 import { equivalentsPerMole, gramsOf, millimolesIn } from "../../acidity/equivalents.ts";
-import { METER_SIGMA, type Titration, type TitrationReading } from "../../acidity/titration/bookkeeping.ts";
+import { METER_SIGMA, type KnownBuffer, type Titration, type TitrationReading } from "../../acidity/titration/bookkeeping.ts";
 import { drawnCurve, type BufferPoint } from "../../acidity/titration/bufferCurve.ts";
 import { knownBuffersOf } from "../../acidity/titration/knownBuffers.ts";
 import { aimedProfile } from "../../formula/aim.ts";
@@ -95,17 +95,23 @@ export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing">, {
       doses = [];
     }
   }
-  const { sheet } = settle(plan.formula, plan.materials);
   const target = corridor.isEmpty ? ANY : corridor;
   const whole = { batchGrams, agent, counterAgent, target: { low: target.low, high: target.high }, dropGrams: agent.dropGrams };
   return {
     rows,
-    titration: readings.length === 0 ? null : { ...whole, knownBuffers: knownBuffersOf(sheet), readings },
+    titration: readings.length === 0 ? null : { ...whole, knownBuffers: buffersInBatch(plan), readings },
     corridor,
     samplesGrams: totals.samples,
     leftGrams: totals.weighed + totals.dosed - totals.samples,
     isDosedSince: doses.length > 0 && rows.length > 0,
   };
+}
+
+/** Titratable sites the batch holds before it is tuned, mmol/kg: what is dosed by reading counts as a dose, not as a site. */
+export function buffersInBatch(plan: BatchPlan): readonly KnownBuffer[] {
+  const { sheet } = settle(plan.formula, plan.materials);
+  const dosed = new Set(plan.steps.flatMap(({ tunes, lines }) => (tunes === "ph" ? lines : [])));
+  return knownBuffersOf({ ...sheet, lines: sheet.lines.map((line) => (dosed.has(line.line.id) ? { ...line, percent: 0 } : line)) });
 }
 
 /** Where the pH of a batch belongs: what suits everyone in it, else what skin and wash bear. */
