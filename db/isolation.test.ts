@@ -7,6 +7,7 @@ import * as answerQueries from "./answers/queries.server";
 import * as formulaQueries from "./formulas/queries.server";
 import * as formulaWrites from "./formulas/writes.server";
 import { makers } from "./makers/schema";
+import * as jarQueries from "./jars/queries.server";
 import * as makerQueries from "./makers/queries.server";
 import * as materialQueries from "./materials/queries.server";
 import * as batchQueries from "./batches/queries.server";
@@ -24,6 +25,8 @@ import { freshDatabase } from "./testing/freshDatabase";
 
 const stranger = { id: crypto.randomUUID(), name: "Somebody else" };
 const ownMaterialId = crypto.randomUUID();
+const jarBase = "ab".repeat(32);
+const jar = { id: crypto.randomUUID(), saltPercent: 1.5, viscosity: 0.6, unit: "Pa·s", said: "" } as const;
 
 let db: Database;
 let close: () => Promise<void>;
@@ -48,6 +51,7 @@ async function possessions() {
     "batch_lots",
     "batch_entries",
     "batch_photos",
+    "jars",
     "scents",
     "scent_rounds",
     "scent_counts",
@@ -74,6 +78,7 @@ beforeAll(async () => {
   const [lot] = await stockQueries.lotsOfMaterial(db, workshop.id, glycerinId);
   if (lot === undefined) throw new Error("no glycerin on the demo's shelf");
   lotId = lot.id;
+  await jarQueries.addJar(db, workshop.id, jarBase, jar);
   await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
   await batchWrites.addPhoto(db, workshop.id, batchId, {
     photo: { id: photoId, picture: Buffer.from("x"), width: 1, height: 1 },
@@ -207,6 +212,16 @@ const asked: Record<string, () => Promise<unknown>> = {
     ),
   findPhoto: async () => batchQueries.findPhoto(db, stranger.id, { batchId, photoId }),
   listOpenBatches: async () => batchQueries.listOpenBatches(db, stranger.id),
+  listJars: async () => jarQueries.listJars(db, stranger.id, jarBase),
+  addJar: async () => {
+    await jarQueries.addJar(db, stranger.id, jarBase, { ...jar, viscosity: 9 });
+    return [];
+  },
+  removeJar: async () => jarQueries.removeJar(db, stranger.id, jar.id),
+  saveFunnel: async () => {
+    await makerQueries.saveFunnel(db, stranger.id, { k: 7, c: 0 });
+    return (await makerQueries.findMaker(db, workshop.id))?.funnelK === 7 ? ["another's funnel"] : [];
+  },
   listContainers: async () => containerQueries.listContainers(db, stranger.id),
   replaceContainers: async () => {
     await containerQueries.replaceContainers(db, stranger.id, []);

@@ -1,10 +1,10 @@
 import { Refusal } from "@tensidrum/core/formula";
 import { readEntries } from "@tensidrum/core/formats";
-import type { BatchEntry } from "@tensidrum/core/making";
+import { readOffs, type BatchEntry } from "@tensidrum/core/making";
 import Joi from "joi";
 import { readForm } from "../frame/readForm.server";
 import type { TypedSize } from "./begin/batchSize";
-import { benchIntents, typedBenchForm, type BenchForm } from "./batch/benchForm";
+import { beadFields, benchIntents, typedBenchForm, type BenchForm } from "./batch/benchForm";
 
 const text = (most: number) => Joi.string().allow("").trim().max(most).default("");
 const id = Joi.string().guid();
@@ -15,7 +15,7 @@ const address = Joi.object<{ formulaId: string; number: number }>({
 });
 
 /** Reads the address of a version that is to be made. */
-export function readVersionAddress(params: { readonly formulaId?: string; readonly number?: string }) {
+export function readVersionAddress(params: { readonly formulaId?: string | undefined; readonly number?: string | undefined }) {
   const { value, error } = address.validate({ ...params });
   if (error !== undefined)
     throw new Refusal("not-found", "No version lies at this address.", "Go back to Today and open the formula from there.");
@@ -87,11 +87,17 @@ const bench = Joi.object<BenchForm>({
   sample: text(40),
   agent: text(120),
   viscosity: text(20),
-  unit: text(10),
+  temperature: text(20),
+  by: text(20),
+  bead: Joi.object(Object.fromEntries(beadFields.map((field) => [field, text(20)]))),
+  drops: text(20),
+  because: text(200),
   word: text(40),
   buffers: Joi.array().items(text(20)).max(2).default([]),
   shown: Joi.array().items(text(20)).max(2).default([]),
-  readOff: Joi.string().valid("", "scale", "simulated scale", "meter", "simulated meter").default(""),
+  readOff: Joi.string()
+    .valid("", ...readOffs)
+    .default(""),
   skips: Joi.object().pattern(Joi.string().max(80), Joi.string().allow("").trim().max(400)).default({}),
 });
 

@@ -4,6 +4,7 @@ import { usualBatchCode } from "../../db/makers/schema";
 import { currentMakerId } from "../frame/maker.server";
 import { openContainers, saveContainers } from "./containers.server";
 import { openDrops, weighDrops } from "./drops.server";
+import { calibrate } from "./funnel.server";
 import type { RowProblem } from "./rows";
 import { openScales, saveScales } from "./scales.server";
 import type { SettingsForm } from "./settingsForm.server";
@@ -21,6 +22,7 @@ export async function openSettings() {
     containers,
     drops,
     batchCode: maker?.batchCode ?? usualBatchCode,
+    funnel: maker?.funnelK == null || maker.funnelC === null ? null : { k: maker.funnelK, c: maker.funnelC },
     blankIds: { scales: crypto.randomUUID(), containers: crypto.randomUUID() },
   };
 }
@@ -47,6 +49,10 @@ export async function saveSettings(form: SettingsForm): Promise<SettingsProblem 
     }
     case "drops": {
       const message = await weighDrops(form.drops);
+      return message === null ? null : { form, rows: [], message };
+    }
+    case "funnel": {
+      const message = await calibrate(form.funnel);
       return message === null ? null : { form, rows: [], message };
     }
     case "scales":

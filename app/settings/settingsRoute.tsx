@@ -8,6 +8,7 @@ import { pegsSeenFrom } from "../frame/washLine/pegs";
 import { WashLine } from "../frame/washLine/WashLine";
 import type { Route } from "./+types/settingsRoute";
 import { containerColumns, scaleColumns } from "./rows";
+import { FunnelForm } from "./FunnelForm";
 import { RowsForm } from "./RowsForm";
 import { openSettings, saveSettings, type OpenSettings } from "./settings.server";
 import { readSettingsForm } from "./settingsForm.server";
@@ -21,7 +22,7 @@ export const action = answer(async ({ request }: Route.ActionArgs) => {
   return problem === null ? redirect(`/settings#${form.intent}`) : data(problem, { status: 422 });
 });
 
-export default function SettingsRoute({ loaderData: { scales, containers, drops, batchCode, blankIds } }: Route.ComponentProps) {
+export default function SettingsRoute({ loaderData: { scales, containers, drops, funnel, batchCode, blankIds } }: Route.ComponentProps) {
   const problem = useActionData<typeof action>();
   const rowsOf = (intent: "scales" | "containers", stored: OpenSettings["scales"]) => ({
     rows: problem?.form.intent === intent ? problem.form.rows : stored,
@@ -86,6 +87,14 @@ export default function SettingsRoute({ loaderData: { scales, containers, drops,
               drops={drops}
               typed={problem?.form.intent === "drops" ? problem.form.drops : null}
               message={problem?.form.intent === "drops" ? problem.message : null}
+            />
+          </section>
+          <section id="funnel" aria-labelledby="funnel-head">
+            <h2 id="funnel-head">Funnel</h2>
+            <FunnelForm
+              funnel={funnel}
+              typed={problem?.form.intent === "funnel" ? problem.form.funnel : null}
+              message={problem?.form.intent === "funnel" ? problem.message : null}
             />
           </section>
         </div>

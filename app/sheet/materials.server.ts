@@ -1,31 +1,9 @@
-import type { Material } from "@tensidrum/core/library";
 import type { Database } from "../../db/client.server";
-import { materialsById, materialsBySlug } from "../../db/materials/queries.server";
-
-/** Materials of a sheet: those its lines name, by id, and everything they are made of, by slug. */
-export interface SheetMaterials {
-  readonly byId: ReadonlyMap<string, Material>;
-  readonly bySlug: ReadonlyMap<string, Material>;
-}
-
-/** Deeper nesting than this is a mistake; core refuses it as a cycle where it is one. */
-const DEEPEST = 10;
+import { materialsById } from "../../db/materials/queries.server";
+import { withParts, type MaterialsWithParts } from "../../db/materials/withParts.server";
 
 /** The materials of those ids and all they are made of. */
-export async function materialsOfLines(db: Database, makerId: string, materialIds: readonly string[]): Promise<SheetMaterials> {
+export async function materialsOfLines(db: Database, makerId: string, materialIds: readonly string[]): Promise<MaterialsWithParts> {
   const stored = await materialsById(db, makerId, [...new Set(materialIds)]);
   return withParts(db, makerId, new Map(stored.map(({ id, facts }) => [id, facts])));
-}
-
-/** The given materials and all they are made of. */
-export async function withParts(db: Database, makerId: string, byId: ReadonlyMap<string, Material>): Promise<SheetMaterials> {
-  const bySlug = new Map([...byId.values()].map((facts) => [facts.slug, facts]));
-  for (let depth = 0; depth < DEEPEST; depth += 1) {
-    const missing = [...bySlug.values()].flatMap((material) => material.parts ?? []).filter((part) => !bySlug.has(part.material));
-    if (missing.length === 0) break;
-    const parts = await materialsBySlug(db, makerId, [...new Set(missing.map((part) => part.material))]);
-    if (parts.length === 0) break;
-    for (const { facts } of parts) bySlug.set(facts.slug, facts);
-  }
-  return { byId, bySlug };
 }

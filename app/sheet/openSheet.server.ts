@@ -9,7 +9,7 @@ import { listMaterials } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
 import { findMaterials } from "@tensidrum/core/search";
-import { withParts } from "./materials.server";
+import { withParts } from "../../db/materials/withParts.server";
 import { typedAimOf } from "./typed/readAim";
 import type { TypedLine, TypedLineLot, TypedSheet } from "./typed/typedSheet";
 

@@ -104,7 +104,7 @@ export async function findLastTuned(db: Executor, makerId: string, versionId: st
       and(
         eq(batchEntries.makerId, makerId),
         eq(batchEntries.batchId, batch.id),
-        inArray(batchEntries.kind, ["weighed", "ph-read", "dosed", "taken-back"]),
+        inArray(batchEntries.kind, ["weighed", "ph-read", "dosed", "salted", "thickened", "taken-back"]),
       ),
     )
     .orderBy(asc(batchEntries.position));

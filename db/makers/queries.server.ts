@@ -34,3 +34,8 @@ export async function saveUnits(db: Executor, makerId: string, { currency, massU
 export async function saveBatchCode(db: Executor, makerId: string, batchCode: string): Promise<void> {
   await db.update(makers).set({ batchCode }).where(eq(makers.id, makerId));
 }
+
+/** Constants of the maker's own funnel, from two known liquids. */
+export async function saveFunnel(db: Executor, makerId: string, { k, c }: { readonly k: number; readonly c: number }): Promise<void> {
+  await db.update(makers).set({ funnelK: k, funnelC: c }).where(eq(makers.id, makerId));
+}

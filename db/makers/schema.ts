@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { check, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
+import { check, numeric, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
 
 export const massUnits = ["g", "kg", "oz"] as const;
 
@@ -21,12 +21,17 @@ export const makers = pgTable(
     massUnit: text("mass_unit", { enum: massUnits }).notNull().default("g"),
     /** How batches are named: letters of the formula, the day, a number. */
     batchCode: text("batch_code").notNull().default(usualBatchCode),
+    /** Constants of the maker's funnel, η = ρ (k t − c ⁄ t) in Pa·s, g/mL and s; null while it was never run with known liquids. */
+    funnelK: numeric("funnel_k", { mode: "number" }),
+    funnelC: numeric("funnel_c", { mode: "number" }),
     createdAt: timestamp("created_at", { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
     check("makers_name_length", sql`char_length(${table.name}) between 1 and 120`),
     check("makers_currency_length", sql`char_length(${table.currency}) <= 8`),
     check("makers_batch_code", sql`char_length(${table.batchCode}) between 3 and 40 and position('{n}' in ${table.batchCode}) > 0`),
+    check("makers_funnel", sql`(${table.funnelK} is null) = (${table.funnelC} is null)`),
+    check("makers_funnel_constants", sql`${table.funnelK} > 0 and ${table.funnelC} >= 0`),
     check("makers_mass_unit", sql`${table.massUnit} in ('g', 'kg', 'oz')`),
   ],
 );

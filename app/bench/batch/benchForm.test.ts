@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { entriesOf, gramsOfWeight, typedBenchForm, type BenchForm } from "./benchForm";
+import { entriesOf, gramsOfWeight, typedBenchForm, type BenchForm, type Solutions } from "./benchForm";
 
 const AT = "2026-11-26T10:00:00.000Z";
-const NOTHING = { agents: [], salts: [] };
+const NOTHING: Solutions = { agents: [], salts: [], funnel: null, densityGramsPerMl: 1.02 };
 const form = (changes: Partial<BenchForm>): BenchForm => ({ ...typedBenchForm(new FormData()), id: "one", ...changes });
 
 describe("a typed weight", () => {
@@ -88,18 +88,64 @@ describe("the entries of a form", () => {
     });
   });
 
-  it("a thickness is a number in its unit or a word; salt is one of those there are", () => {
-    const read = form({ intent: "read-thickness", step: "salt", viscosity: "41", unit: "s" });
-    expect(entriesOf(read, AT, NOTHING)).toMatchObject({ entries: [{ kind: "thickness-read", viscosity: 41, unit: "s", said: "" }] });
-    expect(entriesOf({ ...read, viscosity: "", word: "syrup" }, AT, NOTHING)).toMatchObject({
+  it("a thickness is a number, a word, or seconds that stand for themselves without a funnel that is known", () => {
+    const read = form({ intent: "read-thickness", step: "salt", viscosity: "41", by: "Pa·s" });
+    const made = (changes: Partial<BenchForm>, funnel = NOTHING.funnel as Solutions["funnel"]) =>
+      entriesOf({ ...read, ...changes }, AT, { ...NOTHING, funnel });
+    expect(made({})).toMatchObject({ entries: [{ kind: "thickness-read", viscosity: 41, unit: "Pa·s", said: "" }] });
+    expect(made({ by: "word", viscosity: "", word: "syrup" })).toMatchObject({
       entries: [{ viscosity: 0.4, unit: "Pa·s", said: "syrup" }],
     });
-    expect(entriesOf({ ...read, viscosity: "thick" }, AT, NOTHING)).toMatchObject({
-      problem: expect.stringContaining("a number") as string,
+    expect(made({ by: "word", word: "" })).toMatchObject({ problem: "Choose a word for it." });
+    expect(made({ viscosity: "thick" })).toMatchObject({ problem: expect.stringContaining("a number") as string });
+    expect(made({ by: "funnel" })).toMatchObject({ entries: [{ viscosity: 41, unit: "s", said: "" }] });
+    // 1.02 × (0.05 × 41 − 0.02 ÷ 41) = 2.09
+    expect(made({ by: "funnel" }, { k: 0.05, c: 0.02 })).toMatchObject({
+      entries: [{ viscosity: 2.09, unit: "Pa·s", said: "41 s through the funnel" }],
     });
+    expect(made({ by: "funnel", viscosity: "0.4" }, { k: 0.05, c: 0.02 })).toMatchObject({
+      problem: expect.stringContaining("too fast") as string,
+    });
+    expect(made({ by: "funnel", readOff: "simulated cup" })).toMatchObject({
+      entries: [{ viscosity: 2.09, unit: "Pa·s", readOff: "simulated cup" }],
+    });
+  });
+
+  it("a bead of 3 mm and 2.5 g/mL that sinks 100 mm in a 40 mm jar in 20 s tells 1.22 Pa·s; a large one is not valid", () => {
+    const bead = { diameter: "3", density: "2.5", jar: "40", fall: "100", seconds: "20" };
+    const read = form({ intent: "read-thickness", step: "salt", by: "bead", bead });
+    expect(entriesOf(read, AT, { ...NOTHING, densityGramsPerMl: 1.03 })).toMatchObject({
+      entries: [{ viscosity: 1.22, unit: "Pa·s", said: "a bead of 3 mm fell 100 mm in 20 s" }],
+    });
+    expect(entriesOf({ ...read, bead: { ...bead, diameter: "20" } }, AT, NOTHING)).toMatchObject({
+      problem: expect.stringContaining("smaller bead") as string,
+    });
+    expect(entriesOf({ ...read, bead: { ...bead, fall: "" } }, AT, NOTHING)).toMatchObject({
+      problem: expect.stringContaining("how far it fell") as string,
+    });
+  });
+
+  it("salt is one of those there are", () => {
     const brine = { name: "brine 20 %", line: null, strengthPercent: 20 };
     const salt = form({ intent: "salt", step: "salt", grams: "4.7", agent: "brine 20 %" });
-    expect(entriesOf(salt, AT, { agents: [], salts: [brine] })).toMatchObject({ entries: [{ kind: "salted", salt: brine, grams: 4.7 }] });
+    expect(entriesOf(salt, AT, { ...NOTHING, salts: [brine] })).toMatchObject({ entries: [{ kind: "salted", salt: brine, grams: 4.7 }] });
     expect(entriesOf(salt, AT, NOTHING)).toMatchObject({ problem: "Choose what was added." });
+  });
+
+  it("a temperature stands with the reading, and a reason with what was asked about", () => {
+    const read = form({ intent: "read-ph", step: "ph", ph: "5.2", temperature: "22 °C", because: "read twice" });
+    expect(entriesOf(read, AT, NOTHING)).toMatchObject({ entries: [{ ph: 5.2, temperatureC: 22, because: "read twice" }] });
+    expect(entriesOf({ ...read, temperature: "" }, AT, NOTHING)).not.toHaveProperty("entries.0.temperatureC");
+    expect(entriesOf({ ...read, temperature: "warm" }, AT, NOTHING)).toMatchObject({ problem: expect.stringContaining("°C") as string });
+  });
+
+  it("drops are counted and weighed, a late thickener is folded in on its line", () => {
+    const drops = form({ intent: "drops", agent: "citric acid 20 %", drops: "20", grams: "0.94", readOff: "scale" });
+    expect(entriesOf(drops, AT, NOTHING)).toMatchObject({ entries: [{ kind: "drops-weighed", drops: 20, grams: 0.94, readOff: "scale" }] });
+    expect(entriesOf({ ...drops, drops: "some" }, AT, NOTHING)).toMatchObject({ problem: expect.stringContaining("how many") as string });
+    const fold = form({ intent: "thicken", step: "late-thickener", line: "p", grams: "1.2" });
+    expect(entriesOf(fold, AT, NOTHING)).toEqual({
+      entries: [{ id: "one", at: AT, kind: "thickened", step: "late-thickener", line: "p", grams: 1.2 }],
+    });
   });
 });

@@ -1,5 +1,7 @@
 import type { Formula } from "@tensidrum/core/formula";
-import { planBatch, type BatchEntry, type BatchPlan, type Step, type Vessel } from "@tensidrum/core/making";
+import type { MaterialsBySlug } from "@tensidrum/core/library";
+import { planBatch, type BatchEntry, type BatchPlan, type Jar, type Step, type Vessel } from "@tensidrum/core/making";
+import type { FunnelConstants } from "@tensidrum/core/thickness";
 
 /** An entry as the server holds it; positions of a batch only grow. */
 export interface StoredEntry {
@@ -22,6 +24,10 @@ export interface SentBatch {
   readonly position: number;
   /** The last batch of this version in which something was dosed; null for none. */
   readonly earlier: { readonly code: string; readonly batchGrams: number; readonly entries: readonly BatchEntry[] } | null;
+  /** Trials with the same surfactants. */
+  readonly jars: readonly Jar[];
+  /** The maker's own funnel; null while it was never run with known liquids. */
+  readonly funnel: FunnelConstants | null;
   /** ISO moments. */
   readonly started: string;
   /** The server's time when it was sent. */
@@ -30,6 +36,10 @@ export interface SentBatch {
 
 /** The plan of a batch that was sent, its steps as they were when it was begun. */
 export function planOfBatch({ formula, steps }: Pick<SentBatch, "formula" | "steps">): BatchPlan {
-  const materials = new Map(formula.materials?.map((material) => [material.slug, material]));
-  return { ...planBatch(formula, formula.batchGrams, materials), steps };
+  return { ...planBatch(formula, formula.batchGrams, materialsOf(formula)), steps };
+}
+
+/** The materials a formula carries with it. */
+export function materialsOf({ materials = [] }: Pick<Formula, "materials">): MaterialsBySlug {
+  return new Map(materials.map((material) => [material.slug, material]));
 }

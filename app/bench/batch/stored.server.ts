@@ -1,10 +1,12 @@
 import { Refusal } from "@tensidrum/core/formula";
-import { standingEntries } from "@tensidrum/core/making";
+import { standingEntries, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/making";
 import { database } from "../../../db/client.server";
 import { findBatch, findLastTuned, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
+import { listJars } from "../../../db/jars/queries.server";
+import { findMaker } from "../../../db/makers/queries.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { batchView } from "./batchView";
-import { planOfBatch, type SentBatch } from "./sentBatch";
+import { materialsOf, planOfBatch, type SentBatch } from "./sentBatch";
 
 async function foundBatch(batchId: string) {
   const [batch, lots] = await Promise.all([
@@ -23,7 +25,9 @@ export async function storedBatch(batchId: string) {
 
 type Stored = Awaited<ReturnType<typeof foundBatch>>;
 
-function sent({ batch, lots }: Stored, { entries, position, earlier }: Pick<SentBatch, "entries" | "position" | "earlier">): SentBatch {
+type Beside = Pick<SentBatch, "entries" | "position" | "earlier" | "jars" | "funnel">;
+
+function sent({ batch, lots }: Stored, beside: Beside): SentBatch {
   return {
     id: batch.id,
     code: batch.code,
@@ -31,9 +35,7 @@ function sent({ batch, lots }: Stored, { entries, position, earlier }: Pick<Sent
     steps: batch.steps,
     vessels: batch.vessels,
     lots: lots.map(({ line, code, grams }) => ({ line, code, grams })),
-    entries,
-    position,
-    earlier,
+    ...beside,
     started: batch.startedAt.toISOString(),
     now: new Date().toISOString(),
   };
@@ -45,17 +47,20 @@ export async function sendBatch(batchId: string): Promise<SentBatch> {
     foundBatch(batchId),
     listCountingEntries(database(), currentMakerId(), batchId),
   ]);
-  const { versionId } = found.batch;
-  const last = versionId === null ? undefined : await findLastTuned(database(), currentMakerId(), versionId);
+  const { versionId, formula } = found.batch;
+  const [last, measuring] = await Promise.all([
+    versionId === null ? undefined : findLastTuned(database(), currentMakerId(), versionId),
+    measuringBy(surfactantBaseOf({ formula, materials: materialsOf(formula) })),
+  ]);
   const earlier = last === undefined ? null : { ...last, entries: standingEntries(last.entries) };
   const standing = new Set(standingEntries(entries.map(({ entry }) => entry)).map(({ id }) => id));
-  return sent(found, { entries: entries.filter(({ entry }) => standing.has(entry.id)), position, earlier });
+  return sent(found, { entries: entries.filter(({ entry }) => standing.has(entry.id)), position, earlier, ...measuring });
 }
 
 /** A batch where it stands now, with all that was entered. */
 export async function viewBatch(batchId: string) {
   const { entries, ...found } = await storedBatch(batchId);
-  const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0, earlier: null });
+  const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0, earlier: null, jars: [], funnel: null });
   const plan = planOfBatch(batch);
   const all = entries.map(({ entry }) => entry);
   return { sent: batch, plan, entries: all, view: batchView(batch, plan, all) };
@@ -65,4 +70,15 @@ export async function viewBatch(batchId: string) {
 export async function plannedBatch(batchId: string) {
   const { batch, lots } = await foundBatch(batchId);
   return { plan: planOfBatch(batch), lots };
+}
+
+/** What the maker has to judge a thickness by: jars of a base, and their own funnel. */
+export async function measuringBy(base: SurfactantBase | null): Promise<Pick<SentBatch, "jars" | "funnel">> {
+  const [jars, maker] = await Promise.all([
+    base === null ? [] : listJars(database(), currentMakerId(), base.hash),
+    findMaker(database(), currentMakerId()),
+  ]);
+  const { funnelK = null, funnelC = null } = maker ?? {};
+  const funnel = funnelK === null || funnelC === null ? null : { k: funnelK, c: funnelC };
+  return { jars: jars.map(({ saltPercent, viscosity, unit }) => ({ saltPercent, viscosity, unit })), funnel };
 }

@@ -26,7 +26,13 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
           </span>
         </>
       }
-      doors={<Link to={`/sheet/${plan.formulaId}/${number}`}>Back to the sheet</Link>}
+      doors={
+        <>
+          <Link to={`/bench/rehearsal/${plan.formulaId}/${number}`}>Dry run first</Link>
+          <Link to={`/bench/jars/${plan.formulaId}/${number}`}>Jars of its base</Link>
+          <Link to={`/sheet/${plan.formulaId}/${number}`}>Back to the sheet</Link>
+        </>
+      }
       line={<WashLine pegs={benchPegs("before you begin")} />}
     >
       <title>{`Before you begin, ${name}`}</title>

@@ -1,11 +1,12 @@
-import { agentsOf, batchState, saltsOf, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
+import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
 import { wantedOfLots, type LotShare } from "@tensidrum/core/stock";
 import { database } from "../../../db/client.server";
 import { listEntries } from "../../../db/batches/queries.server";
 import { addEntries, addPhoto, type Decision, type NewPhoto } from "../../../db/batches/writes.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { entriesOf, type BenchForm } from "../batch/benchForm";
-import { plannedBatch } from "../batch/stored.server";
+import { solutionsOf } from "../batch/solutionsOf";
+import { measuringBy, plannedBatch } from "../batch/stored.server";
 import type { Answer } from "./entryQueue";
 import { tellNews } from "./news.server";
 
@@ -64,8 +65,8 @@ function afterwards(plan: BatchPlan, lots: readonly LotShare[], all: readonly Ba
 
 /** Enters what a form says, for a page without scripts. Answers what is wrong with it, or nothing. */
 export async function enter(batchId: string, form: BenchForm): Promise<string | null> {
-  const { plan } = await plannedBatch(batchId);
-  const made = entriesOf(form, new Date().toISOString(), { agents: agentsOf(plan), salts: saltsOf(plan) });
+  const [{ plan }, { funnel }] = await Promise.all([plannedBatch(batchId), measuringBy(null)]);
+  const made = entriesOf(form, new Date().toISOString(), solutionsOf(plan, funnel));
   if ("problem" in made) return made.problem;
   const { refused } = await takeEntries(batchId, made.entries, 0);
   return refused[0]?.why ?? null;

@@ -1,26 +1,10 @@
-import { agentsOf, nextStep, saltsOf, whyNot, type BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/making";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
-import { entriesOf, type BenchForm } from "../batch/benchForm";
-import { batchView, type BatchView } from "../batch/batchView";
-import { planOfBatch, type SentBatch, type StoredEntry } from "../batch/sentBatch";
+import type { SentBatch, StoredEntry } from "../batch/sentBatch";
 import { browserKeep } from "./entryKeep";
 import { EntryQueue, type Answer, type QueueState } from "./entryQueue";
 import { serverNow, serverSaid } from "./serverClock";
-
-const TICK_MILLISECONDS = 500;
-
-export interface BatchHere {
-  readonly view: BatchView;
-  readonly plan: ReturnType<typeof planOfBatch>;
-  readonly next: ReturnType<typeof nextStep>;
-  readonly queue: QueueState;
-  readonly earlier: SentBatch["earlier"];
-  /** The server's time as this device reckons it, ISO. */
-  readonly now: string;
-  /** Enters what a form says. Answers what is wrong with it, or nothing. */
-  enter(form: BenchForm): string | null;
-  letGo(id: string): void;
-}
+import { useBatchHere, type BatchHere } from "./useBatchHere";
 
 /** A batch on this device: what the server sent, what other devices enter meanwhile, and what this one enters, with the server or without. */
 export function useBatch(sent: SentBatch): BatchHere {
@@ -36,28 +20,15 @@ export function useBatch(sent: SentBatch): BatchHere {
     void queue.receive(sent.entries);
   }, [queue, sent.entries]);
   useEffect(() => listenForNews(sent.id, queue), [sent.id, queue]);
-  const plan = useMemo(() => planOfBatch({ formula: sent.formula, steps: sent.steps }), [sent.formula, sent.steps]);
-  const entries = useMemo(() => [...state.stored.map(({ entry }) => entry), ...state.waiting], [state.stored, state.waiting]);
-  const view = useMemo(() => batchView(sent, plan, entries), [sent, plan, entries]);
-  const now = useNow(sent.now);
-  const next = useMemo(() => nextStep(view, now), [view, now]);
-  const enter = useCallback(
-    (form: BenchForm): string | null => {
-      const made = entriesOf(form, serverNow(), { agents: agentsOf(plan), salts: saltsOf(plan) });
-      if ("problem" in made) return made.problem;
-      const held = queue.now();
-      const all: BatchEntry[] = [...held.stored.map(({ entry }) => entry), ...held.waiting];
-      for (const entry of made.entries) {
-        const why = whyNot(plan, all, entry);
-        if (why !== null) return why;
-        all.push(entry);
-      }
-      void queue.add(made.entries);
-      return null;
-    },
-    [plan, queue],
-  );
-  return { view, plan, next, queue: state, earlier: sent.earlier, now, enter, letGo: (id) => void queue.letGo(id) };
+  const entries = useMemo(() => entriesOfQueue(state), [state]);
+  const held = useCallback(() => entriesOfQueue(queue.now()), [queue]);
+  const add = useCallback((made: readonly BatchEntry[]) => void queue.add(made), [queue]);
+  const letGo = useCallback((id: string) => void queue.letGo(id), [queue]);
+  return useBatchHere(sent, { entries, queue: state, clock: serverNow, held, add, letGo });
+}
+
+function entriesOfQueue({ stored, waiting }: QueueState): readonly BatchEntry[] {
+  return [...stored.map(({ entry }) => entry), ...waiting];
 }
 
 let keep: ReturnType<typeof browserKeep> | undefined;
@@ -121,16 +92,4 @@ function listenForNews(batch: string, queue: EntryQueue): () => void {
     source?.close();
     window.removeEventListener("online", back);
   };
-}
-
-/** The server's time, told anew twice a second; the first one is the page's, so that both draw alike. */
-function useNow(first: string): string {
-  const [now, setNow] = useState(first);
-  useEffect(() => {
-    const tick = () => setNow(serverNow());
-    tick();
-    const timer = setInterval(tick, TICK_MILLISECONDS);
-    return () => clearInterval(timer);
-  }, []);
-  return now;
 }

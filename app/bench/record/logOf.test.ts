@@ -31,6 +31,8 @@ const sent: SentBatch = {
   entries: [],
   position: 0,
   earlier: null,
+  jars: [],
+  funnel: null,
   started: "",
   now: "",
 };
@@ -49,6 +51,8 @@ const one: readonly BatchEntry[] = [
   { id: "6c", at, kind: "dosed", step: "ph", agent: { name: "citric acid 20 %", line: null, kind: "acid", molarMass: 192.12, pKas: [], strengthPercent: 20 }, grams: 1.3 }, // prettier-ignore
   { id: "6d", at, kind: "thickness-read", step: "salt", viscosity: 41, unit: "s", said: "" },
   { id: "6e", at, kind: "salted", step: "salt", salt: { name: "brine 20 %", line: null, strengthPercent: 20 }, grams: 4.7 },
+  { id: "6f", at, kind: "drops-weighed", agent: "citric acid 20 %", drops: 20, grams: 0.94 },
+  { id: "6g", at, kind: "thickened", step: "late-thickener", line: "b", grams: 1.2, because: "a trial" },
   { id: "7", at, kind: "skipped", step: "rest", reason: "filled at once" },
   { id: "8", at, kind: "noted", step: null, text: "good foam" },
   { id: "9", at, kind: "photographed", step: null, photo: "p" },
@@ -77,6 +81,8 @@ describe("what happened, in words", () => {
       "1.30 g citric acid 20 % dosed",
       "Thickness 41.00 s",
       "4.70 g brine 20 % added",
+      "20 drops of citric acid 20 %: 0.94 g",
+      "1.20 g Cocamidopropyl betaine folded in; although asked: a trial",
       "Let it rest, covered: skipped, filled at once",
       "Note: good foam",
       "Photo",

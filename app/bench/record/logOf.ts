@@ -19,7 +19,7 @@ export function logOf(view: BatchView, entries: readonly BatchEntry[]): readonly
   return [...byId.values()].map((entry) => ({
     id: entry.id,
     at: entry.at,
-    what: entryWords(entry, view, byId),
+    what: entryWords(entry, view, byId) + (entry.because === undefined ? "" : `; although asked: ${entry.because}`),
     isBack: entry.kind !== "taken-back" && !standing.has(entry.id),
     isSimulated: "readOff" in entry && (entry.readOff?.startsWith("simulated") ?? false),
   }));
@@ -41,12 +41,16 @@ export function entryWords(
       return `${step(entry.step)}: ${written(entry.grams, view.decimals)} g${readOffWords(entry.readOff)}`;
     case "calibrated": {
       const [first, second] = entry.buffers;
-      return `Meter: ${first.bufferPh} read as ${first.readingPh}, ${second.bufferPh} as ${second.readingPh}. ${calibrationOf(first, second)?.text ?? ""}`;
+      return `Meter: ${first.bufferPh} read as ${first.readingPh}, ${second.bufferPh} as ${second.readingPh}${readOffWords(entry.readOff)}. ${calibrationOf(first, second)?.text ?? ""}`;
     }
     case "ph-read":
-      return `pH ${written(entry.ph, 2)}, ${phWords[entry.way]}${entry.sampleGrams > 0 ? `, ${written(entry.sampleGrams, 1)} g taken` : ""}${readOffWords(entry.readOff)}`;
+      return `pH ${written(entry.ph, 2)}, ${phWords[entry.way]}${entry.sampleGrams > 0 ? `, ${written(entry.sampleGrams, 1)} g taken` : ""}${entry.temperatureC === undefined ? "" : `, at ${entry.temperatureC} °C`}${readOffWords(entry.readOff)}`;
     case "thickness-read":
-      return `Thickness ${entry.said === "" ? `${written(entry.viscosity, 2)} ${entry.unit}` : entry.said}`;
+      return `Thickness ${written(entry.viscosity, 2)} ${entry.unit}${entry.said === "" ? "" : `, ${entry.said}`}${readOffWords(entry.readOff)}`;
+    case "drops-weighed":
+      return `${entry.drops} drops of ${entry.agent}: ${written(entry.grams, 2)} g${readOffWords(entry.readOff)}`;
+    case "thickened":
+      return `${written(entry.grams, 2)} g ${name(entry.line)} folded in${readOffWords(entry.readOff)}`;
     case "salted":
       return `${written(entry.grams, 2)} g ${entry.salt.name} added${readOffWords(entry.readOff)}`;
     case "dosed":

@@ -8,7 +8,7 @@ import classes from "./Step.module.css";
 
 /** What can be done beside the step: notes, photos, clocks, skipping, pausing, going back, closing early. */
 export function Asides({ step }: { readonly step: Step | null }) {
-  const { view, isGuarded } = useBench();
+  const { view, isGuarded, isRehearsal } = useBench();
   const { last } = view;
   return (
     <div className={classes.asides}>
@@ -24,7 +24,7 @@ export function Asides({ step }: { readonly step: Step | null }) {
           </Entry>
         )}
       </Aside>
-      <Aside name="Photo">{(close) => <PhotoForm step={step?.id ?? ""} onSent={close} />}</Aside>
+      {!isRehearsal && <Aside name="Photo">{(close) => <PhotoForm step={step?.id ?? ""} onSent={close} />}</Aside>}
       <Aside name="Clock">
         {(close) => (
           <Entry className={classes.aside} onEntered={close}>
@@ -84,7 +84,7 @@ export function Asides({ step }: { readonly step: Step | null }) {
           </button>
         </Entry>
       )}
-      {step !== null && <Aside name="Close early">{() => <CloseEarly />}</Aside>}
+      {step !== null && !isRehearsal && <Aside name="Close early">{() => <CloseEarly />}</Aside>}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { useState, type FormEvent, type ReactNode } from "react";
+import { useRef, useState, type FormEvent, type ReactNode } from "react";
 import { Form } from "react-router";
 import { typedBenchForm, type BenchForm } from "../batch/benchForm";
 import { useBench } from "./bench";
@@ -8,45 +8,65 @@ interface EntryProps {
   readonly hidden?: Readonly<Record<string, string>>;
   readonly className?: string | undefined;
   readonly onEntered?: () => void;
-  /** What to ask before it is entered, when it is likely a slip; null when there is nothing to ask. */
+  /** What to ask before it is entered, when it is likely a slip or against the advice; null when there is nothing to ask. */
   readonly ask?: (form: BenchForm) => string | null;
   readonly children: ReactNode;
 }
 
+/** What is mostly meant, for wet hands. */
+const usualReasons = ["read twice, it stands", "I want it so", "a trial"];
+
 /**
- * A form that makes an entry on this device at once, with an identifier of its own. Without scripts it is sent as it is,
- * under the identifier the server gave it.
+ * A form that makes an entry on this device at once, with an identifier of its own. What is asked about is entered with
+ * the reason the maker gives. Without scripts it is sent as it is, under the identifier the server gave it.
  */
 export function Entry({ hidden = {}, className, onEntered, ask, children }: EntryProps) {
   const { enter, newId, isGuarded } = useBench();
   const [asked, setAsked] = useState<string | null>(null);
+  const form = useRef<HTMLFormElement>(null);
+  const pressed = useRef<HTMLElement | null>(null);
+  const because = useRef<HTMLInputElement>(null);
   const onSubmit = (event: FormEvent<HTMLFormElement>): void => {
     event.preventDefault();
     if (isGuarded) return;
     const { submitter } = event.nativeEvent as SubmitEvent;
-    const form = event.currentTarget;
-    const typed = typedBenchForm(new FormData(form, submitter));
+    pressed.current = submitter;
+    const typed = typedBenchForm(new FormData(event.currentTarget, submitter));
     const question = ask?.(typed) ?? null;
-    if (question !== null && question !== asked) {
+    if (question !== null && (question !== asked || typed.because === "")) {
       setAsked(question);
+      because.current?.focus();
       return;
     }
     setAsked(null);
-    if (!enter({ ...typed, id: crypto.randomUUID() })) return;
-    form.reset();
+    if (!enter({ ...typed, because: question === null ? "" : typed.because, id: crypto.randomUUID() })) return;
+    event.currentTarget.reset();
     onEntered?.();
   };
+  const answer = (reason: string): void => {
+    if (because.current === null) return;
+    because.current.value = reason;
+    form.current?.requestSubmit(pressed.current);
+  };
   return (
-    <Form method="post" className={className} onSubmit={onSubmit}>
+    <Form ref={form} method="post" className={className} onSubmit={onSubmit}>
       <input type="hidden" name="id" value={newId} />
       {Object.entries(hidden).map(([name, value]) => (
         <input key={name} type="hidden" name={name} value={value} />
       ))}
       {children}
       {asked !== null && (
-        <p role="alert" className={classes.asked}>
-          {asked} Press the same button again if it does.
-        </p>
+        <div role="alert" className={classes.asked}>
+          <p>{asked} If so, say why; it stands in the record.</p>
+          {usualReasons.map((reason) => (
+            <button key={reason} type="button" data-big disabled={isGuarded} onClick={() => answer(reason)}>
+              {reason}
+            </button>
+          ))}
+          <label>
+            or because <input ref={because} name="because" maxLength={200} autoComplete="off" />
+          </label>
+        </div>
       )}
     </Form>
   );

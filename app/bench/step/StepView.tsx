@@ -10,6 +10,7 @@ import { NotYet } from "./NotYet";
 import { periodWords } from "./periodWords";
 import classes from "./Step.module.css";
 import { TunePh } from "./tuning/TunePh";
+import { TunePolymer } from "./tuning/TunePolymer";
 import { TuneThickness } from "./tuning/TuneThickness";
 import { WeighLine } from "./WeighLine";
 
@@ -50,6 +51,8 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
         <TunePh step={step} key={step.id} />
       ) : step.tunes === "thickness" ? (
         <TuneThickness step={step} key={step.id} />
+      ) : step.tunes === "polymer" ? (
+        <TunePolymer step={step} key={step.id} />
       ) : off !== undefined ? (
         <Deviation line={off} step={step} />
       ) : due !== undefined ? (

@@ -3,11 +3,12 @@ import { written } from "@tensidrum/core/quantities";
 import { useEffect, useRef, useState, type KeyboardEvent } from "react";
 import { FillBar } from "../../pictures/FillBar/FillBar";
 import { gramsOfWeight } from "../batch/benchForm";
-import { SimulatedLink } from "../instruments/simulatedLink";
+import { SimulatedScaleLink } from "../instruments/simulatedLinks";
+import { useInstrument } from "../instruments/useInstruments";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import { Entry } from "./Entry";
-import { PlayScale } from "./PlayScale";
+import { PlayScale } from "./instruments/PlayScale";
 import classes from "./Step.module.css";
 
 interface WeighingProps {
@@ -44,18 +45,18 @@ export function Weighing({
   isGross = false,
   pours = 0,
 }: WeighingProps) {
-  const { scale, answered } = useBench();
-  const { link, shows, isQuiet } = scale;
+  const { instruments, answered } = useBench();
+  const { link, shows, isQuiet, gone } = useInstrument(instruments.scale);
   const input = useRef<HTMLInputElement>(null);
   const typedBefore = answered?.form[intent === "weigh" ? "line" : "step"] === id ? answered.form.grams : "";
   const [typed, setTyped] = useState(typedBefore);
   const step = scaleKind?.readabilityGrams ?? 10 ** -decimals;
   const [taredFor, setTaredFor] = useState<string | null>(null);
-  const usesScale = link !== null && !isQuiet;
-  const reading = usesScale && shows?.kind === "reading" ? shows.reading : null;
-  const isAtZero = reading !== null && reading.isStable !== false && Math.abs(reading.grams) <= 2 * step;
+  const usesScale = link !== null && !isQuiet && gone === null;
+  const reading = usesScale && shows?.kind === "reading" ? shows : null;
+  const isAtZero = reading !== null && reading.isStable !== false && Math.abs(reading.value) <= 2 * step;
   useEffect(() => {
-    if (link instanceof SimulatedLink) link.putOn(scaleKind ?? { readabilityGrams: step, capacityGrams: 3_000 }, loadGrams);
+    if (link instanceof SimulatedScaleLink) link.putOn(scaleKind ?? { readabilityGrams: step, capacityGrams: 3_000 }, loadGrams);
     // A new beaker is put on when something else is weighed, not when its content changes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [link, id]);
@@ -64,11 +65,11 @@ export function Weighing({
   }, [isAtZero, id]);
   const mustTare = usesScale && !isGross && taredFor !== id;
   const read = gramsOfWeight(typed);
-  const grams = usesScale ? (reading?.grams ?? null) : "value" in read ? read.value : null;
+  const grams = usesScale ? (reading?.value ?? null) : "value" in read ? read.value : null;
   const state = grams === null || target === null ? null : grams > target.high ? "over" : grams >= target.low ? "inside" : "under";
   const mayTake = usesScale ? grams !== null && grams > 0 && reading?.isStable !== false && !mustTare : true;
   const tare = () => {
-    link?.tare();
+    link?.tare?.();
     setTaredFor(id);
   };
   const nudge = (by: number) => {
@@ -141,7 +142,9 @@ export function Weighing({
           </p>
         </div>
       </div>
-      {isQuiet && link !== null && <p className={classes.problem}>The scale has gone quiet. Type the weight.</p>}
+      {link !== null && (isQuiet || gone !== null) && (
+        <p className={classes.problem}>{gone ?? "The scale has gone quiet."} Plug it in and connect it again, or type the weight.</p>
+      )}
       {target !== null && (
         <FillBar
           grams={mustTare ? 0 : (grams ?? 0)}
@@ -183,7 +186,7 @@ export function Weighing({
           {!usesScale && state !== null && state !== "inside" ? "Accept anyway" : "Take the weight"}
         </BigButton>
       </div>
-      {link instanceof SimulatedLink && <PlayScale link={link} target={target?.grams ?? pours} isTared={!mustTare} step={step} />}
+      {link instanceof SimulatedScaleLink && <PlayScale link={link} target={target?.grams ?? pours} isTared={!mustTare} step={step} />}
     </Entry>
   );
 }

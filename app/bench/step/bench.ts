@@ -1,11 +1,13 @@
 import { createContext, useContext } from "react";
 import type { BenchForm } from "../batch/benchForm";
-import type { BatchHere } from "../queue/useBatch";
-import type { ScaleHere } from "../instruments/useScale";
+import type { Instruments } from "../instruments/useInstruments";
+import type { BatchHere } from "../queue/useBatchHere";
 
 /** What every part of the page of a batch needs. */
 export interface Bench extends Omit<BatchHere, "enter"> {
-  readonly scale: ScaleHere;
+  readonly instruments: Instruments;
+  /** Nothing of it is stored: a dry run. */
+  readonly isRehearsal: boolean;
   /** For a page without scripts: the identifier of its next entry. */
   readonly newId: string;
   /** What was wrong with the last form, and that form. */

@@ -1,52 +1,83 @@
 import { written } from "@tensidrum/core/quantities";
-import { SALT_HILL, saltHillGeometry, type SaltHillAsk } from "./geometry";
+import { useId } from "react";
 import { Axes } from "../Stair/Axes";
-import classes from "../Stair/Stair.module.css";
+import stair from "../Stair/Stair.module.css";
+import { SALT_HILL, saltHillGeometry, type SaltHillAsk } from "./geometry";
+import classes from "./SaltHill.module.css";
 
 interface SaltHillProps extends SaltHillAsk {
   readonly unit: string;
 }
 
-/** The way of a batch up its salt hill: whole salt to the right, thickness by decades, what is wanted as a line. */
+/** Whole salt to the right, thickness by decades: jars as rings, the batch as a stair, the safe part, and the cliff. */
 export function SaltHill({ unit, ...ask }: SaltHillProps) {
-  const { points, path, targetY, expected, xTicks, yTicks } = saltHillGeometry(ask);
-  const { width, height, left, right } = SALT_HILL;
-  const last = ask.readings.at(-1);
-  const told =
-    last === undefined
-      ? "Nothing read yet."
-      : `${points.length} readings, the last ${written(last.viscosity, 2)} ${unit} at ${written(last.saltPercent, 2)} % salt.`;
-  const hoped =
-    ask.expected === null
-      ? ""
-      : ` Expected after the next addition: ${written(ask.expected.viscosity, 2)}, most likely ${written(ask.expected.low, 2)} to ${written(ask.expected.high, 2)}.`;
+  const { points, jars, path, targetY, expected, hill, xTicks, yTicks } = saltHillGeometry(ask);
+  const { width, height, left, right, top, bottom } = SALT_HILL;
+  const hatch = useId();
   return (
-    <svg
-      className={classes.stair}
-      viewBox={`0 0 ${width} ${height}`}
-      role="img"
-      aria-label={`${told} Wanted are ${written(ask.target, 2)} ${unit}.${hoped}`}
-    >
+    <svg className={stair.stair} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={told(unit, ask)}>
+      {hill !== null && (
+        <>
+          <defs>
+            <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <line className={classes.hatch} x1="0" y1="0" x2="0" y2="7" />
+            </pattern>
+          </defs>
+          <path className={classes.safe} d={hill.safe} />
+          <path d={hill.beyond} fill={`url(#${hatch})`} />
+          <path className={classes.band} d={hill.band} />
+        </>
+      )}
       <Axes frame={SALT_HILL} xTicks={xTicks} yTicks={yTicks} name="whole salt, %, hidden included" />
-      <line className={classes.hoped} x1={left} x2={width - right} y1={targetY} y2={targetY} />
-      <text className={classes.bandName} x={left + 8} y={targetY - 6}>
+      {hill !== null && (
+        <>
+          <path className={classes.curve} d={hill.curve} />
+          <line className={classes.cliff} x1={hill.cliffX} x2={hill.cliffX} y1={top} y2={height - bottom} />
+          <text className={classes.cliffName} x={hill.cliffX + 6} y={height - bottom - 8}>
+            no further than {written(ask.hill?.safeMaxPercent ?? 0, 2)} %
+          </text>
+        </>
+      )}
+      <line className={stair.hoped} x1={left} x2={width - right} y1={targetY} y2={targetY} />
+      <text className={stair.bandName} x={left + 8} y={targetY - 6}>
         wanted {written(ask.target, 2)} {unit}
       </text>
-      <path className={classes.steps} d={path} />
+      {jars.map(({ x, y }, at) => (
+        <circle key={at} className={classes.jar} cx={x} cy={y} r={4.5} />
+      ))}
+      <path className={stair.steps} d={path} />
       {expected !== null && (
         <g>
-          <line className={classes.range} x1={expected.x} x2={expected.x} y1={expected.high} y2={expected.low} />
-          <circle className={classes.ring} cx={expected.x} cy={expected.y} r={6} />
+          <line className={stair.range} x1={expected.x} x2={expected.x} y1={expected.high} y2={expected.low} />
+          <circle className={stair.ring} cx={expected.x} cy={expected.y} r={6} />
         </g>
       )}
       {points.map(({ x, y, viscosity }, at) => (
         <g key={at}>
-          <circle className={classes.dot} cx={x} cy={y} r={4.5} />
-          <text className={classes.reading} x={x + 8} y={y + 18}>
+          <circle className={stair.dot} cx={x} cy={y} r={4.5} />
+          <text className={stair.reading} x={x + 8} y={y + 18}>
             {written(viscosity, 2)}
           </text>
         </g>
       ))}
     </svg>
   );
+}
+
+function told(unit: string, { readings, jars = [], hill = null, target, expected }: SaltHillAsk): string {
+  const last = readings.at(-1);
+  const sentences = [
+    last === undefined
+      ? "Nothing read in this batch yet."
+      : `${readings.length} readings, the last ${written(last.viscosity, 2)} ${unit} at ${written(last.saltPercent, 2)} % salt.`,
+    `Wanted are ${written(target, 2)} ${unit}.`,
+    jars.length === 0 ? "" : `${jars.length} jars of the same base.`,
+    hill === null
+      ? ""
+      : `The hill is thickest at ${written(hill.peakSaltPercent, 2)} %, ${written(hill.peakViscosity, 2)} ${unit}; go no further than ${written(hill.safeMaxPercent, 2)} %.`,
+    expected === null
+      ? ""
+      : `Expected after the next addition: ${written(expected.viscosity, 2)}, most likely ${written(expected.low, 2)} to ${written(expected.high, 2)}.`,
+  ];
+  return sentences.filter((one) => one !== "").join(" ");
 }

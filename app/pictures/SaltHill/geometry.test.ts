@@ -1,3 +1,4 @@
+import { drawnHill } from "@tensidrum/core/thickness";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { SALT_HILL, saltHillGeometry } from "./geometry";
@@ -34,5 +35,37 @@ describe("thickness over salt", () => {
         }
       }),
     );
+  });
+});
+
+describe("the hill under the dots", () => {
+  const hill = drawnHill({ peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 1.6 }, { from: 0.8, to: 3.2 });
+  const jars = [
+    { saltPercent: 0.8, viscosity: 0.12 },
+    { saltPercent: 2.4, viscosity: 4 },
+    { saltPercent: 3.2, viscosity: 0.5 },
+  ];
+  const drawn = saltHillGeometry({ readings: [], jars, hill, target: 2.5, expected: null });
+
+  it("the safe part ends at the cliff, left of the peak, and the rest is beyond", () => {
+    expect(drawn.hill?.cliffX).toBeLessThan(drawn.hill?.peak.x ?? 0);
+    const ends = (path: string) => [...path.matchAll(/[ML]([\d.]+) /g)].map(([, x]) => Number(x));
+    expect(Math.max(...ends(drawn.hill?.safe ?? ""))).toBeLessThanOrEqual(drawn.hill?.cliffX ?? 0);
+    expect(Math.min(...ends(drawn.hill?.beyond ?? ""))).toBeGreaterThanOrEqual(drawn.hill?.cliffX ?? 0);
+  });
+
+  it("jars lie on it, and a known hill has no band", () => {
+    expect(drawn.jars).toHaveLength(3);
+    expect(drawn.jars[1]?.x).toBe(drawn.hill?.peak.x);
+    expect(Math.abs((drawn.jars[1]?.y ?? 0) - (drawn.hill?.peak.y ?? 0))).toBeLessThan(1);
+    expect(drawn.hill?.band).toBe("");
+  });
+
+  it("the band of a fit goes out above and comes back below", () => {
+    const fitted = { ...hill, points: hill.points.map((one) => ({ ...one, low: one.viscosity * 0.8, high: one.viscosity * 1.25 })) };
+    const band = saltHillGeometry({ readings: [], jars, hill: fitted, target: 2.5, expected: null }).hill?.band ?? "";
+    expect(band.startsWith("M")).toBe(true);
+    expect(band.endsWith("Z")).toBe(true);
+    expect(band.match(/[ML]/g)).toHaveLength(2 * hill.points.length);
   });
 });

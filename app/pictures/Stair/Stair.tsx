@@ -9,7 +9,7 @@ interface StairProps extends StairAsk {
 
 /** A titration as a stair: each tread a dose, each drop the reading after it; the corridor as a band, what is expected dashed. */
 export function Stair({ agent, ...ask }: StairProps) {
-  const { path, points, curve, band, expected, xTicks, yTicks } = stairGeometry(ask);
+  const { path, points, curve, truth, band, expected, xTicks, yTicks } = stairGeometry(ask);
   const { width, height, left, right } = STAIR;
   const last = ask.readings.at(-1);
   const told =
@@ -25,7 +25,7 @@ export function Stair({ agent, ...ask }: StairProps) {
       className={classes.stair}
       viewBox={`0 0 ${width} ${height}`}
       role="img"
-      aria-label={`${told} It belongs between ${ask.band.low} and ${ask.band.high}.${hoped}`}
+      aria-label={`${told} It belongs between ${ask.band.low} and ${ask.band.high}.${hoped}${truth === "" ? "" : " The true curve is drawn under the readings."}`}
     >
       <rect className={classes.band} x={left} y={band.top} width={width - left - right} height={Math.max(1, band.bottom - band.top)} />
       <text className={classes.bandName} x={left + 8} y={band.top + 15}>
@@ -33,6 +33,7 @@ export function Stair({ agent, ...ask }: StairProps) {
       </text>
       <Axes frame={STAIR} xTicks={xTicks} yTicks={yTicks} name={`grams of ${agent}, running total`} />
       {curve !== "" && <path className={classes.curve} d={curve} />}
+      {truth !== "" && <path className={classes.truth} d={truth} />}
       <path className={classes.steps} d={path} />
       {expected !== null && (
         <g>

@@ -10,6 +10,7 @@ export interface StairDrawn {
   readonly path: string;
   readonly points: readonly { readonly x: number; readonly y: number; readonly ph: number }[];
   readonly curve: string;
+  readonly truth: string;
   readonly band: { readonly top: number; readonly bottom: number };
   readonly expected: { readonly x: number; readonly y: number; readonly low: number; readonly high: number; readonly path: string } | null;
   readonly xTicks: readonly { readonly value: number; readonly x: number }[];
@@ -19,6 +20,8 @@ export interface StairDrawn {
 export interface StairAsk {
   readonly readings: readonly StairPoint[];
   readonly curve: readonly StairPoint[];
+  /** What the batch is known to do; only of one whose truth is known. */
+  readonly truth?: readonly StairPoint[];
   readonly band: { readonly low: number; readonly high: number };
   /** After the advised dose; null for none. */
   readonly expected: (StairPoint & { readonly low: number; readonly high: number }) | null;
@@ -28,21 +31,30 @@ const LEAST_GRAMS = 0.5;
 const AROUND_PH = 0.35;
 
 /** A titration as a stair: running grams to the right, pH upwards. Everything that is told lies inside the picture. */
-export function stairGeometry({ readings, curve, band, expected }: StairAsk): StairDrawn {
+export function stairGeometry({ readings, curve, truth = [], band, expected }: StairAsk): StairDrawn {
   const grams = [...readings.map((one) => one.grams), expected?.grams ?? 0];
-  const most = Math.max(LEAST_GRAMS, ...grams) * 1.12;
-  const phs = [...readings.map(({ ph }) => ph), band.low, band.high, ...(expected === null ? [] : [expected.low, expected.high])];
+  const most = Math.max(LEAST_GRAMS, ...grams, ...truth.map((one) => one.grams)) * 1.12;
+  const phs = [
+    ...readings.map(({ ph }) => ph),
+    ...truth.map(({ ph }) => ph),
+    band.low,
+    band.high,
+    ...(expected === null ? [] : [expected.low, expected.high]),
+  ];
   const [low, high] = [Math.min(...phs) - AROUND_PH, Math.max(...phs) + AROUND_PH];
   const inner = { width: STAIR.width - STAIR.left - STAIR.right, height: STAIR.height - STAIR.top - STAIR.bottom };
   const x = (value: number): number => round(STAIR.left + (inner.width * Math.min(most, Math.max(0, value))) / most);
   const y = (ph: number): number => round(STAIR.top + (inner.height * (high - Math.min(high, Math.max(low, ph)))) / (high - low));
   const points = readings.map((one) => ({ x: x(one.grams), y: y(one.ph), ph: one.ph }));
   const path = points.map((point, at) => (at === 0 ? `M${point.x} ${point.y}` : `H${point.x}V${point.y}`)).join("");
+  const line = (along: readonly StairPoint[]): string =>
+    along.map((one, at) => `${at === 0 ? "M" : "L"}${x(one.grams)} ${y(one.ph)}`).join("");
   const last = points.at(-1);
   return {
     path,
     points,
-    curve: curve.map((one, at) => `${at === 0 ? "M" : "L"}${x(one.grams)} ${y(one.ph)}`).join(""),
+    curve: line(curve),
+    truth: line(truth),
     band: { top: y(band.high), bottom: y(band.low) },
     expected:
       expected === null || last === undefined

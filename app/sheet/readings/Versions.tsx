@@ -58,6 +58,9 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
         <button type="submit" name="intent" value="branch" className={classes.quiet} data-act="Branch a trial">
           Branch a trial off v{shown}
         </button>
+        <Link to={`/bench/rehearsal/${formulaId}/${shown}`} data-act="Rehearse this version with stand-ins">
+          Dry run
+        </Link>
         {state === "set" && (
           <Link to={`/bench/begin/${formulaId}/${shown}`} data-act="Make a batch of this version" data-key="m">
             Make a batch

@@ -3,7 +3,7 @@ import type { MaterialsBySlug } from "@tensidrum/core/library";
 import type { Database } from "../../../db/client.server";
 import { listScales } from "../../../db/scales/queries.server";
 import { formulaOfSheet } from "../draftContent";
-import { withParts } from "../materials.server";
+import { withParts } from "../../../db/materials/withParts.server";
 import { typedVersion, type SheetAddress } from "../openSheet.server";
 import { readTyped } from "../typed/readTyped";
 

@@ -29,6 +29,8 @@ const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
   dosed: ["step", "agent", "grams"],
   "thickness-read": ["step", "viscosity", "unit", "said"],
   salted: ["step", "salt", "grams"],
+  "drops-weighed": ["agent", "drops", "grams"],
+  thickened: ["step", "line", "grams"],
   accepted: ["line"],
   corrected: ["line"],
   done: ["step"],
@@ -47,7 +49,11 @@ const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
 const MAY: Partial<Readonly<Record<BatchEntry["kind"], readonly string[]>>> = {
   weighed: ["readOff"],
   measured: ["readOff"],
-  "ph-read": ["readOff"],
+  "ph-read": ["readOff", "temperatureC"],
+  "thickness-read": ["readOff"],
+  calibrated: ["readOff"],
+  "drops-weighed": ["readOff"],
+  thickened: ["readOff"],
   dosed: ["readOff"],
   salted: ["readOff"],
   noted: ["step"],
@@ -97,7 +103,7 @@ function entryFaults(entries: readonly BatchEntry[], lines: ReadonlySet<string> 
       .map((field) => fault(`${path}.${field}`, `"${entry.kind}" needs it`));
     if (seen.has(entry.id)) faults.push(fault(`${path}.id`, `"${entry.id}" stands twice`));
     seen.add(entry.id);
-    const known = new Set(["id", "at", "kind", ...NEEDS[entry.kind], ...(MAY[entry.kind] ?? [])]);
+    const known = new Set(["id", "at", "kind", "because", ...NEEDS[entry.kind], ...(MAY[entry.kind] ?? [])]);
     faults.push(
       ...Object.keys(told).flatMap((field) => (known.has(field) ? [] : [fault(`${path}.${field}`, `"${entry.kind}" has no such field`)])),
     );

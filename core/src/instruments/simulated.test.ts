@@ -88,9 +88,9 @@ describe("the simulated pH meter", () => {
     expect(meterLines(drifted(meter, 4.8), 6_500, 0)[0]).toBe("S 4.80 pH");
   });
 
-  it("in the air it sends nothing a reading could be", () => {
+  it("in the air it is out of range", () => {
     const [line] = meterLines(dipped(off, null, 0), 10_000, 0);
-    expect(readInstrumentLine(line ?? "").kind).toBe("noise");
+    expect(readInstrumentLine(line ?? "").kind).toBe("overload");
     expect(drifted(off, 3)).toBe(off);
   });
 });

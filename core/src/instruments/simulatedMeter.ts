@@ -65,12 +65,12 @@ export function shownPh(meter: Pick<SimulatedMeter, "offsetPh" | "slopePercent" 
 }
 
 /**
- * The lines it sends at a moment: the pH with its mark, then the temperature. In the air it shows no more than noise.
+ * The lines it sends at a moment: the pH with its mark, then the temperature. In the air it is out of range.
  * @param tremble -1 to 1, drawn by the caller
  */
 export function meterLines(meter: SimulatedMeter, now: number, tremble: number): readonly string[] {
   const temperature = `${meter.temperatureC.toFixed(1)} C`;
-  if (meter.truePh === null) return ["-- pH", temperature];
+  if (meter.truePh === null) return ["OL", temperature];
   const stands = hasSettled(PACE, now - meter.changedAt);
   const shown = shownPh(meter, feltPh(meter, now)) + tremble * (stands ? SCATTER : UNSETTLED);
   if (shown < 0 || shown > 14) return ["OL", temperature];

@@ -141,6 +141,7 @@ function thicknessPart(plan: Planner): void {
       lines: late,
       wait: { from: 10 * HOUR, until: 16 * HOUR },
       check: "Judge next morning.",
+      tunes: "polymer",
     });
   }
   if (salts.length > 0) {

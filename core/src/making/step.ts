@@ -46,7 +46,7 @@ export interface Step {
   /** What is put on the scale beside its lines: beaker, stirrer and content before or after heating, or a part of the base. */
   readonly measures?: "before-heating" | "after-heating" | "part";
   /** What is brought where it belongs by reading and dosing; its lines are dosed, not weighed in at once. */
-  readonly tunes?: "ph" | "thickness";
+  readonly tunes?: "ph" | "thickness" | "polymer";
 }
 
 export interface StepList {

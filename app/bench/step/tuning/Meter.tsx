@@ -1,16 +1,30 @@
 import { calibrationOf } from "@tensidrum/core/acidity";
+import { useState } from "react";
+import { SimulatedMeterLink } from "../../instruments/simulatedLinks";
+import { useInstrument } from "../../instruments/useInstruments";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { ClockTime } from "../ClockTime";
 import { Entry } from "../Entry";
+import { PlayMeter } from "../instruments/PlayMeter";
 import step from "../Step.module.css";
 import classes from "./Tuning.module.css";
 
+const wells = [
+  { buffer: "4", which: "first buffer" },
+  { buffer: "7", which: "second buffer" },
+] as const;
+
 /** The meter in two buffers: how steep it is, how far off, and whether it may be trusted. */
 export function Meter() {
-  const { view } = useBench();
-  const last = view.standing.findLast((entry) => entry.kind === "calibrated");
-  const calibration = last?.kind === "calibrated" ? calibrationOf(last.buffers[0], last.buffers[1]) : null;
+  const { view, instruments } = useBench();
+  const meter = useInstrument(instruments.meter);
+  const [shown, setShown] = useState<Readonly<Record<string, string>>>({});
+  const calibrations = view.standing.flatMap((entry) => (entry.kind === "calibrated" ? [entry] : []));
+  const last = calibrations.at(-1);
+  const calibration = last === undefined ? null : calibrationOf(last.buffers[0], last.buffers[1]);
+  const stands = meter.shows?.kind === "reading" && meter.shows.isStable !== false ? meter.shows.value : null;
+  const isLinked = meter.link !== null && !meter.isQuiet && meter.gone === null;
   return (
     <details className={step.sums}>
       <summary>
@@ -21,25 +35,57 @@ export function Meter() {
           </>
         )}
       </summary>
-      <Entry className={classes.meter}>
-        {[
-          ["4", "first buffer"],
-          ["7", "second buffer"],
-        ].map(([buffer, which]) => (
+      <Entry
+        className={classes.meter}
+        hidden={isLinked ? { readOff: meter.link?.isSimulated === true ? "simulated meter" : "meter" } : {}}
+        onEntered={() => setShown({})}
+      >
+        {isLinked && meter.link instanceof SimulatedMeterLink && <PlayMeter link={meter.link} />}
+        {wells.map(({ buffer, which }) => (
           <span key={which}>
             <label>
               {which} <input name="buffer" inputMode="decimal" autoComplete="off" size={5} defaultValue={buffer} />
             </label>
             <label>
               {" "}
-              shows <input name="shown" inputMode="decimal" autoComplete="off" size={5} aria-label={`${which} shows`} />
+              shows{" "}
+              <input
+                name="shown"
+                inputMode="decimal"
+                autoComplete="off"
+                size={5}
+                aria-label={`${which} shows`}
+                value={shown[which] ?? ""}
+                onChange={(event) => setShown({ ...shown, [which]: event.currentTarget.value })}
+              />
             </label>
+            {isLinked && (
+              <button
+                type="button"
+                data-big
+                disabled={stands === null}
+                className={classes.take}
+                aria-label={`Take what the meter shows for the ${which}`}
+                onClick={() => setShown({ ...shown, [which]: String(stands) })}
+              >
+                {stands === null ? "settling" : `take ${stands.toFixed(2)}`}
+              </button>
+            )}
           </span>
         ))}
         <BigButton intent="calibrate" act="Keep the calibration">
           Keep it
         </BigButton>
       </Entry>
+      {calibrations.length > 1 && (
+        <ol className={classes.log} reversed>
+          {calibrations.toReversed().map(({ id, at, buffers }) => (
+            <li key={id}>
+              <ClockTime at={at} />: {calibrationOf(buffers[0], buffers[1])?.text}
+            </li>
+          ))}
+        </ol>
+      )}
     </details>
   );
 }

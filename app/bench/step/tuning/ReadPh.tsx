@@ -1,9 +1,13 @@
 import { questionOf, type PhTuning, type Step } from "@tensidrum/core/making";
 import { readNumber } from "@tensidrum/core/quantities";
 import { useState } from "react";
+import { SimulatedMeterLink } from "../../instruments/simulatedLinks";
+import { useInstrument } from "../../instruments/useInstruments";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
+import { LiveReading } from "../instruments/LiveReading";
+import { PlayMeter } from "../instruments/PlayMeter";
 import step from "../Step.module.css";
 import classes from "./Tuning.module.css";
 
@@ -17,16 +21,23 @@ interface ReadPhProps {
 
 const samples = { dilution: "2", neat: "0", strip: "0.2" } as const;
 
-/** A reading of the pH: how it was read, and what it took out of the batch. */
+/** A reading of the pH: off the meter or typed, how it was read, and what it took out of the batch. */
 export function ReadPh({ due, tuning, isFirst, isAgain = false }: ReadPhProps) {
-  const { view, answered } = useBench();
+  const { view, answered, instruments } = useBench();
   const [way, setWay] = useState<keyof typeof samples>(tuning.rows.at(-1)?.way ?? "dilution");
+  const meter = useInstrument(instruments.meter);
+  const isOffMeter = meter.link !== null && !meter.isQuiet && meter.gone === null && way !== "strip";
+  const shown = meter.shows?.kind === "reading" && meter.shows.isStable !== false ? meter.shows.value : null;
   const dose = view.standing.findLast((entry) => entry.kind === "dosed");
-  const ask = (form: { readonly ph: string }): string | null => {
+  const ask = (form: { readonly ph: string; readonly temperature: string }): string | null => {
     const ph = readNumber(form.ph);
     if (!ph.ok) return null;
+    const temperature = readNumber(form.temperature);
     const dosedKind = tuning.isDosedSince && dose?.kind === "dosed" ? dose.agent.kind : null;
-    return questionOf({ kind: "ph-read", ph: ph.value }, { last: tuning.rows.at(-1)?.ph ?? null, dosedKind, advisedGrams: null });
+    return questionOf(
+      { kind: "ph-read", ph: ph.value, ...(temperature.ok ? { temperatureC: temperature.value } : {}) },
+      { last: tuning.rows.at(-1)?.ph ?? null, dosedKind, advisedGrams: null },
+    );
   };
   return (
     <Entry hidden={{ step: due.id }} className={isAgain ? classes.again : classes.read} ask={ask}>
@@ -36,17 +47,32 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false }: ReadPhProps) {
           {way === "dilution" && "2 g of the batch into 18 g of distilled water, 20 to 25 °C."}
         </p>
       )}
-      <label className={isAgain ? undefined : classes.big}>
-        pH{" "}
-        <input
-          name="ph"
-          inputMode="decimal"
-          autoComplete="off"
-          aria-label={isAgain ? "pH, read again" : "pH"}
-          defaultValue={answered?.form.intent === "read-ph" ? answered.form.ph : ""}
-          autoFocus={!isAgain}
-        />
-      </label>
+      {isOffMeter ? (
+        <>
+          <LiveReading state={meter} name="pH" decimals={2} beside="pH" />
+          <input type="hidden" name="ph" value={shown ?? ""} />
+          <input type="hidden" name="temperature" value={meter.temperatureC ?? ""} />
+          <input type="hidden" name="readOff" value={meter.link?.isSimulated === true ? "simulated meter" : "meter"} />
+        </>
+      ) : (
+        <>
+          <label className={isAgain ? undefined : classes.big}>
+            pH{" "}
+            <input
+              name="ph"
+              inputMode="decimal"
+              autoComplete="off"
+              aria-label={isAgain ? "pH, read again" : "pH"}
+              defaultValue={answered?.form.intent === "read-ph" ? answered.form.ph : ""}
+              autoFocus={!isAgain}
+            />
+          </label>
+          <label>
+            sample at{" "}
+            <input name="temperature" inputMode="decimal" autoComplete="off" size={4} aria-label="Temperature of the sample, °C" /> °C
+          </label>
+        </>
+      )}
       <label>
         read{" "}
         <select
@@ -57,7 +83,7 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false }: ReadPhProps) {
         >
           <option value="dilution">in a 10 % dilution</option>
           <option value="neat">neat</option>
-          <option value="strip">by a strip</option>
+          <option value="strip">by a strip, ± 0.5</option>
         </select>
       </label>
       <label>
@@ -65,12 +91,14 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false }: ReadPhProps) {
       </label>
       <BigButton
         isMain={!isAgain}
+        isOff={isOffMeter && shown === null}
         intent="read-ph"
         act={isAgain ? "Take another reading" : "Take the reading"}
         actKey={isAgain ? "r" : undefined}
       >
         {isAgain ? "Read again" : "Take the reading"}
       </BigButton>
+      {isOffMeter && meter.link instanceof SimulatedMeterLink && <PlayMeter link={meter.link} />}
     </Entry>
   );
 }

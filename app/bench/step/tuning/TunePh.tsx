@@ -17,6 +17,8 @@ import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
 import step from "../Step.module.css";
+import { Portion } from "../instruments/Portion";
+import { Drops } from "./Drops";
 import { Meter } from "./Meter";
 import { ReadPh } from "./ReadPh";
 import { Readings } from "./Readings";
@@ -26,7 +28,7 @@ import { usePhAdvice } from "./useAdvice";
 /** The pH of the batch, brought where it belongs by reading, dosing a little, waiting, and reading again. */
 export function TunePh({ step: due }: { readonly step: Step }) {
   const { view, plan, earlier } = useBench();
-  const agents = useMemo(() => agentsOf(plan), [plan]);
+  const agents = useMemo(() => agentsOf(plan, view.standing), [plan, view.standing]);
   const [chosen, setChosen] = useState<{ readonly acid: string; readonly base: string }>({ acid: "", base: "" });
   const acid = agentNamed(agents, "acid", chosen.acid);
   const base = agentNamed(agents, "base", chosen.base);
@@ -44,6 +46,8 @@ export function TunePh({ step: due }: { readonly step: Step }) {
     () => (earlier === null ? null : phTuning(sizedPlan(plan, earlier.batchGrams), { standing: earlier.entries }, { agent, counterAgent })),
     [plan, earlier, agent, counterAgent],
   );
+  // Of a batch of another size, so much of it as falls to this one.
+  const earlierGrams = earlier === null ? 0 : ((before?.rows.at(-1)?.totalGrams ?? 0) * plan.formula.batchGrams) / earlier.batchGrams;
   const advice = usePhAdvice(tuning.isDosedSince ? null : tuning.titration, before?.titration == null ? [] : [before.titration]);
   const curve = tuning.titration === null || advice === null ? [] : curveInGrams(tuning.titration, advice.bufferCurve, tuning.leftGrams);
   const last = tuning.rows.at(-1);
@@ -56,6 +60,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
         </strong>
         {last !== undefined && <span>{written(last.ph, 2)} now</span>}
         <span>left in the beaker {written(tuning.leftGrams, 1)} g</span>
+        {last !== undefined && <span>{againstPlanWords(last.totalGrams, plannedGrams(plan, agent), earlierGrams, agent)}</span>}
         {tuning.samplesGrams > 0 && <span>samples taken {written(tuning.samplesGrams, 1)} g</span>}
       </p>
       {corridor.isEmpty && <p className={step.problem}>No pH suits everyone in this formula; the Sheet says who excludes whom.</p>}
@@ -126,8 +131,23 @@ export function TunePh({ step: due }: { readonly step: Step }) {
         </BigButton>
       </Entry>
       <Meter />
+      <Drops agent={agent} />
     </>
   );
+}
+
+/** What the formula plans of a solution, g; null where it is not in it. */
+function plannedGrams({ targets }: BatchPlan, { line }: BenchAgent): number | null {
+  return line === null ? null : (targets.get(line) ?? null);
+}
+
+/** The dose so far against what the formula plans and what the last batch of the version took. */
+function againstPlanWords(soFar: number, planned: number | null, earlier: number, agent: BenchAgent): string {
+  const of = [
+    planned === null ? "" : `of ${written(planned, 2)} planned`,
+    earlier > 0 ? `the last batch took as much as ${written(earlier, 2)}` : "",
+  ];
+  return `${written(soFar, 2)} g of ${agent.name} so far${of.some((one) => one !== "") ? `, ${of.filter((one) => one !== "").join(", ")}` : ""}`;
 }
 
 function agentNamed(agents: readonly BenchAgent[], kind: "acid" | "base", name: string): BenchAgent {
@@ -213,18 +233,7 @@ function Advice({ advice, agents, main, due }: AdviceProps) {
         </details>
         {isDosed && (
           <Entry hidden={{ step: due.id, agent: solution.name }} className={classes.dose} ask={ask}>
-            <label>
-              really added{" "}
-              <input
-                name="grams"
-                inputMode="decimal"
-                autoComplete="off"
-                defaultValue={recommend.grams.toFixed(decimals)}
-                key={recommend.grams}
-                aria-label={`Really added, g of ${solution.name}`}
-              />{" "}
-              g
-            </label>
+            <Portion name={solution.name} grams={recommend.grams} decimals={decimals} />
             <BigButton isMain intent="dose" act="The dose is in" actKey=" ">
               Dosed, start 2:00
             </BigButton>

@@ -1,19 +1,26 @@
 import { aimedThickness, saltsOf, thicknessTuning, type Step, type ThicknessTuning } from "@tensidrum/core/making";
+import { fittedHill, thicknessWord } from "@tensidrum/core/thickness";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
+import { Link } from "react-router";
 import { SaltHill } from "../../../pictures/SaltHill/SaltHill";
-import { thicknessWords } from "../../batch/benchForm";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { ClockTime } from "../ClockTime";
 import { Entry } from "../Entry";
+import { Portion } from "../instruments/Portion";
 import step from "../Step.module.css";
+import { Hydrating, useHydrating } from "./Hydrating";
+import { ReadThickness } from "./ReadThickness";
 import classes from "./Tuning.module.css";
 import { useThicknessAdvice } from "./useAdvice";
 
+const TIMES_THE_ADVICE = 10;
+
 /** The thickness of the batch, up its salt hill in small steps: read, add as advised, rest, read again. */
 export function TuneThickness({ step: due }: { readonly step: Step }) {
-  const { view, plan } = useBench();
+  const { view, plan, jars, isRehearsal } = useBench();
+  const swelling = useHydrating();
   const salts = useMemo(() => saltsOf(plan), [plan]);
   const [chosen, setChosen] = useState("");
   const [wanted, setWanted] = useState("");
@@ -21,8 +28,12 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
   const typed = readNumber(wanted);
   const target = typed.ok && typed.value > 0 ? typed.value : aimedThickness(plan);
   const tuning = useMemo(
-    () => (salt === undefined ? null : thicknessTuning(plan, { standing: view.standing }, { salt, target })),
-    [plan, view.standing, salt, target],
+    () => (salt === undefined ? null : thicknessTuning(plan, { standing: view.standing }, { salt, target, jars })),
+    [plan, view.standing, salt, target, jars],
+  );
+  const hill = useMemo(
+    () => (tuning === null || tuning.cameBetween !== null ? null : fittedHill([...tuning.jars, ...tuning.rows])),
+    [tuning],
   );
   const advice = useThicknessAdvice(tuning === null || tuning.isAddedSince ? null : tuning.thickening);
   if (tuning === null || salt === undefined) return null;
@@ -31,6 +42,14 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
   const grams = advice?.recommend.grams ?? 0;
   const decimals = decimalPlaces(scaleFor(grams, finestFirst(plan.formula.scales))?.readabilityGrams ?? 0.01);
   const isThere = advice?.state === "in-target" || tuning.isOnTarget;
+  const [slowest] = swelling;
+  const askSalt = (form: { readonly grams: string }): string | null => {
+    if (slowest !== undefined) return `${slowest.text} Correct it all the same?`;
+    const typedGrams = readNumber(form.grams);
+    return typedGrams.ok && grams > 0 && typedGrams.value > TIMES_THE_ADVICE * grams
+      ? `${typedGrams.value} g is more than ten times what is advised. Did it really go in?`
+      : null;
+  };
   return (
     <>
       <p className={classes.head}>
@@ -44,11 +63,19 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
         )}
         <span>salt in it {written(last?.saltPercent ?? tuning.hiddenSaltPercent, 2)} %</span>
       </p>
-      {tuning.hadScentBetween && (
-        <p className={step.caution}>Scent went in between two readings: it can thin, and they do not stand on one hill.</p>
+      {tuning.cameBetween !== null && (
+        <p className={step.caution}>
+          {tuning.cameBetween === "scent" ? "Scent" : "A late thickener"} went in between two readings: they do not stand on one hill. What
+          is advised holds from the last one on.
+        </p>
       )}
+      <Hydrating />
       {last === undefined || tuning.isAddedSince ? (
-        <ReadThickness due={due} tuning={tuning} />
+        <ReadThickness
+          due={due}
+          unit={tuning.unit}
+          words={last === undefined ? "How thick is it before any salt?" : "Rested eight minutes? How thick is it now?"}
+        />
       ) : advice === null ? (
         <p className={step.do}>Reckoning the next addition …</p>
       ) : (
@@ -70,19 +97,8 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
               taken out again.
             </details>
             {grams > 0 && (
-              <Entry hidden={{ step: due.id, agent: salt.name }} className={classes.dose}>
-                <label>
-                  really added{" "}
-                  <input
-                    name="grams"
-                    inputMode="decimal"
-                    autoComplete="off"
-                    defaultValue={grams.toFixed(decimals)}
-                    key={grams}
-                    aria-label={`Really added, g of ${salt.name}`}
-                  />{" "}
-                  g
-                </label>
+              <Entry hidden={{ step: due.id, agent: salt.name }} className={classes.dose} ask={askSalt}>
+                <Portion name={salt.name} grams={grams} decimals={decimals} />
                 <BigButton isMain intent="salt" act="The salt is in" actKey=" ">
                   Added, start 8:00
                 </BigButton>
@@ -112,14 +128,17 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           {unit}
         </label>
       </div>
-      {last !== undefined && (
+      {last !== undefined && !tuning.isAddedSince && advice !== null && <ReadThickness due={due} unit={tuning.unit} words="" isAgain />}
+      {(last !== undefined || tuning.jars.length > 0) && (
         <>
           <SaltHill
             unit={unit}
             readings={tuning.rows}
+            jars={tuning.jars}
+            hill={hill}
             target={target}
             expected={
-              advice === null || grams <= 0
+              advice === null || last === undefined || grams <= 0
                 ? null
                 : {
                     saltPercent:
@@ -130,65 +149,31 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
                   }
             }
           />
+          <p className={classes.hint}>
+            {tuning.jars.length === 0
+              ? "No jars of this base yet: the hill is guessed from this batch alone."
+              : `${tuning.jars.length} ${tuning.jars.length === 1 ? "jar" : "jars"} of this base${hill === null ? "; five points that go over a peak draw its hill." : `; typical miss ${written(hill.typicalMissPercent ?? 0, 0)} %.`}`}{" "}
+            {!isRehearsal && <Link to={`/bench/${view.id}/jars`}>Jars of this base</Link>}
+          </p>
           <Rows tuning={tuning} unit={unit} />
         </>
       )}
       <Entry
         hidden={{ step: due.id }}
         className={step.acts}
-        ask={() => (isThere || advice?.state === "stop" ? null : "The thickness is not known to be what is wanted. Go on all the same?")}
+        ask={() =>
+          slowest !== undefined
+            ? `${slowest.text} Judge it all the same?`
+            : isThere || advice?.state === "stop"
+              ? null
+              : "The thickness is not known to be what is wanted. Go on all the same?"
+        }
       >
         <BigButton isLarge isMain={isThere} intent="done" act="The thickness is right">
           Thick enough, next step
         </BigButton>
       </Entry>
     </>
-  );
-}
-
-/** A reading of the thickness: a number off a funnel or a table, or a word for how it looks. */
-function ReadThickness({ due, tuning }: { readonly due: Step; readonly tuning: ThicknessTuning }) {
-  const { answered } = useBench();
-  const isFirst = tuning.rows.length === 0;
-  return (
-    <Entry hidden={{ step: due.id }} className={classes.read}>
-      <p className={step.do}>{isFirst ? "How thick is it before any salt?" : "Rested eight minutes? How thick is it now?"}</p>
-      <label className={classes.big}>
-        <span className="only-for-readers">Thickness</span>
-        <input
-          name="viscosity"
-          inputMode="decimal"
-          autoComplete="off"
-          aria-label="Thickness"
-          defaultValue={answered?.form.intent === "read-thickness" ? answered.form.viscosity : ""}
-          autoFocus
-        />
-      </label>
-      <label>
-        in{" "}
-        <select name="unit" defaultValue={tuning.unit ?? "Pa·s"} aria-label="Unit of the thickness">
-          {(tuning.unit === null ? ["Pa·s", "s"] : [tuning.unit]).map((unit) => (
-            <option key={unit} value={unit}>
-              {unit === "s" ? "seconds of my funnel" : unit}
-            </option>
-          ))}
-        </select>
-      </label>
-      {tuning.unit !== "s" && (
-        <label>
-          or in a word{" "}
-          <select name="word" defaultValue="" aria-label="Thickness in a word">
-            <option value="">none</option>
-            {Object.keys(thicknessWords).map((word) => (
-              <option key={word}>{word}</option>
-            ))}
-          </select>
-        </label>
-      )}
-      <BigButton isMain intent="read-thickness" act="Take the thickness">
-        Take the reading
-      </BigButton>
-    </Entry>
   );
 }
 
@@ -215,7 +200,8 @@ function Rows({ tuning, unit }: { readonly tuning: ThicknessTuning; readonly uni
             <td>{written(totalGrams, 2)}</td>
             <td>{written(saltPercent, 2)}</td>
             <td>
-              <strong>{written(viscosity, 2)}</strong> {said}
+              <strong>{written(viscosity, 2)}</strong> {unit === "Pa·s" && thicknessWord(viscosity)}
+              {said !== "" && <small> {said}</small>}
             </td>
           </tr>
         ))}

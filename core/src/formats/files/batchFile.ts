@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { entryKinds, phWays, thicknessUnits } from "../../making/batch/entries.ts";
+import { entryKinds, phWays, readOffs, thicknessUnits } from "../../making/batch/entries.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
 import { formulaSchema } from "./formulaFile.ts";
 
@@ -23,7 +23,10 @@ const entry = Joi.object({
   reason: textField,
   text: Joi.string().allow("").max(2000),
   entry: idField,
-  readOff: Joi.string().valid("scale", "simulated scale", "meter", "simulated meter"),
+  because: textField,
+  readOff: Joi.string().valid(...readOffs),
+  temperatureC: Joi.number().min(0).max(100),
+  drops: Joi.number().integer().min(1).max(1_000),
   buffers: Joi.array()
     .items(Joi.object({ bufferPh: phField.required(), readingPh: phField.required() }))
     .length(2),
@@ -38,14 +41,18 @@ const entry = Joi.object({
     line: orUnknown(idField).required(),
     strengthPercent: positiveField.max(100).required(),
   }),
-  agent: Joi.object({
-    name: nameField.required(),
-    line: orUnknown(idField).required(),
-    kind: Joi.string().valid("acid", "base").required(),
-    molarMass: positiveField.required(),
-    pKas: Joi.array().items(Joi.number().min(-10).max(20)).max(20).required(),
-    strengthPercent: positiveField.max(100).required(),
-  }),
+  /** The solution itself where it was dosed, its name where its drops were weighed. */
+  agent: Joi.alternatives(
+    nameField,
+    Joi.object({
+      name: nameField.required(),
+      line: orUnknown(idField).required(),
+      kind: Joi.string().valid("acid", "base").required(),
+      molarMass: positiveField.required(),
+      pKas: Joi.array().items(Joi.number().min(-10).max(20)).max(20).required(),
+      strengthPercent: positiveField.max(100).required(),
+    }),
+  ),
   photo: idField,
   minutes: positiveField,
   wait: idField,

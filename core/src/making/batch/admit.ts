@@ -1,4 +1,5 @@
 import { calibrationOf } from "../../acidity/calibration.ts";
+import { DROPS_TO_WEIGH } from "../../acidity/dropMass.ts";
 import type { Step } from "../step.ts";
 import { batchState, type BatchPlan, type BatchState } from "./batchState.ts";
 import type { BatchEntry } from "./entries.ts";
@@ -33,13 +34,19 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
     case "dosed":
       return whyNotDosed(plan, state, entry);
     case "thickness-read":
-      if (!tunes(plan, entry.step, "thickness")) return "No thickness is read in this step.";
+      if (!tunes(plan, entry.step, "thickness") && !tunes(plan, entry.step, "polymer")) return "No thickness is read in this step.";
       return entry.viscosity > 0 && entry.viscosity <= MOST_VISCOSITY
         ? stepIsOver(state, entry.step)
         : "A thickness is more than 0. Read it again.";
     case "salted":
       if (!tunes(plan, entry.step, "thickness")) return "No salt is added in this step.";
       return (entry.grams > 0 ? wrongWeight(plan, entry.grams) : "An addition is more than 0 g.") ?? stepIsOver(state, entry.step);
+    case "drops-weighed":
+      return entry.drops >= DROPS_TO_WEIGH && entry.grams > 0
+        ? wrongWeight(plan, entry.grams)
+        : `Weigh ${DROPS_TO_WEIGH} drops together, or more; fewer weigh too little to divide.`;
+    case "thickened":
+      return whyNotThickened(plan, state, entry);
     case "tared":
       return wrongWeight(plan, entry.grams);
     case "accepted":
@@ -108,6 +115,12 @@ function whyNotRead(
 function whyNotDosed(plan: BatchPlan, state: BatchState, { step, grams }: BatchEntry & { readonly kind: "dosed" }): string | null {
   if (!tunes(plan, step, "ph")) return "Nothing is dosed in this step.";
   return (grams > 0 ? wrongWeight(plan, grams) : "A dose is more than 0 g.") ?? stepIsOver(state, step);
+}
+
+function whyNotThickened(plan: BatchPlan, state: BatchState, entry: BatchEntry & { readonly kind: "thickened" }): string | null {
+  const step = plan.steps.find(({ id }) => id === entry.step);
+  if (step?.tunes !== "polymer" || !step.lines.includes(entry.line)) return "No thickener is folded in here.";
+  return (entry.grams > 0 ? wrongWeight(plan, entry.grams) : "An addition is more than 0 g.") ?? stepIsOver(state, entry.step);
 }
 
 function tunes({ steps }: BatchPlan, id: string, what: Step["tunes"]): boolean {

@@ -24,6 +24,8 @@ export function batchLines(plan: BatchPlan, standing: readonly BatchEntry[]): Re
       dosed.set(entry.salt.line, (dosed.get(entry.salt.line) ?? 0) + entry.grams * Math.min(1, share));
     } else if (entry.kind === "dosed" && entry.agent.line !== null) {
       dosed.set(entry.agent.line, (dosed.get(entry.agent.line) ?? 0) + entry.grams);
+    } else if (entry.kind === "thickened") {
+      dosed.set(entry.line, (dosed.get(entry.line) ?? 0) + entry.grams);
     } else if (entry.kind === "weighed") {
       actual.set(entry.line, entry.grams);
       answered.delete(entry.line);

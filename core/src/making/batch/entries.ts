@@ -1,7 +1,9 @@
 import type { BufferReading } from "../../acidity/calibration.ts";
 
-/** How a weight or a pH came into the record when nobody typed it. */
-export type ReadOff = "scale" | "simulated scale" | "meter" | "simulated meter";
+/** How a weight, a pH or a flow time came into the record when nobody typed it. */
+export const readOffs = ["scale", "simulated scale", "meter", "simulated meter", "cup", "simulated cup"] as const;
+
+export type ReadOff = (typeof readOffs)[number];
 
 /** How a pH is read: on 2 g in 18 g of water, in the wash itself, or by a strip. */
 export const phWays = ["dilution", "neat", "strip"] as const;
@@ -37,7 +39,7 @@ export type BatchEntry = EntryHead &
     /** What a step measures beside its lines: a beaker before or after heating, or what a part was drawn as. */
     | { readonly kind: "measured"; readonly step: string; readonly grams: number; readonly readOff?: ReadOff }
     /** A meter in two buffers. */
-    | { readonly kind: "calibrated"; readonly buffers: readonly [BufferReading, BufferReading] }
+    | { readonly kind: "calibrated"; readonly buffers: readonly [BufferReading, BufferReading]; readonly readOff?: ReadOff }
     | {
         readonly kind: "ph-read";
         readonly step: string;
@@ -45,6 +47,8 @@ export type BatchEntry = EntryHead &
         readonly way: PhWay;
         /** What the reading took out of the batch. */
         readonly sampleGrams: number;
+        /** Of the sample. */
+        readonly temperatureC?: number;
         readonly readOff?: ReadOff;
       }
     | { readonly kind: "dosed"; readonly step: string; readonly agent: DosedAgent; readonly grams: number; readonly readOff?: ReadOff }
@@ -55,7 +59,12 @@ export type BatchEntry = EntryHead &
         readonly viscosity: number;
         readonly unit: ThicknessUnit;
         readonly said: string;
+        readonly readOff?: ReadOff;
       }
+    /** Drops of a solution weighed together, so that one of them is known. */
+    | { readonly kind: "drops-weighed"; readonly agent: string; readonly drops: number; readonly grams: number; readonly readOff?: ReadOff }
+    /** A late thickener folded in, by small steps. */
+    | { readonly kind: "thickened"; readonly step: string; readonly line: string; readonly grams: number; readonly readOff?: ReadOff }
     | { readonly kind: "salted"; readonly step: string; readonly salt: DosedSalt; readonly grams: number; readonly readOff?: ReadOff }
     /** How a weight that was off is answered: it stands, or the lines still to come follow it. */
     | { readonly kind: "accepted" | "corrected"; readonly line: string }
@@ -82,6 +91,8 @@ export const entryKinds = [
   "dosed",
   "thickness-read",
   "salted",
+  "drops-weighed",
+  "thickened",
   "accepted",
   "corrected",
   "done",
@@ -101,4 +112,6 @@ interface EntryHead {
   readonly id: string;
   /** When, ISO. */
   readonly at: string;
+  /** Why it stands although it was asked about: against the advice, out of the order, or unlikely. */
+  readonly because?: string;
 }

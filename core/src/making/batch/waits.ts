@@ -7,6 +7,11 @@ import type { BatchEntry } from "./entries.ts";
 const MINUTES_AFTER_A_DOSE = 2;
 /** Salt builds for some minutes before it can be judged. */
 const MINUTES_AFTER_SALT = 8;
+/** A late thickener has taken up enough for a first look; what it comes to shows next morning. */
+const MINUTES_AFTER_THICKENER = 30;
+
+/** What rests by itself once it is in. */
+const RESTS: ReadonlySet<BatchEntry["kind"]> = new Set(["timer", "dosed", "salted", "thickened"]);
 
 /** A time that runs: the rest after a step, or a clock of the maker's own. Moments are ISO in UTC, so they sort as text. */
 export interface Wait {
@@ -40,9 +45,12 @@ export function waitsOf(steps: readonly Step[], standing: readonly BatchEntry[])
       const text = `After ${written(entry.grams, 1)} g ${entry.salt.name}`;
       return [{ ...head, step: null, text, until: later(entry.at, MINUTES_AFTER_SALT), latest: null }];
     }
+    if (entry.kind === "thickened") {
+      const text = `First look after ${written(entry.grams, 2)} g of thickener`;
+      return [{ ...head, step: null, text, until: later(entry.at, MINUTES_AFTER_THICKENER), latest: null }];
+    }
     const step = entry.kind === "done" ? byId.get(entry.step) : undefined;
-    // What is tuned has waited after each of its doses.
-    if (step === undefined || step.waitMinutes <= 0 || step.tunes !== undefined) return [];
+    if (step === undefined || !rests(step)) return [];
     const latest = step.waitUntilMinutes > step.waitMinutes ? later(entry.at, step.waitUntilMinutes) : null;
     return [{ ...head, step: step.id, text: step.title, until: later(entry.at, step.waitMinutes), latest }];
   });
@@ -56,13 +64,16 @@ export function isRunning({ until, endedAt }: Wait, now: string): boolean {
 /** Whether an entry began a wait that nobody has ended; without reckoning when any is over. */
 export function isWaiting(steps: readonly Step[], standing: readonly BatchEntry[], id: string): boolean {
   const begun = standing.find((entry) => entry.id === id);
-  const rests =
-    begun?.kind === "done" &&
-    steps.some(({ id: step, waitMinutes, tunes }) => step === begun.step && waitMinutes > 0 && tunes === undefined);
+  const isStepThatRests = begun?.kind === "done" && steps.some((step) => step.id === begun.step && rests(step));
   return (
-    (begun?.kind === "timer" || begun?.kind === "dosed" || begun?.kind === "salted" || rests) &&
+    ((begun !== undefined && RESTS.has(begun.kind)) || isStepThatRests) &&
     !standing.some((entry) => entry.kind === "wait-ended" && entry.wait === id)
   );
+}
+
+/** A step that is tuned has rested after each of its doses; a late thickener goes on building all the same. */
+function rests({ waitMinutes, tunes }: Step): boolean {
+  return waitMinutes > 0 && (tunes === undefined || tunes === "polymer");
 }
 
 function later(at: string, minutes: number): string {

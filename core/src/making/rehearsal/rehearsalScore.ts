@@ -1,3 +1,4 @@
+import dayjs from "dayjs";
 import { ON_TARGET } from "../../thickness/salt/plausibleHills.ts";
 import { safeMaxPercent } from "../../thickness/salt/hill.ts";
 import type { BatchPlan } from "../batch/batchState.ts";
@@ -115,7 +116,7 @@ const TUNING = new Set<BatchEntry["kind"]>(["ph-read", "dosed", "thickness-read"
 function tuningMinutes(standing: readonly BatchEntry[]): number {
   const tuning = standing.filter(({ kind }) => TUNING.has(kind));
   const [first, last] = [tuning[0], tuning.at(-1)];
-  return first === undefined || last === undefined ? 0 : (Date.parse(last.at) - Date.parse(first.at)) / MINUTE_MILLISECONDS;
+  return first === undefined || last === undefined ? 0 : (dayjs(last.at).valueOf() - dayjs(first.at).valueOf()) / MINUTE_MILLISECONDS;
 }
 
 function earlyReadings(standing: readonly BatchEntry[]): number {
@@ -124,7 +125,7 @@ function earlyReadings(standing: readonly BatchEntry[]): number {
     if (kind === null) return false;
     const before = standing.slice(0, at).findLast((one) => one.kind === kind);
     const rests = kind === "dosed" ? DOSE_RESTS_MINUTES : SALT_RESTS_MINUTES;
-    return before !== undefined && Date.parse(entry.at) - Date.parse(before.at) < rests * MINUTE_MILLISECONDS * NEARLY;
+    return before !== undefined && dayjs(entry.at).valueOf() - dayjs(before.at).valueOf() < rests * MINUTE_MILLISECONDS * NEARLY;
   }).length;
 }
 

@@ -1,3 +1,4 @@
+import dayjs from "dayjs";
 import { chargeSign, equivalentsPerMole, millimolesIn } from "../../acidity/equivalents.ts";
 import { sigmoid, waterAlkalinity } from "../../acidity/titration/alkalinity.ts";
 import { assessSums } from "../../formula/assess.ts";
@@ -42,7 +43,7 @@ export function alkalinityAt({ sites }: Pick<HiddenBatch, "sites">, ph: number):
  */
 export function truthAfter(hidden: HiddenBatch, plan: BatchPlan, standing: readonly BatchEntry[], now: string | null): Truth {
   const inside = insideOf(plan, standing);
-  const at = now === null ? Number.POSITIVE_INFINITY : Date.parse(now);
+  const at = now === null ? Number.POSITIVE_INFINITY : dayjs(now).valueOf();
   const part = (since: number, seconds: number): number =>
     at === Number.POSITIVE_INFINITY ? 1 : 1 - Math.exp(-Math.max(0, at - since) / (seconds * 1000));
   const saltPercent = inside.hiddenSaltPercent + inside.salts.reduce((sum, one) => sum + one.percent * part(one.at, TAKEN_UP_SECONDS), 0);
@@ -71,8 +72,8 @@ function insideOf(plan: BatchPlan, standing: readonly BatchEntry[]): Inside {
     for (const salt of inside.salts) salt.percent *= kept;
   };
   for (const entry of standing) {
-    const at = Date.parse(entry.at);
-    if (entry.kind === "weighed" && !tuned.has(entry.line)) {
+    const at = dayjs(entry.at).valueOf();
+    if ((entry.kind === "weighed" && !tuned.has(entry.line)) || entry.kind === "thickened") {
       if (isTuned) thin(entry.grams);
       inside.isScented ||= scents.has(entry.line);
       inside.leftGrams += entry.grams;

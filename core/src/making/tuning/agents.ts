@@ -1,7 +1,7 @@
 import type { Material } from "../../library/material.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import type { BatchPlan } from "../batch/batchState.ts";
-import type { DosedAgent } from "../batch/entries.ts";
+import type { BatchEntry, DosedAgent } from "../batch/entries.ts";
 
 /** A solution a pH can be set with. */
 export interface BenchAgent extends DosedAgent {
@@ -20,15 +20,19 @@ const usual: readonly BenchAgent[] = [
   { name: "sodium hydroxide 2 %", line: null, ...CAUSTIC, strengthPercent: 2, dropGrams: null },
 ];
 
-/** Acids and bases a batch can be tuned with: those of its formula that are dosed first, then what stands on most benches. */
-export function agentsOf({ formula, materials, steps }: BatchPlan): readonly BenchAgent[] {
+/**
+ * Acids and bases a batch can be tuned with: those of its formula that are dosed first, then what stands on most benches.
+ * Whose drops were weighed in this batch is counted in those drops.
+ */
+export function agentsOf({ formula, materials, steps }: BatchPlan, standing: readonly BatchEntry[] = []): readonly BenchAgent[] {
   const tuned = new Set(steps.flatMap(({ tunes, lines }) => (tunes === "ph" ? lines : [])));
   const own = formula.lines.flatMap(({ id, material }) => {
     const known = tuned.has(id) ? materials.get(material) : undefined;
     const agent = known === undefined ? null : agentOf(known, id);
     return agent === null ? [] : [agent];
   });
-  return [...own, ...usual];
+  const weighed = new Map(standing.flatMap((entry) => (entry.kind === "drops-weighed" ? [[entry.agent, entry.grams / entry.drops]] : [])));
+  return [...own, ...usual].map((agent) => ({ ...agent, dropGrams: weighed.get(agent.name) ?? agent.dropGrams }));
 }
 
 function agentOf(material: Material, line: string): BenchAgent | null {

@@ -81,6 +81,22 @@ describe("readings and doses", () => {
     expect(now.titration?.readings[1]).toMatchObject({ otherGramsTotal: 50, phSigma: 0.25 });
   });
 
+  it("brine that went in before it is read again thins it", () => {
+    const salt = { name: "brine 20 %", line: null, strengthPercent: 20 };
+    const now = tuning([read(5.2), entry({ kind: "salted", step: "salt", salt, grams: 12 }), read(5.25)]);
+    expect(now.titration?.readings[1]?.otherGramsTotal).toBe(12);
+    expect(now.leftGrams).toBeCloseTo(498 - 4 + 12, 9);
+  });
+
+  it("a solution whose drops were weighed in this batch is counted in those drops", () => {
+    const drops = entry({ kind: "drops-weighed", agent: "citric acid 20 %", drops: 20, grams: 0.94 });
+    const named = agentsOf(plan, [drops]).find(({ name }) => name === "citric acid 20 %");
+    expect(named?.dropGrams).toBeCloseTo(0.047, 9);
+    expect(agentsOf(plan)[1]?.dropGrams).toBeNull();
+    expect(whyNot(plan, [], drops)).toBeNull();
+    expect(whyNot(plan, [], { ...drops, drops: 19 } as BatchEntry)).toContain("20 drops");
+  });
+
   it("the advisor takes it: a batch at pH 7.4 is told an acid that lands in the corridor", () => {
     const { titration, corridor } = tuning([read(7.4)]);
     if (titration === null) throw new Error("no titration");
@@ -149,6 +165,14 @@ describe("what is asked first", () => {
     expect(ph(7.5)).toBeNull();
     expect(ph(7.2, { dosedKind: "base" })).toContain("the wrong way");
     expect(ph(7.9, { dosedKind: null })).toBeNull();
+  });
+
+  it("a sample below 20 or above 25 °C, whatever it reads", () => {
+    const warm = (temperatureC: number) => questionOf({ kind: "ph-read", ph: 7.2, temperatureC }, { ...at, last: null });
+    expect(warm(25)).toBeNull();
+    expect(warm(20)).toBeNull();
+    expect(warm(25.5)).toContain("25.5 °C");
+    expect(warm(19)).toContain("20 to 25 °C");
   });
 
   it("a dose of more than ten times the advice", () => {

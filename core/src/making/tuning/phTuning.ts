@@ -17,6 +17,8 @@ export interface PhRow {
   readonly at: string;
   readonly ph: number;
   readonly way: PhWay;
+  /** Of the sample; null where nobody said. */
+  readonly temperatureC: number | null;
   readonly isSimulated: boolean;
   /** Dosed since the reading before, in words of grams and names; empty for none. */
   readonly doses: readonly { readonly grams: number; readonly name: string }[];
@@ -67,7 +69,7 @@ export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing">, {
   let batchGrams = 0;
   let doses: { grams: number; name: string }[] = [];
   for (const entry of state.standing) {
-    if (entry.kind === "weighed" && !tuned.has(entry.line)) {
+    if ((entry.kind === "weighed" && !tuned.has(entry.line)) || entry.kind === "salted" || entry.kind === "thickened") {
       totals.weighed += entry.grams;
       if (readings.length > 0) totals.other += entry.grams;
     } else if (entry.kind === "dosed") {
@@ -88,6 +90,7 @@ export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing">, {
       });
       rows.push({
         ...{ id: entry.id, at: entry.at, ph: entry.ph, way: entry.way, doses },
+        temperatureC: entry.temperatureC ?? null,
         isSimulated: entry.readOff === "simulated meter",
         totalGrams: totals.dose,
         leftGrams: totals.weighed + totals.dosed - totals.samples,
@@ -125,13 +128,16 @@ export function tunedCorridor(plan: BatchPlan): PhTuning["corridor"] {
 const FAR_FROM_LAST_PH = 2;
 const TIMES_THE_ADVICE = 10;
 const LEAST_WRONG_PH = 0.1;
+const READ_AT_C: Span = { low: 20, high: 25 };
 
 /**
  * What to ask before an entry that is likely a slip: a reading 2 pH or more from the last, one against the direction of the
- * dose, a dose of more than ten times the advice. Null when there is nothing to ask.
+ * dose, one of a sample too cold or too warm, a dose of more than ten times the advice. Null when there is nothing to ask.
  */
 export function questionOf(
-  entry: Pick<BatchEntry & { readonly kind: "ph-read" }, "kind" | "ph"> | Pick<BatchEntry & { readonly kind: "dosed" }, "kind" | "grams">,
+  entry:
+    | Pick<BatchEntry & { readonly kind: "ph-read" }, "kind" | "ph" | "temperatureC">
+    | Pick<BatchEntry & { readonly kind: "dosed" }, "kind" | "grams">,
   {
     last,
     dosedKind,
@@ -142,6 +148,10 @@ export function questionOf(
     return advisedGrams !== null && advisedGrams > 0 && entry.grams > TIMES_THE_ADVICE * advisedGrams
       ? `${entry.grams} g is more than ten times what is advised, ${Number(advisedGrams.toPrecision(2))} g. Did it really go in?`
       : null;
+  }
+  const { temperatureC } = entry;
+  if (temperatureC !== undefined && (temperatureC < READ_AT_C.low || temperatureC > READ_AT_C.high)) {
+    return `The sample is at ${temperatureC} °C. A pH is read at ${READ_AT_C.low} to ${READ_AT_C.high} °C; let it come there. Does this one stand?`;
   }
   if (last === null) return null;
   const change = entry.ph - last;

@@ -77,6 +77,22 @@ describe("readings and additions", () => {
     expect(tuning([read(40, "s"), read(41, "s")])).toMatchObject({ unit: "s", rows: [{ viscosity: 40 }, { viscosity: 41 }] });
   });
 
+  it("jars of the same base in the same unit go to the advisor, others do not", () => {
+    const jars = [
+      { saltPercent: 1, viscosity: 0.5, unit: "Pa·s" },
+      { saltPercent: 2, viscosity: 40, unit: "s" },
+    ] as const;
+    const now = thicknessTuning(plan, batchState(plan, [...base, read(0.2)]), { salt: brine, target: 2.5, jars });
+    expect(now.thickening?.jars).toEqual([jars[0]]);
+    expect(now.jars).toEqual([jars[0]]);
+  });
+
+  it("scent and a late thickener between two readings are told", () => {
+    const thickened = entry({ kind: "thickened", step: "late-thickener", line: "peg-150-distearate", grams: 1 });
+    expect(tuning([read(0.2), thickened]).cameBetween).toBe("thickener");
+    expect(tuning([thickened, read(0.2)]).cameBetween).toBeNull();
+  });
+
   it("the advisor takes it and adds brine to a thin batch, without passing the peak", () => {
     const { thickening } = tuning([read(0.2)]);
     if (thickening === null) throw new Error("nothing to advise on");

@@ -2,6 +2,7 @@ import { assessSums } from "../../formula/assess.ts";
 import { saltOf } from "../../formula/sums/hiddenSalt.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { ON_TARGET, type Thickening } from "../../thickness/salt/plausibleHills.ts";
+import type { SaltPoint } from "../../thickness/salt/fitSaltCurve.ts";
 import type { BatchPlan, BatchState } from "../batch/batchState.ts";
 import type { DosedSalt, ThicknessUnit } from "../batch/entries.ts";
 
@@ -22,6 +23,8 @@ export interface ThicknessRow {
 /** A batch on its way to its thickness. */
 export interface ThicknessTuning {
   readonly rows: readonly ThicknessRow[];
+  /** Jars of the same base in the unit the batch is read in. */
+  readonly jars: readonly SaltPoint[];
   /** For the advisor; null before the first reading. */
   readonly thickening: Thickening | null;
   /** In which unit the batch is read; null before the first reading. */
@@ -31,8 +34,13 @@ export interface ThicknessTuning {
   readonly isAddedSince: boolean;
   /** The last reading is as near as it is called on target. */
   readonly isOnTarget: boolean;
-  /** Something fragrant went in between two readings: it can thin, and the two do not stand on one hill. */
-  readonly hadScentBetween: boolean;
+  /** Scent or a late thickener went in between two readings: they do not stand on one hill. */
+  readonly cameBetween: "scent" | "thickener" | null;
+}
+
+/** A trial of the same base with more or less salt, measured in one of the units. */
+export interface Jar extends SaltPoint {
+  readonly unit: ThicknessUnit;
 }
 
 /** Salts a batch can be thickened with: those of its formula that are added by reading, then a brine and dry salt. */
@@ -67,12 +75,12 @@ export function aimedThickness({ formula }: Pick<BatchPlan, "formula">): number 
 
 /**
  * The readings and additions of a batch as the advisor wants them. Additions of another strength count as the salt they
- * bring; readings in another unit than the first are not on its hill and are left out.
+ * bring; readings and jars in another unit than the first reading are not on its hill and are left out.
  */
 export function thicknessTuning(
   plan: BatchPlan,
   { standing }: Pick<BatchState, "standing">,
-  { salt, target }: { readonly salt: DosedSalt; readonly target: number },
+  { salt, target, jars = [] }: { readonly salt: DosedSalt; readonly target: number; readonly jars?: readonly Jar[] },
 ): ThicknessTuning {
   const sums = assessSums(plan.formula, plan.materials);
   const hiddenSaltPercent = Math.max(0, sums.saltPercent - sums.addedSaltPercent);
@@ -86,11 +94,14 @@ export function thicknessTuning(
   let batchGrams = 0;
   let saltGrams = 0;
   let readAt = 0;
-  let hadScentBetween = false;
+  let cameBetween: ThicknessTuning["cameBetween"] = null;
   for (const entry of standing) {
     if (entry.kind === "weighed" && !tuned.has(entry.line)) {
       inBeaker += entry.grams;
-      if (rows.length > 0 && scents.has(entry.line)) hadScentBetween = true;
+      if (rows.length > 0 && scents.has(entry.line)) cameBetween = "scent";
+    } else if (entry.kind === "thickened") {
+      inBeaker += entry.grams;
+      if (rows.length > 0) cameBetween = "thickener";
     } else if (entry.kind === "dosed") inBeaker += entry.grams;
     else if (entry.kind === "ph-read") inBeaker -= entry.sampleGrams;
     else if (entry.kind === "salted") {
@@ -114,15 +125,19 @@ export function thicknessTuning(
     }
   }
   const last = rows.at(-1);
+  const ownJars = jars.filter((jar) => jar.unit === (unit ?? "Pa·s"));
   const additions = rows.map(({ totalGrams, viscosity }) => ({ gramsTotal: totalGrams, viscosity }));
   return {
     rows,
+    jars: ownJars,
     thickening:
-      last === undefined ? null : { batchGrams, hiddenSaltPercent, strengthPercent: salt.strengthPercent, target, jars: [], additions },
+      last === undefined
+        ? null
+        : { batchGrams, hiddenSaltPercent, strengthPercent: salt.strengthPercent, target, jars: ownJars, additions },
     unit,
     hiddenSaltPercent,
     isAddedSince: rows.length > 0 && (100 * saltGrams) / salt.strengthPercent - readAt > 1e-9,
     isOnTarget: last !== undefined && Math.abs(last.viscosity / target - 1) <= ON_TARGET,
-    hadScentBetween,
+    cameBetween,
   };
 }

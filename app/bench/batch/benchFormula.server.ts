@@ -1,0 +1,37 @@
+import { formulaOfDraft, profileOf, Refusal, type Formula } from "@tensidrum/core/formula";
+import type { MaterialsBySlug } from "@tensidrum/core/library";
+import { database } from "../../../db/client.server";
+import { findVersion, listLines, listPhases } from "../../../db/formulas/queries.server";
+import { withParts } from "../../../db/materials/withParts.server";
+import { listScales } from "../../../db/scales/queries.server";
+import { currentMakerId } from "../../frame/maker.server";
+import { materialsOf } from "./sentBatch";
+
+/** A version as it could be made: a set one as it was set, a draft as it was saved last; on the scales there are now. */
+export async function benchFormula(wanted: { readonly formulaId: string; readonly number: number }): Promise<{
+  readonly formula: Formula;
+  readonly materials: MaterialsBySlug;
+}> {
+  const db = database();
+  const makerId = currentMakerId();
+  const found = await findVersion(db, makerId, wanted);
+  if (found === undefined)
+    throw new Refusal("not-found", "No version lies at this address.", "Go back to Today and open the formula from there.");
+  const { version, aim, formulaName } = found;
+  const scales = await listScales(db, makerId);
+  if (version.snapshot !== null) return { formula: { ...version.snapshot, scales }, materials: materialsOf(version.snapshot) };
+  const [phases, lines] = await Promise.all([listPhases(db, makerId, version.id), listLines(db, makerId, version.id)]);
+  const { bySlug } = await withParts(db, makerId, new Map(lines.map(({ materialId, facts }) => [materialId, facts])));
+  const profile = profileOf(version.profile);
+  if (profile === undefined) throw new Error(`a version has the profile ${version.profile}`);
+  const formula = formulaOfDraft({
+    name: formulaName,
+    profile: profile.slug,
+    batchGrams: version.batchGrams,
+    aim,
+    scales,
+    phases: phases.map(({ letter, title, temperatureC }) => ({ id: letter, title, ...(temperatureC === null ? {} : { temperatureC }) })),
+    lines: lines.map((line) => ({ ...line, phase: line.phaseLetter, material: line.facts.slug })),
+  });
+  return { formula, materials: bySlug };
+}

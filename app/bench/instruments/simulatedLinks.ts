@@ -1,0 +1,134 @@
+import {
+  cupLine,
+  dipped,
+  drifted,
+  emptyCup,
+  filledCup,
+  meterLines,
+  poured,
+  simulatedLine,
+  simulatedMeter,
+  simulatedScale,
+  tared,
+  type SimulatedCup,
+  type SimulatedMeter,
+  type SimulatedScale,
+} from "@tensidrum/core/instruments";
+import type { Hearing, InstrumentLink } from "./instrumentLink";
+
+const LINES_MILLISECONDS = 100;
+const CUP_LINES_MILLISECONDS = 50;
+const USUAL_SCALE = { readabilityGrams: 0.01, capacityGrams: 3_000 };
+
+const tremble = (): number => Math.random() * 2 - 1;
+
+function every(milliseconds: number, send: () => void): () => void {
+  const timer = setInterval(send, milliseconds);
+  return () => clearInterval(timer);
+}
+
+/** A scale that is played: what is poured is said on the screen, and it answers as a scale on the bench would. */
+export class SimulatedScaleLink implements InstrumentLink {
+  readonly name = "simulated scale";
+  readonly isSimulated = true;
+  private scale: SimulatedScale = simulatedScale(USUAL_SCALE, 0, performance.now());
+
+  /** A beaker with its content is put on a scale that shows so much and carries so much. */
+  putOn(kind: { readonly readabilityGrams: number; readonly capacityGrams: number }, loadGrams: number): void {
+    this.scale = { ...simulatedScale(kind, loadGrams, performance.now()), tareGrams: 0 };
+  }
+
+  /** What lies on it beside what was tared away, g. */
+  netGrams(): number {
+    return this.scale.loadGrams - this.scale.tareGrams;
+  }
+
+  pour(grams: number): void {
+    this.scale = poured(this.scale, grams, performance.now());
+  }
+
+  tare(): void {
+    this.scale = tared(this.scale, performance.now());
+  }
+
+  listen({ line }: Hearing): () => void {
+    return every(LINES_MILLISECONDS, () => line(simulatedLine(this.scale, performance.now(), tremble())));
+  }
+}
+
+/** What the probe of the played meter can stand in. */
+export type Dipped = "air" | "sample" | "warm sample" | number;
+
+const ROOM_C = 22;
+const WARM_C = 38;
+const BUFFER_C = 25;
+
+/** A pH meter that is played: it is dipped into the batch or a buffer, settles, and is as wrong as its probe. */
+export class SimulatedMeterLink implements InstrumentLink {
+  readonly name = "simulated meter";
+  readonly isSimulated = true;
+  private meter: SimulatedMeter;
+  private into: Dipped = "air";
+  private readonly batchPh: () => number;
+
+  /** @param batchPh What is true of the batch now. */
+  constructor(probe: { readonly offsetPh: number; readonly slopePercent: number }, batchPh: () => number) {
+    this.meter = simulatedMeter(probe);
+    this.batchPh = batchPh;
+  }
+
+  standsIn(): Dipped {
+    return this.into;
+  }
+
+  dip(into: Dipped): void {
+    this.into = into;
+    const sample = typeof into === "number" ? { truePh: into, temperatureC: BUFFER_C } : this.sample(into);
+    this.meter = dipped(this.meter, sample, performance.now());
+  }
+
+  /** Set right with what it showed in two buffers; null takes that back. */
+  setRight(calibration: SimulatedMeter["calibration"]): void {
+    this.meter = { ...this.meter, calibration };
+  }
+
+  listen({ line }: Hearing): () => void {
+    return every(LINES_MILLISECONDS, () => {
+      if (this.into === "sample" || this.into === "warm sample") this.meter = drifted(this.meter, this.batchPh());
+      for (const text of meterLines(this.meter, performance.now(), tremble())) line(text);
+    });
+  }
+
+  private sample(into: "air" | "sample" | "warm sample"): { readonly truePh: number; readonly temperatureC: number } | null {
+    return into === "air" ? null : { truePh: this.batchPh(), temperatureC: into === "sample" ? ROOM_C : WARM_C };
+  }
+}
+
+/** A flow cup that is played: it is filled from the batch and runs out, ten times as fast as a real one. */
+export class SimulatedCupLink implements InstrumentLink {
+  readonly name = "simulated cup";
+  readonly isSimulated = true;
+  private cup: SimulatedCup = emptyCup;
+  private readonly batch: () => { readonly pascalSeconds: number; readonly density: number };
+
+  constructor(batch: () => { readonly pascalSeconds: number; readonly density: number }) {
+    this.batch = batch;
+  }
+
+  fill(): void {
+    // Twelve drawn numbers of 0 to 1, less six, are close to a normal one.
+    const scatter = Array.from({ length: 12 }, Math.random).reduce((sum, one) => sum + one, -6);
+    this.cup = filledCup(this.batch(), performance.now(), scatter);
+  }
+
+  empty(): void {
+    this.cup = emptyCup;
+  }
+
+  listen({ line }: Hearing): () => void {
+    return every(CUP_LINES_MILLISECONDS, () => {
+      const text = cupLine(this.cup, performance.now());
+      if (text !== null) line(text);
+    });
+  }
+}

@@ -1,0 +1,116 @@
+import { hiddenBatch, truthAfter, type BatchEntry, type BatchPlan, type HiddenBatch } from "@tensidrum/core/making";
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import { Instrument, type InstrumentState } from "./instrument";
+import { instrumentKinds, type InstrumentKind, type InstrumentLink } from "./instrumentLink";
+import { openSerial } from "./serialLink";
+import { SimulatedCupLink, SimulatedMeterLink, SimulatedScaleLink } from "./simulatedLinks";
+
+const REMEMBERED = "tensidrum.bench-instruments";
+
+/** The instruments of a bench, and how they are taken and put away. */
+export interface Instruments extends Readonly<Record<InstrumentKind, Instrument>> {
+  /** A stand-in is taken up again on the next visit. */
+  takeSimulated(kind: InstrumentKind): void;
+  /** Answers what is in the way, or nothing. */
+  takeSerial(kind: InstrumentKind, baudRate: number): Promise<string | null>;
+  putAway(kind: InstrumentKind): void;
+}
+
+interface Asked {
+  readonly plan: BatchPlan;
+  readonly standing: readonly BatchEntry[];
+  /** Of the batch the stand-ins measure. */
+  readonly hidden: HiddenBatch;
+  readonly clock: () => string;
+  /** In a rehearsal every instrument is a stand-in. */
+  readonly isAllSimulated: boolean;
+}
+
+/** The instruments at this bench. Stand-ins measure a batch that is hidden, by what has been entered. */
+export function useInstruments({ plan, standing, hidden, clock, isAllSimulated }: Asked): Instruments {
+  const [kinds] = useState(() => ({ scale: new Instrument("scale"), meter: new Instrument("meter"), cup: new Instrument("cup") }));
+  const latest = useRef({ plan, standing, hidden, clock });
+  useEffect(() => {
+    latest.current = { plan, standing, hidden, clock };
+  });
+  const simulated = useCallback((kind: InstrumentKind): InstrumentLink => {
+    const truth = () => {
+      const { hidden: batch, plan: planned, standing: entered, clock: now } = latest.current;
+      return truthAfter(batch, planned, entered, now());
+    };
+    if (kind === "scale") return new SimulatedScaleLink();
+    if (kind === "cup") {
+      return new SimulatedCupLink(() => ({ pascalSeconds: truth().pascalSeconds, density: latest.current.hidden.density }));
+    }
+    return new SimulatedMeterLink(latest.current.hidden.meter, () => truth().ph);
+  }, []);
+  const takeSimulated = useCallback(
+    (kind: InstrumentKind) => {
+      kinds[kind].connect(simulated(kind));
+      remember(kind, true);
+    },
+    [kinds, simulated],
+  );
+  const takeSerial = useCallback(
+    async (kind: InstrumentKind, baudRate: number) => {
+      const opened = await openSerial(kind, baudRate);
+      if ("problem" in opened) return opened.problem;
+      kinds[kind].connect(opened.link);
+      return null;
+    },
+    [kinds],
+  );
+  const putAway = useCallback(
+    (kind: InstrumentKind) => {
+      kinds[kind].disconnect();
+      remember(kind, false);
+    },
+    [kinds],
+  );
+  useEffect(() => {
+    const wanted = isAllSimulated ? instrumentKinds : remembered();
+    for (const kind of wanted) kinds[kind].connect(simulated(kind));
+    return () => instrumentKinds.forEach((kind) => kinds[kind].disconnect());
+  }, [kinds, simulated, isAllSimulated]);
+  const calibrated = standing.findLast((entry) => entry.kind === "calibrated" && entry.readOff === "simulated meter");
+  const meter = useLink(kinds.meter);
+  useEffect(() => {
+    if (meter instanceof SimulatedMeterLink) meter.setRight(calibrated?.kind === "calibrated" ? calibrated.buffers : null);
+  }, [meter, calibrated]);
+  return useMemo(() => ({ ...kinds, takeSimulated, takeSerial, putAway }), [kinds, takeSimulated, takeSerial, putAway]);
+}
+
+/** What an instrument shows; whoever asks is drawn anew with it, and nobody else. */
+export function useInstrument(instrument: Instrument): InstrumentState {
+  return useSyncExternalStore(instrument.subscribe, instrument.now, instrument.now);
+}
+
+/** The way to an instrument alone; who only needs that is not drawn anew with every reading. */
+function useLink(instrument: Instrument): InstrumentLink | null {
+  return useSyncExternalStore(
+    instrument.subscribe,
+    () => instrument.now().link,
+    () => null,
+  );
+}
+
+/** The hidden batch behind the stand-ins of a batch: always the same one for the same batch. */
+export function useHiddenBatch(plan: BatchPlan, seed: string): HiddenBatch {
+  return useMemo(() => hiddenBatch(plan, seedOf(seed)), [plan, seed]);
+}
+
+const SEED_PARTS = 1_000_003;
+
+function seedOf(text: string): number {
+  return [...text].reduce((sum, letter) => (sum * 31 + (letter.codePointAt(0) ?? 0)) % SEED_PARTS, 7) / SEED_PARTS;
+}
+
+function remembered(): readonly InstrumentKind[] {
+  const kept = (localStorage.getItem(REMEMBERED) ?? "").split(" ");
+  return instrumentKinds.filter((kind) => kept.includes(kind));
+}
+
+function remember(kind: InstrumentKind, isTaken: boolean): void {
+  const kept = remembered().filter((one) => one !== kind);
+  localStorage.setItem(REMEMBERED, (isTaken ? [...kept, kind] : kept).join(" "));
+}

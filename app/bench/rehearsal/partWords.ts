@@ -1,0 +1,25 @@
+import type { ScorePart } from "@tensidrum/core/making";
+import { written } from "@tensidrum/core/quantities";
+
+interface Wanted {
+  readonly corridor: { readonly low: number; readonly high: number };
+  readonly target: number;
+}
+
+/** What a part of the score measured, in words. */
+export function partWords({ what, measured }: Pick<ScorePart, "what" | "measured">, { corridor, target }: Wanted): string {
+  switch (what) {
+    case "ph":
+      return `True pH ${written(measured, 2)}, wanted ${corridor.low} to ${corridor.high}`;
+    case "overshoot":
+      return measured <= 0 ? "The pH never went past its far edge" : `The pH went ${written(measured, 2)} past its far edge`;
+    case "doses":
+      return `${measured} ${measured === 1 ? "dose" : "doses"} of acid or base`;
+    case "thickness":
+      return `${written(measured, 2)} Pa·s, wanted ${written(target, 2)}`;
+    case "cliff":
+      return measured <= 0 ? "The salt stayed in the safe part" : `The salt went ${written(measured, 2)} % past the safe part`;
+    case "time":
+      return `${written(measured, 0)} min of tuning`;
+  }
+}

@@ -1,0 +1,117 @@
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { Frame } from "../../frame/Frame";
+import { WashLine } from "../../frame/washLine/WashLine";
+import { Streams } from "../../pictures/Streams/Streams";
+import type { BenchForm } from "../batch/benchForm";
+import { benchPegs } from "../benchPegs";
+import { useHiddenBatch, useInstruments } from "../instruments/useInstruments";
+import type { BatchHere } from "../queue/useBatchHere";
+import { AsWeighed } from "./AsWeighed";
+import { Asides } from "./Asides";
+import { BenchProvider, type Bench } from "./bench";
+import { Clocks } from "./Clocks";
+import { InstrumentsPanel } from "./instruments/InstrumentsPanel";
+import { NextSteps } from "./NextSteps";
+import { Paused } from "./Paused";
+import { QueueNote } from "./QueueNote";
+import classes from "./Step.module.css";
+import { StepView } from "./StepView";
+import { useArrows } from "./useArrows";
+import { useWakeLock } from "./useWakeLock";
+
+interface BenchPageProps {
+  readonly here: BatchHere;
+  readonly newId: string;
+  readonly refused: { readonly problem: string; readonly form: BenchForm } | null;
+  /** Of the hidden batch behind the stand-ins. */
+  readonly seed: string;
+  readonly isRehearsal?: boolean;
+  readonly title: string;
+  readonly under: ReactNode;
+  readonly doors: ReactNode;
+  /** Stands above the step. */
+  readonly above?: ReactNode;
+  /** What is shown when every step is through. */
+  readonly end: ReactNode;
+}
+
+const GUARD_MILLISECONDS = 400;
+
+/** A bench: the streams, the step that is due, and what can be entered. */
+export function BenchPage({ here: batch, newId, refused, seed, isRehearsal = false, title, under, doors, above, end }: BenchPageProps) {
+  const { enter: enterHere, ...here } = batch;
+  const { view, next, plan, clock } = here;
+  const hidden = useHiddenBatch(plan, seed);
+  const instruments = useInstruments({ plan, standing: view.standing, hidden, clock, isAllSimulated: isRehearsal });
+  const [answered, setAnswered] = useState(refused);
+  const [isGuarded, setGuarded] = useState(false);
+  const column = useRef<HTMLDivElement>(null);
+  useArrows(column);
+  useWakeLock();
+  useEffect(() => {
+    if (!isGuarded) return;
+    const timer = setTimeout(() => setGuarded(false), GUARD_MILLISECONDS);
+    return () => clearTimeout(timer);
+  }, [isGuarded]);
+  const enter = useCallback(
+    (form: BenchForm): boolean => {
+      const problem = enterHere(form);
+      setAnswered(problem === null ? null : { problem, form });
+      if (problem === null) setGuarded(true);
+      return problem === null;
+    },
+    [enterHere],
+  );
+  const bench: Bench = { ...here, instruments, isRehearsal, newId, answered, isGuarded, enter };
+  const { steps, finished } = view;
+  const current = finished === null ? next.step : null;
+  const at = steps.findIndex(({ step }) => step.id === current?.id);
+  const streams = useMemo(
+    () => steps.map(({ step, state }) => ({ ...step, state, content: view.contents.get(step.id) ?? null })),
+    [steps, view.contents],
+  );
+  return (
+    <BenchProvider value={bench}>
+      <Frame
+        head={
+          <>
+            <h1 className={classes.head}>{view.name}</h1>
+            {under}
+          </>
+        }
+        doors={doors}
+        line={<WashLine pegs={benchPegs(current === null ? "all steps through" : `step ${at + 1} of ${steps.length}`)} />}
+      >
+        <title>{title}</title>
+        <div className={classes.page}>
+          <div className={classes.streams}>
+            <Streams vessels={view.vessels} currentId={current?.id ?? null} steps={streams} />
+          </div>
+          <div ref={column} className={classes.column} data-waiting={here.queue.waiting.length}>
+            <QueueNote />
+            {above}
+            {answered !== null && (
+              <p role="alert" className={classes.problem}>
+                {answered.problem}
+              </p>
+            )}
+            {view.pausedAt !== null && finished === null ? (
+              <Paused since={view.pausedAt} />
+            ) : current === null ? (
+              end
+            ) : (
+              <StepView step={current} number={at + 1} waitsFor={next.waitsFor} />
+            )}
+            <div className={classes.foot}>
+              <Clocks />
+              <NextSteps after={at} />
+            </div>
+            {finished === null && <Asides step={current} />}
+            <AsWeighed />
+            <InstrumentsPanel />
+          </div>
+        </div>
+      </Frame>
+    </BenchProvider>
+  );
+}

@@ -1,0 +1,123 @@
+import { useEffect, useState } from "react";
+import type { Instrument, InstrumentState } from "../../instruments/instrument";
+import { instrumentKinds, type InstrumentKind } from "../../instruments/instrumentLink";
+import { baudRates, canReadSerial } from "../../instruments/serialLink";
+import { SimulatedCupLink, SimulatedMeterLink, SimulatedScaleLink } from "../../instruments/simulatedLinks";
+import { useInstrument } from "../../instruments/useInstruments";
+import { useBench } from "../bench";
+import classes from "./Instruments.module.css";
+import { PlayCup } from "./PlayCup";
+import { PlayMeter } from "./PlayMeter";
+import { PlayScale } from "./PlayScale";
+import { shownWords } from "./shownWords";
+
+const names: Readonly<Record<InstrumentKind, string>> = { scale: "Scale", meter: "pH meter", cup: "Flow cup" };
+const sources: Readonly<Record<InstrumentKind, string>> = { scale: "weights", meter: "pH", cup: "flow times" };
+
+/** Where weights, pH and flow times come from: typed, off an instrument on a cable, or off a stand-in that is played here. */
+export function InstrumentsPanel() {
+  const { instruments, isRehearsal } = useBench();
+  const states = { scale: useInstrument(instruments.scale), meter: useInstrument(instruments.meter), cup: useInstrument(instruments.cup) };
+  const taken = instrumentKinds.filter((kind) => states[kind].link !== null);
+  const typed = instrumentKinds.filter((kind) => states[kind].link === null).map((kind) => sources[kind]);
+  const told = [
+    ...taken.map((kind) => `${sources[kind]} off the ${states[kind].link?.name ?? ""}`),
+    ...(typed.length > 0 ? [`${typed.join(", ")} typed`] : []),
+  ].join("; ");
+  return (
+    <details className={classes.panel} name="instruments">
+      <summary data-act="Show the instruments">
+        Instruments: {told}
+        {isRehearsal && ", all of them stand-ins"}
+      </summary>
+      <ul>
+        {instrumentKinds.map((kind) => (
+          <Row key={kind} instrument={instruments[kind]} state={states[kind]} />
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function Row({ instrument, state }: { readonly instrument: Instrument; readonly state: InstrumentState }) {
+  const { kind } = instrument;
+  const { link } = state;
+  return (
+    <li aria-label={names[kind]}>
+      <h3>{names[kind]}</h3>
+      <output className={classes.shows} aria-live="off" aria-label={`${names[kind]} shows`}>
+        {shownWords(state)}
+        {state.temperatureC !== null && <small>{state.temperatureC} °C</small>}
+      </output>
+      <Ways instrument={instrument} state={state} />
+      {link instanceof SimulatedScaleLink && <PlayScale link={link} target={10} step={0.01} />}
+      {link instanceof SimulatedMeterLink && <PlayMeter link={link} />}
+      {link instanceof SimulatedCupLink && <PlayCup link={link} />}
+    </li>
+  );
+}
+
+const BAUD = "tensidrum.bench-baud";
+const USUAL_BAUD = 9_600;
+
+/** The three ways a value can come. */
+function Ways({
+  instrument: { kind },
+  state: { link, gone, isQuiet, shows },
+}: {
+  readonly instrument: Instrument;
+  readonly state: InstrumentState;
+}) {
+  const { instruments, isRehearsal } = useBench();
+  const [baud, setBaud] = useState(USUAL_BAUD);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [isSerialThere, setSerialThere] = useState(false);
+  useEffect(() => {
+    setSerialThere(canReadSerial());
+    setBaud(Number(localStorage.getItem(`${BAUD}-${kind}`)) || USUAL_BAUD);
+  }, [kind]);
+  if (isRehearsal) return <p>A stand-in, as everything in a rehearsal.</p>;
+  const connect = async (): Promise<void> => {
+    localStorage.setItem(`${BAUD}-${kind}`, String(baud));
+    setProblem(await instruments.takeSerial(kind, baud));
+  };
+  const trouble =
+    problem ??
+    (gone !== null
+      ? `${gone} Plug it in and connect again, or type.`
+      : isQuiet
+        ? "It has gone quiet. Is it on?"
+        : shows?.kind === "other-unit"
+          ? `It sends ${shows.unit}. Set it to ${kind === "scale" ? "g" : kind === "meter" ? "pH" : "s"}.`
+          : null);
+  return (
+    <div className={classes.ways}>
+      <button type="button" aria-pressed={link === null} onClick={() => instruments.putAway(kind)}>
+        typed
+      </button>
+      <button type="button" aria-pressed={link?.isSimulated === true} onClick={() => instruments.takeSimulated(kind)}>
+        stand-in
+      </button>
+      <button
+        type="button"
+        aria-pressed={link !== null && !link.isSimulated}
+        disabled={!isSerialThere}
+        title={isSerialThere ? undefined : "This browser does not let a page read a cable"}
+        onClick={() => void connect()}
+      >
+        on a cable
+      </button>
+      {isSerialThere && (
+        <label>
+          baud{" "}
+          <select value={baud} onChange={(event) => setBaud(Number(event.currentTarget.value))} aria-label={`Baud of the ${names[kind]}`}>
+            {baudRates.map((rate) => (
+              <option key={rate}>{rate}</option>
+            ))}
+          </select>
+        </label>
+      )}
+      {trouble !== null && <p role="alert">{trouble}</p>}
+    </div>
+  );
+}

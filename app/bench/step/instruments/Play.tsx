@@ -1,0 +1,21 @@
+import classes from "./Instruments.module.css";
+
+interface PlayProps {
+  readonly name: string;
+  readonly isOff?: boolean;
+  readonly acts: readonly { readonly words: string; readonly isOn?: boolean; readonly play: () => void }[];
+}
+
+/** What can be done to an instrument that is not there; clearly marked as played. */
+export function Play({ name, isOff = false, acts }: PlayProps) {
+  return (
+    <fieldset className={classes.play}>
+      <legend>{name}: nothing is really measured, and each entry says so</legend>
+      {acts.map(({ words, isOn, play }) => (
+        <button key={words} type="button" data-big disabled={isOff} aria-pressed={isOn} onClick={play}>
+          {words}
+        </button>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,28 @@
+import { DROPS_TO_WEIGH } from "@tensidrum/core/acidity";
+import type { BenchAgent } from "@tensidrum/core/making";
+import { BigButton } from "../BigButton";
+import { Entry } from "../Entry";
+import { Portion } from "../instruments/Portion";
+import step from "../Step.module.css";
+import classes from "./Tuning.module.css";
+
+/** What one drop of a solution weighs, from several weighed together; from then on its doses are told in drops too. */
+export function Drops({ agent }: { readonly agent: BenchAgent }) {
+  const { name, dropGrams } = agent;
+  return (
+    <details className={step.sums}>
+      <summary>
+        Drops of {name}: {dropGrams === null ? "not weighed" : `one is ${(1000 * dropGrams).toFixed(0)} mg`}
+      </summary>
+      <Entry className={classes.meter} hidden={{ agent: name }}>
+        <label>
+          drops <input name="drops" inputMode="numeric" autoComplete="off" size={4} defaultValue={DROPS_TO_WEIGH} />
+        </label>
+        <Portion name={`drops of ${name}`} grams={0} decimals={2} />
+        <BigButton intent="drops" act="Keep the weight of the drops">
+          Keep it
+        </BigButton>
+      </Entry>
+    </details>
+  );
+}

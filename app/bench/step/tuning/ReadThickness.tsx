@@ -1,0 +1,133 @@
+import { SIMULATED_CUP } from "@tensidrum/core/instruments";
+import type { Step } from "@tensidrum/core/making";
+import { useEffect, useState } from "react";
+import { SimulatedCupLink } from "../../instruments/simulatedLinks";
+import { useInstrument } from "../../instruments/useInstruments";
+import { beadFields, thicknessWays, thicknessWords } from "../../batch/benchForm";
+import { useBench } from "../bench";
+import { BigButton } from "../BigButton";
+import { Entry } from "../Entry";
+import { LiveReading } from "../instruments/LiveReading";
+import { PlayCup } from "../instruments/PlayCup";
+import step from "../Step.module.css";
+import classes from "./Tuning.module.css";
+
+interface ReadThicknessProps {
+  readonly due: Step;
+  readonly words: string;
+  /** In which unit the batch has been read; null for any. */
+  readonly unit: "Pa·s" | "s" | null;
+  /** It is a second look, beside the advice. */
+  readonly isAgain?: boolean;
+}
+
+type Way = (typeof thicknessWays)[number];
+
+const wayNames: Readonly<Record<Way, string>> = {
+  "Pa·s": "in Pa·s",
+  funnel: "seconds through my funnel",
+  word: "in a word",
+  bead: "by a sinking bead",
+};
+const beadWords: Readonly<Record<(typeof beadFields)[number], string>> = {
+  diameter: "bead, mm",
+  density: "its density, g/mL",
+  jar: "jar inside, mm",
+  fall: "fell, mm",
+  seconds: "in, s",
+};
+const REMEMBERED = "tensidrum.thickness-way";
+
+/** A reading of the thickness: off a flow cup, as a number, seconds, a word, or the fall of a bead. */
+export function ReadThickness({ due, words, unit, isAgain = false }: ReadThicknessProps) {
+  const { answered, instruments, funnel } = useBench();
+  const cup = useInstrument(instruments.cup);
+  const isOffCup = cup.link !== null && cup.gone === null;
+  const [chosen, setChosen] = useState<Way>("Pa·s");
+  useEffect(() => setChosen(rememberedWay()), []);
+  const way: Way = unit === "s" || isOffCup ? "funnel" : chosen;
+  const shown = cup.shows?.kind === "reading" && cup.shows.isStable !== false ? cup.shows.value : null;
+  const constants = cup.link?.isSimulated === true ? SIMULATED_CUP : funnel;
+  return (
+    <Entry hidden={{ step: due.id, ...(isOffCup ? { by: "funnel" } : {}) }} className={isAgain ? classes.again : classes.read}>
+      {words !== "" && <p className={step.do}>{words}</p>}
+      {isOffCup ? (
+        <>
+          <LiveReading state={cup} name="Flow time" decimals={1} beside="s through the cup" />
+          <input type="hidden" name="viscosity" value={shown ?? ""} />
+          <input type="hidden" name="readOff" value={cup.link?.isSimulated === true ? "simulated cup" : "cup"} />
+        </>
+      ) : (
+        <>
+          {(way === "Pa·s" || way === "funnel") && (
+            <label className={isAgain ? undefined : classes.big}>
+              <span className="only-for-readers">Thickness</span>
+              <input
+                name="viscosity"
+                inputMode="decimal"
+                autoComplete="off"
+                aria-label={isAgain ? "Thickness, read again" : "Thickness"}
+                defaultValue={answered?.form.intent === "read-thickness" ? answered.form.viscosity : ""}
+                autoFocus={!isAgain}
+              />
+            </label>
+          )}
+          {way === "word" && (
+            <label>
+              it is like{" "}
+              <select name="word" aria-label="Thickness in a word">
+                {Object.keys(thicknessWords).map((word) => (
+                  <option key={word}>{word}</option>
+                ))}
+              </select>
+            </label>
+          )}
+          {way === "bead" &&
+            beadFields.map((field) => (
+              <label key={field}>
+                {beadWords[field]} <input name={`bead-${field}`} inputMode="decimal" autoComplete="off" size={5} />
+              </label>
+            ))}
+          <label>
+            <span className="only-for-readers">measured</span>
+            <select
+              name="by"
+              value={way}
+              disabled={unit === "s"}
+              aria-label="How the thickness was measured"
+              onChange={(event) => {
+                localStorage.setItem(REMEMBERED, event.currentTarget.value);
+                setChosen(event.currentTarget.value as Way);
+              }}
+            >
+              {thicknessWays.map((one) => (
+                <option key={one} value={one}>
+                  {wayNames[one]}
+                </option>
+              ))}
+            </select>
+            {unit === "s" && <input type="hidden" name="by" value="funnel" />}
+          </label>
+        </>
+      )}
+      {way === "funnel" && constants === null && (
+        <p className={classes.hint}>
+          The funnel was never run with known liquids: its seconds stand for themselves. <a href="/settings#funnel">Calibrate it</a>
+        </p>
+      )}
+      <BigButton
+        isMain={!isAgain}
+        isOff={isOffCup && shown === null}
+        intent="read-thickness"
+        act={isAgain ? "Take another thickness reading" : "Take the thickness"}
+      >
+        {isAgain ? "Read again" : "Take the reading"}
+      </BigButton>
+      {cup.link instanceof SimulatedCupLink && <PlayCup link={cup.link} />}
+    </Entry>
+  );
+}
+
+function rememberedWay(): Way {
+  return thicknessWays.find((one) => one === localStorage.getItem(REMEMBERED)) ?? "Pa·s";
+}
