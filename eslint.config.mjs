@@ -42,7 +42,7 @@ const mayImport = [
   { from: { element: { type: "world" } }, allow: { to: { element: { type: ["world"] } } } },
   { from: { element: { type: "simulate" } }, allow: { to: { element: { type: ["simulate", "world", "core"] } } } },
   { from: { element: { type: "operations" } }, allow: { to: { element: { type: ["operations", "core"] } } } },
-  { from: { element: { type: "e2e" } }, allow: { to: { element: { type: ["e2e", "operations"] } } } },
+  { from: { element: { type: "e2e" } }, allow: { to: { element: { type: ["e2e", "operations", "core"] } } } },
   { from: { element: { type: "bench" } }, allow: { to: { element: { type: ["bench", "core", "db", "feature", "operations", "e2e"] } } } },
 ];
 

@@ -87,9 +87,9 @@ export class SimulatedMeterLink implements InstrumentLink {
     this.meter = dipped(this.meter, sample, performance.now());
   }
 
-  /** Set right with what it showed in two buffers; null takes that back. */
-  setRight(calibration: SimulatedMeter["calibration"]): void {
-    this.meter = { ...this.meter, calibration };
+  /** Set right with what it showed in two buffers, each time it was. */
+  setRight(calibrations: SimulatedMeter["calibrations"]): void {
+    this.meter = { ...this.meter, calibrations };
   }
 
   listen({ line }: Hearing): () => void {
@@ -104,7 +104,7 @@ export class SimulatedMeterLink implements InstrumentLink {
   }
 }
 
-/** A flow cup that is played: it is filled from the batch and runs out, ten times as fast as a real one. */
+/** A flow cup that is played: it is filled from the batch and runs out, twenty times as fast as a real one. */
 export class SimulatedCupLink implements InstrumentLink {
   readonly name = "simulated cup";
   readonly isSimulated = true;

@@ -72,11 +72,14 @@ export function useInstruments({ plan, standing, hidden, clock, isAllSimulated }
     for (const kind of wanted) kinds[kind].connect(simulated(kind));
     return () => instrumentKinds.forEach((kind) => kinds[kind].disconnect());
   }, [kinds, simulated, isAllSimulated]);
-  const calibrated = standing.findLast((entry) => entry.kind === "calibrated" && entry.readOff === "simulated meter");
+  const calibrations = useMemo(
+    () => standing.flatMap((entry) => (entry.kind === "calibrated" && entry.readOff === "simulated meter" ? [entry.buffers] : [])),
+    [standing],
+  );
   const meter = useLink(kinds.meter);
   useEffect(() => {
-    if (meter instanceof SimulatedMeterLink) meter.setRight(calibrated?.kind === "calibrated" ? calibrated.buffers : null);
-  }, [meter, calibrated]);
+    if (meter instanceof SimulatedMeterLink) meter.setRight(calibrations);
+  }, [meter, calibrations]);
   return useMemo(() => ({ ...kinds, takeSimulated, takeSerial, putAway }), [kinds, takeSimulated, takeSerial, putAway]);
 }
 

@@ -1,4 +1,4 @@
-import { isRunning } from "@tensidrum/core/making";
+import { hydrating, isRunning } from "@tensidrum/core/making";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -86,21 +86,23 @@ function Rehearsal({ wanted, sent, kept, onAgain }: RehearsalProps) {
 
 /** Says that nothing is real, and what only a rehearsal can do: pour at once, and let a clock run out. */
 function Marked({ rehearsal: { here, playOn, letPass, end } }: { readonly rehearsal: RehearsalHere }) {
-  const { view, next, now } = here;
+  const { view, plan, next, now } = here;
   const isTuned = next.step?.tunes === "ph" || next.step?.tunes === "thickness";
-  const wait = view.waits.filter((one) => isRunning(one, now)).toSorted((a, b) => (a.until < b.until ? -1 : 1))[0];
-  const left = wait === undefined ? 0 : Date.parse(wait.until) - Date.parse(now);
+  const waits = view.waits.filter((one) => isRunning(one, now)).map(({ until }) => until);
+  const swelling = hydrating(plan, { standing: view.standing }, now).map(({ judgeFrom }) => judgeFrom);
+  const until = [...waits, ...(next.step?.tunes === "ph" ? [] : swelling)].sort()[0];
+  const left = until === undefined ? 0 : Date.parse(until) - Date.parse(now);
   return (
     <section className={classes.marked} aria-label="Dry run">
       <p>
-        <strong>Dry run.</strong> Nothing is stored, no lot is touched; every instrument is a stand-in.
+        <strong>Dry run.</strong> Nothing is stored; every instrument is a stand-in.
       </p>
       {next.step !== null && !isTuned && (
         <button type="button" data-big data-act="Pour everything up to the next tuning" onClick={playOn}>
           pour it all for me
         </button>
       )}
-      {wait !== undefined && (
+      {until !== undefined && (
         <button type="button" data-big data-act="Let the clock run out" onClick={() => letPass(left)}>
           let {clockText(left)} pass
         </button>

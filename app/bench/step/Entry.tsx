@@ -16,6 +16,11 @@ interface EntryProps {
 /** What is mostly meant, for wet hands. */
 const usualReasons = ["read twice, it stands", "I want it so", "a trial"];
 
+/** What is asked, whatever the number: one that is read off an instrument moves while it is answered. */
+function kindOf(question: string): string {
+  return question.replaceAll(/[\d.]+/g, "");
+}
+
 /**
  * A form that makes an entry on this device at once, with an identifier of its own. What is asked about is entered with
  * the reason the maker gives. Without scripts it is sent as it is, under the identifier the server gave it.
@@ -33,7 +38,7 @@ export function Entry({ hidden = {}, className, onEntered, ask, children }: Entr
     pressed.current = submitter;
     const typed = typedBenchForm(new FormData(event.currentTarget, submitter));
     const question = ask?.(typed) ?? null;
-    if (question !== null && (question !== asked || typed.because === "")) {
+    if (question !== null && (asked === null || kindOf(question) !== kindOf(asked) || typed.because === "")) {
       setAsked(question);
       because.current?.focus();
       return;

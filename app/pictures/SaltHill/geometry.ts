@@ -88,6 +88,7 @@ function hillPaths({ points, peakSaltPercent, peakViscosity, safeMaxPercent }: D
       ? ""
       : `${line(along)}L${x(last.saltPercent)} ${floor}L${x(first.saltPercent)} ${floor}Z`;
   };
+  const edge = edgeOf(points, safeMaxPercent);
   const near = (viscosity: number, bound: number): number =>
     10 **
     Math.min(
@@ -106,11 +107,20 @@ function hillPaths({ points, peakSaltPercent, peakViscosity, safeMaxPercent }: D
   return {
     curve: line(points),
     band,
-    safe: under(points.filter(({ saltPercent }) => saltPercent <= safeMaxPercent)),
-    beyond: under(points.filter(({ saltPercent }) => saltPercent >= safeMaxPercent)),
+    safe: under([...points.filter(({ saltPercent }) => saltPercent < safeMaxPercent), ...edge]),
+    beyond: under([...edge, ...points.filter(({ saltPercent }) => saltPercent > safeMaxPercent)]),
     cliffX: x(safeMaxPercent),
     peak: { x: x(peakSaltPercent), y: y(peakViscosity) },
   };
+}
+
+/** Where the safe part ends on the curve; nothing when that lies outside of what is drawn. */
+function edgeOf(points: readonly HillPoint[], saltPercent: number): readonly HillPoint[] {
+  const after = points.findIndex((one) => one.saltPercent >= saltPercent);
+  const [a, b] = [points[after - 1], points[after]];
+  if (a === undefined || b === undefined) return [];
+  const part = (saltPercent - a.saltPercent) / (b.saltPercent - a.saltPercent);
+  return [{ saltPercent, viscosity: a.viscosity * (b.viscosity / a.viscosity) ** part }];
 }
 
 function round(value: number): number {

@@ -12,7 +12,7 @@ export interface SimulatedCup {
 export const SIMULATED_CUP: FunnelConstants = { k: 0.05, c: 0.02 };
 
 /** The played cup runs so much faster than a real one, so that nobody sits and watches. */
-export const CUP_TIMES_FASTER = 10;
+export const CUP_TIMES_FASTER = 20;
 
 /** More than this nobody waits for, s. */
 const LONGEST_SECONDS = 3_000;

@@ -13,12 +13,12 @@ export interface SimulatedMeter {
   /** What the probe is off by at pH 7, and how steep it is, 100 for a perfect one. */
   readonly offsetPh: number;
   readonly slopePercent: number;
-  /** What it was set right with; null for never. It showed these before. */
-  readonly calibration: readonly [BufferReading, BufferReading] | null;
+  /** What it was set right with, one after the other: what it showed then, with all that was set right before. */
+  readonly calibrations: readonly (readonly [BufferReading, BufferReading])[];
 }
 
 /** A probe follows slowly, ms. */
-const PACE = { followsMilliseconds: 900, settlesMilliseconds: 5_000 };
+const PACE = { followsMilliseconds: 600, settlesMilliseconds: 3_000 };
 const NEUTRAL = 7;
 const BUFFER_C = 25;
 const ZERO_C_IN_KELVIN = 273.15;
@@ -29,7 +29,7 @@ const SCATTER = 0.012;
 export function simulatedMeter({ offsetPh, slopePercent }: { readonly offsetPh: number; readonly slopePercent: number }): SimulatedMeter {
   return {
     ...{ truePh: null, beforePh: NEUTRAL, temperatureC: BUFFER_C, changedAt: Number.NEGATIVE_INFINITY },
-    ...{ offsetPh, slopePercent, calibration: null },
+    ...{ offsetPh, slopePercent, calibrations: [] },
   };
 }
 
@@ -55,13 +55,16 @@ export function drifted(meter: SimulatedMeter, truePh: number): SimulatedMeter {
 
 /**
  * What the meter shows once it stands, pH: 7 + offset + slope × T ⁄ 298 × (pH − 7), the Nernst slope growing with the
- * absolute temperature, then set right by its calibration. A probe of 94 % and +0.15 shows 4.33 in a buffer of 4.00 at 25 °C.
+ * absolute temperature, then set right by its calibrations. A probe of 94 % and +0.15 shows 4.33 in a buffer of 4.00 at 25 °C.
  */
-export function shownPh(meter: Pick<SimulatedMeter, "offsetPh" | "slopePercent" | "temperatureC" | "calibration">, truePh: number): number {
-  const { offsetPh, slopePercent, temperatureC, calibration } = meter;
+export function shownPh(
+  meter: Pick<SimulatedMeter, "offsetPh" | "slopePercent" | "temperatureC" | "calibrations">,
+  truePh: number,
+): number {
+  const { offsetPh, slopePercent, temperatureC, calibrations } = meter;
   const steep = (slopePercent / 100) * ((temperatureC + ZERO_C_IN_KELVIN) / (BUFFER_C + ZERO_C_IN_KELVIN));
   const raw = NEUTRAL + offsetPh + steep * (truePh - NEUTRAL);
-  return calibration === null ? raw : (correctedPh(raw, calibration[0], calibration[1]) ?? raw);
+  return calibrations.reduce((shown, [first, second]) => correctedPh(shown, first, second) ?? shown, raw);
 }
 
 /**

@@ -20,16 +20,15 @@ export function InstrumentsPanel() {
   const states = { scale: useInstrument(instruments.scale), meter: useInstrument(instruments.meter), cup: useInstrument(instruments.cup) };
   const taken = instrumentKinds.filter((kind) => states[kind].link !== null);
   const typed = instrumentKinds.filter((kind) => states[kind].link === null).map((kind) => sources[kind]);
-  const told = [
-    ...taken.map((kind) => `${sources[kind]} off the ${states[kind].link?.name ?? ""}`),
-    ...(typed.length > 0 ? [`${typed.join(", ")} typed`] : []),
-  ].join("; ");
+  const told = isRehearsal
+    ? ["all of them stand-ins"]
+    : [
+        ...taken.map((kind) => `${sources[kind]} off the ${states[kind].link?.name ?? ""}`),
+        ...(typed.length > 0 ? [`${typed.join(", ")} typed`] : []),
+      ];
   return (
     <details className={classes.panel} name="instruments">
-      <summary data-act="Show the instruments">
-        Instruments: {told}
-        {isRehearsal && ", all of them stand-ins"}
-      </summary>
+      <summary data-act="Show the instruments">Instruments: {told.join("; ")}</summary>
       <ul>
         {instrumentKinds.map((kind) => (
           <Row key={kind} instrument={instruments[kind]} state={states[kind]} />

@@ -49,7 +49,7 @@ export function Portion({ name, grams, decimals }: PortionProps) {
         <output aria-label={`${name}, the ${link.name} shows`} data-stable={reading?.isStable === false ? "no" : "yes"}>
           {shows?.kind === "overload" ? "over" : reading === null ? "…" : written(reading.value, decimals)}
         </output>
-        <span>g, off the {link.name}</span>
+        <span>g</span>
       </span>
       <input type="hidden" name="grams" value={reading === null || reading.isStable === false ? "" : String(reading.value)} />
       <input type="hidden" name="readOff" value={link.isSimulated ? "simulated scale" : "scale"} />

@@ -17,9 +17,10 @@ import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
 import step from "../Step.module.css";
-import { Portion } from "../instruments/Portion";
+import { Addition } from "./Addition";
 import { Drops } from "./Drops";
 import { Meter } from "./Meter";
+import { ReadAgain } from "./ReadAgain";
 import { ReadPh } from "./ReadPh";
 import { Readings } from "./Readings";
 import classes from "./Tuning.module.css";
@@ -79,8 +80,25 @@ export function TunePh({ step: due }: { readonly step: Step }) {
             />
           )}
           <Advice advice={advice} agents={[acid, base]} main={agent} due={due} />
-          <ReadPh due={due} tuning={tuning} isFirst={false} isAgain />
         </>
+      )}
+      {tuning.rows.length > 0 && (
+        <Stair
+          agent={agent.name}
+          band={corridor}
+          readings={tuning.rows.map(({ totalGrams, ph }) => ({ grams: totalGrams, ph }))}
+          curve={curve}
+          expected={
+            next === null || last === undefined
+              ? null
+              : { grams: last.totalGrams + next.grams, ph: next.expectedPh, low: next.expectedPhLow, high: next.expectedPhHigh }
+          }
+        />
+      )}
+      {last !== undefined && !tuning.isDosedSince && (
+        <ReadAgain key={`${last.id} ${advice?.state ?? ""}`} isOpen={advice?.state === "reread"}>
+          <ReadPh due={due} tuning={tuning} isFirst={false} isAgain />
+        </ReadAgain>
       )}
       <div className={classes.solutions}>
         {(["acid", "base"] as const).map((kind) => (
@@ -99,22 +117,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
           </label>
         ))}
       </div>
-      {tuning.rows.length > 0 && (
-        <>
-          <Stair
-            agent={agent.name}
-            band={corridor}
-            readings={tuning.rows.map(({ totalGrams, ph }) => ({ grams: totalGrams, ph }))}
-            curve={curve}
-            expected={
-              next === null || last === undefined
-                ? null
-                : { grams: last.totalGrams + next.grams, ph: next.expectedPh, low: next.expectedPhLow, high: next.expectedPhHigh }
-            }
-          />
-          <Readings tuning={tuning} />
-        </>
-      )}
+      {tuning.rows.length > 0 && <Readings tuning={tuning} />}
       <Entry
         hidden={{ step: due.id }}
         className={step.acts}
@@ -130,8 +133,10 @@ export function TunePh({ step: due }: { readonly step: Step }) {
           The pH is right, next step
         </BigButton>
       </Entry>
-      <Meter />
-      <Drops agent={agent} />
+      <div className={classes.care}>
+        <Meter />
+        <Drops agent={agent} />
+      </div>
     </>
   );
 }
@@ -206,7 +211,6 @@ function Advice({ advice, agents, main, due }: AdviceProps) {
   const solution = recommend.agent === "agent" ? main : (agents.find(({ kind }) => kind !== main.kind) ?? main);
   const scale = scaleFor(recommend.grams, finestFirst(plan.formula.scales));
   const decimals = decimalPlaces(scale?.readabilityGrams ?? 0.01);
-  const isDosed = recommend.grams > 0;
   const ask = (form: { readonly grams: string }): string | null => {
     const grams = readNumber(form.grams);
     return grams.ok
@@ -214,32 +218,18 @@ function Advice({ advice, agents, main, due }: AdviceProps) {
       : null;
   };
   return (
-    <div className={classes.advice}>
-      {isDosed && (
-        <output className={classes.hero} aria-label={`Add, g of ${solution.name}`}>
-          {written(recommend.grams, decimals)}
-          <small> g</small>
-        </output>
-      )}
-      <div>
-        <p className={step.do}>
-          {isDosed && <strong>of {solution.name}. </strong>}
-          {text}
-        </p>
-        <details className={classes.estimate}>
-          <summary>why an estimate</summary>A few thousand plausible batches of this formula are tried against your readings. The dose is
-          the smaller of the one that brings their middle to the middle of the corridor, and the one that carries not one in a thousand past
-          it; 90 % of them land between the two ends.
-        </details>
-        {isDosed && (
-          <Entry hidden={{ step: due.id, agent: solution.name }} className={classes.dose} ask={ask}>
-            <Portion name={solution.name} grams={recommend.grams} decimals={decimals} />
-            <BigButton isMain intent="dose" act="The dose is in" actKey=" ">
-              Dosed, start 2:00
-            </BigButton>
-          </Entry>
-        )}
-      </div>
-    </div>
+    <Addition
+      name={solution.name}
+      grams={recommend.grams}
+      decimals={decimals}
+      estimate="A few thousand plausible batches of this formula are tried against your readings. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries not one in a thousand past it; 90 % of them land between the two ends."
+      hidden={{ step: due.id, agent: solution.name }}
+      ask={ask}
+      intent="dose"
+      act="The dose is in"
+      taken="Dosed, start 2:00"
+    >
+      {text}
+    </Addition>
   );
 }

@@ -3,7 +3,7 @@ import { finestFirst, decimalPlaces, scaleFor, written } from "@tensidrum/core/q
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
-import { Portion } from "../instruments/Portion";
+import { Addition } from "./Addition";
 import step from "../Step.module.css";
 import { Hydrating } from "./Hydrating";
 import classes from "./Tuning.module.css";
@@ -28,24 +28,19 @@ export function TunePolymer({ step: due }: { readonly step: Step }) {
       {next === undefined ? (
         <p className={step.do}>All that was planned is in. Judge it tomorrow; more can be folded in then, nothing can be taken out.</p>
       ) : (
-        <div className={classes.advice}>
-          <output className={classes.hero} aria-label={`Fold in, g of ${nameOf(next.line)}`}>
-            {written(next.nextGrams, decimals)}
-            <small> g</small>
-          </output>
-          <div>
-            <p className={step.do}>
-              <strong>of {nameOf(next.line)}. </strong>A quarter of a percent of the batch. Fold it in without air, look after half an hour,
-              and stop while it still looks a little thin: it goes on building all night.
-            </p>
-            <Entry hidden={{ step: due.id, line: next.line }} className={classes.dose}>
-              <Portion name={nameOf(next.line)} grams={next.nextGrams} decimals={decimals} />
-              <BigButton isMain intent="thicken" act="The thickener is in" actKey=" ">
-                Folded in, look at 0:30
-              </BigButton>
-            </Entry>
-          </div>
-        </div>
+        <Addition
+          name={nameOf(next.line)}
+          grams={next.nextGrams}
+          decimals={decimals}
+          estimate={null}
+          hidden={{ step: due.id, line: next.line }}
+          intent="thicken"
+          act="The thickener is in"
+          taken="Folded in, look at 0:30"
+        >
+          A quarter of a percent of the batch. Fold it in without air, look after half an hour, and stop while it still looks a little thin:
+          it goes on building all night.
+        </Addition>
       )}
       <Entry hidden={{ step: due.id }} className={step.acts}>
         <BigButton isLarge isMain={next === undefined} intent="done" act="Enough of the thickener">

@@ -8,14 +8,19 @@ import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { ClockTime } from "../ClockTime";
 import { Entry } from "../Entry";
-import { Portion } from "../instruments/Portion";
+import { Addition } from "./Addition";
 import step from "../Step.module.css";
 import { Hydrating, useHydrating } from "./Hydrating";
+import { ReadAgain } from "./ReadAgain";
 import { ReadThickness } from "./ReadThickness";
 import classes from "./Tuning.module.css";
 import { useThicknessAdvice } from "./useAdvice";
 
 const TIMES_THE_ADVICE = 10;
+
+function chanceWords(chance: number): string {
+  return chance < 0.001 ? "under 1 in 1,000" : `about ${Math.max(1, Math.round(1000 * chance))} in 1,000`;
+}
 
 /** The thickness of the batch, up its salt hill in small steps: read, add as advised, rest, read again. */
 export function TuneThickness({ step: due }: { readonly step: Step }) {
@@ -79,33 +84,54 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
       ) : advice === null ? (
         <p className={step.do}>Reckoning the next addition …</p>
       ) : (
-        <div className={classes.advice}>
-          {grams > 0 && (
-            <output className={classes.hero} aria-label={`Add, g of ${salt.name}`}>
-              {written(grams, decimals)}
-              <small> g</small>
-            </output>
+        <Addition
+          name={salt.name}
+          grams={grams}
+          decimals={decimals}
+          estimate="A few thousand plausible salt hills are tried against your readings and jars. The addition is the smallest of the way to what is wanted, and the one that carries no more than two in a thousand past the peak. Salt cannot be taken out again."
+          hidden={{ step: due.id, agent: salt.name }}
+          ask={askSalt}
+          intent="salt"
+          act="The salt is in"
+          taken="Added, start 8:00"
+        >
+          {advice.text}
+          {grams > 0 && ` Chance of passing the peak: ${chanceWords(advice.recommend.peakChance)}.`}
+        </Addition>
+      )}
+      {(last !== undefined || tuning.jars.length > 0) && (
+        <>
+          <SaltHill
+            unit={unit}
+            readings={tuning.rows}
+            jars={tuning.jars}
+            hill={hill}
+            target={target}
+            expected={
+              advice === null || last === undefined || grams <= 0
+                ? null
+                : {
+                    saltPercent:
+                      last.saltPercent + (grams * (salt.strengthPercent - last.saltPercent)) / Math.max(1, view.inBeakersGrams + grams),
+                    viscosity: advice.recommend.expected,
+                    low: advice.recommend.low,
+                    high: advice.recommend.high,
+                  }
+            }
+          />
+          {last !== undefined && !tuning.isAddedSince && advice !== null && (
+            <ReadAgain key={last.id} isOpen={advice.state === "add" && grams === 0}>
+              <ReadThickness due={due} unit={tuning.unit} words="" isAgain />
+            </ReadAgain>
           )}
-          <div>
-            <p className={step.do}>
-              {grams > 0 && <strong>of {salt.name}. </strong>}
-              {advice.text}
-            </p>
-            <details className={classes.estimate}>
-              <summary>why an estimate</summary>A few thousand plausible salt hills are tried against your readings. The addition is the
-              smallest of the way to what is wanted, and the one that carries no more than two in a thousand past the peak. Salt cannot be
-              taken out again.
-            </details>
-            {grams > 0 && (
-              <Entry hidden={{ step: due.id, agent: salt.name }} className={classes.dose} ask={askSalt}>
-                <Portion name={salt.name} grams={grams} decimals={decimals} />
-                <BigButton isMain intent="salt" act="The salt is in" actKey=" ">
-                  Added, start 8:00
-                </BigButton>
-              </Entry>
-            )}
-          </div>
-        </div>
+          <p className={classes.hint}>
+            {tuning.jars.length === 0
+              ? "No jars of this base yet: the hill is guessed from this batch alone."
+              : `${tuning.jars.length} ${tuning.jars.length === 1 ? "jar" : "jars"} of this base${hill === null ? "; five points that go over a peak draw its hill." : `; typical miss ${written(hill.typicalMissPercent ?? 0, 0)} %.`}`}{" "}
+            {!isRehearsal && <Link to={`/bench/${view.id}/jars`}>Jars of this base</Link>}
+          </p>
+          <Rows tuning={tuning} unit={unit} />
+        </>
       )}
       <div className={classes.solutions}>
         <label>
@@ -128,36 +154,6 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           {unit}
         </label>
       </div>
-      {last !== undefined && !tuning.isAddedSince && advice !== null && <ReadThickness due={due} unit={tuning.unit} words="" isAgain />}
-      {(last !== undefined || tuning.jars.length > 0) && (
-        <>
-          <SaltHill
-            unit={unit}
-            readings={tuning.rows}
-            jars={tuning.jars}
-            hill={hill}
-            target={target}
-            expected={
-              advice === null || last === undefined || grams <= 0
-                ? null
-                : {
-                    saltPercent:
-                      last.saltPercent + (grams * (salt.strengthPercent - last.saltPercent)) / Math.max(1, view.inBeakersGrams + grams),
-                    viscosity: advice.recommend.expected,
-                    low: advice.recommend.low,
-                    high: advice.recommend.high,
-                  }
-            }
-          />
-          <p className={classes.hint}>
-            {tuning.jars.length === 0
-              ? "No jars of this base yet: the hill is guessed from this batch alone."
-              : `${tuning.jars.length} ${tuning.jars.length === 1 ? "jar" : "jars"} of this base${hill === null ? "; five points that go over a peak draw its hill." : `; typical miss ${written(hill.typicalMissPercent ?? 0, 0)} %.`}`}{" "}
-            {!isRehearsal && <Link to={`/bench/${view.id}/jars`}>Jars of this base</Link>}
-          </p>
-          <Rows tuning={tuning} unit={unit} />
-        </>
-      )}
       <Entry
         hidden={{ step: due.id }}
         className={step.acts}

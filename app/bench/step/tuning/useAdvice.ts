@@ -16,11 +16,13 @@ export function useThicknessAdvice(thickening: Thickening | null): ThickeningAdv
 /** What the advisor says, worked out beside the page; the same question is asked once, however often the page is drawn. */
 function useAdvice(question: AdvisorQuestion | null): AdvisorAnswer["advice"] | null {
   const worker = useRef<Worker | null>(null);
-  const asked = useRef(0);
-  const [answer, setAnswer] = useState<AdvisorAnswer | null>(null);
+  const asked = useRef({ id: 0, written: "" });
+  const [answer, setAnswer] = useState<{ readonly to: string; readonly advice: AdvisorAnswer["advice"] } | null>(null);
   useEffect(() => {
     const made = new Worker(new URL("../../../../workers/advisor.worker.ts", import.meta.url), { type: "module" });
-    made.onmessage = ({ data }: MessageEvent<AdvisorAnswer>) => setAnswer(data);
+    made.onmessage = ({ data }: MessageEvent<AdvisorAnswer>) => {
+      if (data.id === asked.current.id) setAnswer({ to: asked.current.written, advice: data.advice });
+    };
     worker.current = made;
     return () => made.terminate();
   }, []);
@@ -28,9 +30,10 @@ function useAdvice(question: AdvisorQuestion | null): AdvisorAnswer["advice"] | 
   useEffect(() => {
     const about = JSON.parse(written) as AdvisorQuestion | null;
     if (about === null) return;
-    asked.current += 1;
-    const task: AdvisorTask = { id: asked.current, question: about };
+    asked.current = { id: asked.current.id + 1, written };
+    const task: AdvisorTask = { id: asked.current.id, question: about };
     worker.current?.postMessage(task);
   }, [written]);
-  return question !== null && answer?.id === asked.current ? answer.advice : null;
+  // An answer to what was asked before a new reading is no advice any more.
+  return question !== null && answer?.to === written ? answer.advice : null;
 }

@@ -196,13 +196,14 @@ describe("the score", () => {
     expect(score.earlyReadings).toBe(1);
   });
 
-  it("too much salt passes the cliff; an hour more than must be costs the time", () => {
+  it("too much salt passes the cliff; hours spent reading cost the time, a night in between does not", () => {
     const hidden = hiddenBatch(plan, 0.2);
-    const score = rehearsalScore(hidden, plan, [...poured, thick(0.2, 1), salted(30, 2), thick(0.1, 120)]);
+    const score = rehearsalScore(hidden, plan, [...poured, thick(0.2, 1), salted(30, 2), thick(0.1, 42), thick(0.1, 82), thick(0.1, 1000)]);
     const part = (what: string) => score.parts.find((one) => one.what === what);
     expect(part("cliff")?.points).toBe(0);
     expect(part("time")?.points).toBe(0);
-    expect(score.minutes).toBeCloseTo(119, 9);
+    // 1 + 40 + 40 minutes, and of the night no more than 60.
+    expect(score.minutes).toBeCloseTo(141, 9);
   });
 
   it("a formula without salt is judged on its pH alone, to 100", () => {

@@ -112,11 +112,13 @@ function nearness(ratio: number): number {
 
 const TUNING = new Set<BatchEntry["kind"]>(["ph-read", "dosed", "thickness-read", "salted"]);
 
-/** From the first reading to the last thing done about it, min. */
+/** Longer than this between two things done at the tuning is a pause or a gum that swells, and is no slowness, min. */
+const LONGEST_COUNTED_MINUTES = 60;
+
+/** From the first reading to the last thing done about it, pauses left out, min. */
 function tuningMinutes(standing: readonly BatchEntry[]): number {
-  const tuning = standing.filter(({ kind }) => TUNING.has(kind));
-  const [first, last] = [tuning[0], tuning.at(-1)];
-  return first === undefined || last === undefined ? 0 : (dayjs(last.at).valueOf() - dayjs(first.at).valueOf()) / MINUTE_MILLISECONDS;
+  const moments = standing.filter(({ kind }) => TUNING.has(kind)).map(({ at }) => dayjs(at).valueOf() / MINUTE_MILLISECONDS);
+  return moments.slice(1).reduce((sum, moment, at) => sum + Math.min(LONGEST_COUNTED_MINUTES, moment - moments[at]!), 0);
 }
 
 function earlyReadings(standing: readonly BatchEntry[]): number {
