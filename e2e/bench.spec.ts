@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
-import { beginBatch, done, GREEN_ROOM_BATCH, scriptsReady, takeTyped, typedWeight, wanted } from "./testing/atTheBench";
+import { beginBatch, done, GREEN_ROOM_BATCH, scriptsReady, takeInstruments, takeTyped, typedWeight, wanted } from "./testing/atTheBench";
 import { expect, FAILED_LOAD, test } from "./testing/test";
 
 // A photo that is none is answered with 422.
@@ -21,7 +21,7 @@ async function oneThing(page: Page): Promise<"closing" | "done" | "weighed" | "w
     await isTuned(page).click();
     // Nothing was read: it is asked first.
     await expect(page.getByRole("alert")).toContainText("all the same?");
-    await isTuned(page).click();
+    await page.getByRole("button", { name: "a trial" }).click();
     return "tuned";
   }
   if (await closing(page).isVisible()) return "closing";
@@ -83,9 +83,10 @@ test("a gel with the simulated scale, from what must be right to the record: a w
   // The first step by the space bar alone, the scale by the arrows.
   await page.keyboard.press(" ");
   await expect(typedWeight(page)).toBeVisible();
-  await page.getByRole("button", { name: "take the simulated scale" }).click();
+  await takeInstruments(page, ["Scale"]);
   await expect(page.getByText("Tare first: the beaker is on the scale.")).toBeVisible();
   await expect(tare(page)).toBeEnabled();
+  await page.getByRole("heading", { level: 2 }).first().click();
   await page.keyboard.press(" ");
   await expect(page.getByLabel(/simulated scale shows/)).toHaveText(/^0\.0/);
   const target = Number(await wanted(page));
@@ -169,7 +170,7 @@ test("a heated cleanser with the simulated scale on a tablet: two beakers warmed
   await page.getByRole("button", { name: "Begin the batch" }).click();
   await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
   await scriptsReady(page);
-  await page.getByRole("button", { name: "take the simulated scale" }).click();
+  await takeInstruments(page, ["Scale"]);
   await makeTheRest(page);
   await page.getByLabel("What came out, g").fill("388");
   await closing(page).click();

@@ -1,6 +1,6 @@
 import type { BatchEntry } from "@tensidrum/core/making";
 import type { Page } from "@playwright/test";
-import { acknowledged, beginBatch, GREEN_ROOM_BATCH, scriptsReady } from "./testing/atTheBench";
+import { acknowledged, beginBatch, GREEN_ROOM_BATCH, scriptsReady, takeInstruments } from "./testing/atTheBench";
 import { pourByServer } from "./testing/pourByServer";
 import { expect, test } from "./testing/test";
 
@@ -9,14 +9,6 @@ test.use({ ownApplication: "stand-ins" });
 const button = (page: Page, name: string | RegExp) => page.getByRole("button", { name, exact: typeof name === "string" }).first();
 const dosed = (page: Page) => button(page, "Dosed, start 2:00");
 const added = (page: Page) => button(page, "Added, start 8:00");
-
-async function takeStandIns(page: Page): Promise<void> {
-  await page.getByText(/^Instruments:/).click();
-  for (const kind of ["Scale", "pH meter", "Flow cup"]) {
-    await page.getByRole("listitem", { name: kind }).getByRole("button", { name: "stand-in" }).click();
-  }
-  await page.getByText(/^Instruments:/).click();
-}
 
 /** Dips the played meter into the batch, waits until it stands, and takes what it shows. */
 async function readPh(page: Page): Promise<number> {
@@ -78,7 +70,7 @@ test("a batch with stand-ins: calibrated, overshot, taken back with a base, and 
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
   await pourByServer(page, batch, 30);
   await scriptsReady(page);
-  await takeStandIns(page);
+  await takeInstruments(page, ["Scale", "pH meter", "Flow cup"]);
 
   // The meter in two buffers: what it shows is taken, and from then on it shows the truth.
   await page.getByText("The meter: not calibrated in this batch").click();

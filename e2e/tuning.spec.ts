@@ -1,6 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
-import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, takeTyped, typedWeight } from "./testing/atTheBench";
+import { acknowledged, beginBatch, GREEN_ROOM_BATCH } from "./testing/atTheBench";
+import { pourByServer } from "./testing/pourByServer";
 import { expect, test } from "./testing/test";
 
 test.use({ ownApplication: "bench tuning" });
@@ -10,16 +11,8 @@ const takeReading = (page: Page) => page.getByRole("button", { name: "Take the r
 const dosed = (page: Page) => page.getByRole("button", { name: "Dosed, start 2:00" });
 const isRight = (page: Page) => page.getByRole("button", { name: "The pH is right, next step" });
 
-/** Makes the batch with typed weights until its pH is to be read. */
-async function untilPh(page: Page): Promise<void> {
-  for (let at = 0; at < 60; at += 1) {
-    await expect(ph(page).or(typedWeight(page)).or(done(page))).toBeVisible();
-    if (await ph(page).isVisible()) return;
-    if (await typedWeight(page).isVisible()) await takeTyped(page);
-    else await done(page).click();
-    await page.waitForTimeout(450);
-  }
-}
+/** Says why what was asked about stands. */
+const because = (page: Page, reason: string) => page.getByRole("button", { name: reason, exact: true });
 
 async function read(page: Page, value: string): Promise<void> {
   await ph(page).fill(value);
@@ -32,7 +25,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
 }) => {
   test.setTimeout(150_000);
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
-  await untilPh(page);
+  await pourByServer(page, batch, 30);
   await read(page, "15");
   await expect(page.getByRole("alert")).toContainText("between 0 and 14");
   await expect(ph(page)).toHaveValue("15");
@@ -59,6 +52,8 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await read(page, "3.9");
   await expect(page.getByRole("alert")).toContainText("away from the last reading");
   await takeReading(page).click();
+  await expect(ph(page), "a reason is wanted first").toHaveValue("3.9");
+  await because(page, "read twice, it stands").click();
 
   // Overshot: the counter-dose is of the base.
   const base = page.getByLabel(/^Add, g of sodium hydroxide/);
@@ -74,7 +69,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await expect(page.getByRole("row", { name: /sodium hydroxide/ })).toContainText("4.90");
   await isRight(page).click();
   const question = page.getByRole("alert").filter({ hasText: "Is it right all the same?" });
-  if (await question.isVisible()) await isRight(page).click();
+  if (await question.isVisible()) await because(page, "I want it so").click();
   await expect(page.getByRole("heading", { level: 2, name: "Thicken with salt" })).toBeVisible();
 
   // Salt: read, add as advised, rest, read; what cannot be is refused, and near what is wanted it stops.
@@ -106,13 +101,13 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await expect(record).toContainText(/g citric acid 50 % w\/w solution dosed/);
   await expect(record).toContainText(/g sodium hydroxide 10 % dosed/);
   await expect(record).toContainText("Thickness 2.40 Pa·s");
+  await expect(record).toContainText("taken; although asked: read twice, it stands");
   await expect(record.getByRole("row", { name: /^Sodium chloride/ }).first()).toContainText(String(salt));
   await expect(record.getByRole("row", { name: /^Citric acid 50 %/ }).first()).toContainText(Number(advice).toFixed(2));
 });
 
 test("the meter in two buffers says whether it may be trusted, on every device of the batch", async ({ page }) => {
-  await beginBatch(page, GREEN_ROOM_BATCH);
-  await untilPh(page);
+  await pourByServer(page, await beginBatch(page, GREEN_ROOM_BATCH), 30);
   await page.getByText("The meter: not calibrated in this batch").click();
   await page.getByLabel("first buffer shows").fill("4.1");
   await page.getByLabel("second buffer shows").fill("6.95");

@@ -120,3 +120,26 @@ describe("codes of batches", () => {
     expect((await openSettings()).batchCode).toBe("{yyyy}/{letters}{n}");
   });
 });
+
+describe("the funnel", () => {
+  const typed = (thickness: readonly string[], density: readonly string[], seconds: readonly string[]) =>
+    saveSettings({ intent: "funnel", funnel: { thickness, density, seconds } });
+
+  it("glycerin in 60 s and an oil in 5 s give its constants, k 0.01682 and c 0.0727", async () => {
+    expect((await openSettings()).funnel).toBeNull();
+    expect(await typed(["1.27", "0,064"], ["1.26", "0.92"], ["60", "5"])).toBeNull();
+    const { funnel } = await openSettings();
+    expect(funnel?.k).toBeCloseTo(0.01682, 4);
+    expect(funnel?.c).toBeCloseTo(0.0727, 3);
+  });
+
+  it.each([
+    [["1.27", ""], ["1.26", "0.92"], ["60", "5"], "of both liquids"],
+    [["1.27", "0"], ["1.26", "0.92"], ["60", "5"], "more than 0"],
+    [["1.27", "1.27"], ["1.26", "1.26"], ["60", "60"], "do not calibrate"],
+  ])("%j, %j in %j is answered in words", async (thickness, density, seconds, words) => {
+    const problem = await typed(thickness, density, seconds);
+    expect(problem?.message).toContain(words);
+    expect(problem?.form).toMatchObject({ intent: "funnel", funnel: { thickness } });
+  });
+});

@@ -40,3 +40,15 @@ export async function takeTyped(page: Page, grams?: string): Promise<{ readonly 
 export async function acknowledged(page: Page): Promise<void> {
   await expect(page.locator("[data-waiting='0']")).toBeVisible();
 }
+
+/** Takes stand-ins for the instruments of a bench, or types again what one of them measured. */
+export async function takeInstruments(
+  page: Page,
+  kinds: readonly ("Scale" | "pH meter" | "Flow cup")[],
+  way: "stand-in" | "typed" = "stand-in",
+): Promise<void> {
+  const summary = page.getByText(/^Instruments:/);
+  await summary.click();
+  for (const kind of kinds) await page.getByRole("listitem", { name: kind }).getByRole("button", { name: way }).click();
+  await summary.click();
+}

@@ -1,4 +1,4 @@
-import { hiddenBatch, truthAfter, type BatchEntry, type BatchPlan, type HiddenBatch } from "@tensidrum/core/making";
+import { hiddenBatch, truthAfter, type BatchEntry, type BatchPlan, type HiddenBatch, type Jar } from "@tensidrum/core/making";
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { Instrument, type InstrumentState } from "./instrument";
 import { instrumentKinds, type InstrumentKind, type InstrumentLink } from "./instrumentLink";
@@ -98,8 +98,8 @@ function useLink(instrument: Instrument): InstrumentLink | null {
 }
 
 /** The hidden batch behind the stand-ins of a batch: always the same one for the same batch. */
-export function useHiddenBatch(plan: BatchPlan, seed: string): HiddenBatch {
-  return useMemo(() => hiddenBatch(plan, seedOf(seed)), [plan, seed]);
+export function useHiddenBatch(plan: BatchPlan, seed: string, jars: readonly Jar[]): HiddenBatch {
+  return useMemo(() => hiddenBatch(plan, seedOf(seed), jars), [plan, seed, jars]);
 }
 
 const SEED_PARTS = 1_000_003;

@@ -36,7 +36,7 @@ interface RehearsalResultProps {
 export function RehearsalResult({ id, seed, rehearsal: { here, again } }: RehearsalResultProps) {
   const { view, plan } = here;
   const { standing } = view;
-  const hidden = useHiddenBatch(plan, seed);
+  const hidden = useHiddenBatch(plan, seed, here.jars);
   const score = useMemo(() => rehearsalScore(hidden, plan, standing), [hidden, plan, standing]);
   const scores = useKeptScore(id, score, standing);
   const corridor = tunedCorridor(plan);

@@ -1,10 +1,11 @@
 import { assessSums } from "../../formula/assess.ts";
 import { randomFrom, type Random } from "../../numerics/random.ts";
+import { fitSaltCurve } from "../../thickness/salt/fitSaltCurve.ts";
 import { safeMaxPercent, saltFor, viscosityAt, type Hill } from "../../thickness/salt/hill.ts";
 import type { BatchPlan } from "../batch/batchState.ts";
 import { agentsOf } from "../tuning/agents.ts";
 import { buffersInBatch, tunedCorridor } from "../tuning/phTuning.ts";
-import { aimedThickness } from "../tuning/thicknessTuning.ts";
+import { aimedThickness, type Jar } from "../tuning/thicknessTuning.ts";
 
 /** What nobody at the bench knows of a batch: what holds its pH, where it begins, how it answers to salt. */
 export interface HiddenBatch {
@@ -41,9 +42,9 @@ const USUAL_DENSITY = 1.02;
 /**
  * Draws what is hidden in a batch, out of its own formula: titratable sites inside the ranges of its materials and up to
  * two nobody knows of, a pH outside its corridor on the side its own acid or base mends, and a salt hill whose safe part
- * reaches what is wanted. The same seed gives the same batch.
+ * reaches what is wanted; where jars of the same base draw a hill, it is theirs. The same seed gives the same batch.
  */
-export function hiddenBatch(plan: BatchPlan, seed: number): HiddenBatch {
+export function hiddenBatch(plan: BatchPlan, seed: number, jars: readonly Jar[] = []): HiddenBatch {
   const random = randomFrom(seed);
   const known = buffersInBatch(plan).map(({ pKa, low, high }) => ({ pKa, mmolPerKg: between(random, { low, high }) }));
   const unknown = Array.from({ length: Math.floor(random.uniform() * (MOST_UNKNOWN + 1)) }, () => ({
@@ -57,11 +58,16 @@ export function hiddenBatch(plan: BatchPlan, seed: number): HiddenBatch {
   return {
     sites: [...known, ...unknown],
     startPh,
-    hill: drawnHill(random, plan),
+    hill: hillOfJars(jars) ?? drawnHill(random, plan),
     afterScent: between(random, AFTER_SCENT),
     meter: { offsetPh: PROBE.offsetPh * random.normal(), slopePercent: between(random, PROBE.slopePercent) },
     density: USUAL_DENSITY,
   };
+}
+
+function hillOfJars(jars: readonly Jar[]): Hill | null {
+  const fitting = fitSaltCurve(jars.filter(({ unit }) => unit === "Pa·s"));
+  return fitting.found ? fitting.value.hill : null;
 }
 
 function drawnHill(random: Random, plan: BatchPlan): Hill {

@@ -78,6 +78,15 @@ describe("what is hidden in a batch", () => {
     expect(hiddenBatch(basic, 0.3).startPh).toBeLessThan(tunedCorridor(basic).low - 0.5);
   });
 
+  it("jars of the same base draw its hill; four do not", () => {
+    const hill = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 1.6 };
+    const jars = [0.8, 1.2, 1.6, 2, 2.4, 2.8, 3.2].map((saltPercent) => {
+      return { saltPercent, viscosity: viscosityAt(hill, saltPercent), unit: "Pa·s" } as const;
+    });
+    expect(hiddenBatch(plan, 0.4, jars).hill.peakSaltPercent).toBeCloseTo(2.4, 4);
+    expect(hiddenBatch(plan, 0.4, jars.slice(0, 4)).hill).toEqual(hiddenBatch(plan, 0.4).hill);
+  });
+
   it("what is dosed is no buffer before it is in", () => {
     const { sites } = hiddenBatch(plan, 0.0);
     expect(sites.some(({ pKa }) => pKa === 4.76)).toBe(false);
