@@ -6,6 +6,7 @@ import { startApplication } from "../e2e/testing/startApplication";
 import { makeFormula } from "./benchFormula";
 import { benchBatch } from "./batchBench";
 import { benchCore } from "./coreBench";
+import { benchInstruments } from "./instrumentBench";
 import { benchKeystrokes } from "./keystrokeBench";
 import { benchLedger } from "./ledgerBench";
 import { benchList } from "./listBench";
@@ -32,6 +33,7 @@ try {
     ...(await benchList(sheet, cluster.url)),
     ...(await benchLedger(cluster.url)),
     ...(await benchBatch(application.address, cluster.url)),
+    ...(await benchInstruments(application.address)),
     ...(await benchShelf(sheet)),
   ];
 } finally {

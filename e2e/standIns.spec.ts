@@ -1,6 +1,7 @@
 import type { BatchEntry } from "@tensidrum/core/making";
 import type { Page } from "@playwright/test";
 import { acknowledged, beginBatch, GREEN_ROOM_BATCH, scriptsReady, takeInstruments } from "./testing/atTheBench";
+import { fakeSerial } from "./testing/fakeSerial";
 import { pourByServer } from "./testing/pourByServer";
 import { expect, test } from "./testing/test";
 
@@ -194,23 +195,6 @@ test("a dry run: overshot on purpose, taken back, salted as advised, and judged 
   await page.goto("/bench");
   expect(await page.locator("main").innerText()).toBe(before);
 });
-
-/** A serial port that plays a recorded stream of a scale and is unplugged when it is told to be. */
-const fakeSerial = `
-  let send;
-  const port = {
-    readable: null,
-    writable: null,
-    async open() {
-      this.readable = new ReadableStream({ start(controller) { send = controller; } });
-      this.writable = new WritableStream({ write(piece) { window.written = (window.written ?? "") + new TextDecoder().decode(piece); } });
-    },
-    async close() {},
-  };
-  Object.defineProperty(navigator, "serial", { value: { requestPort: async () => port } });
-  window.play = (text) => send.enqueue(new TextEncoder().encode(text));
-  window.unplug = () => send.error(new Error("gone"));
-`;
 
 test("a scale on a cable: split lines are put together, noise is passed over, another unit, overload and a pulled plug are told", async ({
   page,

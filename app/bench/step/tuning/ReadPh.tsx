@@ -1,6 +1,7 @@
-import { questionOf, type PhTuning, type Step } from "@tensidrum/core/making";
+import { questionOf, type BatchEntry, type PhTuning, type Step } from "@tensidrum/core/making";
 import { readNumber } from "@tensidrum/core/quantities";
-import { useState } from "react";
+import { useEffect, useState } from "react";
+import { gramsOfWeight } from "../../batch/benchForm";
 import { SimulatedMeterLink } from "../../instruments/simulatedLinks";
 import { useInstrument } from "../../instruments/useInstruments";
 import { useBench } from "../bench";
@@ -17,17 +18,37 @@ interface ReadPhProps {
   readonly isFirst: boolean;
   /** A second look at what was read, beside the advice. */
   readonly isAgain?: boolean;
+  /** Hears what is likely to be taken, once it has stood for a moment. */
+  readonly onMaybe?: (read: MaybeRead | null) => void;
 }
+
+/** A reading that has not been taken yet. */
+export type MaybeRead = Pick<BatchEntry & { readonly kind: "ph-read" }, "ph" | "way" | "sampleGrams">;
+
+const STANDS_MILLISECONDS = 150;
 
 const samples = { dilution: "2", neat: "0", strip: "0.2" } as const;
 
 /** A reading of the pH: off the meter or typed, how it was read, and what it took out of the batch. */
-export function ReadPh({ due, tuning, isFirst, isAgain = false }: ReadPhProps) {
+export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadPhProps) {
   const { view, answered, instruments } = useBench();
   const [way, setWay] = useState<keyof typeof samples>(tuning.rows.at(-1)?.way ?? "dilution");
   const meter = useInstrument(instruments.meter);
   const isOffMeter = meter.link !== null && !meter.isQuiet && meter.gone === null && way !== "strip";
   const shown = meter.shows?.kind === "reading" && meter.shows.isStable !== false ? meter.shows.value : null;
+  const [typed, setTyped] = useState("");
+  const [sample, setSample] = useState<string | null>(null);
+  const likely = isOffMeter ? shown : typedPh(typed);
+  const sampleGrams = gramsOfWeight(sample ?? samples[way]);
+  const taken = "value" in sampleGrams ? sampleGrams.value : null;
+  useEffect(() => {
+    if (onMaybe === undefined) return;
+    const timer = setTimeout(
+      () => onMaybe(likely === null || taken === null ? null : { ph: likely, way, sampleGrams: taken }),
+      STANDS_MILLISECONDS,
+    );
+    return () => clearTimeout(timer);
+  }, [likely, taken, way, onMaybe]);
   const dose = view.standing.findLast((entry) => entry.kind === "dosed");
   const ask = (form: { readonly ph: string; readonly temperature: string }): string | null => {
     const ph = readNumber(form.ph);
@@ -65,6 +86,7 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false }: ReadPhProps) {
               aria-label={isAgain ? "pH, read again" : "pH"}
               defaultValue={answered?.form.intent === "read-ph" ? answered.form.ph : ""}
               autoFocus={!isAgain}
+              onInput={(event) => setTyped(event.currentTarget.value)}
             />
           </label>
           <label>
@@ -78,7 +100,10 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false }: ReadPhProps) {
         <select
           name="way"
           value={way}
-          onChange={(event) => setWay(event.currentTarget.value as keyof typeof samples)}
+          onChange={(event) => {
+            setWay(event.currentTarget.value as keyof typeof samples);
+            setSample(null);
+          }}
           aria-label="How it was read"
         >
           <option value="dilution">in a 10 % dilution</option>
@@ -87,7 +112,17 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false }: ReadPhProps) {
         </select>
       </label>
       <label>
-        taken out <input name="sample" inputMode="decimal" autoComplete="off" size={5} defaultValue={samples[way]} key={way} /> g
+        taken out{" "}
+        <input
+          name="sample"
+          inputMode="decimal"
+          autoComplete="off"
+          size={5}
+          defaultValue={samples[way]}
+          key={way}
+          onInput={(event) => setSample(event.currentTarget.value)}
+        />{" "}
+        g
       </label>
       <BigButton
         isMain={!isAgain}
@@ -101,4 +136,9 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false }: ReadPhProps) {
       {isOffMeter && meter.link instanceof SimulatedMeterLink && <PlayMeter link={meter.link} />}
     </Entry>
   );
+}
+
+function typedPh(text: string): number | null {
+  const read = readNumber(text);
+  return read.ok && read.value >= 0 && read.value <= 14 ? read.value : null;
 }

@@ -4,12 +4,13 @@ import {
   phTuning,
   questionOf,
   tunedCorridor,
+  type BatchEntry,
   type BatchPlan,
   type BenchAgent,
   type PhTuning,
   type Step,
 } from "@tensidrum/core/making";
-import { startingDoseGrams, type TitrationAdvice } from "@tensidrum/core/acidity";
+import { startingDoseGrams, type Titration, type TitrationAdvice } from "@tensidrum/core/acidity";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
 import { Stair } from "../../../pictures/Stair/Stair";
@@ -21,7 +22,7 @@ import { Addition } from "./Addition";
 import { Drops } from "./Drops";
 import { Meter } from "./Meter";
 import { ReadAgain } from "./ReadAgain";
-import { ReadPh } from "./ReadPh";
+import { ReadPh, type MaybeRead } from "./ReadPh";
 import { Readings } from "./Readings";
 import classes from "./Tuning.module.css";
 import { usePhAdvice } from "./useAdvice";
@@ -33,6 +34,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
   const [chosen, setChosen] = useState<{ readonly acid: string; readonly base: string }>({ acid: "", base: "" });
   const acid = agentNamed(agents, "acid", chosen.acid);
   const base = agentNamed(agents, "base", chosen.base);
+  const [maybe, setMaybe] = useState<MaybeRead | null>(null);
   const first = view.standing.find((entry) => entry.kind === "ph-read");
   const corridor = useMemo(() => tunedCorridor(plan), [plan]);
   const middle = (corridor.low + corridor.high) / 2;
@@ -49,7 +51,14 @@ export function TunePh({ step: due }: { readonly step: Step }) {
   );
   // Of a batch of another size, so much of it as falls to this one.
   const earlierGrams = earlier === null ? 0 : ((before?.rows.at(-1)?.totalGrams ?? 0) * plan.formula.batchGrams) / earlier.batchGrams;
-  const advice = usePhAdvice(tuning.isDosedSince ? null : tuning.titration, before?.titration == null ? [] : [before.titration]);
+  const advice = usePhAdvice({
+    titration: tuning.isDosedSince ? null : tuning.titration,
+    ahead: useMemo(
+      () => aheadOf(plan, view.standing, due.id, { maybe, agent, counterAgent }),
+      [plan, view.standing, due.id, maybe, agent, counterAgent],
+    ),
+    earlier: before?.titration == null ? [] : [before.titration],
+  });
   const curve = tuning.titration === null || advice === null ? [] : curveInGrams(tuning.titration, advice.bufferCurve, tuning.leftGrams);
   const last = tuning.rows.at(-1);
   const next = advice !== null && advice.recommend.grams > 0 && advice.recommend.agent === "agent" ? advice.recommend : null;
@@ -66,7 +75,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
       </p>
       {corridor.isEmpty && <p className={step.problem}>No pH suits everyone in this formula; the Sheet says who excludes whom.</p>}
       {last === undefined || tuning.isDosedSince ? (
-        <ReadPh due={due} tuning={tuning} isFirst={last === undefined} />
+        <ReadPh due={due} tuning={tuning} isFirst={last === undefined} onMaybe={setMaybe} />
       ) : (
         <>
           {tuning.rows.length === 1 && last.totalGrams === 0 && earlier !== null && before !== null && before.rows.length > 0 && (
@@ -139,6 +148,18 @@ export function TunePh({ step: due }: { readonly step: Step }) {
       </div>
     </>
   );
+}
+
+/** The titration with a reading that has not been taken yet; null where there is none. */
+function aheadOf(
+  plan: BatchPlan,
+  standing: readonly BatchEntry[],
+  step: string,
+  { maybe, agent, counterAgent }: { readonly maybe: MaybeRead | null; readonly agent: BenchAgent; readonly counterAgent: BenchAgent },
+): Titration | null {
+  if (maybe === null) return null;
+  const entry: BatchEntry = { id: "ahead", at: "", kind: "ph-read", step, ...maybe };
+  return phTuning(plan, { standing: [...standing, entry] }, { agent, counterAgent }).titration;
 }
 
 /** What the formula plans of a solution, g; null where it is not in it. */

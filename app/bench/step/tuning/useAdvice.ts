@@ -3,37 +3,59 @@ import type { Thickening, ThickeningAdvice } from "@tensidrum/core/thickness";
 import { useEffect, useRef, useState } from "react";
 import type { AdvisorAnswer, AdvisorQuestion, AdvisorTask } from "../../../../workers/advisor.worker";
 
+interface PhAsked {
+  readonly titration: Titration | null;
+  /** The same with the reading that is about to be taken, so that its advice is ready when it is; null for none. */
+  readonly ahead: Titration | null;
+  /** Titrations of earlier batches of the version. */
+  readonly earlier: readonly Titration[];
+}
+
 /** The next dose of acid or base. Null before the first reading and while it is being worked out. */
-export function usePhAdvice(titration: Titration | null, earlier: readonly Titration[]): TitrationAdvice | null {
-  return useAdvice(titration === null ? null : { on: "ph", titration, earlier }) as TitrationAdvice | null;
+export function usePhAdvice({ titration, ahead, earlier }: PhAsked): TitrationAdvice | null {
+  const question = (one: Titration | null): AdvisorQuestion | null => (one === null ? null : { on: "ph", titration: one, earlier });
+  return useAdvice(question(titration), question(ahead)) as TitrationAdvice | null;
 }
 
 /** The next addition of salt. Null likewise. */
 export function useThicknessAdvice(thickening: Thickening | null): ThickeningAdvice | null {
-  return useAdvice(thickening === null ? null : { on: "thickness", thickening }) as ThickeningAdvice | null;
+  return useAdvice(thickening === null ? null : { on: "thickness", thickening }, null) as ThickeningAdvice | null;
 }
 
-/** What the advisor says, worked out beside the page; the same question is asked once, however often the page is drawn. */
-function useAdvice(question: AdvisorQuestion | null): AdvisorAnswer["advice"] | null {
+/** Answers that are kept; more nobody comes back to. */
+const MOST_KEPT = 12;
+
+/**
+ * What the advisor says, worked out beside the page; the same question is asked once, however often the page is drawn, and
+ * one that is likely to come is asked ahead.
+ */
+function useAdvice(question: AdvisorQuestion | null, ahead: AdvisorQuestion | null): AdvisorAnswer["advice"] | null {
   const worker = useRef<Worker | null>(null);
-  const asked = useRef({ id: 0, written: "" });
-  const [answer, setAnswer] = useState<{ readonly to: string; readonly advice: AdvisorAnswer["advice"] } | null>(null);
+  const asked = useRef<readonly string[]>([]);
+  const [answers, setAnswers] = useState<ReadonlyMap<string, AdvisorAnswer["advice"]>>(new Map());
   useEffect(() => {
     const made = new Worker(new URL("../../../../workers/advisor.worker.ts", import.meta.url), { type: "module" });
     made.onmessage = ({ data }: MessageEvent<AdvisorAnswer>) => {
-      if (data.id === asked.current.id) setAnswer({ to: asked.current.written, advice: data.advice });
+      const to = asked.current[data.id];
+      if (to !== undefined) setAnswers((kept) => new Map([...kept, [to, data.advice] as const].slice(-MOST_KEPT)));
     };
     worker.current = made;
-    return () => made.terminate();
+    return () => {
+      asked.current = [];
+      made.terminate();
+    };
   }, []);
-  const written = JSON.stringify(question);
-  useEffect(() => {
+  const ask = (written: string): void => {
     const about = JSON.parse(written) as AdvisorQuestion | null;
-    if (about === null) return;
-    asked.current = { id: asked.current.id + 1, written };
-    const task: AdvisorTask = { id: asked.current.id, question: about };
+    if (about === null || (asked.current.includes(written) && asked.current.length - asked.current.lastIndexOf(written) <= MOST_KEPT))
+      return;
+    asked.current = [...asked.current, written];
+    const task: AdvisorTask = { id: asked.current.length - 1, question: about };
     worker.current?.postMessage(task);
-  }, [written]);
-  // An answer to what was asked before a new reading is no advice any more.
-  return question !== null && answer?.to === written ? answer.advice : null;
+  };
+  const written = JSON.stringify(question);
+  const writtenAhead = JSON.stringify(ahead);
+  useEffect(() => ask(written), [written]);
+  useEffect(() => ask(writtenAhead), [writtenAhead]);
+  return question === null ? null : (answers.get(written) ?? null);
 }
