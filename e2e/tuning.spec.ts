@@ -64,6 +64,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await expect(dosed(page)).toBeEnabled();
   await dosed(page).click();
   await expect(page.getByText("Stirred and waited two minutes?")).toBeVisible();
+  await acknowledged(page);
   await page.reload();
   await read(page, "4.9");
   await expect(page.getByRole("row", { name: /sodium hydroxide/ })).toContainText("4.90");

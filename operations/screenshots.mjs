@@ -8,15 +8,16 @@ import { run, say } from "./say.mjs";
 
 const FOLDER = `${root}/docs/screenshots`;
 const GREEN_ROOM_BATCH = "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1";
+const GREEN_ROOM_REHEARSAL = "/bench/rehearsal/5ea50000-0000-4000-8000-00000000a200/1";
+const REHEARSAL_KEPT = "tensidrum.rehearsal.rehearsal-5ea50000-0000-4000-8000-00000000a200-1";
 const CURTAIN_CALL = "/sheet/5ea50000-0000-4000-8000-00000000c100";
 
-/** @typedef {{ name: string, path: string, width?: number, height?: number, dim?: boolean, act?: (page: import("@playwright/test").Page) => Promise<void> }} View */
+/** @typedef {{ name: string, path: string, width?: number, height?: number, act?: (page: import("@playwright/test").Page) => Promise<void> }} View */
 
 /** @type {readonly View[]} */
 const views = [
   { name: "today", path: "/" },
   { name: "sheet", path: CURTAIN_CALL },
-  { name: "sheet-dim", path: CURTAIN_CALL, width: 1024, height: 768, dim: true },
   {
     name: "sheet-phone",
     path: CURTAIN_CALL,
@@ -36,7 +37,6 @@ const views = [
   { name: "card", path: `${CURTAIN_CALL}/2/card` },
   { name: "shelf", path: "/shelf" },
   { name: "material", path: "/shelf/cocamidopropyl-betaine" },
-  { name: "stock-solution", path: "/shelf/make/solution?of=citric-acid-anhydrous&strength=10" },
   { name: "scent", path: "/scents/ca7de3b0-5ff1-8486-aa8f-0b107e4ca350" },
   { name: "settings", path: "/settings" },
   { name: "bench-before", path: "/bench/begin/5ea50000-0000-4000-8000-00000000c100/1" },
@@ -50,7 +50,9 @@ const views = [
       await page.getByLabel("what for").fill("glucoside in the bath, 40 °C");
       await page.getByRole("button", { name: "Start the clock" }).click();
       await page.waitForTimeout(450);
-      await page.getByRole("button", { name: "take the simulated scale" }).click();
+      await page.getByText(/^Instruments:/).click();
+      await page.getByRole("listitem", { name: "Scale" }).getByRole("button", { name: "stand-in" }).click();
+      await page.getByText(/^Instruments:/).click();
       await page.getByRole("button", { name: "Tare", exact: true }).click();
       await page.getByRole("button", { name: "pour half of it" }).click();
       await page.waitForTimeout(1200);
@@ -82,34 +84,123 @@ const views = [
   },
   {
     name: "tuning",
-    path: GREEN_ROOM_BATCH,
+    path: `${GREEN_ROOM_BATCH}?grams=400`,
     act: async (page) => {
       await beginBatch(page);
       const ph = page.getByLabel("pH", { exact: true });
       await makeTheRest(page, () => ph.isVisible());
-      for (const reading of ["7.4", "6.4"]) {
-        await ph.fill(reading);
-        await page.getByRole("button", { name: "Take the reading" }).click();
-        await page.getByRole("button", { name: "Dosed, start 2:00" }).waitFor();
-        await page.waitForTimeout(450);
-        if (reading === "7.4") await page.getByRole("button", { name: "Dosed, start 2:00" }).click();
-        await page.waitForTimeout(450);
-      }
+      await readTwice(page, ph, { readings: ["7.4", "6.4"], goesIn: "Dosed, start 2:00", grams: "0.82" });
       await page.evaluate("scrollTo(0, 0)");
+    },
+  },
+  {
+    name: "thickness",
+    path: `${GREEN_ROOM_BATCH}?grams=400`,
+    act: async (page) => {
+      await beginBatch(page);
+      const thickness = page.getByLabel("Thickness", { exact: true });
+      await makeTheRest(page, () => thickness.isVisible());
+      await readTwice(page, thickness, { readings: ["0.09", "0.24"], goesIn: "Added, start 8:00", grams: "2.90" });
+      await page.evaluate("scrollTo(0, 0)");
+    },
+  },
+  {
+    name: "stand-ins",
+    path: GREEN_ROOM_REHEARSAL,
+    width: 1024,
+    height: 768,
+    act: async (page) => {
+      await untilPhRead(page);
+      await page.getByText(/^Instruments:/).click();
+      await page.getByRole("button", { name: "fill it and let it run" }).click();
+      await page.waitForTimeout(3_000);
+      await page.getByText(/^Instruments:/).evaluate((summary) => summary.scrollIntoView());
+    },
+  },
+  {
+    name: "dry-run",
+    path: GREEN_ROOM_REHEARSAL,
+    act: async (page) => {
+      await untilPhRead(page);
+      await page.getByRole("button", { name: "Take the reading" }).click();
+      const dosed = page.getByRole("button", { name: "Dosed, start 2:00" });
+      await dosed.waitFor();
+      await page.waitForTimeout(600);
+      await page.getByRole("button", { name: "pour half of it" }).first().click();
+      await page.waitForTimeout(1_300);
+      await dosed.click();
+      await page.getByRole("button", { name: /^let .* pass$/ }).click();
+      await page.waitForTimeout(4_000);
+      await page.getByRole("button", { name: "Take the reading" }).click();
+      await sayWhy(page, "read twice, it stands");
+      await page.getByRole("img", { name: /^2 readings/ }).waitFor();
+      await page.getByRole("button", { name: "The pH is right, next step" }).click();
+      await sayWhy(page, "I want it so");
+      await page.getByRole("heading", { name: "Thicken with salt" }).waitFor();
+      for (let k = 0; k < 2; k += 1) {
+        const pass = page.getByRole("button", { name: /^let .* pass$/ });
+        while (await pass.isVisible()) {
+          await pass.click();
+          await page.waitForTimeout(800);
+        }
+        await page.getByRole("button", { name: "fill it and let it run" }).first().click();
+        await page.getByText("s through the cup, stands").waitFor();
+        await page.getByRole("button", { name: "Take the reading" }).click();
+        const added = page.getByRole("button", { name: "Added, start 8:00" });
+        await page.waitForTimeout(2_500);
+        if (!(await added.isVisible())) break;
+        await page.getByRole("button", { name: "pour what is missing" }).first().click();
+        await page.waitForTimeout(1_300);
+        await added.click();
+        await page.waitForTimeout(500);
+      }
+      await page.getByRole("button", { name: "end it and show the truth" }).click();
+      await page.getByLabel("Score of 100").waitFor();
     },
   },
   { name: "difference", path: `${CURTAIN_CALL}/difference` },
   { name: "weighing", path: "/weighing/5ea50000-0000-4000-8000-00000000c100/2" },
-  {
-    name: "sheet-empty",
-    path: "/",
-    act: async (page) => {
-      await page.getByRole("button", { name: "New formula" }).click();
-      await page.getByRole("button", { name: "Move Distilled or deionised water" }).waitFor();
-      await page.getByRole("button", { name: "Take this skeleton" }).waitFor();
-    },
-  },
 ];
+
+/**
+ * Two readings with an addition in between.
+ * @param {import("@playwright/test").Page} page
+ * @param {import("@playwright/test").Locator} field
+ * @param {{ readings: readonly [string, string], goesIn: string, grams: string }} what
+ */
+async function readTwice(page, field, { readings, goesIn, grams }) {
+  for (const reading of readings) {
+    await field.fill(reading);
+    await page.getByRole("button", { name: "Take the reading" }).click();
+    const entered = page.getByRole("button", { name: goesIn });
+    await entered.waitFor();
+    await page.waitForTimeout(450);
+    if (reading === readings[0]) {
+      await page.getByLabel(/^Really added/).fill(grams);
+      await entered.click();
+      await sayWhy(page, "a trial");
+    }
+    await page.waitForTimeout(450);
+  }
+}
+
+/** Answers what is asked, where something is. @param {import("@playwright/test").Page} page @param {string} reason */
+async function sayWhy(page, reason) {
+  await page.waitForTimeout(300);
+  const answer = page.getByRole("button", { name: reason, exact: true });
+  if (await answer.isVisible()) await answer.click();
+}
+
+/** A dry run poured up to its pH, with the probe in the sample until it stands. @param {import("@playwright/test").Page} page */
+async function untilPhRead(page) {
+  // The same hidden batch each time.
+  const kept = JSON.stringify({ seed: "lakeside", entries: [], aheadMilliseconds: 0, isOver: false });
+  await page.evaluate(`localStorage.setItem("${REHEARSAL_KEPT}", ${JSON.stringify(kept)})`);
+  await page.reload();
+  await page.getByRole("button", { name: "pour it all for me" }).click();
+  await page.getByRole("button", { name: "dip into the sample" }).first().click();
+  await page.getByText("pH, 22 °C, stands").waitFor();
+}
 
 /** Begins the batch with everything ticked and stands before its first weight. @param {import("@playwright/test").Page} page */
 async function beginBatch(page) {
@@ -137,7 +228,7 @@ async function makeTheRest(page, isThere = () => page.getByRole("button", { name
         await page.waitForTimeout(1_500);
       }
       await isRight.click();
-      if (await isRight.isVisible()) await isRight.click();
+      await sayWhy(page, "a trial");
     } else if (await weight.isVisible()) {
       await weight.fill((await page.locator("main data").first().textContent()) ?? "");
       await weight.press("Enter");
@@ -166,8 +257,8 @@ await run(async () => {
     args: ["--no-sandbox", "--disable-gpu"],
   });
   mkdirSync(FOLDER, { recursive: true });
-  for (const { name, path, width = 1280, height = 800, dim = false, act } of views) {
-    const page = await browser.newPage({ viewport: { width, height }, colorScheme: dim ? "dark" : "light", reducedMotion: "reduce" });
+  for (const { name, path, width = 1280, height = 800, act } of views) {
+    const page = await browser.newPage({ viewport: { width, height }, reducedMotion: "reduce" });
     await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: "networkidle" });
     await act?.(page);
     await page.waitForTimeout(400);

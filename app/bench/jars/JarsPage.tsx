@@ -52,8 +52,8 @@ export function JarsPage({ base, answered }: JarsPageProps) {
         <section aria-labelledby="base-head">
           <h2 id="base-head">The base</h2>
           <p>
-            {cleansers.map(({ name, percent }) => `${writtenPercent(percent)} % ${name.split(",")[0]?.toLowerCase() ?? name}`).join(", ")},
-            as active matter. Any batch with these finds these jars. Salt the materials bring along: {written(hiddenSaltPercent, 2)} %.
+            {cleansers.map(({ name, percent }) => `${writtenPercent(percent)} % ${name.split(",")[0] ?? name}`).join(", ")}, as active
+            matter. Any batch with these finds these jars. Salt the materials bring along: {written(hiddenSaltPercent, 2)} %.
           </p>
           <AddJar base={base} answered={answered} isBusy={isBusy} />
           <Plan hiddenSaltPercent={hiddenSaltPercent} />

@@ -28,7 +28,11 @@ export function Stair({ agent, ...ask }: StairProps) {
       aria-label={`${told} It belongs between ${ask.band.low} and ${ask.band.high}.${hoped}${truth === "" ? "" : " The true curve is drawn under the readings."}`}
     >
       <rect className={classes.band} x={left} y={band.top} width={width - left - right} height={Math.max(1, band.bottom - band.top)} />
-      <text className={classes.bandName} x={width - right - 8} y={band.top + 15} textAnchor="end">
+      <text
+        className={classes.bandName}
+        {...(truth === "" ? { x: left + 8 } : { x: width - right - 8, textAnchor: "end" })}
+        y={band.top + 15}
+      >
         corridor {ask.band.low} to {ask.band.high}
       </text>
       <Axes frame={STAIR} xTicks={xTicks} yTicks={yTicks} name={`grams of ${agent}, running total`} />

@@ -4,7 +4,7 @@ export type { ThickeningState } from "./salt/verdict.ts";
 export { answerSaltCurve, type SaltCurveAnswer } from "./salt/answerSaltCurve.ts";
 export { fitSaltCurve, type SaltFit, type SaltFitting, type SaltPoint } from "./salt/fitSaltCurve.ts";
 export { drawnHill, fittedHill, type DrawnHill } from "./salt/drawnHill.ts";
-export { safeMaxPercent, saltFor, viscosityAt, type Hill } from "./salt/hill.ts";
+export { gramsToSalt, safeMaxPercent, saltFor, viscosityAt, type Hill } from "./salt/hill.ts";
 export { ON_TARGET, type Thickening } from "./salt/plausibleHills.ts";
 export { earliestCorrectionMinutes, hydrationClocks, slurryOf, type HydrationClock } from "./hydration.ts";
 export { polymerStepGrams } from "./polymerStep.ts";

@@ -75,7 +75,7 @@ function Ways({
     setSerialThere(canReadSerial());
     setBaud(Number(localStorage.getItem(`${BAUD}-${kind}`)) || USUAL_BAUD);
   }, [kind]);
-  if (isRehearsal) return <p>A stand-in, as everything in a rehearsal.</p>;
+  if (isRehearsal) return null;
   const connect = async (): Promise<void> => {
     localStorage.setItem(`${BAUD}-${kind}`, String(baud));
     setProblem(await instruments.takeSerial(kind, baud));

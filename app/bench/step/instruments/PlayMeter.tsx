@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useReducer } from "react";
 import type { Dipped, SimulatedMeterLink } from "../../instruments/simulatedLinks";
 import { Play } from "./Play";
 
@@ -12,16 +12,16 @@ const places: readonly { readonly words: string; readonly into: Dipped }[] = [
 
 /** Plays the meter that is not there: what its probe stands in. */
 export function PlayMeter({ link }: { readonly link: SimulatedMeterLink }) {
-  const [into, setInto] = useState(link.standsIn());
+  const [, drawAnew] = useReducer((count: number) => count + 1, 0);
   return (
     <Play
       name="Simulated meter"
-      acts={places.map(({ words, into: place }) => ({
+      acts={places.map(({ words, into }) => ({
         words,
-        isOn: into === place,
+        isOn: link.standsIn() === into,
         play: () => {
-          link.dip(place);
-          setInto(place);
+          link.dip(into);
+          drawAnew();
         },
       }))}
     />

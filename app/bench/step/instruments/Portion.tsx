@@ -13,10 +13,12 @@ interface PortionProps {
   /** What is wanted, g; it stands in the field already where weights are typed. */
   readonly grams: number;
   readonly decimals: number;
+  /** What the weight is called where it is typed. */
+  readonly words?: string;
 }
 
 /** A small weight of something that is dosed: off the scale when there is one, else typed. */
-export function Portion({ name, grams, decimals }: PortionProps) {
+export function Portion({ name, grams, decimals, words = "really added" }: PortionProps) {
   const { instruments } = useBench();
   const { link, shows, isQuiet, gone } = useInstrument(instruments.scale);
   const usesScale = link !== null && !isQuiet && gone === null;
@@ -29,14 +31,14 @@ export function Portion({ name, grams, decimals }: PortionProps) {
   if (!usesScale) {
     return (
       <label>
-        really added{" "}
+        {words}{" "}
         <input
           name="grams"
           inputMode="decimal"
           autoComplete="off"
           defaultValue={grams > 0 ? grams.toFixed(decimals) : ""}
           key={grams}
-          aria-label={`Really added, g of ${name}`}
+          aria-label={`${words.charAt(0).toUpperCase()}${words.slice(1)}, g of ${name}`}
         />{" "}
         g
       </label>

@@ -18,7 +18,7 @@ export function Drops({ agent }: { readonly agent: BenchAgent }) {
         <label>
           drops <input name="drops" inputMode="numeric" autoComplete="off" size={4} defaultValue={DROPS_TO_WEIGH} />
         </label>
-        <Portion name={`drops of ${name}`} grams={0} decimals={2} />
+        <Portion name={`drops of ${name}`} grams={0} decimals={2} words="together" />
         <BigButton intent="drops" act="Keep the weight of the drops">
           Keep it
         </BigButton>

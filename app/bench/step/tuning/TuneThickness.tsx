@@ -1,5 +1,5 @@
 import { aimedThickness, saltsOf, thicknessTuning, type Step, type ThicknessTuning } from "@tensidrum/core/making";
-import { fittedHill, thicknessWord } from "@tensidrum/core/thickness";
+import { fittedHill, gramsToSalt, thicknessWord } from "@tensidrum/core/thickness";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
@@ -17,6 +17,8 @@ import classes from "./Tuning.module.css";
 import { useThicknessAdvice } from "./useAdvice";
 
 const TIMES_THE_ADVICE = 10;
+/** Less is no addition, g. */
+const LEAST_GRAMS = 0.02;
 
 function chanceWords(chance: number): string {
   return chance < 0.001 ? "under 1 in 1,000" : `about ${Math.max(1, Math.round(1000 * chance))} in 1,000`;
@@ -44,7 +46,17 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
   if (tuning === null || salt === undefined) return null;
   const last = tuning.rows.at(-1);
   const unit = tuning.unit ?? "Pa·s";
-  const grams = advice?.recommend.grams ?? 0;
+  // The hill that is drawn has the last word: nothing is advised past its cliff, whatever the advisor holds possible.
+  const upToCliff =
+    hill === null || last === undefined
+      ? Infinity
+      : Math.max(
+          0,
+          gramsToSalt(view.inBeakersGrams, { from: last.saltPercent, to: hill.safeMaxPercent, strengthPercent: salt.strengthPercent }),
+        );
+  const advised = advice?.recommend.grams ?? 0;
+  const isCapped = advised > upToCliff;
+  const grams = isCapped ? (upToCliff < LEAST_GRAMS ? 0 : upToCliff) : advised;
   const decimals = decimalPlaces(scaleFor(grams, finestFirst(plan.formula.scales))?.readabilityGrams ?? 0.01);
   const isThere = advice?.state === "in-target" || tuning.isOnTarget;
   const [slowest] = swelling;
@@ -95,7 +107,9 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           act="The salt is in"
           taken="Added, start 8:00"
         >
-          {advice.text}
+          {isCapped
+            ? `The hill through jars and readings goes no further than ${written(hill?.safeMaxPercent ?? 0, 2)} % salt${grams > 0 ? `: ${written(grams, decimals)} g more.` : ". Stop here."} This batch reads thinner than its jars; are they of the same base?`
+            : advice.text}
           {grams > 0 && ` Chance of passing the peak: ${chanceWords(advice.recommend.peakChance)}.`}
         </Addition>
       )}
@@ -108,7 +122,7 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
             hill={hill}
             target={target}
             expected={
-              advice === null || last === undefined || grams <= 0
+              advice === null || last === undefined || grams <= 0 || isCapped
                 ? null
                 : {
                     saltPercent:

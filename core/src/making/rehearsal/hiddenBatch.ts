@@ -13,7 +13,7 @@ export interface HiddenBatch {
   /** Before anything is dosed. */
   readonly startPh: number;
   readonly hill: Hill;
-  /** Thickness after the scent, as a part of what it was. */
+  /** Thickness after a scent that comes late, as a part of what it was. */
   readonly afterScent: number;
   /** What the simulated meter is off by before anybody sets it right. */
   readonly meter: { readonly offsetPh: number; readonly slopePercent: number };

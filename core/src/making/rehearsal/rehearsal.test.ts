@@ -131,6 +131,28 @@ describe("what is true after each entry", () => {
     expect(truthAfter(simple, plan, [...poured, read(7, 1)], null).leftGrams).toBeCloseTo(left - 2, 9);
   });
 
+  it("a scent that comes after the first reading of the thickness thins, one from before does not", () => {
+    const scented = planBatch(
+      sheetOf([
+        ["water-distilled", "q.s."],
+        ["sles-2eo-28", 30],
+        ["cocamidopropyl-betaine", 15],
+        ["sodium-chloride", 1],
+        ["fragrance-oil", 0.5],
+      ]),
+      500,
+      library,
+    );
+    const scent = weighed("fragrance-oil", 2.5);
+    const base = [weighed("water-distilled", 270), weighed("sles-2eo-28", 150), weighed("cocamidopropyl-betaine", 75)];
+    const seen = thick(1, 5);
+    const [early, late] = [
+      [...base, scent, seen],
+      [...base, seen, scent],
+    ].map((entries) => truthAfter(simple, scented, entries, null));
+    expect((late?.pascalSeconds ?? 0) / (early?.pascalSeconds ?? 1)).toBeCloseTo(0.7, 1);
+  });
+
   it("the true curve falls from the first pH and grows in grams", () => {
     const curve = trueCurve(simple, acid, { batchGrams: 500, toPh: 5 });
     expect(curve[0]).toEqual({ ph: 8, grams: 0 });

@@ -64,6 +64,8 @@ function insideOf(plan: BatchPlan, standing: readonly BatchEntry[]): Inside {
     hiddenSaltPercent: Math.max(0, sums.saltPercent - sums.addedSaltPercent),
   };
   let isTuned = false;
+  // What the jars and the first reading tell is the wash as it was then, scent and all.
+  let isThickening = false;
   const thin = (grams: number): void => {
     const kept = inside.leftGrams / (inside.leftGrams + grams);
     inside.thinned *= kept;
@@ -75,7 +77,7 @@ function insideOf(plan: BatchPlan, standing: readonly BatchEntry[]): Inside {
     const at = dayjs(entry.at).valueOf();
     if ((entry.kind === "weighed" && !tuned.has(entry.line)) || entry.kind === "thickened") {
       if (isTuned) thin(entry.grams);
-      inside.isScented ||= scents.has(entry.line);
+      inside.isScented ||= isThickening && scents.has(entry.line);
       inside.leftGrams += entry.grams;
     } else if (entry.kind === "dosed") {
       isTuned = true;
@@ -87,7 +89,8 @@ function insideOf(plan: BatchPlan, standing: readonly BatchEntry[]): Inside {
       thin(entry.grams);
       inside.leftGrams += entry.grams;
       inside.salts.push({ percent: (entry.grams * entry.salt.strengthPercent) / inside.leftGrams, at });
-    } else if (entry.kind === "ph-read") {
+    } else if (entry.kind === "thickness-read") isThickening = true;
+    else if (entry.kind === "ph-read") {
       isTuned = true;
       inside.leftGrams -= entry.sampleGrams;
     }

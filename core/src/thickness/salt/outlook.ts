@@ -1,7 +1,7 @@
 import type { Ensemble } from "../../numerics/ensemble.ts";
 import { median, quantileOfSorted } from "../../numerics/quantiles.ts";
 import { randomFrom } from "../../numerics/random.ts";
-import { safeMaxPercent, saltFor, viscosityAt } from "./hill.ts";
+import { gramsToSalt, safeMaxPercent, saltFor, viscosityAt } from "./hill.ts";
 import { ADDITION_ERROR, ON_TARGET, type HillModel, type Thickening } from "./plausibleHills.ts";
 
 /** Chance of passing the peak that one addition may have. */
@@ -43,8 +43,7 @@ export function outlookOf(
   const hills = Array.from({ length: members }, (_, k) => model.hillOf(coordinates, k * coordinatesEach));
   const salts = Float64Array.from({ length: members }, (_, k) => model.saltNow(coordinates, k * coordinatesEach));
   /** Grams that bring the batch from one salt to another. */
-  const gramsTo = (from: number, to: number): number =>
-    to >= strengthPercent ? Infinity : (model.massGrams * (to - from)) / (strengthPercent - to);
+  const gramsTo = (from: number, to: number): number => gramsToSalt(model.massGrams, { from, to, strengthPercent });
   const saltAfter = (from: number, grams: number): number => (model.massGrams * from + grams * strengthPercent) / (model.massGrams + grams);
   const toTarget = hills.map((hill, k) => {
     const salt = saltFor(hill, target);
