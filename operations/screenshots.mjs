@@ -82,28 +82,8 @@ const views = [
       await page.getByRole("heading", { name: "What happened" }).waitFor();
     },
   },
-  {
-    name: "tuning",
-    path: `${GREEN_ROOM_BATCH}?grams=400`,
-    act: async (page) => {
-      await beginBatch(page);
-      const ph = page.getByLabel("pH", { exact: true });
-      await makeTheRest(page, () => ph.isVisible());
-      await readTwice(page, ph, { readings: ["7.4", "6.4"], goesIn: "Dosed, start 2:00", grams: "0.82" });
-      await page.evaluate("scrollTo(0, 0)");
-    },
-  },
-  {
-    name: "thickness",
-    path: `${GREEN_ROOM_BATCH}?grams=400`,
-    act: async (page) => {
-      await beginBatch(page);
-      const thickness = page.getByLabel("Thickness", { exact: true });
-      await makeTheRest(page, () => thickness.isVisible());
-      await readTwice(page, thickness, { readings: ["0.09", "0.24"], goesIn: "Added, start 8:00", grams: "2.90" });
-      await page.evaluate("scrollTo(0, 0)");
-    },
-  },
+  tuned("tuning", "pH", { readings: ["7.4", "6.4"], goesIn: "Dosed, start 2:00", grams: "0.82" }),
+  tuned("thickness", "Thickness", { readings: ["0.09", "0.24"], goesIn: "Added, start 8:00", grams: "2.90" }),
   {
     name: "stand-ins",
     path: GREEN_ROOM_REHEARSAL,
@@ -161,6 +141,27 @@ const views = [
   { name: "difference", path: `${CURTAIN_CALL}/difference` },
   { name: "weighing", path: "/weighing/5ea50000-0000-4000-8000-00000000c100/2" },
 ];
+
+/**
+ * A batch brought to where something is read, and read twice.
+ * @param {string} name
+ * @param {string} label of the field that is read into
+ * @param {Parameters<typeof readTwice>[2]} what
+ * @returns {View}
+ */
+function tuned(name, label, what) {
+  return {
+    name,
+    path: `${GREEN_ROOM_BATCH}?grams=400`,
+    act: async (page) => {
+      await beginBatch(page);
+      const field = page.getByLabel(label, { exact: true });
+      await makeTheRest(page, () => field.isVisible());
+      await readTwice(page, field, what);
+      await page.evaluate("scrollTo(0, 0)");
+    },
+  };
+}
 
 /**
  * Two readings with an addition in between.

@@ -132,17 +132,8 @@ describe("what is true after each entry", () => {
   });
 
   it("a scent that comes after the first reading of the thickness thins, one from before does not", () => {
-    const scented = planBatch(
-      sheetOf([
-        ["water-distilled", "q.s."],
-        ["sles-2eo-28", 30],
-        ["cocamidopropyl-betaine", 15],
-        ["sodium-chloride", 1],
-        ["fragrance-oil", 0.5],
-      ]),
-      500,
-      library,
-    );
+    const lines = [["water-distilled", "q.s."], ["sles-2eo-28", 30], ["cocamidopropyl-betaine", 15], ["sodium-chloride", 1], ["fragrance-oil", 0.5]] as const; // prettier-ignore
+    const scented = planBatch(sheetOf(lines), 500, library);
     const scent = weighed("fragrance-oil", 2.5);
     const base = [weighed("water-distilled", 270), weighed("sles-2eo-28", 150), weighed("cocamidopropyl-betaine", 75)];
     const seen = thick(1, 5);
