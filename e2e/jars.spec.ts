@@ -89,7 +89,6 @@ test("a late thickener goes in by small steps, and is not judged before next mor
   for (const [at, more] of ["1.00", "1.00", "1.00", "1.00"].entries()) {
     await expect(fold).toContainText(more);
     await page.getByRole("button", { name: "pour what is missing" }).first().click();
-    await page.waitForTimeout(1_200);
     await page.getByRole("button", { name: "Folded in, look at 0:30" }).click();
     await expect(page.getByText(new RegExp(`${at + 1}\\.0\\d of 4\\.00 g planned`))).toBeVisible();
     await expect(page.getByText(/Do not judge before/)).toBeVisible();

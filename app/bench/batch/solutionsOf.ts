@@ -1,7 +1,7 @@
 import { assessSums } from "@tensidrum/core/formula";
 import { agentsOf, saltsOf, type BatchPlan } from "@tensidrum/core/making";
 import type { FunnelConstants } from "@tensidrum/core/thickness";
-import type { Solutions } from "./benchForm";
+import type { Solutions } from "./entriesOf";
 
 /** Where no material says its density, g/mL. */
 const USUAL_DENSITY = 1.02;

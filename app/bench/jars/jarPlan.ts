@@ -1,3 +1,6 @@
+/** Base in a jar, where nobody says, g. */
+export const USUAL_JAR_GRAMS = 50;
+
 const JARS = 7;
 const FIRST_STEP_PERCENT = 0.3;
 const STEP_PERCENT = 0.4;

@@ -3,7 +3,8 @@ import { aimedThickness, surfactantBaseOf, type SurfactantBase } from "@tensidru
 import { database } from "../../../db/client.server";
 import { addJar, listJars, removeJar } from "../../../db/jars/queries.server";
 import { currentMakerId } from "../../frame/maker.server";
-import { gramsOfWeight, measuredThickness } from "../batch/benchForm";
+import { gramsOfWeight } from "../batch/gramsOfWeight";
+import { measuredThickness } from "../batch/measuredThickness";
 import { benchFormula } from "../batch/benchFormula.server";
 import { solutionsOf } from "../batch/solutionsOf";
 import { measuringBy, plannedBatch } from "../batch/stored.server";

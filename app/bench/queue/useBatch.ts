@@ -1,7 +1,8 @@
 import type { BatchEntry } from "@tensidrum/core/making";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import type { SentBatch, StoredEntry } from "../batch/sentBatch";
-import { browserKeep } from "./entryKeep";
+import { journaled } from "./entryJournal";
+import { browserKeep, type EntryKeep } from "./entryKeep";
 import { EntryQueue, type Answer, type QueueState } from "./entryQueue";
 import { serverNow, serverSaid } from "./serverClock";
 import { useBatchHere, type BatchHere } from "./useBatchHere";
@@ -31,13 +32,13 @@ function entriesOfQueue({ stored, waiting }: QueueState): readonly BatchEntry[] 
   return [...stored.map(({ entry }) => entry), ...waiting];
 }
 
-let keep: ReturnType<typeof browserKeep> | undefined;
+let keep: EntryKeep | undefined;
 
 function keepOfBrowser() {
   // Nothing is kept while the page is drawn on the server.
   if (typeof indexedDB === "undefined")
     return { all: () => Promise.resolve([]), put: () => Promise.resolve(), remove: () => Promise.resolve() };
-  return (keep ??= browserKeep());
+  return (keep ??= journaled(browserKeep(), localStorage));
 }
 
 function sender(batch: string) {

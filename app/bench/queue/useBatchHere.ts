@@ -1,7 +1,8 @@
 import { nextStep, whyNot, type BatchEntry } from "@tensidrum/core/making";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { batchView, type BatchView } from "../batch/batchView";
-import { entriesOf, type BenchForm } from "../batch/benchForm";
+import { type BenchForm } from "../batch/benchForm";
+import { entriesOf } from "../batch/entriesOf";
 import { planOfBatch, type SentBatch } from "../batch/sentBatch";
 import { solutionsOf } from "../batch/solutionsOf";
 import type { QueueState } from "./entryQueue";

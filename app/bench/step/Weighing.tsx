@@ -2,7 +2,7 @@ import type { Scale } from "@tensidrum/core/quantities";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useRef, useState, type KeyboardEvent } from "react";
 import { FillBar } from "../../pictures/FillBar/FillBar";
-import { gramsOfWeight } from "../batch/benchForm";
+import { gramsOfWeight } from "../batch/gramsOfWeight";
 import { SimulatedScaleLink } from "../instruments/simulatedLinks";
 import { useInstrument } from "../instruments/useInstruments";
 import { useBench } from "./bench";

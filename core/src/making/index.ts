@@ -21,7 +21,15 @@ export { curveInGrams, phTuning, questionOf, tunedCorridor, type PhRow, type PhT
 export { polymerTunings, type PolymerTuning } from "./tuning/polymerTuning.ts";
 export { hydrating, type Hydrating } from "./tuning/hydrating.ts";
 export { surfactantBaseOf, type SurfactantBase } from "./tuning/surfactantBase.ts";
-export { aimedThickness, saltsOf, thicknessTuning, type Jar, type ThicknessRow, type ThicknessTuning } from "./tuning/thicknessTuning.ts";
+export {
+  aimedThickness,
+  saltsOf,
+  thicknessTuning,
+  upToCliffGrams,
+  type Jar,
+  type ThicknessRow,
+  type ThicknessTuning,
+} from "./tuning/thicknessTuning.ts";
 export { hiddenBatch, type HiddenBatch } from "./rehearsal/hiddenBatch.ts";
 export { trueCurve, trueDoseGrams } from "./rehearsal/hiddenCurve.ts";
 export { playedUntilTuned } from "./rehearsal/playedUntil.ts";

@@ -2,6 +2,7 @@ import { written } from "@tensidrum/core/quantities";
 import { useEffect } from "react";
 import { SimulatedScaleLink } from "../../instruments/simulatedLinks";
 import { useInstrument } from "../../instruments/useInstruments";
+import type { BenchForm } from "../../batch/benchForm";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import classes from "./Instruments.module.css";
@@ -15,10 +16,12 @@ interface PortionProps {
   readonly decimals: number;
   /** What the weight is called where it is typed. */
   readonly words?: string;
+  /** What enters it: once the scale stands, where there is one. */
+  readonly button: { readonly intent: BenchForm["intent"]; readonly act: string; readonly taken: string; readonly isMain: boolean };
 }
 
 /** A small weight of something that is dosed: off the scale when there is one, else typed. */
-export function Portion({ name, grams, decimals, words = "really added" }: PortionProps) {
+export function Portion({ name, grams, decimals, words = "really added", button }: PortionProps) {
   const { instruments } = useBench();
   const { link, shows, isQuiet, gone } = useInstrument(instruments.scale);
   const usesScale = link !== null && !isQuiet && gone === null;
@@ -28,23 +31,33 @@ export function Portion({ name, grams, decimals, words = "really added" }: Porti
       link.tare();
     }
   }, [link, grams, decimals]);
+  const { intent, act, taken, isMain } = button;
+  const enter = (isOff: boolean) => (
+    <BigButton isMain={isMain} isOff={isOff} intent={intent} act={act} actKey={isMain ? " " : undefined}>
+      {taken}
+    </BigButton>
+  );
   if (!usesScale) {
     return (
-      <label>
-        {words}{" "}
-        <input
-          name="grams"
-          inputMode="decimal"
-          autoComplete="off"
-          defaultValue={grams > 0 ? grams.toFixed(decimals) : ""}
-          key={grams}
-          aria-label={`${words.charAt(0).toUpperCase()}${words.slice(1)}, g of ${name}`}
-        />{" "}
-        g
-      </label>
+      <>
+        <label>
+          {words}{" "}
+          <input
+            name="grams"
+            inputMode="decimal"
+            autoComplete="off"
+            defaultValue={grams > 0 ? grams.toFixed(decimals) : ""}
+            key={grams}
+            aria-label={`${words.charAt(0).toUpperCase()}${words.slice(1)}, g of ${name}`}
+          />{" "}
+          g
+        </label>
+        {enter(false)}
+      </>
     );
   }
   const reading = shows?.kind === "reading" ? shows : null;
+  const stands = reading !== null && reading.isStable !== false && reading.value > 0;
   return (
     <>
       <span className={classes.live}>
@@ -53,11 +66,12 @@ export function Portion({ name, grams, decimals, words = "really added" }: Porti
         </output>
         <span>g</span>
       </span>
-      <input type="hidden" name="grams" value={reading === null || reading.isStable === false ? "" : String(reading.value)} />
+      <input type="hidden" name="grams" value={stands ? String(reading.value) : ""} />
       <input type="hidden" name="readOff" value={link.isSimulated ? "simulated scale" : "scale"} />
       <BigButton onClick={() => link.tare?.()} act="Tare the scale" actKey="t">
         Tare
       </BigButton>
+      {enter(!stands)}
       {link instanceof SimulatedScaleLink && <PlayScale link={link} target={grams} step={10 ** -decimals} />}
     </>
   );

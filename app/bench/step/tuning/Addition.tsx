@@ -1,7 +1,6 @@
 import { written } from "@tensidrum/core/quantities";
 import type { ReactNode } from "react";
 import type { BenchForm } from "../../batch/benchForm";
-import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
 import { Portion } from "../instruments/Portion";
 import step from "../Step.module.css";
@@ -51,10 +50,7 @@ export function Addition({ name, grams, decimals, children, estimate, hidden, as
       </div>
       {grams > 0 && (
         <Entry hidden={hidden} className={classes.dose} {...(ask === undefined ? {} : { ask })}>
-          <Portion name={name} grams={grams} decimals={decimals} />
-          <BigButton isMain intent={intent} act={act} actKey=" ">
-            {taken}
-          </BigButton>
+          <Portion name={name} grams={grams} decimals={decimals} button={{ intent, act, taken, isMain: true }} />
         </Entry>
       )}
     </>

@@ -1,6 +1,5 @@
 import { DROPS_TO_WEIGH } from "@tensidrum/core/acidity";
 import type { BenchAgent } from "@tensidrum/core/making";
-import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
 import { Portion } from "../instruments/Portion";
 import step from "../Step.module.css";
@@ -18,10 +17,13 @@ export function Drops({ agent }: { readonly agent: BenchAgent }) {
         <label>
           drops <input name="drops" inputMode="numeric" autoComplete="off" size={4} defaultValue={DROPS_TO_WEIGH} />
         </label>
-        <Portion name={`drops of ${name}`} grams={0} decimals={2} words="together" />
-        <BigButton intent="drops" act="Keep the weight of the drops">
-          Keep it
-        </BigButton>
+        <Portion
+          name={`drops of ${name}`}
+          grams={0}
+          decimals={2}
+          words="together"
+          button={{ intent: "drops", act: "Keep the weight of the drops", taken: "Keep it", isMain: false }}
+        />
       </Entry>
     </details>
   );

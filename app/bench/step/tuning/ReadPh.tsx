@@ -1,7 +1,7 @@
 import { questionOf, type BatchEntry, type PhTuning, type Step } from "@tensidrum/core/making";
 import { readNumber } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
-import { gramsOfWeight } from "../../batch/benchForm";
+import { gramsOfWeight } from "../../batch/gramsOfWeight";
 import { SimulatedMeterLink } from "../../instruments/simulatedLinks";
 import { useInstrument } from "../../instruments/useInstruments";
 import { useBench } from "../bench";

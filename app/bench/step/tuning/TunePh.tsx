@@ -2,23 +2,22 @@ import {
   agentsOf,
   curveInGrams,
   phTuning,
-  questionOf,
   tunedCorridor,
   type BatchEntry,
   type BatchPlan,
   type BenchAgent,
-  type PhTuning,
   type Step,
 } from "@tensidrum/core/making";
-import { startingDoseGrams, type Titration, type TitrationAdvice } from "@tensidrum/core/acidity";
-import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
+import type { Titration } from "@tensidrum/core/acidity";
+import { written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
 import { Stair } from "../../../pictures/Stair/Stair";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
 import step from "../Step.module.css";
-import { Addition } from "./Addition";
+import { EarlierTotal } from "./EarlierTotal";
+import { PhAdvice } from "./PhAdvice";
 import { Drops } from "./Drops";
 import { Meter } from "./Meter";
 import { ReadAgain } from "./ReadAgain";
@@ -88,7 +87,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
               due={due}
             />
           )}
-          <Advice advice={advice} agents={[acid, base]} main={agent} due={due} />
+          <PhAdvice advice={advice} agents={[acid, base]} main={agent} due={due} />
         </>
       )}
       {tuning.rows.length > 0 && (
@@ -184,73 +183,4 @@ function agentNamed(agents: readonly BenchAgent[], kind: "acid" | "base", name: 
 
 function sizedPlan(plan: BatchPlan, batchGrams: number): BatchPlan {
   return { ...plan, formula: { ...plan.formula, batchGrams } };
-}
-
-interface EarlierTotalProps {
-  readonly code: string;
-  readonly before: PhTuning;
-  readonly agent: BenchAgent;
-  readonly batchGrams: number;
-  readonly earlierGrams: number;
-  readonly due: Step;
-}
-
-/** What the last batch of this version took in all: nine tenths of it can go in at once. */
-function EarlierTotal({ code, before, agent, batchGrams, earlierGrams, due }: EarlierTotalProps) {
-  const totalGrams = before.rows.at(-1)?.totalGrams ?? 0;
-  if (totalGrams <= 0) return null;
-  const start = startingDoseGrams(
-    { totalGrams, batchGrams: earlierGrams, strengthPercent: agent.strengthPercent },
-    batchGrams,
-    agent.strengthPercent,
-  );
-  return (
-    <Entry hidden={{ step: due.id, agent: agent.name, grams: start.toFixed(2) }} className={classes.again}>
-      <p>
-        {code} took {written(totalGrams, 2)} g of {agent.name} in {written(earlierGrams, 0)} g. Nine tenths of that can go in at once, where
-        materials and lots are the same.
-      </p>
-      <BigButton intent="dose" act="Start with nine tenths of the last total">
-        Dosed {written(start, 2)} g at once
-      </BigButton>
-    </Entry>
-  );
-}
-
-interface AdviceProps {
-  readonly advice: TitrationAdvice | null;
-  readonly agents: readonly BenchAgent[];
-  readonly main: BenchAgent;
-  readonly due: Step;
-}
-
-/** What to add now, and the form that says it went in. */
-function Advice({ advice, agents, main, due }: AdviceProps) {
-  const { plan } = useBench();
-  if (advice === null) return <p className={step.do}>Reckoning the next dose …</p>;
-  const { recommend, text } = advice;
-  const solution = recommend.agent === "agent" ? main : (agents.find(({ kind }) => kind !== main.kind) ?? main);
-  const scale = scaleFor(recommend.grams, finestFirst(plan.formula.scales));
-  const decimals = decimalPlaces(scale?.readabilityGrams ?? 0.01);
-  const ask = (form: { readonly grams: string }): string | null => {
-    const grams = readNumber(form.grams);
-    return grams.ok
-      ? questionOf({ kind: "dosed", grams: grams.value }, { last: null, dosedKind: null, advisedGrams: recommend.grams })
-      : null;
-  };
-  return (
-    <Addition
-      name={solution.name}
-      grams={recommend.grams}
-      decimals={decimals}
-      estimate="A few thousand plausible batches of this formula are tried against your readings. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries not one in a thousand past it; 90 % of them land between the two ends."
-      hidden={{ step: due.id, agent: solution.name }}
-      ask={ask}
-      intent="dose"
-      act="The dose is in"
-      taken="Dosed, start 2:00"
-    >
-      {text}
-    </Addition>
-  );
 }

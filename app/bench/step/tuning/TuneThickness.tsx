@@ -1,12 +1,11 @@
-import { aimedThickness, saltsOf, thicknessTuning, type Step, type ThicknessTuning } from "@tensidrum/core/making";
-import { fittedHill, gramsToSalt, thicknessWord } from "@tensidrum/core/thickness";
+import { aimedThickness, saltsOf, thicknessTuning, upToCliffGrams, type Step } from "@tensidrum/core/making";
+import { fittedHill } from "@tensidrum/core/thickness";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import { SaltHill } from "../../../pictures/SaltHill/SaltHill";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
-import { ClockTime } from "../ClockTime";
 import { Entry } from "../Entry";
 import { Addition } from "./Addition";
 import step from "../Step.module.css";
@@ -14,11 +13,10 @@ import { Hydrating, useHydrating } from "./Hydrating";
 import { ReadAgain } from "./ReadAgain";
 import { ReadThickness } from "./ReadThickness";
 import classes from "./Tuning.module.css";
+import { ThicknessRows } from "./ThicknessRows";
 import { useThicknessAdvice } from "./useAdvice";
 
 const TIMES_THE_ADVICE = 10;
-/** Less is no addition, g. */
-const LEAST_GRAMS = 0.02;
 
 function chanceWords(chance: number): string {
   return chance < 0.001 ? "under 1 in 1,000" : `about ${Math.max(1, Math.round(1000 * chance))} in 1,000`;
@@ -46,17 +44,12 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
   if (tuning === null || salt === undefined) return null;
   const last = tuning.rows.at(-1);
   const unit = tuning.unit ?? "Pa·s";
-  // The hill that is drawn has the last word: nothing is advised past its cliff, whatever the advisor holds possible.
-  const upToCliff =
-    hill === null || last === undefined
-      ? Infinity
-      : Math.max(
-          0,
-          gramsToSalt(view.inBeakersGrams, { from: last.saltPercent, to: hill.safeMaxPercent, strengthPercent: salt.strengthPercent }),
-        );
   const advised = advice?.recommend.grams ?? 0;
-  const isCapped = advised > upToCliff;
-  const grams = isCapped ? (upToCliff < LEAST_GRAMS ? 0 : upToCliff) : advised;
+  const grams =
+    hill === null || last === undefined
+      ? advised
+      : upToCliffGrams(advised, { massGrams: tuning.massGrams, saltPercent: last.saltPercent }, { ...hill, ...salt });
+  const isCapped = grams < advised;
   const decimals = decimalPlaces(scaleFor(grams, finestFirst(plan.formula.scales))?.readabilityGrams ?? 0.01);
   const isThere = advice?.state === "in-target" || tuning.isOnTarget;
   const [slowest] = swelling;
@@ -125,8 +118,7 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
               advice === null || last === undefined || grams <= 0 || isCapped
                 ? null
                 : {
-                    saltPercent:
-                      last.saltPercent + (grams * (salt.strengthPercent - last.saltPercent)) / Math.max(1, view.inBeakersGrams + grams),
+                    saltPercent: last.saltPercent + (grams * (salt.strengthPercent - last.saltPercent)) / (tuning.massGrams + grams),
                     viscosity: advice.recommend.expected,
                     low: advice.recommend.low,
                     high: advice.recommend.high,
@@ -144,7 +136,7 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
               : `${tuning.jars.length} ${tuning.jars.length === 1 ? "jar" : "jars"} of this base${hill === null ? "; five points that go over a peak draw its hill." : `; typical miss ${written(hill.typicalMissPercent ?? 0, 0)} %.`}`}{" "}
             {!isRehearsal && <Link to={`/bench/${view.id}/jars`}>Jars of this base</Link>}
           </p>
-          <Rows tuning={tuning} unit={unit} />
+          <ThicknessRows tuning={tuning} unit={unit} />
         </>
       )}
       <div className={classes.solutions}>
@@ -184,38 +176,5 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
         </BigButton>
       </Entry>
     </>
-  );
-}
-
-function Rows({ tuning, unit }: { readonly tuning: ThicknessTuning; readonly unit: string }) {
-  return (
-    <table className={step.list}>
-      <caption className="only-for-readers">Readings and additions, the newest first</caption>
-      <thead>
-        <tr>
-          <th scope="col">time</th>
-          <th scope="col">added before it, g</th>
-          <th scope="col">total, g</th>
-          <th scope="col">salt, %</th>
-          <th scope="col">thickness, {unit}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {tuning.rows.toReversed().map(({ id, at, addedGrams, totalGrams, saltPercent, viscosity, said }) => (
-          <tr key={id}>
-            <td>
-              <ClockTime at={at} />
-            </td>
-            <td>{addedGrams === 0 ? "none" : written(addedGrams, 2)}</td>
-            <td>{written(totalGrams, 2)}</td>
-            <td>{written(saltPercent, 2)}</td>
-            <td>
-              <strong>{written(viscosity, 2)}</strong> {unit === "Pa·s" && thicknessWord(viscosity)}
-              {said !== "" && <small> {said}</small>}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

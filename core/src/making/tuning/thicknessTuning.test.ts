@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { adviseThickening } from "../../thickness/index.ts";
 import { entry, weighed } from "../../testing/batchEntries.ts";
@@ -6,7 +7,7 @@ import { whyNot } from "../batch/admit.ts";
 import { batchState } from "../batch/batchState.ts";
 import type { BatchEntry, DosedSalt } from "../batch/entries.ts";
 import { planBatch } from "../batch/planBatch.ts";
-import { aimedThickness, saltsOf, thicknessTuning } from "./thicknessTuning.ts";
+import { aimedThickness, saltsOf, thicknessTuning, upToCliffGrams } from "./thicknessTuning.ts";
 
 const plan = planBatch(
   sheetOf([
@@ -111,6 +112,34 @@ describe("readings and additions", () => {
     const state = batchState(plan, [added(2, { ...dry, strengthPercent: 100 }), added(1.5, dry)]);
     expect(state.lines.get("sodium-chloride")?.actualGrams).toBeCloseTo(3.5, 9);
     expect(state.waits[0]?.until).toBe("2026-11-26T10:08:00.000Z");
+  });
+});
+
+describe("up to the cliff", () => {
+  const at = (grams: number, saltPercent = 1) =>
+    upToCliffGrams(grams, { massGrams: 400, saltPercent }, { safeMaxPercent: 2, strengthPercent: 100 });
+
+  it("400 g from 1 % to the edge at 2 % take 4.08 g of dry salt; less is left as it is", () => {
+    expect(at(4)).toBe(4);
+    expect(at(6)).toBeCloseTo(4.0816, 4);
+  });
+
+  it("on the edge, or past it, nothing more goes in", () => {
+    expect(at(1, 1.999)).toBe(0);
+    expect(at(1, 2.4)).toBe(0);
+  });
+
+  it("a brine no saltier than the edge never reaches it", () => {
+    expect(upToCliffGrams(50, { massGrams: 400, saltPercent: 1 }, { safeMaxPercent: 2, strengthPercent: 2 })).toBe(50);
+  });
+
+  it("after any addition the batch is no saltier than the edge", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 60, noNaN: true }), fc.double({ min: 0.5, max: 3, noNaN: true }), (grams, saltPercent) => {
+        const added = at(grams, saltPercent);
+        if (added > 0) expect((4 * saltPercent + added) / (400 + added)).toBeLessThanOrEqual(0.02 + 1e-9);
+      }),
+    );
   });
 });
 

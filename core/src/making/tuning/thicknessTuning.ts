@@ -2,6 +2,7 @@ import { assessSums } from "../../formula/assess.ts";
 import { saltOf } from "../../formula/sums/hiddenSalt.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { ON_TARGET, type Thickening } from "../../thickness/salt/plausibleHills.ts";
+import { gramsToSalt } from "../../thickness/salt/hill.ts";
 import type { SaltPoint } from "../../thickness/salt/fitSaltCurve.ts";
 import type { BatchPlan, BatchState } from "../batch/batchState.ts";
 import type { DosedSalt, ThicknessUnit } from "../batch/entries.ts";
@@ -30,6 +31,8 @@ export interface ThicknessTuning {
   /** In which unit the batch is read; null before the first reading. */
   readonly unit: ThicknessUnit | null;
   readonly hiddenSaltPercent: number;
+  /** Batch with all that was added, g. */
+  readonly massGrams: number;
   /** Added since the last reading: it rests, then it is read. */
   readonly isAddedSince: boolean;
   /** The last reading is as near as it is called on target. */
@@ -136,8 +139,26 @@ export function thicknessTuning(
         : { batchGrams, hiddenSaltPercent, strengthPercent: salt.strengthPercent, target, jars: ownJars, additions },
     unit,
     hiddenSaltPercent,
+    massGrams: batchGrams + (rows.at(-1)?.totalGrams ?? 0),
     isAddedSince: rows.length > 0 && (100 * saltGrams) / salt.strengthPercent - readAt > 1e-9,
     isOnTarget: last !== undefined && Math.abs(last.viscosity / target - 1) <= ON_TARGET,
     cameBetween,
   };
+}
+
+/** Less is no addition, % of the batch. */
+const LEAST_PERCENT = 0.005;
+
+/**
+ * An addition that ends where the safe part of a drawn hill does: that one has the last word, whatever the advisor holds
+ * possible. 0 where the batch stands there already; what stays below is left as it is.
+ */
+export function upToCliffGrams(
+  grams: number,
+  { massGrams, saltPercent }: { readonly massGrams: number; readonly saltPercent: number },
+  { safeMaxPercent, strengthPercent }: { readonly safeMaxPercent: number; readonly strengthPercent: number },
+): number {
+  const most = gramsToSalt(massGrams, { from: saltPercent, to: safeMaxPercent, strengthPercent });
+  if (grams <= most) return grams;
+  return most < (massGrams * LEAST_PERCENT) / 100 ? 0 : most;
 }

@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { entriesOf, gramsOfWeight, typedBenchForm, type BenchForm, type Solutions } from "./benchForm";
+import { typedBenchForm, type BenchForm } from "./benchForm";
+import { entriesOf, type Solutions } from "./entriesOf";
+import { gramsOfWeight } from "./gramsOfWeight";
 
 const AT = "2026-11-26T10:00:00.000Z";
 const NOTHING: Solutions = { agents: [], salts: [], funnel: null, densityGramsPerMl: 1.02 };

@@ -1,0 +1,161 @@
+import { phWays, type BatchEntry, type BenchAgent, type DosedSalt, type ReadOff } from "@tensidrum/core/making";
+import { readNumber } from "@tensidrum/core/quantities";
+import type { FunnelConstants } from "@tensidrum/core/thickness";
+import type { BenchForm } from "./benchForm";
+import { gramsOfWeight } from "./gramsOfWeight";
+import { measuredThickness } from "./measuredThickness";
+
+/** What a batch can be tuned with, and what its thickness is measured by. */
+export interface Solutions {
+  readonly agents: readonly BenchAgent[];
+  readonly salts: readonly DosedSalt[];
+  /** Null while the maker's funnel was never run with known liquids: its seconds stand for themselves then. */
+  readonly funnel: FunnelConstants | null;
+  readonly densityGramsPerMl: number;
+}
+
+type Made = { readonly entries: readonly BatchEntry[] } | { readonly problem: string };
+
+/**
+ * The entries a form makes; what cannot be read is answered in words. Whether they may follow what there is already is
+ * for the core to say.
+ * @param at ISO in UTC
+ * @param solutions what the batch can be tuned with
+ */
+export function entriesOf(form: BenchForm, at: string, solutions: Solutions): Made {
+  const { agents, salts } = solutions;
+  const head: Head = { id: form.id, at, ...(form.because === "" ? {} : { because: form.because }) };
+  const one = (entry: BatchEntry): Made => ({ entries: [entry] });
+  const step = form.step === "" ? null : form.step;
+  switch (form.intent) {
+    case "weigh":
+    case "measure":
+    case "tare":
+      return weightEntry(form, head);
+    case "done":
+      return one({ ...head, kind: "done", step: form.step });
+    case "skip":
+      return one({ ...head, kind: "skipped", step: form.step, reason: form.text });
+    case "accept":
+    case "correct":
+      return one({ ...head, kind: form.intent === "accept" ? "accepted" : "corrected", line: form.line });
+    case "again":
+    case "back":
+      return one({ ...head, kind: "taken-back", entry: form.entry });
+    case "restart":
+      return { entries: form.entry.split(" ").map((entry): BatchEntry => ({ id: crypto.randomUUID(), at, kind: "taken-back", entry })) };
+    case "note":
+      return one({ ...head, kind: "noted", step, text: form.text });
+    case "timer": {
+      const minutes = readNumber(form.minutes.replace(/\s*min(utes?)?$/i, ""));
+      if (!minutes.ok) return { problem: "Type how many minutes the clock is to run." };
+      return one({ ...head, kind: "timer", text: form.text === "" ? "clock" : form.text, minutes: minutes.value });
+    }
+    case "end-wait":
+      return one({ ...head, kind: "wait-ended", wait: form.entry });
+    case "pause":
+    case "resume":
+      return one({ ...head, kind: form.intent === "pause" ? "paused" : "resumed" });
+    case "read-ph":
+      return phEntry(form, head);
+    case "dose":
+      return doseEntry(form, head, agents);
+    case "read-thickness":
+      return thicknessEntry(form, head, solutions);
+    case "salt":
+      return saltEntry(form, head, salts);
+    case "drops":
+      return dropsEntry(form, head);
+    case "thicken": {
+      const grams = gramsOfWeight(form.grams);
+      if ("problem" in grams) return grams;
+      return one({ ...head, kind: "thickened", step: form.step, line: form.line, grams: grams.value, ...readOffOf(form) });
+    }
+    case "calibrate":
+      return calibrationEntry(form, head);
+    case "finish": {
+      const grams = gramsOfWeight(form.grams);
+      if ("problem" in grams) return { problem: "Weigh what came out and give the grams." };
+      const skipped = Object.entries(form.skips).map(([id, reason]): BatchEntry => {
+        return { id: crypto.randomUUID(), at, kind: "skipped", step: id, reason };
+      });
+      return { entries: [...skipped, { ...head, kind: "finished", yieldGrams: grams.value }] };
+    }
+  }
+}
+
+function readOffOf({ readOff }: BenchForm): { readonly readOff?: ReadOff } {
+  return readOff === "" ? {} : { readOff };
+}
+
+function weightEntry(form: BenchForm, head: Head): Made {
+  const read = gramsOfWeight(form.grams);
+  if ("problem" in read) return read;
+  const grams = read.value;
+  const readOff = readOffOf(form);
+  if (form.intent === "tare") return { entries: [{ ...head, kind: "tared", vessel: form.vessel, grams }] };
+  if (form.intent === "measure") return { entries: [{ ...head, kind: "measured", step: form.step, grams, ...readOff }] };
+  return { entries: [{ ...head, kind: "weighed", step: form.step, line: form.line, grams, ...readOff }] };
+}
+
+type Head = { readonly id: string; readonly at: string; readonly because?: string };
+
+function phEntry(form: BenchForm, head: Head): Made {
+  const ph = readNumber(form.ph);
+  if (!ph.ok) return { problem: "Type the pH the meter or the strip shows, as 5.2." };
+  const way = phWays.find((one) => one === form.way) ?? "dilution";
+  const sample = form.sample === "" ? { value: 0 } : gramsOfWeight(form.sample);
+  if ("problem" in sample) return sample;
+  const temperature = form.temperature === "" ? null : readNumber(form.temperature.replace(/\s*°?\s*c$/i, ""));
+  if (temperature !== null && !(temperature.ok && temperature.value >= 0 && temperature.value <= 100)) {
+    return { problem: "Type the temperature of the sample in °C, as 22, or leave it empty." };
+  }
+  const temperatureC = temperature?.ok === true ? { temperatureC: temperature.value } : {};
+  const read = { step: form.step, ph: ph.value, way, sampleGrams: sample.value, ...temperatureC, ...readOffOf(form) };
+  return { entries: [{ ...head, kind: "ph-read", ...read }] };
+}
+
+function doseEntry(form: BenchForm, head: Head, agents: readonly BenchAgent[]): Made {
+  const grams = gramsOfWeight(form.grams);
+  if ("problem" in grams) return grams;
+  const chosen = agents.find(({ name }) => name === form.agent);
+  if (chosen === undefined) return { problem: "Choose what was dosed." };
+  const { name, line, kind, molarMass, pKas, strengthPercent } = chosen;
+  const agent = { name, line, kind, molarMass, pKas, strengthPercent };
+  return { entries: [{ ...head, kind: "dosed", step: form.step, agent, grams: grams.value, ...readOffOf(form) }] };
+}
+
+function thicknessEntry(form: BenchForm, head: Head, solutions: Solutions): Made {
+  const measured = measuredThickness(form, solutions);
+  if ("problem" in measured) return measured;
+  return { entries: [{ ...head, kind: "thickness-read", step: form.step, ...measured, ...readOffOf(form) }] };
+}
+
+function dropsEntry(form: BenchForm, head: Head): Made {
+  const grams = gramsOfWeight(form.grams);
+  if ("problem" in grams) return grams;
+  const drops = readNumber(form.drops);
+  if (!drops.ok || !Number.isInteger(drops.value) || drops.value < 1) return { problem: "Type how many drops you weighed, as 20." };
+  return { entries: [{ ...head, kind: "drops-weighed", agent: form.agent, drops: drops.value, grams: grams.value, ...readOffOf(form) }] };
+}
+
+function saltEntry(form: BenchForm, head: Head, salts: readonly DosedSalt[]): Made {
+  const grams = gramsOfWeight(form.grams);
+  if ("problem" in grams) return grams;
+  const salt = salts.find(({ name }) => name === form.agent);
+  if (salt === undefined) return { problem: "Choose what was added." };
+  return { entries: [{ ...head, kind: "salted", step: form.step, salt, grams: grams.value, ...readOffOf(form) }] };
+}
+
+function calibrationEntry(form: BenchForm, head: Head): Made {
+  const read = [...form.buffers, ...form.shown].map(readNumber);
+  const [first, second, shownFirst, shownSecond] = read.map((one) => (one.ok && one.value >= 0 && one.value <= 14 ? one.value : null));
+  if (first == null || second == null || shownFirst == null || shownSecond == null) {
+    return { problem: "Type both buffers and what the meter showed in each, 0 to 14." };
+  }
+  const buffers = [
+    { bufferPh: first, readingPh: shownFirst },
+    { bufferPh: second, readingPh: shownSecond },
+  ] as const;
+  return { entries: [{ ...head, kind: "calibrated", buffers, ...readOffOf(form) }] };
+}

@@ -1,0 +1,53 @@
+import { SIMULATED_CUP } from "@tensidrum/core/instruments";
+import type { BatchEntry } from "@tensidrum/core/making";
+import { readNumber } from "@tensidrum/core/quantities";
+import { beadViscosity, flowViscosity } from "@tensidrum/core/thickness";
+import { beadFields, type BenchForm } from "./benchForm";
+import type { Solutions } from "./entriesOf";
+
+/** Middle of what a word means, Pa·s. */
+export const thicknessWords: Readonly<Record<string, number>> = {
+  water: 0.03,
+  syrup: 0.4,
+  "pump gel": 2.5,
+  "thick gel": 12,
+  "spoon-standing": 40,
+};
+
+type Measured = Pick<BatchEntry & { readonly kind: "thickness-read" }, "viscosity" | "unit" | "said">;
+
+/** A thickness as a form tells it, in one of the ways of measuring. */
+export function measuredThickness(
+  form: Pick<BenchForm, "by" | "viscosity" | "word" | "bead" | "readOff">,
+  { funnel, densityGramsPerMl }: Pick<Solutions, "funnel" | "densityGramsPerMl">,
+): Measured | { readonly problem: string } {
+  if (form.by === "word") {
+    const meant = thicknessWords[form.word];
+    return meant === undefined ? { problem: "Choose a word for it." } : { viscosity: meant, unit: "Pa·s", said: form.word };
+  }
+  if (form.by === "bead") return beadThickness(form.bead, densityGramsPerMl);
+  const read = readNumber(form.viscosity);
+  if (!read.ok) return { problem: "Type the thickness as a number, or choose another way of measuring it." };
+  const constants = form.readOff === "simulated cup" ? SIMULATED_CUP : funnel;
+  if (form.by !== "funnel") return { viscosity: read.value, unit: "Pa·s", said: "" };
+  if (constants === null || read.value <= 0) return { viscosity: read.value, unit: "s", said: "" };
+  const flow = flowViscosity(constants, read.value, densityGramsPerMl);
+  if (!flow.found) return { problem: flow.reason };
+  return { viscosity: Number(flow.pascalSeconds.toPrecision(3)), unit: "Pa·s", said: `${read.value} s through the funnel` };
+}
+
+function beadThickness(bead: BenchForm["bead"], liquidDensity: number): Measured | { readonly problem: string } {
+  const [diameter, density, jar, fall, seconds] = beadFields
+    .map((field) => readNumber(bead[field]))
+    .map((one) => (one.ok && one.value > 0 ? one.value : null));
+  if (diameter == null || density == null || jar == null || fall == null || seconds == null) {
+    return { problem: "Type the bead's diameter and density, the jar's width, how far it fell and in how many seconds." };
+  }
+  const found = beadViscosity({ beadDiameterMm: diameter, beadDensity: density, jarDiameterMm: jar, liquidDensity, fallMm: fall, seconds });
+  if (!found.valid || found.pascalSeconds === null) return { problem: found.text };
+  return {
+    viscosity: Number(found.pascalSeconds.toPrecision(3)),
+    unit: "Pa·s",
+    said: `a bead of ${diameter} mm fell ${fall} mm in ${seconds} s`,
+  };
+}

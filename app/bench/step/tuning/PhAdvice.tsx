@@ -1,0 +1,44 @@
+import type { TitrationAdvice } from "@tensidrum/core/acidity";
+import { questionOf, type BenchAgent, type Step } from "@tensidrum/core/making";
+import { decimalPlaces, finestFirst, readNumber, scaleFor } from "@tensidrum/core/quantities";
+import { useBench } from "../bench";
+import step from "../Step.module.css";
+import { Addition } from "./Addition";
+
+interface PhAdviceProps {
+  readonly advice: TitrationAdvice | null;
+  readonly agents: readonly BenchAgent[];
+  readonly main: BenchAgent;
+  readonly due: Step;
+}
+
+/** What to add now, and the form that says it went in. */
+export function PhAdvice({ advice, agents, main, due }: PhAdviceProps) {
+  const { plan } = useBench();
+  if (advice === null) return <p className={step.do}>Reckoning the next dose …</p>;
+  const { recommend, text } = advice;
+  const solution = recommend.agent === "agent" ? main : (agents.find(({ kind }) => kind !== main.kind) ?? main);
+  const scale = scaleFor(recommend.grams, finestFirst(plan.formula.scales));
+  const decimals = decimalPlaces(scale?.readabilityGrams ?? 0.01);
+  const ask = (form: { readonly grams: string }): string | null => {
+    const grams = readNumber(form.grams);
+    return grams.ok
+      ? questionOf({ kind: "dosed", grams: grams.value }, { last: null, dosedKind: null, advisedGrams: recommend.grams })
+      : null;
+  };
+  return (
+    <Addition
+      name={solution.name}
+      grams={recommend.grams}
+      decimals={decimals}
+      estimate="A few thousand plausible batches of this formula are tried against your readings. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries not one in a thousand past it; 90 % of them land between the two ends."
+      hidden={{ step: due.id, agent: solution.name }}
+      ask={ask}
+      intent="dose"
+      act="The dose is in"
+      taken="Dosed, start 2:00"
+    >
+      {text}
+    </Addition>
+  );
+}
