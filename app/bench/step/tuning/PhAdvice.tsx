@@ -28,9 +28,7 @@ export function PhAdvice({ advice, agents, main, due }: PhAdviceProps) {
   };
   return (
     <Addition
-      name={solution.name}
-      grams={recommend.grams}
-      decimals={decimals}
+      {...{ name: solution.name, grams: recommend.grams, decimals }}
       estimate="A few thousand plausible batches of this formula are tried against your readings. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries not one in a thousand past it; 90 % of them land between the two ends."
       hidden={{ step: due.id, agent: solution.name }}
       ask={ask}

@@ -1,0 +1,28 @@
+import type { ReactNode } from "react";
+import step from "../Step.module.css";
+
+interface RowsTableProps {
+  readonly caption: string;
+  readonly heads: readonly string[];
+  /** Rows of the body, the newest first. */
+  readonly children: ReactNode;
+}
+
+/** What was read, and what went in before it. */
+export function RowsTable({ caption, heads, children }: RowsTableProps) {
+  return (
+    <table className={step.list}>
+      <caption className="only-for-readers">{caption}</caption>
+      <thead>
+        <tr>
+          {heads.map((head) => (
+            <th key={head} scope="col">
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>{children}</tbody>
+    </table>
+  );
+}
