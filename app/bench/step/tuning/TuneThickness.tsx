@@ -1,4 +1,4 @@
-import { aimedThickness, saltsOf, thicknessTuning, upToCliffGrams, type Step } from "@tensidrum/core/making";
+import { aimedThickness, questionOf, saltsOf, thicknessTuning, upToCliffGrams, type Step } from "@tensidrum/core/making";
 import { fittedHill } from "@tensidrum/core/thickness";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
@@ -15,8 +15,6 @@ import { ReadThickness } from "./ReadThickness";
 import classes from "./Tuning.module.css";
 import { ThicknessRows } from "./ThicknessRows";
 import { useThicknessAdvice } from "./useAdvice";
-
-const TIMES_THE_ADVICE = 10;
 
 function chanceWords(chance: number): string {
   return chance < 0.001 ? "under 1 in 1,000" : `about ${Math.max(1, Math.round(1000 * chance))} in 1,000`;
@@ -56,8 +54,8 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
   const askSalt = (form: { readonly grams: string }): string | null => {
     if (slowest !== undefined) return `${slowest.text} Correct it all the same?`;
     const typedGrams = readNumber(form.grams);
-    return typedGrams.ok && grams > 0 && typedGrams.value > TIMES_THE_ADVICE * grams
-      ? `${typedGrams.value} g is more than ten times what is advised. Did it really go in?`
+    return typedGrams.ok
+      ? questionOf({ kind: "dosed", grams: typedGrams.value }, { last: null, dosedKind: null, advisedGrams: grams })
       : null;
   };
   return (
@@ -75,8 +73,8 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
       </p>
       {tuning.cameBetween !== null && (
         <p className={step.caution}>
-          {tuning.cameBetween === "scent" ? "Scent" : "A late thickener"} went in between two readings: they do not stand on one hill. What
-          is advised holds from the last one on.
+          {tuning.cameBetween === "scent" ? "Scent" : "A late thickener"} went in between two readings: they do not stand on one hill, and
+          the advice takes them for one. Add less than it says.
         </p>
       )}
       <Hydrating />
@@ -101,9 +99,9 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           taken="Added, start 8:00"
         >
           {isCapped
-            ? `The hill through jars and readings goes no further than ${written(hill?.safeMaxPercent ?? 0, 2)} % salt${grams > 0 ? `: ${written(grams, decimals)} g more.` : ". Stop here."} This batch reads thinner than its jars; are they of the same base?`
+            ? `The hill through jars and readings goes no further than ${written(hill?.safeMaxPercent ?? 0, 2)} % salt${grams > 0 ? `: ${written(grams, decimals)} g more.` : ". Stop here."}`
             : advice.text}
-          {grams > 0 && ` Chance of passing the peak: ${chanceWords(advice.recommend.peakChance)}.`}
+          {grams > 0 && !isCapped && ` Chance of passing the peak: ${chanceWords(advice.recommend.peakChance)}.`}
         </Addition>
       )}
       {(last !== undefined || tuning.jars.length > 0) && (

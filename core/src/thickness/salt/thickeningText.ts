@@ -10,6 +10,8 @@ interface Told {
   readonly highest: number;
 }
 
+/** As the scale shows it: hundredths of a gram, thousandths below one. */
+const grams = (value: number): string => value.toFixed(value < 1 ? 3 : 2);
 const short = (value: number): string => String(Number(value.toPrecision(3)));
 
 const HOLDS: Readonly<Record<HoldReason, string>> = {
@@ -35,5 +37,5 @@ export function thickeningText(thickening: Thickening, { state, reason, recommen
   if (reason !== null) return HOLDS[reason];
   const percent = ((100 * recommend.grams) / batchGrams).toFixed(2);
   const bottle = strengthPercent < DRY_PERCENT ? "brine" : "salt";
-  return `Add ${short(recommend.grams)} g of ${bottle} (${percent} % of the batch), stir slowly, rest five to ten minutes, read again. Expect ${short(recommend.expected)}, most likely ${short(recommend.low)} to ${short(recommend.high)} (estimate).`;
+  return `Add ${grams(recommend.grams)} g of ${bottle} (${percent} % of the batch), stir slowly, rest five to ten minutes, read again. Expect ${short(recommend.expected)}, most likely ${short(recommend.low)} to ${short(recommend.high)} (estimate).`;
 }
