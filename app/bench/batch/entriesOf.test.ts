@@ -108,6 +108,7 @@ describe("the entries of a form", () => {
     expect(made({ by: "funnel", viscosity: "0.4" }, { k: 0.05, c: 0.02 })).toMatchObject({
       problem: expect.stringContaining("too fast") as string,
     });
+    expect(made({ readOff: "cup" }, { k: 0.05, c: 0.02 })).toMatchObject({ entries: [{ viscosity: 41, unit: "Pa·s", readOff: "cup" }] });
     expect(made({ by: "funnel", readOff: "simulated cup" })).toMatchObject({
       entries: [{ viscosity: 2.09, unit: "Pa·s", readOff: "simulated cup" }],
     });

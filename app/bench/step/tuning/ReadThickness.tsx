@@ -46,15 +46,22 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
   const isOffCup = cup.link !== null && cup.gone === null;
   const [chosen, setChosen] = useState<Way>("Pa·s");
   useEffect(() => setChosen(rememberedWay()), []);
-  const way: Way = unit === "s" || isOffCup ? "funnel" : chosen;
+  // An instrument may time a flow, or tell the thickness itself.
+  const isTold = cup.shows?.kind === "reading" && cup.shows.unit === "Pa·s";
+  const way: Way = isOffCup ? (isTold ? "Pa·s" : "funnel") : unit === "s" ? "funnel" : chosen;
   const shown = cup.shows?.kind === "reading" && cup.shows.isStable !== false ? cup.shows.value : null;
   const constants = cup.link?.isSimulated === true ? SIMULATED_CUP : funnel;
   return (
-    <Entry hidden={{ step: due.id, ...(isOffCup ? { by: "funnel" } : {}) }} className={isAgain ? classes.again : classes.read}>
+    <Entry hidden={{ step: due.id, ...(isOffCup ? { by: way } : {}) }} className={isAgain ? classes.again : classes.read}>
       {words !== "" && <p className={step.do}>{words}</p>}
       {isOffCup ? (
         <>
-          <LiveReading state={cup} name="Flow time" decimals={1} beside="s through the cup" />
+          <LiveReading
+            state={cup}
+            name={isTold ? "Thickness" : "Flow time"}
+            decimals={isTold ? 2 : 1}
+            beside={isTold ? "Pa·s" : "s through the cup"}
+          />
           <input type="hidden" name="viscosity" value={shown ?? ""} />
           <input type="hidden" name="readOff" value={cup.link?.isSimulated === true ? "simulated cup" : "cup"} />
         </>
