@@ -129,7 +129,7 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
         isOff={isOffMeter && shown === null}
         intent="read-ph"
         act={isAgain ? "Take another reading" : "Take the reading"}
-        actKey={isAgain ? "r" : undefined}
+        actKey={isAgain ? "r" : isOffMeter ? " " : undefined}
       >
         {isAgain ? "Read again" : "Take the reading"}
       </BigButton>

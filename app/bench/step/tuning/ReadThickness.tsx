@@ -128,6 +128,7 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
         isOff={isOffCup && shown === null}
         intent="read-thickness"
         act={isAgain ? "Take another thickness reading" : "Take the thickness"}
+        actKey={isAgain ? "r" : isOffCup ? " " : undefined}
       >
         {isAgain ? "Read again" : "Take the reading"}
       </BigButton>
