@@ -11,7 +11,7 @@ import { materialsBySlug } from "../materials/queries.server";
 import { findLot } from "../stock/queries.server";
 import { deleteLot, receiveLot } from "../stock/writes.server";
 import { freshDatabase } from "../testing/freshDatabase";
-import { findBatch, findPhoto, listBatches, listBatchLots, listEntries, listOpenBatches } from "./queries.server";
+import { findBatch, findPhoto, listBatches, listBatchLots, listCountingEntries, listEntries, listOpenBatches } from "./queries.server";
 import { addEntries, addPhoto, beginBatch, type Decision, type NewBatch } from "./writes.server";
 
 let db: Database;
@@ -180,5 +180,28 @@ describe("entries of a batch", () => {
       }),
       { numRuns: 12 },
     );
+  });
+});
+
+describe("a batch that is read while something is stored", () => {
+  it("never claims a position whose entry it lacks, or a device would not ask for it again", async () => {
+    const made = batch();
+    await beginBatch(db, workshop.id, made, []);
+    let isOver = false;
+    const storing = (async () => {
+      for (let at = 0; at < 150; at += 1) {
+        const entry: BatchEntry = { id: crypto.randomUUID(), at: "2026-11-27T10:00:00.000Z", kind: at % 2 === 0 ? "paused" : "resumed" };
+        await addEntries(db, workshop.id, made.id, () => ({ entries: [entry], lots: new Map(), finishedAt: null }));
+      }
+      isOver = true;
+    })();
+    const claims: (readonly [claimed: number, last: number])[] = [];
+    while (!isOver) {
+      const { entries, position } = await listCountingEntries(db, workshop.id, made.id);
+      claims.push([position, entries.at(-1)?.position ?? 0]);
+    }
+    await storing;
+    expect(claims.length).toBeGreaterThan(20);
+    expect(claims.filter(([claimed, last]) => claimed > last)).toEqual([]);
   });
 });

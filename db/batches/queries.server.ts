@@ -32,17 +32,16 @@ export async function findBatch(db: Executor, makerId: string, batchId: string) 
 /** What of a batch was entered that changes how it stands, in the order it came, and the last position of all. */
 export async function listCountingEntries(db: Executor, makerId: string, batchId: string) {
   const mine = and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId));
-  const [entries, [last]] = await Promise.all([
-    db
-      .select({ position: batchEntries.position, entry: batchEntries.entry })
-      .from(batchEntries)
-      .where(and(mine, notInArray(batchEntries.kind, ["noted", "photographed"])))
-      .orderBy(asc(batchEntries.position)),
-    db
-      .select({ position: sql<number>`coalesce(max(${batchEntries.position}), 0)`.mapWith(Number) })
-      .from(batchEntries)
-      .where(mine),
-  ]);
+  // The position first: what is stored in between is then among the entries, and never behind a position without its entry.
+  const [last] = await db
+    .select({ position: sql<number>`coalesce(max(${batchEntries.position}), 0)`.mapWith(Number) })
+    .from(batchEntries)
+    .where(mine);
+  const entries = await db
+    .select({ position: batchEntries.position, entry: batchEntries.entry })
+    .from(batchEntries)
+    .where(and(mine, notInArray(batchEntries.kind, ["noted", "photographed"])))
+    .orderBy(asc(batchEntries.position));
   return { entries, position: last?.position ?? 0 };
 }
 
