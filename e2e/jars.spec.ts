@@ -88,11 +88,13 @@ test("a late thickener goes in by small steps, and is not judged before next mor
   const fold = page.getByLabel(/^Add, g of PEG-150/);
   for (const [at, more] of ["1.00", "1.00", "1.00", "1.00"].entries()) {
     await expect(fold).toContainText(more);
+    // What lay there from the last portion is not entered again: it is off the scale, and nothing stands there to take.
+    await expect(page.getByRole("status", { name: /the simulated scale shows/ })).toHaveText("0.00");
+    await expect(page.getByRole("button", { name: "Folded in, look at 0:30" })).toBeDisabled();
     await page.getByRole("button", { name: "pour what is missing" }).first().click();
     await page.getByRole("button", { name: "Folded in, look at 0:30" }).click();
     await expect(page.getByText(new RegExp(`${at + 1}\\.0\\d of 4\\.00 g planned`))).toBeVisible();
     await expect(page.getByText(/Do not judge before/)).toBeVisible();
-    await page.waitForTimeout(450);
   }
   await expect(page.getByText("All that was planned is in.")).toBeVisible();
   await page.getByRole("button", { name: "Enough, next step" }).click();

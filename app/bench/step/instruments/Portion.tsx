@@ -1,5 +1,5 @@
 import { written } from "@tensidrum/core/quantities";
-import { useEffect } from "react";
+import { useEffect, useState } from "react";
 import { SimulatedScaleLink } from "../../instruments/simulatedLinks";
 import { useInstrument } from "../../instruments/useInstruments";
 import type { BenchForm } from "../../batch/benchForm";
@@ -20,17 +20,27 @@ interface PortionProps {
   readonly button: { readonly intent: BenchForm["intent"]; readonly act: string; readonly taken: string; readonly isMain: boolean };
 }
 
-/** A small weight of something that is dosed: off the scale when there is one, else typed. */
+/**
+ * A small weight of something that is dosed: off the scale when there is one, else typed. Each weight wants a portion of
+ * its own, so that what still lies there from the last one is not entered twice.
+ */
 export function Portion({ name, grams, decimals, words = "really added", button }: PortionProps) {
   const { instruments } = useBench();
   const { link, shows, isQuiet, gone } = useInstrument(instruments.scale);
+  const readable = 10 ** -decimals;
   const usesScale = link !== null && !isQuiet && gone === null;
   useEffect(() => {
     if (link instanceof SimulatedScaleLink) {
-      link.putOn({ readabilityGrams: 10 ** -decimals, capacityGrams: 500 }, 0);
+      link.putOn({ readabilityGrams: readable, capacityGrams: 500 }, 0);
       link.tare();
     }
-  }, [link, grams, decimals]);
+  }, [link, grams, readable]);
+  const reading = usesScale && shows?.kind === "reading" ? shows : null;
+  const isAtZero = reading !== null && reading.isStable !== false && Math.abs(reading.value) <= 2 * readable;
+  const [isTared, setTared] = useState(false);
+  useEffect(() => {
+    if (isAtZero) setTared(true);
+  }, [isAtZero]);
   const { intent, act, taken, isMain } = button;
   const enter = (isOff: boolean) => (
     <BigButton isMain={isMain} isOff={isOff} intent={intent} act={act} actKey={isMain ? " " : undefined}>
@@ -56,15 +66,14 @@ export function Portion({ name, grams, decimals, words = "really added", button 
       </>
     );
   }
-  const reading = shows?.kind === "reading" ? shows : null;
-  const stands = reading !== null && reading.isStable !== false && reading.value > 0;
+  const stands = isTared && reading !== null && reading.isStable !== false && reading.value > 0;
   return (
     <>
       <span className={classes.live}>
         <output aria-label={`${name}, the ${link.name} shows`} data-stable={reading?.isStable === false ? "no" : "yes"}>
           {shows?.kind === "overload" ? "over" : reading === null ? "…" : written(reading.value, decimals)}
         </output>
-        <span>g</span>
+        <span>{isTared || reading === null ? "g" : "g. Tare first: this was there before."}</span>
       </span>
       <input type="hidden" name="grams" value={stands ? String(reading.value) : ""} />
       <input type="hidden" name="readOff" value={link.isSimulated ? "simulated scale" : "scale"} />
@@ -72,7 +81,7 @@ export function Portion({ name, grams, decimals, words = "really added", button 
         Tare
       </BigButton>
       {enter(!stands)}
-      {link instanceof SimulatedScaleLink && <PlayScale link={link} target={grams} step={10 ** -decimals} />}
+      {link instanceof SimulatedScaleLink && <PlayScale link={link} target={grams} isTared={isTared} step={readable} />}
     </>
   );
 }

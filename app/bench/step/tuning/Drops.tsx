@@ -18,6 +18,7 @@ export function Drops({ agent }: { readonly agent: BenchAgent }) {
           drops <input name="drops" inputMode="numeric" autoComplete="off" size={4} defaultValue={DROPS_TO_WEIGH} />
         </label>
         <Portion
+          key={dropGrams}
           name={`drops of ${name}`}
           grams={0}
           decimals={2}

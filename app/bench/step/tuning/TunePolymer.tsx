@@ -29,6 +29,7 @@ export function TunePolymer({ step: due }: { readonly step: Step }) {
         <p className={step.do}>All that was planned is in. Judge it tomorrow; more can be folded in then, nothing can be taken out.</p>
       ) : (
         <Addition
+          key={next.lastAt}
           name={nameOf(next.line)}
           grams={next.nextGrams}
           decimals={decimals}
