@@ -38,6 +38,8 @@ async function oneThing(page: Page): Promise<"closing" | "done" | "weighed" | "w
   if (await closing(page).isVisible()) return "closing";
   if (await goOn(page).isVisible()) {
     await goOn(page).first().click();
+    await expect(page.getByRole("alert")).toContainText("of its rest left");
+    await page.getByRole("button", { name: "it has rested enough" }).click();
     return "went on";
   }
   if (await done(page).isVisible()) {

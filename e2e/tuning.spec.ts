@@ -49,6 +49,9 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   // Against the direction of the dose, and far from the last reading: both are asked.
   await read(page, "7.9");
   await expect(page.getByRole("alert")).toContainText("the wrong way");
+  await expect(page.getByRole("alert"), "and the two minutes are not over").toContainText(
+    /% w\/w solution: (2 min|\d+ s) of its rest are left/,
+  );
   await read(page, "3.9");
   await expect(page.getByRole("alert")).toContainText("away from the last reading");
   await takeReading(page).click();
@@ -66,8 +69,15 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await expect(page.getByText("Stirred and waited two minutes?")).toBeVisible();
   await acknowledged(page);
   await page.reload();
+  // A reading in a hurry wants a reason; a clock that was ended is a decision already.
   await read(page, "4.9");
+  await expect(page.getByRole("alert")).toContainText("of its rest are left");
+  await page.getByRole("button", { name: /^End the clock: After .* sodium hydroxide/ }).click();
+  await expect(takeReading(page)).toBeEnabled();
+  await takeReading(page).click();
   await expect(page.getByRole("row", { name: /sodium hydroxide/ })).toContainText("4.90");
+  // The button that was pressed is gone: Tab goes on from the step.
+  await expect(page.getByRole("heading", { level: 2, name: "Read the pH and set it" })).toBeFocused();
   await isRight(page).click();
   const question = page.getByRole("alert").filter({ hasText: "Is it right all the same?" });
   if (await question.isVisible()) await because(page, "I want it so").click();
@@ -90,6 +100,8 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await added.click();
   await expect(page.getByText("Rested eight minutes?")).toBeVisible();
   await take("2.4");
+  await expect(page.getByRole("alert")).toContainText(/After \d.* sodium chloride: [78] min of its rest are left/);
+  await because(page, "a trial").click();
   await expect(page.getByRole("img", { name: /2 readings, the last 2.40 Pa·s/ })).toBeVisible();
   const enough = page.getByRole("button", { name: "Thick enough, next step" });
   await expect(enough).toBeEnabled();

@@ -20,7 +20,7 @@ interface Asked {
   readonly plan: BatchPlan;
   readonly standing: readonly BatchEntry[];
   /** Of the batch the stand-ins measure. */
-  readonly hidden: HiddenBatch;
+  readonly hidden: () => HiddenBatch;
   readonly clock: () => string;
   /** In a rehearsal every instrument is a stand-in. */
   readonly isAllSimulated: boolean;
@@ -36,13 +36,13 @@ export function useInstruments({ plan, standing, hidden, clock, isAllSimulated }
   const simulated = useCallback((kind: InstrumentKind): InstrumentLink => {
     const truth = () => {
       const { hidden: batch, plan: planned, standing: entered, clock: now } = latest.current;
-      return truthAfter(batch, planned, entered, now());
+      return truthAfter(batch(), planned, entered, now());
     };
     if (kind === "scale") return new SimulatedScaleLink();
     if (kind === "cup") {
-      return new SimulatedCupLink(() => ({ pascalSeconds: truth().pascalSeconds, density: latest.current.hidden.density }));
+      return new SimulatedCupLink(() => ({ pascalSeconds: truth().pascalSeconds, density: latest.current.hidden().density }));
     }
-    return new SimulatedMeterLink(latest.current.hidden.meter, () => truth().ph);
+    return new SimulatedMeterLink(latest.current.hidden().meter, () => truth().ph);
   }, []);
   const takeSimulated = useCallback(
     (kind: InstrumentKind) => {
@@ -97,9 +97,12 @@ function useLink(instrument: Instrument): InstrumentLink | null {
   );
 }
 
-/** The hidden batch behind the stand-ins of a batch: always the same one for the same batch. */
-export function useHiddenBatch(plan: BatchPlan, seed: string, jars: readonly Jar[]): HiddenBatch {
-  return useMemo(() => hiddenBatch(plan, seedOf(seed), jars), [plan, seed, jars]);
+/** The hidden batch behind the stand-ins of a batch, drawn once one of them asks: always the same one for the same batch. */
+export function useHiddenBatch(plan: BatchPlan, seed: string, jars: readonly Jar[]): () => HiddenBatch {
+  return useMemo(() => {
+    let drawn: HiddenBatch | null = null;
+    return () => (drawn ??= hiddenBatch(plan, seedOf(seed), jars));
+  }, [plan, seed, jars]);
 }
 
 const SEED_PARTS = 1_000_003;

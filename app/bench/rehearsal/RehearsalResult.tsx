@@ -11,6 +11,7 @@ import {
   truthAfter,
   tunedCorridor,
   type BatchEntry,
+  type HiddenBatch,
   type RehearsalScore,
 } from "@tensidrum/core/making";
 import { written } from "@tensidrum/core/quantities";
@@ -36,7 +37,7 @@ interface RehearsalResultProps {
 export function RehearsalResult({ id, seed, rehearsal: { here, again } }: RehearsalResultProps) {
   const { view, plan } = here;
   const { standing } = view;
-  const hidden = useHiddenBatch(plan, seed, here.jars);
+  const hidden = useHiddenBatch(plan, seed, here.jars)();
   const score = useMemo(() => rehearsalScore(hidden, plan, standing), [hidden, plan, standing]);
   const scores = useKeptScore(id, score, standing);
   const corridor = tunedCorridor(plan);
@@ -130,7 +131,7 @@ function useKeptScore(id: string, score: RehearsalScore, standing: readonly Batc
 }
 
 /** The readings of a rehearsed batch over the true curve of the solution that was mostly used. */
-function usePhTruth({ plan, view }: BatchHere, hidden: ReturnType<typeof useHiddenBatch>) {
+function usePhTruth({ plan, view }: BatchHere, hidden: HiddenBatch) {
   const { standing } = view;
   return useMemo(() => {
     const corridor = tunedCorridor(plan);
@@ -161,7 +162,7 @@ function usePhTruth({ plan, view }: BatchHere, hidden: ReturnType<typeof useHidd
 const AROUND_PERCENT = 0.4;
 
 /** The way of a rehearsed batch up its true hill; null where nothing was read. */
-function saltTruth({ plan, view: { standing } }: BatchHere, hidden: ReturnType<typeof useHiddenBatch>) {
+function saltTruth({ plan, view: { standing } }: BatchHere, hidden: HiddenBatch) {
   const [salt] = saltsOf(plan);
   if (salt === undefined || !plan.steps.some(({ tunes }) => tunes === "thickness")) return null;
   const target = aimedThickness(plan);

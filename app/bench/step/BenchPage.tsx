@@ -50,7 +50,10 @@ export function BenchPage({ here: batch, newId, refused, seed, isRehearsal = fal
   useWakeLock();
   useEffect(() => {
     if (!isGuarded) return;
-    const timer = setTimeout(() => setGuarded(false), GUARD_MILLISECONDS);
+    const timer = setTimeout(() => {
+      setGuarded(false);
+      keepFocus(column.current);
+    }, GUARD_MILLISECONDS);
     return () => clearTimeout(timer);
   }, [isGuarded]);
   const enter = useCallback(
@@ -114,4 +117,10 @@ export function BenchPage({ here: batch, newId, refused, seed, isRehearsal = fal
       </Frame>
     </BenchProvider>
   );
+}
+
+/** The button that was pressed is gone or was deaf: Tab goes on from the step, and who listens hears which one it is. */
+function keepFocus(column: HTMLElement | null): void {
+  if (document.activeElement !== null && document.activeElement !== document.body) return;
+  column?.querySelector<HTMLElement>("#step-head")?.focus({ preventScroll: true });
 }

@@ -10,10 +10,11 @@ interface EntryProps {
   readonly onEntered?: () => void;
   /** What to ask before it is entered, when it is likely a slip or against the advice; null when there is nothing to ask. */
   readonly ask?: (form: BenchForm) => string | null;
+  /** What is mostly answered, for wet hands. */
+  readonly reasons?: readonly string[];
   readonly children: ReactNode;
 }
 
-/** What is mostly meant, for wet hands. */
 const usualReasons = ["read twice, it stands", "I want it so", "a trial"];
 
 /** What is asked, whatever the number: one that is read off an instrument moves while it is answered. */
@@ -25,7 +26,7 @@ function kindOf(question: string): string {
  * A form that makes an entry on this device at once, with an identifier of its own. What is asked about is entered with
  * the reason the maker gives. Without scripts it is sent as it is, under the identifier the server gave it.
  */
-export function Entry({ hidden = {}, className, onEntered, ask, children }: EntryProps) {
+export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualReasons, children }: EntryProps) {
   const { enter, newId, isGuarded } = useBench();
   const [asked, setAsked] = useState<string | null>(null);
   const form = useRef<HTMLFormElement>(null);
@@ -63,7 +64,7 @@ export function Entry({ hidden = {}, className, onEntered, ask, children }: Entr
       {asked !== null && (
         <div role="alert" className={classes.asked}>
           <p>{asked} If so, say why; it stands in the record.</p>
-          {usualReasons.map((reason) => (
+          {reasons.map((reason) => (
             <button key={reason} type="button" data-big disabled={isGuarded} onClick={() => answer(reason)}>
               {reason}
             </button>

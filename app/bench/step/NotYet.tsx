@@ -1,4 +1,5 @@
 import type { NextStep } from "@tensidrum/core/making";
+import dayjs from "dayjs";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import { ClockTime } from "./ClockTime";
@@ -6,9 +7,11 @@ import { Entry } from "./Entry";
 import { clockText } from "./periodWords";
 import classes from "./Step.module.css";
 
+const hasteReasons = ["it has rested enough", "no time left", "a trial"];
+
 /** The step is next, but what goes before it rests still. */
 export function NotYet({ waitsFor }: { readonly waitsFor: NextStep["waitsFor"] }) {
-  const { now } = useBench();
+  const { now, clock } = useBench();
   return (
     <>
       {waitsFor.map((wait) => (
@@ -16,7 +19,12 @@ export function NotYet({ waitsFor }: { readonly waitsFor: NextStep["waitsFor"] }
           <p className={classes.do}>
             Not yet: <strong>{wait.text}</strong> rests until <ClockTime at={wait.until} />.
           </p>
-          <Entry hidden={{ entry: wait.id }} className={classes.acts}>
+          <Entry
+            hidden={{ entry: wait.id }}
+            className={classes.acts}
+            ask={() => `${wait.text} has ${clockText(dayjs(wait.until).diff(clock()))} of its rest left. Go on before it is over?`}
+            reasons={hasteReasons}
+          >
             <output className={classes.countdown} aria-label={`${wait.text}, still to rest`}>
               {clockText(Date.parse(wait.until) - Date.parse(now))}
             </output>

@@ -42,7 +42,7 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
           still to come <b>{written(view.toComeGrams, view.decimals)}</b> g
         </span>
       </p>
-      <h2 id="step-head" className={classes.title}>
+      <h2 id="step-head" className={classes.title} tabIndex={-1}>
         {step.title}
       </h2>
       {waitsFor.length > 0 ? (

@@ -1,4 +1,4 @@
-import { questionOf, type BatchEntry, type PhTuning, type Step } from "@tensidrum/core/making";
+import { questionOf, questionOfHaste, type BatchEntry, type PhTuning, type Step } from "@tensidrum/core/making";
 import { readNumber } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { gramsOfWeight } from "../../batch/gramsOfWeight";
@@ -31,7 +31,7 @@ const samples = { dilution: "2", neat: "0", strip: "0.2" } as const;
 
 /** A reading of the pH: off the meter or typed, how it was read, and what it took out of the batch. */
 export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadPhProps) {
-  const { view, answered, instruments } = useBench();
+  const { view, clock, answered, instruments } = useBench();
   const [way, setWay] = useState<keyof typeof samples>(tuning.rows.at(-1)?.way ?? "dilution");
   const meter = useInstrument(instruments.meter);
   const isOffMeter = meter.link !== null && !meter.isQuiet && meter.gone === null && way !== "strip";
@@ -55,10 +55,12 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
     if (!ph.ok) return null;
     const temperature = readNumber(form.temperature);
     const dosedKind = tuning.isDosedSince && dose?.kind === "dosed" ? dose.agent.kind : null;
-    return questionOf(
+    const haste = questionOfHaste("ph-read", view, clock());
+    const unlikely = questionOf(
       { kind: "ph-read", ph: ph.value, ...(temperature.ok ? { temperatureC: temperature.value } : {}) },
       { last: tuning.rows.at(-1)?.ph ?? null, dosedKind, advisedGrams: null },
     );
+    return haste === null || unlikely === null ? (haste ?? unlikely) : `${haste} ${unlikely}`;
   };
   return (
     <Entry hidden={{ step: due.id }} className={isAgain ? classes.again : classes.read} ask={ask}>

@@ -1,5 +1,5 @@
 import { SIMULATED_CUP } from "@tensidrum/core/instruments";
-import type { Step } from "@tensidrum/core/making";
+import { questionOfHaste, type Step } from "@tensidrum/core/making";
 import { useEffect, useState } from "react";
 import { SimulatedCupLink } from "../../instruments/simulatedLinks";
 import { useInstrument } from "../../instruments/useInstruments";
@@ -41,7 +41,7 @@ const REMEMBERED = "tensidrum.thickness-way";
 
 /** A reading of the thickness: off a flow cup, as a number, seconds, a word, or the fall of a bead. */
 export function ReadThickness({ due, words, unit, isAgain = false }: ReadThicknessProps) {
-  const { answered, instruments, funnel } = useBench();
+  const { view, clock, answered, instruments, funnel } = useBench();
   const cup = useInstrument(instruments.cup);
   const isOffCup = cup.link !== null && cup.gone === null;
   const [chosen, setChosen] = useState<Way>("Pa·s");
@@ -52,7 +52,11 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
   const shown = cup.shows?.kind === "reading" && cup.shows.isStable !== false ? cup.shows.value : null;
   const constants = cup.link?.isSimulated === true ? SIMULATED_CUP : funnel;
   return (
-    <Entry hidden={{ step: due.id, ...(isOffCup ? { by: way } : {}) }} className={isAgain ? classes.again : classes.read}>
+    <Entry
+      hidden={{ step: due.id, ...(isOffCup ? { by: way } : {}) }}
+      className={isAgain ? classes.again : classes.read}
+      ask={() => questionOfHaste("thickness-read", view, clock())}
+    >
       {words !== "" && <p className={step.do}>{words}</p>}
       {isOffCup ? (
         <>

@@ -8,7 +8,7 @@ import type { BatchEntry } from "../batch/entries.ts";
 import { nextStep } from "../batch/nextStep.ts";
 import { planBatch } from "../batch/planBatch.ts";
 import { agentsOf, type BenchAgent } from "./agents.ts";
-import { phTuning, questionOf } from "./phTuning.ts";
+import { phTuning } from "./phTuning.ts";
 
 const plan = planBatch(
   sheetOf([
@@ -147,37 +147,5 @@ describe("what cannot be", () => {
   ])("%j", (one, words) => {
     if (words === null) expect(why(one)).toBeNull();
     else expect(why(one)).toContain(words);
-  });
-});
-
-describe("what is asked first", () => {
-  const at = { last: 7.4, dosedKind: "acid", advisedGrams: 0.5 } as const;
-  const ph = (value: number, changes = {}) => questionOf({ kind: "ph-read", ph: value }, { ...at, ...changes });
-
-  it("a reading 2 pH or more from the last; 1.9 is not asked", () => {
-    expect(ph(5.4)).toContain("2.0 away from the last reading, 7.4");
-    expect(ph(5.5)).toBeNull();
-    expect(ph(2, { last: null })).toBeNull();
-  });
-
-  it("a reading against the direction of the dose, above what a meter trembles", () => {
-    expect(ph(7.51)).toContain("the wrong way");
-    expect(ph(7.5)).toBeNull();
-    expect(ph(7.2, { dosedKind: "base" })).toContain("the wrong way");
-    expect(ph(7.9, { dosedKind: null })).toBeNull();
-  });
-
-  it("a sample below 20 or above 25 °C, whatever it reads", () => {
-    const warm = (temperatureC: number) => questionOf({ kind: "ph-read", ph: 7.2, temperatureC }, { ...at, last: null });
-    expect(warm(25)).toBeNull();
-    expect(warm(20)).toBeNull();
-    expect(warm(25.5)).toContain("25.5 °C");
-    expect(warm(19)).toContain("20 to 25 °C");
-  });
-
-  it("a dose of more than ten times the advice", () => {
-    expect(questionOf({ kind: "dosed", grams: 5 }, at)).toBeNull();
-    expect(questionOf({ kind: "dosed", grams: 5.1 }, at)).toContain("ten times");
-    expect(questionOf({ kind: "dosed", grams: 50 }, { ...at, advisedGrams: null })).toBeNull();
   });
 });

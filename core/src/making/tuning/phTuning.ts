@@ -125,45 +125,6 @@ export function tunedCorridor(plan: BatchPlan): PhTuning["corridor"] {
   return { low: found.low, high: found.high, isEmpty: found.empty };
 }
 
-const FAR_FROM_LAST_PH = 2;
-const TIMES_THE_ADVICE = 10;
-const LEAST_WRONG_PH = 0.1;
-const READ_AT_C: Span = { low: 20, high: 25 };
-
-/**
- * What to ask before an entry that is likely a slip: a reading 2 pH or more from the last, one against the direction of the
- * dose, one of a sample too cold or too warm, a dose of more than ten times the advice. Null when there is nothing to ask.
- */
-export function questionOf(
-  entry:
-    | Pick<BatchEntry & { readonly kind: "ph-read" }, "kind" | "ph" | "temperatureC">
-    | Pick<BatchEntry & { readonly kind: "dosed" }, "kind" | "grams">,
-  {
-    last,
-    dosedKind,
-    advisedGrams,
-  }: { readonly last: number | null; readonly dosedKind: "acid" | "base" | null; readonly advisedGrams: number | null },
-): string | null {
-  if (entry.kind === "dosed") {
-    return advisedGrams !== null && advisedGrams > 0 && entry.grams > TIMES_THE_ADVICE * advisedGrams
-      ? `${entry.grams} g is more than ten times what is advised, ${Number(advisedGrams.toPrecision(2))} g. Did it really go in?`
-      : null;
-  }
-  const { temperatureC } = entry;
-  if (temperatureC !== undefined && (temperatureC < READ_AT_C.low || temperatureC > READ_AT_C.high)) {
-    return `The sample is at ${temperatureC} °C. A pH is read at ${READ_AT_C.low} to ${READ_AT_C.high} °C; let it come there. Does this one stand?`;
-  }
-  if (last === null) return null;
-  const change = entry.ph - last;
-  if (Math.abs(change) >= FAR_FROM_LAST_PH) {
-    return `${entry.ph} is ${Math.abs(change).toFixed(1)} away from the last reading, ${last}. Rinse the probe and look again. Does it stand?`;
-  }
-  const isWrongWay = (dosedKind === "acid" && change > LEAST_WRONG_PH) || (dosedKind === "base" && change < -LEAST_WRONG_PH);
-  return isWrongWay
-    ? `After ${dosedKind === "acid" ? "an acid" : "a base"} the pH went from ${last} to ${entry.ph}, the wrong way. Stir, rinse, read again. Does it stand?`
-    : null;
-}
-
 /**
  * The batch's own buffer curve as running grams of the solution against pH, for the picture: what was used up at a pH,
  * divided by what a gram of the solution gives off there. Empty with fewer than two readings.
