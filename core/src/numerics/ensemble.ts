@@ -95,13 +95,18 @@ function nextDegree(logLikelihood: Float64Array, left: number): number {
   return Math.max(low, left * 1e-9);
 }
 
+/** Below it a weight is less than the last digit of the sum. */
+const LN_OF_NOTHING = -40;
+
 /** (Σ w)² ⁄ Σ w² of the weights e^(degree × log-likelihood). */
 function effectiveSize(logLikelihood: Float64Array, degree: number): number {
   const most = highest(logLikelihood);
   let sum = 0;
   let squares = 0;
   for (const value of logLikelihood) {
-    const weight = Math.exp(degree * (value - most));
+    const lnWeight = degree * (value - most);
+    if (lnWeight < LN_OF_NOTHING) continue;
+    const weight = Math.exp(lnWeight);
     sum += weight;
     squares += weight * weight;
   }

@@ -30,6 +30,25 @@ export function chargeOf(batch: PlausibleBatch, ph: number, agent: AgentTable, c
   return counter === null ? sum : sum - batch.counterTotal * counter(ph);
 }
 
+/** What is the same for every member at one pH: a reading's own, looked up once. */
+interface FixedPh {
+  readonly ph: number;
+  readonly background: number;
+  readonly water: number;
+  readonly agent: number;
+  readonly counter: number;
+  /** Of the sites whose pKa is known: they come first in every batch. */
+  readonly shares: Float64Array;
+}
+
+/** The charge at a pH that was looked up before; the same sum, in the same order, as {@link chargeOf}. */
+function chargeAt(batch: PlausibleBatch, { ph, background, water, agent, counter, shares }: FixedPh): number {
+  let sum = batch.background * background;
+  for (let k = 0; k < shares.length; k += 1) sum += batch.sites[k]! * shares[k]!;
+  for (let k = shares.length; k < batch.siteCount; k += 1) sum += batch.sites[k]! * sigmoid(ph - batch.pKas[k]!);
+  return sum * batch.thinned + water - batch.agentTotal * agent - batch.counterTotal * counter;
+}
+
 /** Charge that stands over at a pH; 0 at the batch's own. */
 function imbalance(batch: PlausibleBatch, ph: number, agent: AgentTable, counter: AgentTable | null): number {
   return chargeOf(batch, ph, agent, counter) - batch.excess * batch.thinned;
@@ -38,16 +57,36 @@ function imbalance(batch: PlausibleBatch, ph: number, agent: AgentTable, counter
 const SLOPE_STEP = 0.02;
 const LONGEST_STEP = 1;
 
-/** The batch's pH from a start close by: one step of the local slope, then one of the secant; exact where it counts. */
-export function nearPh(batch: PlausibleBatch, start: number, agent: AgentTable, counter: AgentTable | null): number {
-  const here = imbalance(batch, start, agent, counter);
-  const slope = (imbalance(batch, start + SLOPE_STEP, agent, counter) - here) / SLOPE_STEP;
-  const step = slope > 0 ? Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, -here / slope)) : 0;
-  if (Math.abs(step) < SLOPE_STEP) return start + step;
-  const there = imbalance(batch, start + step, agent, counter);
-  const secant = (there - here) / step;
-  const further = secant > 0 ? -there / secant : 0;
-  return start + step + Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, further));
+/**
+ * The pH of batches from a start close by: one step of the local slope, then one of the secant; exact where it counts.
+ * @param start A reading
+ * @param knownPKas Of the sites that come first in every batch
+ */
+export function nearPhFrom(
+  start: number,
+  knownPKas: readonly number[],
+  { agent, counter }: { readonly agent: AgentTable; readonly counter: AgentTable | null },
+): (batch: PlausibleBatch) => number {
+  const fixedAt = (ph: number): FixedPh => ({
+    ph,
+    background: backgroundAt(ph),
+    water: waterAlkalinity(ph),
+    agent: agent(ph),
+    counter: counter === null ? 0 : counter(ph),
+    shares: Float64Array.from(knownPKas, (pKa) => sigmoid(ph - pKa)),
+  });
+  const [at, besideIt] = [fixedAt(start), fixedAt(start + SLOPE_STEP)];
+  return (batch) => {
+    const excess = batch.excess * batch.thinned;
+    const here = chargeAt(batch, at) - excess;
+    const slope = (chargeAt(batch, besideIt) - excess - here) / SLOPE_STEP;
+    const step = slope > 0 ? Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, -here / slope)) : 0;
+    if (Math.abs(step) < SLOPE_STEP) return start + step;
+    const there = imbalance(batch, start + step, agent, counter);
+    const secant = (there - here) / step;
+    const further = secant > 0 ? -there / secant : 0;
+    return start + step + Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, further));
+  };
 }
 
 const BISECTIONS = 16;

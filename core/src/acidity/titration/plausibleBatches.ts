@@ -1,7 +1,7 @@
 import type { EnsembleProblem } from "../../numerics/ensemble.ts";
 import { agentTable, type AgentTable } from "./alkalinity.ts";
 import { keepBook, type KnownBuffer, type Station, type Titration } from "./bookkeeping.ts";
-import { chargeOf, nearPh, type PlausibleBatch } from "./plausibleBatch.ts";
+import { chargeOf, nearPhFrom, type PlausibleBatch } from "./plausibleBatch.ts";
 
 /** What the advisor holds possible before anything is read; docs/models.md says why. */
 const UNKNOWN_SITES = 3;
@@ -53,12 +53,20 @@ interface Run {
   readonly stations: readonly Station[];
   readonly agent: AgentTable;
   readonly counter: AgentTable | null;
+  /** The pH of a member beside the reading of each station. */
+  readonly nearPh: readonly ((batch: PlausibleBatch) => number)[];
   /** Of its normal coordinates: the first reading's error, then each dose's. */
   readonly firstNormal: number;
 }
 
-function runOf({ agent, counterAgent }: Titration, stations: readonly Station[], firstNormal: number): Run {
-  return { stations, agent: agentTable(agent), counter: counterAgent === null ? null : agentTable(counterAgent), firstNormal };
+function runOf(
+  { agent: dosed, counterAgent }: Titration,
+  stations: readonly Station[],
+  from: Pick<Run, "firstNormal"> & { readonly knownPKas: readonly number[] },
+): Run {
+  const [agent, counter] = [agentTable(dosed), counterAgent === null ? null : agentTable(counterAgent)];
+  const nearPh = stations.map(({ ph }) => nearPhFrom(ph, from.knownPKas, { agent, counter }));
+  return { stations, agent, counter, nearPh, firstNormal: from.firstNormal };
 }
 
 /**
@@ -86,7 +94,7 @@ export function batchModel(titration: Titration, earlier: readonly Titration[] =
   const runs: Run[] = [];
   let normals = 0;
   for (const one of [...earlier.map((other) => ({ ...other, own: pooled(keepBook(other).stations) })), { ...titration, own: stations }]) {
-    runs.push(runOf(one, one.own, uniformCount + normals));
+    runs.push(runOf(one, one.own, { firstNormal: uniformCount + normals, knownPKas: known.map(({ pKa }) => pKa) }));
     normals += one.own.length;
   }
   const present = runs.at(-1)!;
@@ -136,7 +144,7 @@ export function batchModel(titration: Titration, earlier: readonly Titration[] =
         for (let k = 1; k < run.stations.length && taken < stage; k += 1) {
           advance(run, k, coordinates, offset);
           const { ph, sigma } = run.stations[k]!;
-          const miss = (nearPh(batch, ph, run.agent, run.counter) - ph) / sigma;
+          const miss = (run.nearPh[k]!(batch) - ph) / sigma;
           const logLikelihood = (-miss * miss) / 2;
           taken += 1;
           if (taken === stage) out[1] = logLikelihood;
