@@ -77,6 +77,7 @@ async function adviceMilliseconds(context: BrowserContext): Promise<readonly num
     samples.push(await pressToAdvice(page));
     await page.waitForTimeout(500);
     await page.getByRole("button", { name: "Dosed, start 2:00" }).click();
+    await page.getByRole("button", { name: /^End the clock: After/ }).click();
     await page.waitForTimeout(500);
   }
   await page.close();

@@ -173,6 +173,7 @@ async function readTwice(page, field, { readings, goesIn, grams }) {
   for (const reading of readings) {
     await field.fill(reading);
     await page.getByRole("button", { name: "Take the reading" }).click();
+    await sayWhy(page, "a trial");
     const entered = page.getByRole("button", { name: goesIn });
     await entered.waitFor();
     await page.waitForTimeout(450);
@@ -238,6 +239,7 @@ async function makeTheRest(page, isThere = () => page.getByRole("button", { name
         .getByRole("button", { name: /Done, next step|Go on anyway/ })
         .first()
         .click();
+      await sayWhy(page, "it has rested enough");
     }
     await page.waitForTimeout(100);
   }
