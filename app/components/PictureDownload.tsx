@@ -1,5 +1,6 @@
 import { type RefObject, useState } from "react";
 import classes from "./PictureDownload.module.css";
+import quiet from "./quiet.module.css";
 
 const COPIED = [
   "fill",
@@ -31,10 +32,10 @@ export function PictureDownload({ name, picture }: { readonly name: string; read
   };
   return (
     <span className={classes.doors}>
-      <button type="button" onClick={() => void get(async (svg) => svgBlob(svg), "svg")()}>
+      <button type="button" className={quiet.quiet} onClick={() => void get(async (svg) => svgBlob(svg), "svg")()}>
         SVG
       </button>
-      <button type="button" onClick={() => void get(pngBlob, "png")()}>
+      <button type="button" className={quiet.quiet} onClick={() => void get(pngBlob, "png")()}>
         PNG
       </button>
       {failed && <span role="alert">This browser could not draw the file.</span>}

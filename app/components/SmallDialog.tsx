@@ -27,7 +27,7 @@ export function SmallDialog({ title, onClose, children }: SmallDialogProps) {
     <dialog ref={dialog} className={classes.dialog} aria-labelledby={id} onClose={onClose}>
       <header className={classes.head}>
         <h2 id={id}>{title}</h2>
-        <button type="button" onClick={() => dialog.current?.close()}>
+        <button type="button" className={classes.close} onClick={() => dialog.current?.close()}>
           Close
         </button>
       </header>

@@ -113,6 +113,8 @@ describe("entries of a batch", () => {
     const listed = await listEntries(db, workshop.id, one.id);
     expect(listed.map(({ entry }) => entry)).toEqual([first, second]);
     expect(await listEntries(db, workshop.id, one.id, listed[0]?.position)).toEqual(listed.slice(1));
+    expect(await listEntries(db, workshop.id, one.id, listed[1]?.position)).toEqual([]);
+    expect(await listEntries(db, workshop.id, one.id, listed[1]?.position, [first.id])).toEqual(listed.slice(0, 1));
   });
 
   it("what is decided sees all that is stored, also what another device sent a moment ago", async () => {

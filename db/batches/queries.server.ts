@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, notInArray, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, notInArray, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { lots } from "../stock/schema";
 import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
@@ -45,12 +45,13 @@ export async function listCountingEntries(db: Executor, makerId: string, batchId
   return { entries, position: last?.position ?? 0 };
 }
 
-/** What was entered for a batch behind a position, in the order it came. */
-export async function listEntries(db: Executor, makerId: string, batchId: string, behind = 0) {
+/** What was entered for a batch behind a position, and of these entries also what came before it, in the order it came. */
+export async function listEntries(db: Executor, makerId: string, batchId: string, behind = 0, also: readonly string[] = []) {
+  const wanted = or(gt(batchEntries.position, behind), inArray(batchEntries.id, [...also]));
   return db
     .select({ position: batchEntries.position, entry: batchEntries.entry })
     .from(batchEntries)
-    .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId), gt(batchEntries.position, behind)))
+    .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId), wanted))
     .orderBy(asc(batchEntries.position));
 }
 

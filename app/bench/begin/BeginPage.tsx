@@ -172,7 +172,14 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
         </select>
       </span>
       {plan.sizeWhy !== null && <p>{plan.sizeWhy}</p>}
-      <button type="submit" name="intent" value="look" disabled={isBusy} data-act="Reckon with this size and these lots">
+      <button
+        type="submit"
+        name="intent"
+        value="look"
+        disabled={isBusy}
+        className={classes.quiet}
+        data-act="Reckon with this size and these lots"
+      >
         Look again
       </button>
     </div>

@@ -22,9 +22,22 @@ const USUAL_SCALE = { readabilityGrams: 0.01, capacityGrams: 3_000 };
 
 const tremble = (): number => Math.random() * 2 - 1;
 
-function every(milliseconds: number, send: () => void): () => void {
-  const timer = setInterval(send, milliseconds);
-  return () => clearInterval(timer);
+/** Tells again and again while someone listens, and at once when something was done to it. */
+class Telling {
+  private send: () => void = () => undefined;
+
+  every(milliseconds: number, send: () => void): () => void {
+    this.send = send;
+    const timer = setInterval(send, milliseconds);
+    return () => {
+      clearInterval(timer);
+      this.send = () => undefined;
+    };
+  }
+
+  now(): void {
+    this.send();
+  }
 }
 
 /** A scale that is played: what is poured is said on the screen, and it answers as a scale on the bench would. */
@@ -32,10 +45,12 @@ export class SimulatedScaleLink implements InstrumentLink {
   readonly name = "simulated scale";
   readonly isSimulated = true;
   private scale: SimulatedScale = simulatedScale(USUAL_SCALE, 0, performance.now());
+  private readonly telling = new Telling();
 
   /** A beaker with its content is put on a scale that shows so much and carries so much. */
   putOn(kind: { readonly readabilityGrams: number; readonly capacityGrams: number }, loadGrams: number): void {
     this.scale = { ...simulatedScale(kind, loadGrams, performance.now()), tareGrams: 0 };
+    this.telling.now();
   }
 
   /** What lies on it beside what was tared away, g. */
@@ -45,14 +60,16 @@ export class SimulatedScaleLink implements InstrumentLink {
 
   pour(grams: number): void {
     this.scale = poured(this.scale, grams, performance.now());
+    this.telling.now();
   }
 
   tare(): void {
     this.scale = tared(this.scale, performance.now());
+    this.telling.now();
   }
 
   listen({ line }: Hearing): () => void {
-    return every(LINES_MILLISECONDS, () => line(simulatedLine(this.scale, performance.now(), tremble())));
+    return this.telling.every(LINES_MILLISECONDS, () => line(simulatedLine(this.scale, performance.now(), tremble())));
   }
 }
 
@@ -69,6 +86,7 @@ export class SimulatedMeterLink implements InstrumentLink {
   readonly isSimulated = true;
   private meter: SimulatedMeter;
   private into: Dipped = "air";
+  private readonly telling = new Telling();
   private readonly batchPh: () => number;
 
   /** @param batchPh What is true of the batch now. */
@@ -85,15 +103,17 @@ export class SimulatedMeterLink implements InstrumentLink {
     this.into = into;
     const sample = typeof into === "number" ? { truePh: into, temperatureC: BUFFER_C } : this.sample(into);
     this.meter = dipped(this.meter, sample, performance.now());
+    this.telling.now();
   }
 
   /** Set right with what it showed in two buffers, each time it was. */
   setRight(calibrations: SimulatedMeter["calibrations"]): void {
     this.meter = { ...this.meter, calibrations };
+    this.telling.now();
   }
 
   listen({ line }: Hearing): () => void {
-    return every(LINES_MILLISECONDS, () => {
+    return this.telling.every(LINES_MILLISECONDS, () => {
       if (this.into === "sample" || this.into === "warm sample") this.meter = drifted(this.meter, this.batchPh());
       for (const text of meterLines(this.meter, performance.now(), tremble())) line(text);
     });
@@ -109,6 +129,7 @@ export class SimulatedCupLink implements InstrumentLink {
   readonly name = "simulated cup";
   readonly isSimulated = true;
   private cup: SimulatedCup = emptyCup;
+  private readonly telling = new Telling();
   private readonly batch: () => { readonly pascalSeconds: number; readonly density: number };
 
   constructor(batch: () => { readonly pascalSeconds: number; readonly density: number }) {
@@ -119,14 +140,16 @@ export class SimulatedCupLink implements InstrumentLink {
     // Twelve drawn numbers of 0 to 1, less six, are close to a normal one.
     const scatter = Array.from({ length: 12 }, Math.random).reduce((sum, one) => sum + one, -6);
     this.cup = filledCup(this.batch(), performance.now(), scatter);
+    this.telling.now();
   }
 
   empty(): void {
     this.cup = emptyCup;
+    this.telling.now();
   }
 
   listen({ line }: Hearing): () => void {
-    return every(CUP_LINES_MILLISECONDS, () => {
+    return this.telling.every(CUP_LINES_MILLISECONDS, () => {
       const text = cupLine(this.cup, performance.now());
       if (text !== null) line(text);
     });

@@ -89,7 +89,7 @@ function PutBack({ jar }: { readonly jar: OpenJars["jars"][number] }) {
       <input type="hidden" name="viscosity" value={jar.viscosity} />
       <input type="hidden" name="unit" value={jar.unit} />
       <input type="hidden" name="said" value={jar.said} />
-      <button type="submit" name="intent" value="put-back">
+      <button type="submit" name="intent" value="put-back" className={classes.pour}>
         Put it back
       </button>
     </Form>

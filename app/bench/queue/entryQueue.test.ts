@@ -29,7 +29,9 @@ class PlayedServer {
       this.answersLost -= 1;
       return Promise.reject(new Error("the answer was lost"));
     }
-    return Promise.resolve({ now: "2026-11-26T10:00:00.000Z", stored: this.held.filter(({ position }) => position > behind), refused });
+    const sent = new Set(ids(entries));
+    const stored = this.held.filter(({ position, entry }) => position > behind || sent.has(entry.id));
+    return Promise.resolve({ now: "2026-11-26T10:00:00.000Z", stored, refused });
   };
 
   put(entry: BatchEntry): void {
@@ -38,15 +40,18 @@ class PlayedServer {
 }
 
 const settled = () => new Promise((resolve) => setTimeout(resolve, 5));
-const ids = (entries: readonly { readonly id: string }[]) => entries.map(({ id }) => id);
 
-function device(server: PlayedServer, keep: EntryKeep, stored: readonly StoredEntry[] = []) {
+function ids(entries: readonly { readonly id: string }[]): readonly string[] {
+  return entries.map(({ id }) => id);
+}
+
+function device(server: PlayedServer, keep: EntryKeep, stored: readonly StoredEntry[] = [], position?: number) {
   const retries: (() => void)[] = [];
   const later = (_: number, call: () => void) => {
     retries.push(call);
     return () => void retries.splice(retries.indexOf(call), 1);
   };
-  const queue = new EntryQueue({ batch: BATCH, keep, send: server.send, later }, stored);
+  const queue = new EntryQueue({ batch: BATCH, keep, send: server.send, later }, stored, position);
   return { queue, retry: () => retries.shift()?.() };
 }
 
@@ -104,6 +109,20 @@ describe.each([
     expect(queue.now()).toMatchObject({ waiting: [], link: "there" });
   });
 
+  it("an answer that was lost, on a page that was then loaded without the entry but with its position, does not keep it waiting", async () => {
+    server.answersLost = 1;
+    const before = device(server, keep);
+    await before.queue.add([noted("a")]);
+    await settled();
+    before.queue.stop();
+    // The page leaves out what changes nothing, as an entry that takes another back.
+    const { queue } = device(server, keep, [], server.held.at(-1)?.position);
+    await queue.start();
+    await settled();
+    expect(queue.now()).toMatchObject({ waiting: [], link: "there" });
+    expect(server.held).toHaveLength(1);
+  });
+
   it("what the server refuses is put aside with why, is still there after a reload, and can be let go", async () => {
     server.refuses.add("b");
     const { queue } = device(server, keep);
@@ -140,7 +159,7 @@ describe.each([
   });
 
   it("whatever goes wrong in whatever order, each entry arrives once and in the order it was made", async () => {
-    const trouble = fc.constantFrom("fine", "away", "lost", "reload");
+    const trouble = fc.constantFrom("fine", "away", "lost", "reload", "bare reload");
     await fc.assert(
       fc.asyncProperty(fc.array(trouble, { minLength: 1, maxLength: 8 }), async (troubles) => {
         const here = new PlayedServer();
@@ -149,9 +168,9 @@ describe.each([
         for (const [count, kind] of troubles.entries()) {
           here.isAway = kind === "away";
           if (kind === "lost") here.answersLost = 1;
-          if (kind === "reload") {
+          if (kind === "reload" || kind === "bare reload") {
             at.queue.stop();
-            at = device(here, own, [...here.held]);
+            at = device(here, own, kind === "reload" ? [...here.held] : [], here.held.at(-1)?.position);
             await at.queue.start();
           }
           await at.queue.add([noted(`e${count}`)]);

@@ -20,7 +20,7 @@ export interface QueueState {
 export interface Answer {
   /** Its time, ISO. */
   readonly now: string;
-  /** All it holds behind the position asked for. */
+  /** All it holds behind the position asked for, and what was sent and came there before. */
   readonly stored: readonly StoredEntry[];
   readonly refused: readonly { readonly id: string; readonly why: string }[];
 }

@@ -27,7 +27,13 @@ export async function takeEntries(batchId: string, entries: readonly BatchEntry[
   tellNews(batchId);
   return {
     now: new Date().toISOString(),
-    stored: await listEntries(database(), currentMakerId(), batchId, behind),
+    stored: await listEntries(
+      database(),
+      currentMakerId(),
+      batchId,
+      behind,
+      entries.map(({ id }) => id),
+    ),
     refused,
   };
 }

@@ -126,4 +126,11 @@ describe("the record as a file", () => {
     const entry = stored.at(-1)?.entry;
     expect(entry !== undefined && entry.at < later).toBe(true);
   });
+
+  it("an entry that is sent again is answered once more, also to a device that knows of later ones", async () => {
+    const note = { id: crypto.randomUUID(), at: new Date().toISOString(), kind: "noted", step: null, text: "again" } as const;
+    const [first] = (await takeEntries(batchId, [note], 0)).stored.slice(-1);
+    const answered = await takeEntries(batchId, [note], (first?.position ?? 0) + 1_000);
+    expect(answered).toMatchObject({ stored: [{ position: first?.position, entry: note }], refused: [] });
+  });
 });

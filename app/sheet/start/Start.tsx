@@ -217,6 +217,7 @@ function FromEarlier({ earlier }: Pick<StartProps, "earlier">) {
           <li key={id}>
             <button
               type="button"
+              className={classes.copy}
               onClick={() => void fetcher.submit({}, { method: "post", action: `/sheet/${id}/${number}/branch` })}
               disabled={fetcher.state !== "idle"}
             >

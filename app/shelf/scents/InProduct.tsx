@@ -34,7 +34,9 @@ export function InProduct({ scent }: { readonly scent: OpenScent }) {
             ))}
           </select>
         </label>
-        <button type="submit">Reckon</button>
+        <button type="submit" className={classes.act}>
+          Reckon
+        </button>
       </Form>
       {doseProblem !== null && <p role="alert">{doseProblem}</p>}
       {inProduct === null ? (

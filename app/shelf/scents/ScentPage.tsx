@@ -230,7 +230,7 @@ function Keep({ scent: { name }, last }: { readonly scent: OpenScent; readonly l
           <label>
             Round {last.number} as a material called <input name="name" defaultValue={`${name} scent`} maxLength={120} autoComplete="off" />
           </label>
-          <button type="submit" name="intent" value="keep" disabled={isBusy}>
+          <button type="submit" name="intent" value="keep" disabled={isBusy} className={classes.act}>
             Keep it among the materials
           </button>
         </Form>
