@@ -58,7 +58,7 @@ export function JudgedSheet({ children }: { readonly children: ReactNode }) {
   const { findings, notJudged } = useMemo(() => stored ?? judgementOf(reading), [stored, reading]);
   const aim = JSON.stringify([formula.profile, formula.school, formula.eyeArea, formula.wantsClear, formula.leftOn, formula.aim]);
   const aimEffect = useAimEffect(aim, findings);
-  const judged = useUnchanged<Judged>({ findings, notJudged, aimEffect });
+  const judged = useUnchanged<Judged>(useMemo(() => ({ findings, notJudged, aimEffect }), [findings, notJudged, aimEffect]));
   const tags = useUnchanged(useMemo(() => lineTags(findings), [findings]));
   return (
     <SettledContext.Provider value={settled}>

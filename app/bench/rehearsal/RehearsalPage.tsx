@@ -9,6 +9,7 @@ import { BenchPage } from "../step/BenchPage";
 import { clockText } from "../step/periodWords";
 import step from "../step/Step.module.css";
 import { keptRehearsal, type KeptRehearsal } from "./keptRehearsal";
+import { BoxButton } from "../step/BoxButton";
 import classes from "./Rehearsal.module.css";
 import { RehearsalResult } from "./RehearsalResult";
 import { useRehearsal, type RehearsalHere } from "./useRehearsal";
@@ -98,19 +99,19 @@ function Marked({ rehearsal: { here, playOn, letPass, end } }: { readonly rehear
         <strong>Dry run.</strong> Nothing is stored; every instrument is a stand-in.
       </p>
       {next.step !== null && !isTuned && (
-        <button type="button" data-big data-act="Pour everything up to the next tuning" onClick={playOn}>
+        <BoxButton data-act="Pour everything up to the next tuning" onClick={playOn}>
           pour it all for me
-        </button>
+        </BoxButton>
       )}
       {until !== undefined && (
-        <button type="button" data-big data-act="Let the clock run out" onClick={() => letPass(left)}>
+        <BoxButton data-act="Let the clock run out" onClick={() => letPass(left)}>
           let {clockText(left)} pass
-        </button>
+        </BoxButton>
       )}
       {view.standing.some(({ kind }) => kind === "ph-read" || kind === "thickness-read") && (
-        <button type="button" data-big data-act="End the dry run" onClick={end}>
+        <BoxButton data-act="End the dry run" onClick={end}>
           end it and show the truth
-        </button>
+        </BoxButton>
       )}
     </section>
   );

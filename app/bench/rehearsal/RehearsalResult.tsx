@@ -23,6 +23,7 @@ import { useHiddenBatch } from "../instruments/useInstruments";
 import type { BatchHere } from "../queue/useBatchHere";
 import { ClockTime } from "../step/ClockTime";
 import { keepScore, type PastScore } from "./keptRehearsal";
+import { BoxButton } from "../step/BoxButton";
 import classes from "./Rehearsal.module.css";
 import { partWords } from "./partWords";
 import type { RehearsalHere } from "./useRehearsal";
@@ -72,12 +73,12 @@ export function RehearsalResult({ id, seed, rehearsal: { here, again } }: Rehear
           </p>
         )}
         <div className={classes.acts}>
-          <button type="button" data-big data-act="Rehearse the same hidden batch again" onClick={() => again(true)}>
+          <BoxButton data-act="Rehearse the same hidden batch again" onClick={() => again(true)}>
             the same batch again
-          </button>
-          <button type="button" data-big data-act="Rehearse another hidden batch" onClick={() => again(false)}>
+          </BoxButton>
+          <BoxButton data-act="Rehearse another hidden batch" onClick={() => again(false)}>
             another hidden batch
-          </button>
+          </BoxButton>
         </div>
         {scores.length > 1 && (
           <details>

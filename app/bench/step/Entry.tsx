@@ -2,6 +2,7 @@ import { useRef, useState, type FormEvent, type ReactNode } from "react";
 import { Form } from "react-router";
 import { typedBenchForm, type BenchForm } from "../batch/benchForm";
 import { useBench } from "./bench";
+import { BoxButton } from "./BoxButton";
 import classes from "./Step.module.css";
 
 interface EntryProps {
@@ -65,9 +66,9 @@ export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualR
         <div role="alert" className={classes.asked}>
           <p>{asked} If so, say why; it stands in the record.</p>
           {reasons.map((reason) => (
-            <button key={reason} type="button" data-big disabled={isGuarded} onClick={() => answer(reason)}>
+            <BoxButton key={reason} disabled={isGuarded} onClick={() => answer(reason)}>
               {reason}
-            </button>
+            </BoxButton>
           ))}
           <label>
             or because <input ref={because} name="because" maxLength={200} autoComplete="off" />

@@ -5,6 +5,7 @@ import { baudRates, canReadSerial } from "../../instruments/serialLink";
 import { SimulatedCupLink, SimulatedMeterLink, SimulatedScaleLink } from "../../instruments/simulatedLinks";
 import { useInstrument } from "../../instruments/useInstruments";
 import { useBench } from "../bench";
+import { BoxButton } from "../BoxButton";
 import classes from "./Instruments.module.css";
 import { PlayCup } from "./PlayCup";
 import { PlayMeter } from "./PlayMeter";
@@ -91,21 +92,20 @@ function Ways({
           : null);
   return (
     <div className={classes.ways}>
-      <button type="button" aria-pressed={link === null} onClick={() => instruments.putAway(kind)}>
+      <BoxButton aria-pressed={link === null} onClick={() => instruments.putAway(kind)}>
         typed
-      </button>
-      <button type="button" aria-pressed={link?.isSimulated === true} onClick={() => instruments.takeSimulated(kind)}>
+      </BoxButton>
+      <BoxButton aria-pressed={link?.isSimulated === true} onClick={() => instruments.takeSimulated(kind)}>
         stand-in
-      </button>
-      <button
-        type="button"
+      </BoxButton>
+      <BoxButton
         aria-pressed={link !== null && !link.isSimulated}
         disabled={!isSerialThere}
         title={isSerialThere ? undefined : "This browser does not let a page read a cable"}
         onClick={() => void connect()}
       >
         on a cable
-      </button>
+      </BoxButton>
       {isSerialThere && (
         <label>
           baud{" "}

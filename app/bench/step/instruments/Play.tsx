@@ -1,3 +1,4 @@
+import { BoxButton } from "../BoxButton";
 import classes from "./Instruments.module.css";
 
 interface PlayProps {
@@ -12,9 +13,9 @@ export function Play({ name, isOff = false, acts }: PlayProps) {
     <fieldset className={classes.play}>
       <legend>{name}: nothing is really measured, and each entry says so</legend>
       {acts.map(({ words, isOn, play }) => (
-        <button key={words} type="button" data-big disabled={isOff} aria-pressed={isOn} onClick={play}>
+        <BoxButton key={words} disabled={isOff} aria-pressed={isOn} onClick={play}>
           {words}
-        </button>
+        </BoxButton>
       ))}
     </fieldset>
   );

@@ -8,6 +8,7 @@ import { ClockTime } from "../ClockTime";
 import { Entry } from "../Entry";
 import { PlayMeter } from "../instruments/PlayMeter";
 import step from "../Step.module.css";
+import { BoxButton } from "../BoxButton";
 import classes from "./Tuning.module.css";
 
 const wells = [
@@ -60,16 +61,13 @@ export function Meter() {
               />
             </label>
             {isLinked && (
-              <button
-                type="button"
-                data-big
+              <BoxButton
                 disabled={stands === null}
-                className={classes.take}
                 aria-label={`Take what the meter shows for the ${which}`}
                 onClick={() => setShown({ ...shown, [which]: String(stands) })}
               >
                 {stands === null ? "settling" : `take ${stands.toFixed(2)}`}
-              </button>
+              </BoxButton>
             )}
           </span>
         ))}
