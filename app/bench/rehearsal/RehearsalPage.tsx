@@ -1,4 +1,5 @@
 import { hydrating, isRunning } from "@tensidrum/core/making";
+import { writtenClock } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -6,7 +7,6 @@ import { WashLine } from "../../frame/washLine/WashLine";
 import type { SentBatch } from "../batch/sentBatch";
 import { benchPegs } from "../benchPegs";
 import { BenchPage } from "../step/BenchPage";
-import { clockText } from "../step/periodWords";
 import step from "../step/Step.module.css";
 import { keptRehearsal, type KeptRehearsal } from "./keptRehearsal";
 import { BoxButton } from "../step/BoxButton";
@@ -105,7 +105,7 @@ function Marked({ rehearsal: { here, playOn, letPass, end } }: { readonly rehear
       )}
       {until !== undefined && (
         <BoxButton data-act="Let the clock run out" onClick={() => letPass(left)}>
-          let {clockText(left)} pass
+          let {writtenClock(left)} pass
         </BoxButton>
       )}
       {view.standing.some(({ kind }) => kind === "ph-read" || kind === "thickness-read") && (

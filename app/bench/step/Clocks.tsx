@@ -1,10 +1,10 @@
 import { isRunning, type Wait } from "@tensidrum/core/making";
+import { writtenClock } from "@tensidrum/core/quantities";
 import { useEffect, useRef, useState } from "react";
 import { useBench, type Bench } from "./bench";
 import { allowSound, chime, notify } from "./chime";
 import { ClockTime } from "./ClockTime";
 import { Entry } from "./Entry";
-import { clockText } from "./periodWords";
 import classes from "./Step.module.css";
 
 const SOUND_OFF = "tensidrum.bench-sound-off";
@@ -56,7 +56,7 @@ export function Clocks() {
           const left = Date.parse(wait.until) - Date.parse(now);
           return (
             <li key={wait.id} data-over={left <= 0 || undefined}>
-              <output suppressHydrationWarning>{left > 0 ? clockText(left) : "over"}</output>
+              <output suppressHydrationWarning>{left > 0 ? writtenClock(left) : "over"}</output>
               <span>
                 {wait.text}
                 <small>

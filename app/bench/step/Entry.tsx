@@ -20,7 +20,7 @@ const usualReasons = ["read twice, it stands", "I want it so", "a trial"];
 
 /** What is asked, whatever the number: one that is read off an instrument moves while it is answered. */
 function kindOf(question: string): string {
-  return question.replaceAll(/[\d.]+/g, "");
+  return question.replaceAll(/[\d.:]+/g, "");
 }
 
 /**

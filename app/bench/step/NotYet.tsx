@@ -1,10 +1,10 @@
 import type { NextStep } from "@tensidrum/core/making";
+import { writtenClock } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import { ClockTime } from "./ClockTime";
 import { Entry } from "./Entry";
-import { clockText } from "./periodWords";
 import classes from "./Step.module.css";
 
 const hasteReasons = ["it has rested enough", "no time left", "a trial"];
@@ -22,11 +22,11 @@ export function NotYet({ waitsFor }: { readonly waitsFor: NextStep["waitsFor"] }
           <Entry
             hidden={{ entry: wait.id }}
             className={classes.acts}
-            ask={() => `${wait.text} has ${clockText(dayjs(wait.until).diff(clock()))} of its rest left. Go on before it is over?`}
+            ask={() => `${wait.text} has ${writtenClock(dayjs(wait.until).diff(clock()))} of its rest left. Go on before it is over?`}
             reasons={hasteReasons}
           >
             <output className={classes.countdown} aria-label={`${wait.text}, still to rest`}>
-              {clockText(Date.parse(wait.until) - Date.parse(now))}
+              {writtenClock(Date.parse(wait.until) - Date.parse(now))}
             </output>
             <BigButton intent="end-wait" act="Go on before the rest is over">
               Go on anyway

@@ -8,6 +8,6 @@ export { FEWEST_STEPS, isTooSmall, STOCK_STRENGTHS_PERCENT, tooSmallCures } from
 export type { TooSmallCures } from "./tooSmall.ts";
 export { weighOut } from "./weighOut.ts";
 export type { MassToWeigh, WeighedOut } from "./weighOut.ts";
-export { percentText, written, writtenMass, writtenMassIn, writtenPercent, writtenShort } from "./written.ts";
+export { percentText, written, writtenClock, writtenMass, writtenMassIn, writtenPercent, writtenShort } from "./written.ts";
 export { gramsOfMeasure, isMassUnit, millilitresOf } from "./kitchenMeasures.ts";
 export type { KitchenUnit, MassUnit, Measurable, MeasuredMass, MeasureSystem, VolumeUnit } from "./kitchenMeasures.ts";

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { readPercent } from "./readNumber.ts";
-import { percentText, written, writtenMass, writtenPercent, writtenShort } from "./written.ts";
+import { percentText, written, writtenClock, writtenMass, writtenPercent, writtenShort } from "./written.ts";
 
 describe("numbers as written", () => {
   it("keeps asked decimals and a true minus", () => {
@@ -42,5 +42,19 @@ describe("a percent in a cell", () => {
         expect(readPercent(percentText(value))).toEqual({ ok: true, value });
       }),
     );
+  });
+});
+
+describe("a clock", () => {
+  it.each([
+    [185_000, "3:05"],
+    [184_001, "3:05"],
+    [59_000, "0:59"],
+    [3_600_000, "1:00:00"],
+    [28_770_000, "7:59:30"],
+    [0, "0:00"],
+    [-5_000, "0:00"],
+  ])("a clock with %d ms left shows %s", (milliseconds, text) => {
+    expect(writtenClock(milliseconds)).toBe(text);
   });
 });

@@ -40,3 +40,11 @@ export function writtenMassIn(grams: number, unit: "g" | "kg" | "oz"): string {
 export function percentText(percent: number): string {
   return percent.toFixed(Math.min(100, Math.max(2, decimalPlaces(percent))));
 }
+
+/** Writes what a clock shows: 185 s are "3:05", 8 h less half a minute "7:59:30"; what is over is "0:00". */
+export function writtenClock(milliseconds: number): string {
+  const seconds = Math.max(0, Math.ceil(milliseconds / 1000));
+  const two = (value: number): string => String(value).padStart(2, "0");
+  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor((seconds % 3600) / 60), seconds % 60];
+  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`;
+}

@@ -57,13 +57,13 @@ describe("a reading in a hurry", () => {
     questionOfHaste(kind, { standing, waits: waitsOf([], standing) }, `2026-06-12T${time}.000Z`);
 
   it("within two minutes of a dose, with what is left of them; not once they are over", () => {
-    expect(asked("ph-read", [dose], "10:01:15")).toContain("After 0.70 g citric acid 20 %: 45 s of its rest are left");
+    expect(asked("ph-read", [dose], "10:01:15")).toContain("After 0.70 g citric acid 20 %: it rests for another 0:45");
     expect(asked("ph-read", [dose], "10:02:00")).toBeNull();
     expect(asked("ph-read", [], "10:00:00")).toBeNull();
   });
 
   it("within eight minutes of salt, which a pH need not wait for", () => {
-    expect(asked("thickness-read", [dose, salt], "10:12:00")).toContain("6 min of its rest");
+    expect(asked("thickness-read", [dose, salt], "10:12:00")).toContain("another 6:00");
     expect(asked("thickness-read", [dose, salt], "10:18:00")).toBeNull();
     expect(asked("ph-read", [dose, salt], "10:12:00")).toBeNull();
     expect(asked("thickness-read", [dose], "10:00:30")).toBeNull();

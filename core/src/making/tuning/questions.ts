@@ -1,6 +1,6 @@
 import dayjs from "dayjs";
 import type { Span } from "../../library/material.ts";
-import { written } from "../../quantities/written.ts";
+import { writtenClock } from "../../quantities/written.ts";
 import type { BatchState } from "../batch/batchState.ts";
 import type { BatchEntry } from "../batch/entries.ts";
 import { isRunning } from "../batch/waits.ts";
@@ -50,9 +50,6 @@ const RESTS_BEFORE = {
   "thickness-read": ["salted", "thickened"],
 } as const satisfies Partial<Record<BatchEntry["kind"], readonly BatchEntry["kind"][]>>;
 
-const SECOND_MILLISECONDS = 1_000;
-const SHOWN_IN_SECONDS = 120;
-
 /**
  * What to ask before a reading that is taken while what went in last still rests: it would not show what the addition comes
  * to, and the advice would be reckoned from it. Null when all of it has rested, or its clock was ended.
@@ -67,7 +64,6 @@ export function questionOfHaste(
   const last = standing.findLast((entry) => rests.includes(entry.kind));
   const wait = waits.find((one) => one.id === last?.id && isRunning(one, now));
   if (wait === undefined) return null;
-  const seconds = Math.ceil(dayjs(wait.until).diff(now) / SECOND_MILLISECONDS);
-  const left = seconds < SHOWN_IN_SECONDS ? `${seconds} s` : `${written(seconds / 60, 0)} min`;
-  return `${wait.text}: ${left} of its rest are left, and until then no reading shows what it comes to. Take it all the same?`;
+  const left = writtenClock(dayjs(wait.until).diff(now));
+  return `${wait.text}: it rests for another ${left}, and until then no reading shows what it comes to. Take it all the same?`;
 }
