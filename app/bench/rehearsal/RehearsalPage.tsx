@@ -96,7 +96,7 @@ function Marked({ rehearsal: { here, playOn, letPass, end } }: { readonly rehear
   return (
     <section className={classes.marked} aria-label="Dry run">
       <p>
-        <strong>Dry run.</strong> Nothing is stored; every instrument is a stand-in.
+        <strong>Dry run.</strong> Nothing is stored, no instrument is real.
       </p>
       {next.step !== null && !isTuned && (
         <BoxButton data-act="Pour everything up to the next tuning" onClick={playOn}>

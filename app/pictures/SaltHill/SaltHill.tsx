@@ -1,18 +1,23 @@
 import { written } from "@tensidrum/core/quantities";
 import { useId } from "react";
+import { useFrame } from "../frame";
 import { Axes } from "../Stair/Axes";
 import stair from "../Stair/Stair.module.css";
-import { SALT_HILL, saltHillGeometry, type SaltHillAsk } from "./geometry";
+import { NARROW_SALT_HILL, SALT_HILL, saltHillGeometry, type SaltHillAsk } from "./geometry";
 import classes from "./SaltHill.module.css";
 
 interface SaltHillProps extends SaltHillAsk {
   readonly unit: string;
 }
 
+/** Room the name of the cliff needs beside it. */
+const CLIFF_NAME = 160;
+
 /** Whole salt to the right, thickness by decades: jars as rings, the batch as a stair, the safe part, and the cliff. */
 export function SaltHill({ unit, ...ask }: SaltHillProps) {
-  const { points, jars, path, targetY, expected, hill, xTicks, yTicks } = saltHillGeometry(ask);
-  const { width, height, left, right, top, bottom } = SALT_HILL;
+  const frame = useFrame({ wide: SALT_HILL, narrow: NARROW_SALT_HILL });
+  const { points, jars, path, targetY, expected, hill, xTicks, yTicks } = saltHillGeometry(ask, frame);
+  const { width, height, left, right, top, bottom } = frame;
   const hatch = useId();
   return (
     <svg className={stair.stair} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={told(unit, ask)}>
@@ -28,12 +33,17 @@ export function SaltHill({ unit, ...ask }: SaltHillProps) {
           <path className={classes.band} d={hill.band} />
         </>
       )}
-      <Axes frame={SALT_HILL} xTicks={xTicks} yTicks={yTicks} name="whole salt, %, hidden included" />
+      <Axes frame={frame} xTicks={xTicks} yTicks={yTicks} name="whole salt, %, hidden included" />
       {hill !== null && (
         <>
           <path className={classes.curve} d={hill.curve} />
           <line className={classes.cliff} x1={hill.cliffX} x2={hill.cliffX} y1={top} y2={height - bottom} />
-          <text className={classes.cliffName} x={hill.cliffX + 6} y={height - bottom - 8}>
+          <text
+            className={classes.cliffName}
+            {...(width - hill.cliffX < CLIFF_NAME
+              ? { x: hill.cliffX - 6, y: top + 8, textAnchor: "end" }
+              : { x: hill.cliffX + 6, y: height - bottom - 8 })}
+          >
             no further than {written(ask.hill?.safeMaxPercent ?? 0, 2)} %
           </text>
         </>

@@ -1,7 +1,7 @@
 import { drawnHill } from "@tensidrum/core/thickness";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { SALT_HILL, saltHillGeometry } from "./geometry";
+import { NARROW_SALT_HILL, SALT_HILL, saltHillGeometry } from "./geometry";
 
 describe("thickness over salt", () => {
   it("more salt is further right, ten times as thick one decade up", () => {
@@ -20,19 +20,22 @@ describe("thickness over salt", () => {
     expect(second?.y).toBeCloseTo(ten ?? 0, 0);
   });
 
-  it("whatever is read lies inside the picture", () => {
+  it.each([SALT_HILL, NARROW_SALT_HILL])("whatever is read lies inside the picture, with few ticks: %o", (frame) => {
     const reading = fc.record({
       saltPercent: fc.double({ min: 0, max: 12, noNaN: true }),
       viscosity: fc.double({ min: 0.001, max: 1_000, noNaN: true }),
     });
     fc.assert(
       fc.property(fc.array(reading, { maxLength: 10 }), (readings) => {
-        for (const { x, y } of saltHillGeometry({ readings, target: 2.5, expected: null }).points) {
-          expect(x).toBeGreaterThanOrEqual(SALT_HILL.left);
-          expect(x).toBeLessThanOrEqual(SALT_HILL.width - SALT_HILL.right);
-          expect(y).toBeGreaterThanOrEqual(SALT_HILL.top);
-          expect(y).toBeLessThanOrEqual(SALT_HILL.height - SALT_HILL.bottom);
+        const { points, xTicks } = saltHillGeometry({ readings, target: 2.5, expected: null }, frame);
+        for (const { x, y } of points) {
+          expect(x).toBeGreaterThanOrEqual(frame.left);
+          expect(x).toBeLessThanOrEqual(frame.width - frame.right);
+          expect(y).toBeGreaterThanOrEqual(frame.top);
+          expect(y).toBeLessThanOrEqual(frame.height - frame.bottom);
         }
+        expect(xTicks.length).toBeGreaterThan(1);
+        expect(xTicks.length).toBeLessThanOrEqual(8);
       }),
     );
   });

@@ -1,6 +1,9 @@
 import type { DrawnHill } from "@tensidrum/core/thickness";
+import { scaleLinear } from "d3-scale";
+import type { PictureFrame } from "../frame";
 
-export const SALT_HILL = { width: 560, height: 290, left: 48, right: 12, top: 14, bottom: 34 } as const;
+export const SALT_HILL: PictureFrame = { width: 560, height: 290, left: 48, right: 12, top: 14, bottom: 34 };
+export const NARROW_SALT_HILL: PictureFrame = { ...SALT_HILL, width: 358, height: 270, left: 42, right: 8 };
 
 export interface HillPoint {
   readonly saltPercent: number;
@@ -38,13 +41,15 @@ export interface SaltHillDrawn {
   readonly yTicks: readonly { readonly value: number; readonly y: number }[];
 }
 
+const TICKS = 5;
+const MOST_MARKS = 9;
 const AROUND_PERCENT = 0.25;
 const AROUND_DECADES = 0.25;
 /** The picture does not follow a band further than this from what was read, decades. */
 const MOST_BAND_DECADES = 0.5;
 
 /** Thickness over whole salt, the thickness by decades. Everything that is told lies inside the picture. */
-export function saltHillGeometry({ readings, jars = [], hill = null, target, expected }: SaltHillAsk): SaltHillDrawn {
+export function saltHillGeometry({ readings, jars = [], hill = null, target, expected }: SaltHillAsk, frame = SALT_HILL): SaltHillDrawn {
   const all = [...readings, ...jars, ...(expected === null ? [] : [expected]), ...(hill?.points ?? [])];
   const salts = all.map(({ saltPercent }) => saltPercent);
   const [from, to] = [Math.max(0, Math.min(...salts, 1) - AROUND_PERCENT), Math.max(...salts, 2) + AROUND_PERCENT];
@@ -52,12 +57,11 @@ export function saltHillGeometry({ readings, jars = [], hill = null, target, exp
     (one) => one > 0,
   );
   const [low, high] = [Math.log10(Math.min(...thick)) - AROUND_DECADES, Math.log10(Math.max(...thick)) + AROUND_DECADES];
-  const inner = { width: SALT_HILL.width - SALT_HILL.left - SALT_HILL.right, height: SALT_HILL.height - SALT_HILL.top - SALT_HILL.bottom };
-  const x = (salt: number): number => round(SALT_HILL.left + (inner.width * (Math.min(to, Math.max(from, salt)) - from)) / (to - from));
-  const y = (viscosity: number): number =>
-    round(SALT_HILL.top + (inner.height * (high - Math.min(high, Math.max(low, Math.log10(Math.max(1e-12, viscosity)))))) / (high - low));
+  const salt = scaleLinear([from, to], [frame.left, frame.width - frame.right]).clamp(true);
+  const decade = scaleLinear([low, high], [frame.height - frame.bottom, frame.top]).clamp(true);
+  const x = (saltPercent: number): number => round(salt(saltPercent));
+  const y = (viscosity: number): number => round(decade(Math.log10(Math.max(1e-12, viscosity))));
   const points = readings.map((one) => ({ x: x(one.saltPercent), y: y(one.viscosity), viscosity: one.viscosity }));
-  const decades = [1, 2, 5].flatMap((digit) => Array.from({ length: 12 }, (_, at) => Number((digit * 10 ** (at - 6)).toPrecision(3))));
   return {
     points,
     jars: jars.map((one) => ({ x: x(one.saltPercent), y: y(one.viscosity) })),
@@ -65,23 +69,33 @@ export function saltHillGeometry({ readings, jars = [], hill = null, target, exp
     targetY: y(target),
     expected:
       expected === null ? null : { x: x(expected.saltPercent), y: y(expected.viscosity), low: y(expected.low), high: y(expected.high) },
-    hill: hill === null ? null : hillPaths(hill, { x, y }),
-    xTicks: Array.from({ length: Math.floor(to * 2) - Math.ceil(from * 2) + 1 }, (_, at) => (Math.ceil(from * 2) + at) / 2).map(
-      (value) => ({ value, x: x(value) }),
-    ),
-    yTicks: decades.filter((value) => Math.log10(value) >= low && Math.log10(value) <= high).map((value) => ({ value, y: y(value) })),
+    hill: hill === null ? null : hillPaths(hill, { x, y, floor: frame.height - frame.bottom }),
+    xTicks: salt.ticks(TICKS).map((value) => ({ value, x: x(value) })),
+    yTicks: marksOf(low, high).map((value) => ({ value, y: y(value) })),
   };
+}
+
+/** Round numbers between two powers of ten: 1, 2 and 5 of each decade, or where those are many the 1 alone. */
+function marksOf(low: number, high: number): readonly number[] {
+  const decades = Array.from({ length: Math.floor(high) - Math.floor(low) + 1 }, (_, at) => Math.floor(low) + at);
+  const inside = (digits: readonly number[]): readonly number[] =>
+    decades
+      .flatMap((power) => digits.map((digit) => Number((digit * 10 ** power).toPrecision(3))))
+      .filter((value) => Math.log10(value) >= low && Math.log10(value) <= high);
+  const all = inside([1, 2, 5]);
+  return all.length <= MOST_MARKS ? all : inside([1]);
 }
 
 interface Axis {
   readonly x: (saltPercent: number) => number;
   readonly y: (viscosity: number) => number;
+  /** Where the picture ends below. */
+  readonly floor: number;
 }
 
-function hillPaths({ points, peakSaltPercent, peakViscosity, safeMaxPercent }: DrawnHill, { x, y }: Axis): SaltHillDrawn["hill"] {
+function hillPaths({ points, peakSaltPercent, peakViscosity, safeMaxPercent }: DrawnHill, { x, y, floor }: Axis): SaltHillDrawn["hill"] {
   const line = (along: readonly HillPoint[]): string =>
     along.map((one, at) => `${at === 0 ? "M" : "L"}${x(one.saltPercent)} ${y(one.viscosity)}`).join("");
-  const floor = SALT_HILL.height - SALT_HILL.bottom;
   const under = (along: readonly HillPoint[]): string => {
     const [first, last] = [along[0], along.at(-1)];
     return first === undefined || last === undefined

@@ -1,13 +1,8 @@
+import type { PictureFrame } from "../frame";
 import classes from "./Stair.module.css";
 
 interface AxesProps {
-  readonly frame: {
-    readonly width: number;
-    readonly height: number;
-    readonly left: number;
-    readonly right: number;
-    readonly bottom: number;
-  };
+  readonly frame: PictureFrame;
   readonly xTicks: readonly { readonly value: number; readonly x: number }[];
   readonly yTicks: readonly { readonly value: number; readonly y: number }[];
   /** What runs to the right. */

@@ -1,5 +1,6 @@
 import { written } from "@tensidrum/core/quantities";
-import { STAIR, stairGeometry, type StairAsk } from "./geometry";
+import { useFrame } from "../frame";
+import { NARROW_STAIR, STAIR, stairGeometry, type StairAsk } from "./geometry";
 import { Axes } from "./Axes";
 import classes from "./Stair.module.css";
 
@@ -9,8 +10,9 @@ interface StairProps extends StairAsk {
 
 /** A titration as a stair: each tread a dose, each drop the reading after it; the corridor as a band, what is expected dashed. */
 export function Stair({ agent, ...ask }: StairProps) {
-  const { path, points, curve, truth, band, expected, xTicks, yTicks } = stairGeometry(ask);
-  const { width, height, left, right } = STAIR;
+  const frame = useFrame({ wide: STAIR, narrow: NARROW_STAIR });
+  const { path, points, curve, truth, band, expected, xTicks, yTicks } = stairGeometry(ask, frame);
+  const { width, height, left, right } = frame;
   const last = ask.readings.at(-1);
   const told =
     last === undefined
@@ -35,7 +37,7 @@ export function Stair({ agent, ...ask }: StairProps) {
       >
         corridor {ask.band.low} to {ask.band.high}
       </text>
-      <Axes frame={STAIR} xTicks={xTicks} yTicks={yTicks} name={`grams of ${agent}, running total`} />
+      <Axes frame={frame} xTicks={xTicks} yTicks={yTicks} name={`grams of ${agent}, running total`} />
       {curve !== "" && <path className={classes.curve} d={curve} />}
       {truth !== "" && <path className={classes.truth} d={truth} />}
       <path className={classes.steps} d={path} />

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { STAIR, stairGeometry } from "./geometry";
+import { NARROW_STAIR, STAIR, stairGeometry } from "./geometry";
 
 const band = { low: 4.5, high: 5.2 };
 
@@ -27,19 +27,19 @@ describe("the stair of a titration", () => {
     expect(drawn.yTicks.length).toBeGreaterThan(1);
   });
 
-  it("whatever is read and dosed lies inside the picture, with few ticks", () => {
+  it.each([STAIR, NARROW_STAIR])("whatever is read and dosed lies inside the picture, with few ticks: %o", (frame) => {
     const reading = fc.record({ grams: fc.double({ min: 0, max: 500, noNaN: true }), ph: fc.double({ min: 0, max: 14, noNaN: true }) });
     fc.assert(
       fc.property(fc.array(reading, { maxLength: 12 }), (readings) => {
-        const { points, xTicks, yTicks } = stairGeometry({ readings, curve: readings, band, expected: null });
+        const { points, xTicks, yTicks } = stairGeometry({ readings, curve: readings, band, expected: null }, frame);
         for (const { x, y } of points) {
-          expect(x).toBeGreaterThanOrEqual(STAIR.left);
-          expect(x).toBeLessThanOrEqual(STAIR.width - STAIR.right);
-          expect(y).toBeGreaterThanOrEqual(STAIR.top);
-          expect(y).toBeLessThanOrEqual(STAIR.height - STAIR.bottom);
+          expect(x).toBeGreaterThanOrEqual(frame.left);
+          expect(x).toBeLessThanOrEqual(frame.width - frame.right);
+          expect(y).toBeGreaterThanOrEqual(frame.top);
+          expect(y).toBeLessThanOrEqual(frame.height - frame.bottom);
         }
-        expect(xTicks.length).toBeLessThanOrEqual(7);
-        expect(yTicks.length).toBeLessThanOrEqual(7);
+        expect(xTicks.length).toBeLessThanOrEqual(8);
+        expect(yTicks.length).toBeLessThanOrEqual(8);
       }),
     );
   });

@@ -1,4 +1,8 @@
-export const STAIR = { width: 560, height: 290, left: 40, right: 12, top: 14, bottom: 34 } as const;
+import { scaleLinear } from "d3-scale";
+import type { PictureFrame } from "../frame";
+
+export const STAIR: PictureFrame = { width: 560, height: 290, left: 40, right: 12, top: 14, bottom: 34 };
+export const NARROW_STAIR: PictureFrame = { ...STAIR, width: 358, height: 270, left: 34, right: 8 };
 
 export interface StairPoint {
   readonly grams: number;
@@ -27,11 +31,12 @@ export interface StairAsk {
   readonly expected: (StairPoint & { readonly low: number; readonly high: number }) | null;
 }
 
+const TICKS = 5;
 const LEAST_GRAMS = 0.5;
 const AROUND_PH = 0.35;
 
 /** A titration as a stair: running grams to the right, pH upwards. Everything that is told lies inside the picture. */
-export function stairGeometry({ readings, curve, truth = [], band, expected }: StairAsk): StairDrawn {
+export function stairGeometry({ readings, curve, truth = [], band, expected }: StairAsk, frame = STAIR): StairDrawn {
   const grams = [...readings.map((one) => one.grams), expected?.grams ?? 0];
   const most = Math.max(LEAST_GRAMS, ...grams, ...truth.map((one) => one.grams)) * 1.12;
   const phs = [
@@ -42,9 +47,10 @@ export function stairGeometry({ readings, curve, truth = [], band, expected }: S
     ...(expected === null ? [] : [expected.low, expected.high]),
   ];
   const [low, high] = [Math.min(...phs) - AROUND_PH, Math.max(...phs) + AROUND_PH];
-  const inner = { width: STAIR.width - STAIR.left - STAIR.right, height: STAIR.height - STAIR.top - STAIR.bottom };
-  const x = (value: number): number => round(STAIR.left + (inner.width * Math.min(most, Math.max(0, value))) / most);
-  const y = (ph: number): number => round(STAIR.top + (inner.height * (high - Math.min(high, Math.max(low, ph)))) / (high - low));
+  const dose = scaleLinear([0, most], [frame.left, frame.width - frame.right]).clamp(true);
+  const acidity = scaleLinear([low, high], [frame.height - frame.bottom, frame.top]).clamp(true);
+  const x = (value: number): number => round(dose(value));
+  const y = (ph: number): number => round(acidity(ph));
   const points = readings.map((one) => ({ x: x(one.grams), y: y(one.ph), ph: one.ph }));
   const path = points.map((point, at) => (at === 0 ? `M${point.x} ${point.y}` : `H${point.x}V${point.y}`)).join("");
   const line = (along: readonly StairPoint[]): string =>
@@ -63,21 +69,11 @@ export function stairGeometry({ readings, curve, truth = [], band, expected }: S
             ...{ x: x(expected.grams), y: y(expected.ph), low: y(expected.low), high: y(expected.high) },
             path: `M${last.x} ${last.y}H${x(expected.grams)}V${y(expected.ph)}`,
           },
-    xTicks: ticks(0, most).map((value) => ({ value, x: x(value) })),
-    yTicks: ticks(low, high).map((value) => ({ value, y: y(value) })),
+    xTicks: dose.ticks(TICKS).map((value) => ({ value, x: x(value) })),
+    yTicks: acidity.ticks(TICKS).map((value) => ({ value, y: y(value) })),
   };
 }
 
 function round(value: number): number {
   return Math.round(value * 10) / 10;
-}
-
-/** At most six round numbers between two. */
-function ticks(low: number, high: number): readonly number[] {
-  const rough = (high - low) / 5;
-  const power = 10 ** Math.floor(Math.log10(rough));
-  const step = ([1, 2, 5, 10].find((times) => times * power >= rough) ?? 10) * power;
-  const first = Math.ceil(low / step);
-  const last = Math.floor(high / step);
-  return Array.from({ length: Math.max(0, last - first + 1) }, (_, at) => Number(((first + at) * step).toPrecision(6)));
 }
