@@ -15,8 +15,8 @@ import {
 import { pourByServer } from "./testing/pourByServer";
 import { expect, FAILED_LOAD, test } from "./testing/test";
 
-// A photo that is none is answered with 422.
-test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "bench" });
+// A photo that is none is answered with 422, and an answer is lost on purpose.
+test.use({ allowedConsole: [new RegExp(`${FAILED_LOAD.source}|Failed to load resource: net::ERR_FAILED`)], ownApplication: "bench" });
 
 const take = (page: Page) => page.getByRole("button", { name: "Take the weight" });
 const tare = (page: Page) => page.getByRole("button", { name: "Tare", exact: true });
@@ -280,4 +280,25 @@ test("a pause stands still, a step is left out with a reason, and closing early 
   await expect(page.getByRole("article")).toContainText("skipped, all was clean from yesterday");
   expect(page.url()).toContain(`${address}/record`);
   await expect(page.getByRole("article")).toContainText("900.0 g came out");
+});
+
+test("one step back whose answer is lost just before the page is loaded again does not wait to be sent for ever", async ({ page }) => {
+  await beginBatch(page, GREEN_ROOM_BATCH);
+  await page.route("**/news?*", (route) => route.abort());
+  await page.reload();
+  await scriptsReady(page);
+  await done(page).click();
+  await expect(page.getByRole("heading", { level: 2, name: "Weigh the water" })).toBeVisible();
+  await acknowledged(page);
+  await page.route("**/entries", async (route) => {
+    await route.fetch();
+    await route.abort();
+  });
+  await page.getByRole("button", { name: "One step back" }).click();
+  await expect(page.getByText(/1 entry to send/)).toBeVisible();
+  await page.unrouteAll({ behavior: "wait" });
+  await page.reload();
+  await expect(page.getByRole("heading", { level: 2, name: "Prepare the bench" })).toBeVisible();
+  await acknowledged(page);
+  await expect(page.getByText("The server cannot be reached")).toBeHidden();
 });

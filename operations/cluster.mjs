@@ -59,6 +59,9 @@ export async function ensurePostgres() {
   });
 }
 
+const PORT_TAKEN = /could not create any TCP\/IP sockets/;
+const PORT_TRIES = 3;
+
 /**
  * Starts the cluster kept in `folder`, making it first when there is none.
  * @param {string} folder
@@ -74,7 +77,14 @@ export async function startCluster(folder, { keep = true, port } = {}) {
   if (!existsSync(`${data}/PG_VERSION`)) initialise(programs, data, folder);
   checkVersion(programs, data);
   await clearOldServer(data);
-  return serve({ programs, data, socket, folder, keep, port: port ?? (await freePort()) });
+  for (let left = PORT_TRIES; ; left -= 1) {
+    try {
+      return await serve({ programs, data, socket, folder, keep, port: port ?? (await freePort()) });
+    } catch (error) {
+      // A port that was free a moment ago may be another program's by now.
+      if (port !== undefined || left <= 1 || !PORT_TAKEN.test(String(error))) throw error;
+    }
+  }
 }
 
 /** @param {string} program @param {readonly string[]} args @returns {[string, string[]]} */

@@ -13,18 +13,18 @@ export function checkPort(port, host = "127.0.0.1") {
   return /** @type {Promise<void>} */ (
     new Promise((resolve, reject) => {
       const probe = createServer();
-      probe.on("error", (error) => {
-        const code = /** @type {NodeJS.ErrnoException} */ (error).code;
-        reject(
-          new Obstacle(
-            code === "EADDRINUSE"
-              ? `Port ${port} is in use. If that is another Tensidrum, open http://127.0.0.1:${port}/, else choose another port: --port ${port + 1}`
-              : `Port ${port} cannot be opened (${code ?? error.message}). Choose another: --port 4180`,
-          ),
-        );
-      });
+      probe.on("error", (error) => reject(closedPort(port, error)));
       probe.listen(port, host, () => probe.close(() => resolve()));
     })
+  );
+}
+
+/** Says why a port cannot be listened on, and what to do. @param {number} port @param {NodeJS.ErrnoException} error */
+export function closedPort(port, error) {
+  return new Obstacle(
+    error.code === "EADDRINUSE"
+      ? `Port ${port} is in use. If that is another Tensidrum, open http://127.0.0.1:${port}/, else choose another port: --port ${port + 1}`
+      : `Port ${port} cannot be opened (${error.code ?? error.message}). Choose another: --port 4180`,
   );
 }
 

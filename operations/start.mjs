@@ -3,7 +3,7 @@ import { root } from "./commands.mjs";
 import { readOptions } from "./options.mjs";
 import { checkNode, ensureNodePackages } from "./packages.mjs";
 import { Obstacle, run, say } from "./say.mjs";
-import { checkPort, DATA, standUpDatabase } from "./standUp.mjs";
+import { checkPort, closedPort, DATA, standUpDatabase } from "./standUp.mjs";
 
 await run(async () => {
   const { port, demo, lan } = readOptions("bin/start");
@@ -37,7 +37,14 @@ await run(async () => {
     throw new Obstacle(`The database could not be prepared: ${error instanceof Error ? error.message : error}`);
   }
   const network = lan ? await localNetwork(port + 1) : undefined;
-  server = await serve({ port, clientFolder: `${root}/build/client`, lan: network });
+  try {
+    server = await serve({ port, clientFolder: `${root}/build/client`, lan: network });
+  } catch (error) {
+    // It was free at the start, but the database took its time.
+    await database.stop();
+    const { port: taken = port } = /** @type {{ port?: number }} */ (error);
+    throw closedPort(taken, /** @type {NodeJS.ErrnoException} */ (error));
+  }
   for (const address of network?.addresses ?? [])
     say(`Devices of the local network reach it at https://${address}:${port + 1}/; the code stands on Today.`);
 

@@ -12,11 +12,27 @@ export interface RunningApplication {
 
 const READY = /is ready at (http:\/\/[^ ]+)\//;
 
-/** Runs bin/start as a maker would, with its own port and data folder, until it says it is ready. */
+const TAKEN = /Port \d+ is in use/;
+const TRIES = 3;
+
+/**
+ * Runs bin/start as a maker would, with its own port and data folder, until it says it is ready. A port that another program
+ * took in the meantime is tried anew with another one.
+ */
 export async function startApplication(
   environment: Readonly<Record<string, string>>,
   options: readonly string[] = [],
 ): Promise<RunningApplication> {
+  for (let left = TRIES; ; left -= 1) {
+    try {
+      return await startOnce(environment, options);
+    } catch (error) {
+      if (left <= 1 || !TAKEN.test(String(error))) throw error;
+    }
+  }
+}
+
+async function startOnce(environment: Readonly<Record<string, string>>, options: readonly string[]): Promise<RunningApplication> {
   const port = await freePort();
   const child = spawn(process.execPath, [`${root}/bin/start`, "--port", String(port), ...options], {
     cwd: root,
