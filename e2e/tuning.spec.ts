@@ -56,7 +56,11 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await expect(page.getByRole("alert")).toContainText("away from the last reading");
   await takeReading(page).click();
   await expect(ph(page), "a reason is wanted first").toHaveValue("3.9");
-  await because(page, "read twice, it stands").click();
+  // By keys: the question has the focus, and its first answer is the next.
+  await expect(page.getByRole("alert")).toBeFocused();
+  await page.keyboard.press("Tab");
+  await expect(because(page, "read twice, it stands")).toBeFocused();
+  await page.keyboard.press("Enter");
 
   // Overshot: the counter-dose is of the base.
   const base = page.getByLabel(/^Add, g of sodium hydroxide/);

@@ -1,4 +1,4 @@
-import { useRef, useState, type FormEvent, type ReactNode } from "react";
+import { useEffect, useRef, useState, type FormEvent, type ReactNode } from "react";
 import { Form } from "react-router";
 import { typedBenchForm, type BenchForm } from "../batch/benchForm";
 import { useBench } from "./bench";
@@ -33,20 +33,25 @@ export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualR
   const form = useRef<HTMLFormElement>(null);
   const pressed = useRef<HTMLElement | null>(null);
   const because = useRef<HTMLInputElement>(null);
+  const question = useRef<HTMLDivElement>(null);
+  // To the question itself: the next Tab is its first answer, and no key pressed twice answers it.
+  useEffect(() => {
+    if (asked !== null) question.current?.focus();
+  }, [asked]);
   const onSubmit = (event: FormEvent<HTMLFormElement>): void => {
     event.preventDefault();
     if (isGuarded) return;
     const { submitter } = event.nativeEvent as SubmitEvent;
     pressed.current = submitter;
     const typed = typedBenchForm(new FormData(event.currentTarget, submitter));
-    const question = ask?.(typed) ?? null;
-    if (question !== null && (asked === null || kindOf(question) !== kindOf(asked) || typed.because === "")) {
-      setAsked(question);
-      because.current?.focus();
+    const toAsk = ask?.(typed) ?? null;
+    if (toAsk !== null && (asked === null || kindOf(toAsk) !== kindOf(asked) || typed.because === "")) {
+      setAsked(toAsk);
+      question.current?.focus();
       return;
     }
     setAsked(null);
-    if (!enter({ ...typed, because: question === null ? "" : typed.because, id: crypto.randomUUID() })) return;
+    if (!enter({ ...typed, because: toAsk === null ? "" : typed.because, id: crypto.randomUUID() })) return;
     event.currentTarget.reset();
     onEntered?.();
   };
@@ -63,7 +68,7 @@ export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualR
       ))}
       {children}
       {asked !== null && (
-        <div role="alert" className={classes.asked}>
+        <div role="alert" ref={question} tabIndex={-1} className={classes.asked}>
           <p>{asked} If so, say why; it stands in the record.</p>
           {reasons.map((reason) => (
             <BoxButton key={reason} disabled={isGuarded} onClick={() => answer(reason)}>
