@@ -36,7 +36,7 @@ const mayImport = [
     allow: { to: { element: { type: ["core", "components", "pictures", "frame", "workers", "db"] } } },
   },
   { from: { element: { type: "feature" } }, allow: { to: { element: sameFeature } } },
-  { from: { element: { type: "server" } }, allow: { to: { element: { type: ["db", "server"] } } } },
+  { from: { element: { type: "server" } }, allow: { to: { element: { type: ["db", "server", "frame"] } } } },
   { from: { element: { type: "cli" } }, allow: { to: { element: { type: ["core", "cli"] } } } },
   // The hidden world of the simulations knows nothing of who is to be tested in it.
   { from: { element: { type: "world" } }, allow: { to: { element: { type: ["world"] } } } },

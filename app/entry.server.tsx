@@ -2,6 +2,7 @@ import { randomBytes } from "node:crypto";
 import { Writable } from "node:stream";
 import { renderToPipeableStream } from "react-dom/server";
 import { type EntryContext, isRouteErrorResponse, ServerRouter } from "react-router";
+import { describeFault } from "./frame/describeFault.server";
 import { NonceProvider } from "./frame/nonce";
 import { securityPolicy } from "./frame/securityPolicy.server";
 
@@ -42,7 +43,7 @@ export default function handleRequest(request: Request, status: number, headers:
         },
         onError(error: unknown) {
           answered = 500;
-          console.error(error);
+          console.error(describeFault(error));
         },
       },
     );
@@ -53,5 +54,5 @@ export default function handleRequest(request: Request, status: number, headers:
 /** Refusals and missing pages are ordinary answers; only real faults are logged. */
 export function handleError(error: unknown, { request }: { request: Request }) {
   if (request.signal.aborted || isRouteErrorResponse(error) || error instanceof Response) return;
-  console.error(error);
+  console.error(describeFault(error));
 }

@@ -14,12 +14,23 @@ import "@mantine/core/styles/Combobox.css";
 import "./frame/tokens.css";
 import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from "@mantine/core";
 import type { ReactNode } from "react";
-import { Links, type LinksFunction, Meta, Outlet, Scripts, ScrollRestoration, type ShouldRevalidateFunctionArgs } from "react-router";
+import { data, Links, type LinksFunction, Meta, Outlet, Scripts, ScrollRestoration, type ShouldRevalidateFunctionArgs } from "react-router";
+import type { Route } from "./+types/root";
+import { refusedBefore } from "./frame/requestContext.server";
 import { ProblemPage } from "./frame/ProblemPage";
 import { useNonce } from "./frame/nonce";
 import { openBenchState } from "./frame/rests.server";
 import { openUnits } from "./frame/units.server";
 import { cssVariablesResolver, theme } from "./frame/theme";
+
+/** What the server refused before any route saw it is told by the same pages as every other refusal. */
+export const middleware: Route.MiddlewareFunction[] = [
+  ({ context }, next) => {
+    const refused = context.get(refusedBefore);
+    if (refused === null) return next();
+    throw data({ message: refused.message, remedy: refused.remedy }, { status: refused.status });
+  },
+];
 
 export const loader = async () => {
   const [units, bench] = await Promise.all([openUnits(), openBenchState()]);

@@ -45,6 +45,7 @@ export default [
   route("bench/:batch/waits.ics", "bench/record/recordFileRoute.ts", { id: "waits.ics" }),
   route("weighing/:formulaId/:number", "weighing/weighingRoute.tsx"),
   route("settings", "settings/settingsRoute.tsx"),
+  route("settings/devices", "settings/devicesRoute.ts"),
   route("materials.json", "sheet/materialsRoute.ts"),
   route("*", "frame/notFoundRoute.tsx"),
 ] satisfies RouteConfig;

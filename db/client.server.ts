@@ -10,11 +10,12 @@ export interface OpenDatabase {
   close(): Promise<void>;
 }
 
-const CONNECT_MILLISECONDS = 3000;
+/** Longest wait for a connection, of the pool or of the database. */
+const CONNECT_MILLISECONDS = 5000;
 const STATEMENT_MILLISECONDS = 15_000;
 const POOL_SIZE = 10;
 
-/** Opens a pool of connections. A connection that breaks while idle is dropped, the next query opens another. */
+/** Opens a pool of connections. A connection that breaks is dropped, and the next query opens another. */
 export function openDatabase(connectionString: string): OpenDatabase {
   const pool = new pg.Pool({
     connectionString,
@@ -23,6 +24,8 @@ export function openDatabase(connectionString: string): OpenDatabase {
     statement_timeout: STATEMENT_MILLISECONDS,
   });
   pool.on("error", (error) => console.error(`A database connection broke: ${error.message}`));
+  // The pool listens only to idle connections. One that breaks while it is used fails its query, and must not end the process.
+  pool.on("connect", (client) => client.on("error", () => undefined));
   return { db: drizzle(pool), close: () => pool.end() };
 }
 

@@ -12,8 +12,14 @@ const AWAY_CODES = new Set([
   "53300",
 ]);
 
+/** Every connection of the pool was taken for longer than one waits for it. */
+const BUSY_MESSAGE = /timeout exceeded when trying to connect/;
+/** PostgreSQL's disk_full, the system's own, and a file that may not grow. */
+const FULL_CODES = new Set(["53100", "ENOSPC", "EDQUOT"]);
+const FULL_MESSAGE = /No space left on device/;
+
 const AWAY_MESSAGES =
-  /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Cannot use a pool after calling end/;
+  /Connection terminated|Client has encountered a connection error|Cannot use a pool after calling end/;
 
 const UNIQUE_VIOLATION = "23505";
 const FOREIGN_KEY_VIOLATION = "23503";
@@ -35,6 +41,20 @@ export function isDatabaseAway(error: unknown): boolean {
   for (const cause of causesOf(error)) {
     if (typeof cause.code === "string" && AWAY_CODES.has(cause.code)) return true;
     if (AWAY_MESSAGES.test(cause.message)) return true;
+  }
+  return false;
+}
+
+/** Whether a query found no free connection in time, although the database is there. */
+export function isDatabaseBusy(error: unknown): boolean {
+  for (const cause of causesOf(error)) if (BUSY_MESSAGE.test(cause.message)) return true;
+  return false;
+}
+
+/** Whether something could not be stored because the disk is full. */
+export function isDiskFull(error: unknown): boolean {
+  for (const cause of causesOf(error)) {
+    if ((typeof cause.code === "string" && FULL_CODES.has(cause.code)) || FULL_MESSAGE.test(cause.message)) return true;
   }
   return false;
 }

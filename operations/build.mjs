@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { root, runToEnd } from "./commands.mjs";
+import { alone } from "./lock.mjs";
 import { Obstacle, say } from "./say.mjs";
 
 const SOURCES = [
@@ -37,8 +38,20 @@ function sourcesDigest() {
 
 /** Builds the application when its sources changed since the last build. */
 export async function ensureBuild() {
+  if (isBuiltFrom(sourcesDigest())) return;
+  await alone("building the application", build);
+}
+
+/** @param {string} digest */
+function isBuiltFrom(digest) {
+  return existsSync(STAMP) && readFileSync(STAMP, "utf8") === digest;
+}
+
+async function build() {
   const digest = sourcesDigest();
-  if (existsSync(STAMP) && readFileSync(STAMP, "utf8") === digest) return;
+  if (isBuiltFrom(digest)) return;
+  // A build that is interrupted leaves no stamp that speaks for it.
+  rmSync(STAMP, { force: true });
   say("Building the application, about fifteen seconds …");
   const code = await runToEnd(process.execPath, [`${root}/node_modules/@react-router/dev/bin.js`, "build"], {
     env: { ...process.env, NODE_ENV: "production" },

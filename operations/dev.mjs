@@ -39,7 +39,9 @@ await run(async () => {
   closers.push(() => closeDatabase());
   await prepareDatabase({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, say });
 
+  const { guards } = await load();
   const application = express();
+  application.use(...guards());
   application.use(vite.middlewares);
   application.use(async (request, response, next) => {
     try {

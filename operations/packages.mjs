@@ -1,6 +1,8 @@
 import { createHash } from "node:crypto";
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { isRoot, root, runToEnd } from "./commands.mjs";
+import { missingPackages } from "./installed.mjs";
+import { alone } from "./lock.mjs";
 import { Obstacle, say } from "./say.mjs";
 
 const OLDEST_NODE = [20, 19];
@@ -15,17 +17,31 @@ export function checkNode() {
   );
 }
 
-/** Installs the npm packages of the lock file when they are missing or the lock file has changed. */
+const STAMP = `${root}/node_modules/.installed-from`;
+
+/** Installs the npm packages of the lock file when they are missing or the lock file has changed; packages installed by hand count. */
 export async function ensureNodePackages() {
-  const stamp = `${root}/node_modules/.installed-from`;
   const wanted = createHash("sha256")
     .update(readFileSync(`${root}/package-lock.json`))
     .digest("hex");
-  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
-  say("Installing the npm packages, about a minute …");
-  const code = await runToEnd("npm", ["ci", "--no-audit", "--no-fund"]);
-  if (code !== 0) throw new Obstacle("npm ci did not finish; its message above says why. Mend that and start again.");
-  writeFileSync(stamp, wanted);
+  if (isStamped(wanted)) return;
+  await alone("installing the npm packages", async () => {
+    // Another command may have installed them while this one waited.
+    if (isStamped(wanted)) return;
+    if (missingPackages(root).length > 0) {
+      say("Installing the npm packages, about a minute …");
+      const code = await runToEnd("npm", ["ci", "--no-audit", "--no-fund"]);
+      if (code !== 0) throw new Obstacle("npm ci did not finish; its message above says why. Fix that and start again.");
+      const [missing] = missingPackages(root);
+      if (missing !== undefined) throw new Obstacle(`npm ci ended without ${missing}. Delete node_modules and start again.`);
+    }
+    writeFileSync(STAMP, wanted);
+  });
+}
+
+/** @param {string} wanted */
+function isStamped(wanted) {
+  return existsSync(STAMP) && readFileSync(STAMP, "utf8") === wanted && missingPackages(root).length === 0;
 }
 
 /**

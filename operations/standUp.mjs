@@ -1,6 +1,8 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { readFileSync, rmSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
-import { ensurePostgres, isAlive, startCluster } from "./cluster.mjs";
+import { isAlive } from "./alive.mjs";
+import { ownDataFolder } from "./clusterFolder.mjs";
+import { ensurePostgres, startCluster } from "./cluster.mjs";
 import { root } from "./commands.mjs";
 import { Obstacle, say } from "./say.mjs";
 
@@ -30,21 +32,20 @@ export function closedPort(port, error) {
 
 /**
  * The database to use: the one of DATABASE_URL, else the project's own cluster, started.
- * @returns {Promise<{ url: string, stop: () => Promise<void>, ended: Promise<void> | undefined }>}
+ * @returns {Promise<{ url: string, stop: () => Promise<void> }>}
  */
 export async function standUpDatabase() {
   const given = process.env.DATABASE_URL;
   if (given !== undefined && given !== "") {
     say("Using the database of DATABASE_URL.");
-    return { url: given, stop: async () => undefined, ended: undefined };
+    return { url: given, stop: async () => undefined };
   }
   await ensurePostgres();
   takeOwnership();
   try {
-    const cluster = await startCluster(DATA);
+    const cluster = await startCluster(DATA, { revive: true });
     return {
       url: cluster.url,
-      ended: cluster.ended,
       stop: async () => {
         await cluster.stop();
         rmSync(OWNER, { force: true });
@@ -58,14 +59,31 @@ export async function standUpDatabase() {
 
 /** Only one start at a time may use the project's cluster. */
 function takeOwnership() {
-  mkdirSync(DATA, { recursive: true });
-  const owner = existsSync(OWNER) ? Number(readFileSync(OWNER, "utf8")) : undefined;
-  if (owner !== undefined && owner !== process.pid && isAlive(owner) && looksLikeOurs(owner)) {
-    throw new Obstacle(
-      `Tensidrum already runs from this folder (process ${owner}). Stop it there with Ctrl-C, or type  kill ${owner}  and start again.`,
-    );
+  ownDataFolder(DATA);
+  for (;;) {
+    try {
+      // Made by one alone, also of two that start at the same moment.
+      writeFileSync(OWNER, String(process.pid), { flag: "wx" });
+      return;
+    } catch (error) {
+      if (/** @type {NodeJS.ErrnoException} */ (error).code !== "EEXIST") throw error;
+    }
+    const owner = readOwner();
+    if (owner !== undefined && owner !== process.pid && isAlive(owner) && looksLikeOurs(owner)) {
+      throw new Obstacle(
+        `Tensidrum already runs from this folder (process ${owner}). Stop it there with Ctrl-C, or type  kill ${owner}  and start again.`,
+      );
+    }
+    rmSync(OWNER, { force: true });
   }
-  writeFileSync(OWNER, String(process.pid));
+}
+
+function readOwner() {
+  try {
+    return Number(readFileSync(OWNER, "utf8"));
+  } catch {
+    return undefined;
+  }
 }
 
 /** A pid file may speak of a process that has long become another. @param {number} pid */

@@ -1,5 +1,6 @@
 import { ensureBuild } from "./build.mjs";
 import { root } from "./commands.mjs";
+import { listenForFaults } from "./faults.mjs";
 import { readOptions } from "./options.mjs";
 import { checkNode, ensureNodePackages } from "./packages.mjs";
 import { Obstacle, run, say } from "./say.mjs";
@@ -17,26 +18,27 @@ await run(async () => {
   /** @type {{ close: () => Promise<void> } | undefined} */
   let server;
   let ending = false;
-  const end = async () => {
+  const end = async (code = 0) => {
     if (ending) return;
     ending = true;
     say("Ending …");
     await Promise.allSettled([server?.close()]);
     await database.stop();
-    process.exit(0);
+    process.exit(code);
   };
   for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => void end());
   process.env.DATABASE_URL = database.url;
   process.env.NODE_ENV = "production";
 
-  const { serve, prepareDatabase } = await import(`${root}/build/server/index.js`);
+  const { serve, prepareDatabase, describeFault } = await import(`${root}/build/server/index.js`);
   try {
     await prepareDatabase({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, say });
   } catch (error) {
     await database.stop();
-    throw new Obstacle(`The database could not be prepared: ${error instanceof Error ? error.message : error}`);
+    throw new Obstacle(`The database could not be prepared: ${describeFault(error)}`);
   }
   const network = lan ? await localNetwork(port + 1) : undefined;
+  listenForFaults({ describe: describeFault, end });
   try {
     server = await serve({ port, clientFolder: `${root}/build/client`, lan: network });
   } catch (error) {
@@ -47,10 +49,6 @@ await run(async () => {
   }
   for (const address of network?.addresses ?? [])
     say(`Devices of the local network reach it at https://${address}:${port + 1}/; the code stands on Today.`);
-
-  database.ended?.then(() => {
-    if (!ending) say("The database server has ended by itself. What is typed stays in the browser; stop with Ctrl-C and start again.");
-  });
   say(`Tensidrum is ready at http://127.0.0.1:${port}/  (Ctrl-C ends it)`);
 });
 
@@ -58,6 +56,6 @@ await run(async () => {
 async function localNetwork(port) {
   const { localAddresses, ownCertificate } = await import("./certificate.mjs");
   const folder = `${DATA}/lan`;
-  const { key, certificate } = await ownCertificate(folder);
-  return { port, key, certificate, devicesFile: `${folder}/devices.json`, addresses: localAddresses() };
+  const addresses = localAddresses();
+  return { ...(await ownCertificate(folder)), port, devicesFile: `${folder}/devices.json`, addresses, hosts: addresses };
 }

@@ -1,21 +1,17 @@
-import { createRequestHandler } from "@react-router/express";
 import { constants } from "node:zlib";
 import compression from "compression";
-import express, { type RequestHandler, type Response } from "express";
-import type { Server } from "node:http";
-import type { ServerBuild } from "react-router";
+import express, { type RequestHandler } from "express";
+import { createServer, type Server } from "node:http";
 import { closeDatabase } from "../db/client.server";
-import { onLoopback, serveLan, type LanOptions } from "./lan";
+import { describeFault } from "../app/frame/describeFault.server";
+import { eventStreams } from "./guards/eventStreams";
+import { addedHosts, knownHosts } from "./guards/knownHosts";
+import { knownMethods, sameOrigin } from "./guards/sameOrigin";
+import { serveLan, type LanOptions } from "./lan";
+import { pages } from "./pages";
 
 export { prepareDatabase } from "../db/prepare.server";
-export { closeDatabase };
-
-/** Answers pages, actions and data. */
-export const pages: RequestHandler = createRequestHandler({
-  // The generated types spell "may be undefined" where the declared ones say "may be missing".
-  build: () => import("virtual:react-router/server-build") as unknown as Promise<ServerBuild>,
-  mode: process.env.NODE_ENV ?? "production",
-});
+export { closeDatabase, describeFault, pages };
 
 const ONE_YEAR = "1y";
 /** A page is packed anew for every visit, and mostly for the next room: quick counts for more than small. */
@@ -23,6 +19,10 @@ const FAST_GZIP = 1;
 const FAST_BROTLI = 1;
 /** Longest wait for requests under way when the server ends. */
 const LAST_REQUESTS_MILLISECONDS = 3000;
+/** A request whose head or body takes longer than this is given up. */
+const HEAD_MILLISECONDS = 20_000;
+const BODY_MILLISECONDS = 60_000;
+const EVENT_STREAM = "text/event-stream";
 
 const plainHeaders: RequestHandler = (_request, response, next) => {
   response.setHeader("X-Content-Type-Options", "nosniff");
@@ -31,6 +31,11 @@ const plainHeaders: RequestHandler = (_request, response, next) => {
   response.setHeader("Permissions-Policy", "camera=(), microphone=(), geolocation=()");
   next();
 };
+
+/** What every request passes before anything is done for it. @param hosts names it may be asked under, beside the loopback's */
+export function guards(hosts: readonly string[] = []): readonly RequestHandler[] {
+  return [plainHeaders, knownMethods, knownHosts([...hosts, ...addedHosts(process.env.TENSIDRUM_HOSTS)]), sameOrigin];
+}
 
 interface ServeOptions {
   readonly port: number;
@@ -43,50 +48,52 @@ interface ServeOptions {
 export async function serve({ port, clientFolder, lan }: ServeOptions) {
   const application = express();
   application.disable("x-powered-by");
-  application.use(plainHeaders);
-  const news = new Set<Response>();
-  application.use(newsKeptIn(news));
+  const streams = eventStreams();
   application.use(
+    streams.guard,
     compression({
       level: FAST_GZIP,
       brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: FAST_BROTLI } },
-      // News go out as they come; packed they would wait for more.
-      filter: (request, response) => response.getHeader("Content-Type") !== NEWS && compression.filter(request, response),
+      // Events go out as they come; packed they would wait for more.
+      filter: (request, response) => response.getHeader("Content-Type") !== EVENT_STREAM && compression.filter(request, response),
     }),
   );
   application.use("/assets", express.static(`${clientFolder}/assets`, { immutable: true, maxAge: ONE_YEAR }));
   application.use(express.static(clientFolder, { maxAge: "1h", index: false }));
   application.use(pages);
+  const network = lan === undefined ? undefined : await serveLan(application, guards(lan.hosts), lan);
+  if (network !== undefined) setTimeouts(network.server);
   const loopback = express();
   loopback.disable("x-powered-by");
-  loopback.use(onLoopback, application);
-  const server = await new Promise<Server>((resolve, reject) => {
-    const listening = loopback.listen(port, "127.0.0.1", (error?: Error) => (error ? reject(error) : resolve(listening)));
+  loopback.use(
+    ...guards(),
+    (_request, response, next) => {
+      response.locals.pairingDesk = network?.desk();
+      next();
+    },
+    application,
+  );
+  const server = createServer(loopback);
+  setTimeouts(server);
+  await new Promise<void>((resolve, reject) => {
+    server.once("error", reject);
+    server.listen(port, "127.0.0.1", resolve);
   });
-  const servers: readonly Server[] = lan === undefined ? [server] : [server, await serveLan(application, lan)];
   return {
     async close() {
-      for (const response of news) response.destroy();
-      await Promise.all(servers.map(closeServer));
+      streams.close();
+      await Promise.all([server, ...(network === undefined ? [] : [network.server])].map(closeServer));
       await closeDatabase();
     },
   };
 }
 
-const NEWS = "text/event-stream";
-
-/** News never end by themselves; they are cut when the server ends. */
-function newsKeptIn(news: Set<Response>): RequestHandler {
-  return (request, response, next) => {
-    if (request.headers.accept === NEWS) {
-      news.add(response);
-      response.on("close", () => news.delete(response));
-    }
-    next();
-  };
+function setTimeouts(server: Pick<Server, "headersTimeout" | "requestTimeout">): void {
+  server.headersTimeout = HEAD_MILLISECONDS;
+  server.requestTimeout = BODY_MILLISECONDS;
 }
 
-async function closeServer(server: Server): Promise<void> {
+async function closeServer(server: Pick<Server, "closeIdleConnections" | "closeAllConnections" | "close">): Promise<void> {
   server.closeIdleConnections();
   const closed = new Promise<void>((resolve) => server.close(() => resolve()));
   const patience = setTimeout(() => server.closeAllConnections(), LAST_REQUESTS_MILLISECONDS);

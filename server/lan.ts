@@ -1,58 +1,58 @@
 import express, { type RequestHandler } from "express";
-import { existsSync, readFileSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync, renameSync, writeFileSync } from "node:fs";
 import { createServer, type Server } from "node:https";
-import { Pairing, type PairingState } from "./pairing";
+import type { PairingDesk } from "../app/frame/requestContext.server";
+import { DAYS_WITHOUT_USE, type Device, devicesOf, Pairing } from "./pairing";
 import { pairPage } from "./pairPage";
 
 const COOKIE = "tensidrum-device";
-const ONE_YEAR_SECONDS = 31_536_000;
+const DAY_SECONDS = 86_400;
 const PAGE_POLICY = "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
-/** Says to the pages that a request came over the local network; nobody else can say it. */
-export const LAN_HEADER = "x-tensidrum-lan";
+const STRICT_TRANSPORT = `max-age=${180 * DAY_SECONDS}`;
 
 export interface LanOptions {
   readonly port: number;
   readonly key: string;
+  /** The certificate of this machine, with that of the root that signed it behind it. */
   readonly certificate: string;
+  /** What a device may trust: the root alone. */
+  readonly root: string;
   /** Where the devices that are paired are remembered. */
   readonly devicesFile: string;
   /** To be told on the first screen. */
   readonly addresses: readonly string[];
+  /** Names it answers under. */
+  readonly hosts: readonly string[];
 }
 
-/** What the first screen tells of the way in. */
-export interface LanNotice extends PairingState {
-  readonly addresses: readonly string[];
+export interface Lan {
+  readonly server: Server;
+  /** For this machine itself: the code, the devices, and how to end their access. */
+  desk(): PairingDesk;
 }
-
-const shared = globalThis as typeof globalThis & { tensidrumLan?: () => LanNotice };
-
-/** A request that did not come over the local network cannot say that it did. */
-export const onLoopback: RequestHandler = (request, _response, next) => {
-  delete request.headers[LAN_HEADER];
-  next();
-};
 
 /** Serves the application to devices of the local network that were paired, over HTTPS. */
-export async function serveLan(
-  application: RequestHandler,
-  { port, key, certificate, devicesFile, addresses }: LanOptions,
-): Promise<Server> {
-  const pairing = new Pairing({
-    known: existsSync(devicesFile) ? (JSON.parse(readFileSync(devicesFile, "utf8")) as string[]) : [],
-    remember: (digests) => writeFileSync(devicesFile, JSON.stringify(digests), { mode: 0o600 }),
-  });
-  shared.tensidrumLan = () => ({ ...pairing.state(), addresses: addresses.map((address) => `https://${address}:${port}/`) });
+export async function serveLan(application: RequestHandler, guards: readonly RequestHandler[], options: LanOptions): Promise<Lan> {
+  const { port, key, certificate, root, devicesFile, addresses } = options;
+  const pairing = new Pairing({ known: readDevices(devicesFile), remember: (devices) => writeDevices(devicesFile, devices) });
   const gate = express();
   gate.disable("x-powered-by");
+  gate.use(
+    (_request, response, next) => {
+      response.setHeader("Strict-Transport-Security", STRICT_TRANSPORT);
+      next();
+    },
+    ...guards,
+  );
   gate.get("/certificate.pem", (_request, response) => {
-    response.type("application/x-x509-ca-cert").set("Content-Disposition", 'attachment; filename="tensidrum.pem"').send(certificate);
+    response.type("application/x-x509-ca-cert").set("Content-Disposition", 'attachment; filename="tensidrum.pem"').send(root);
   });
   gate.post("/pair", express.urlencoded({ extended: false, limit: "1kb" }), (request, response) => {
-    const { code } = (request.body ?? {}) as { readonly code?: unknown };
-    const tried = pairing.tryCode(typeof code === "string" ? code : "", request.socket.remoteAddress ?? "unknown");
+    const { code, name } = (request.body ?? {}) as { readonly code?: unknown; readonly name?: unknown };
+    const from = request.socket.remoteAddress ?? "unknown";
+    const tried = pairing.tryCode(typeof code === "string" ? code : "", from, typeof name === "string" ? name : "");
     if (tried.kind === "paired") {
-      response.cookie(COOKIE, tried.token, { httpOnly: true, secure: true, sameSite: "strict", maxAge: ONE_YEAR_SECONDS * 1000 });
+      setCookie(response, tried.token);
       response.redirect(303, "/");
       return;
     }
@@ -63,13 +63,17 @@ export async function serveLan(
     sendPage(response.status(tried.kind === "wrong" ? 401 : 429), message);
   });
   gate.use((request, response, next) => {
-    if (!pairing.isPaired(cookieOf(request.headers.cookie))) {
+    const token = cookieOf(request.headers.cookie);
+    const device = pairing.deviceOf(token);
+    if (device === undefined || token === undefined) {
       if (request.method === "GET" && request.accepts("html") !== false && request.path === "/pair") sendPage(response, null);
       else if (request.method === "GET" && request.headers["sec-fetch-dest"] === "document") response.redirect(303, "/pair");
-      else response.status(401).type("text/plain").send("Pair this device first.");
+      else response.status(401).set("Cache-Control", "no-store").type("text/plain").send("Pair this device first.");
       return;
     }
-    request.headers[LAN_HEADER] = "1";
+    response.locals.device = device.id;
+    // The token's days without use are counted from its last page.
+    if (request.headers["sec-fetch-dest"] === "document") setCookie(response, token);
     next();
   });
   gate.use(application);
@@ -78,7 +82,33 @@ export async function serveLan(
     server.once("error", reject);
     server.listen(port, "0.0.0.0", resolve);
   });
-  return server;
+  return {
+    server,
+    desk: () => ({
+      ...pairing.state(),
+      addresses: addresses.map((address) => `https://${address}:${port}/`),
+      revoke: (id) => pairing.revoke(id),
+      revokeAll: () => pairing.revokeAll(),
+    }),
+  };
+}
+
+function readDevices(file: string): readonly Device[] {
+  if (!existsSync(file)) return [];
+  try {
+    return devicesOf(JSON.parse(readFileSync(file, "utf8")));
+  } catch {
+    return [];
+  }
+}
+
+function writeDevices(file: string, devices: readonly Device[]): void {
+  writeFileSync(`${file}.new`, JSON.stringify(devices), { mode: 0o600 });
+  renameSync(`${file}.new`, file);
+}
+
+function setCookie(response: express.Response, token: string): void {
+  response.cookie(COOKIE, token, { httpOnly: true, secure: true, sameSite: "strict", maxAge: DAYS_WITHOUT_USE * DAY_SECONDS * 1000 });
 }
 
 function sendPage(response: express.Response, message: string | null): void {

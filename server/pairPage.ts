@@ -15,7 +15,8 @@ export function pairPage(message: string | null): string {
   [role=alert] { padding-left: 12px; border-left: 6px solid var(--signal); color: var(--ink); }
   form { display: flex; flex-wrap: wrap; gap: 12px; align-items: end; }
   label { display: grid; gap: 4px; }
-  input { width: 7em; height: 72px; box-sizing: border-box; padding: 0 14px; border: 2px solid var(--soft); border-radius: 6px; background: var(--field); color: inherit; font-size: 40px; letter-spacing: .1em; }
+  input { width: 8.5em; height: 72px; box-sizing: border-box; padding: 0 14px; border: 2px solid var(--soft); border-radius: 6px; background: var(--field); color: inherit; font-size: 40px; letter-spacing: .1em; }
+  input.name { width: 12em; font-size: 24px; letter-spacing: 0; }
   button { min-width: 180px; height: 72px; border: 0; border-radius: 4px; background: var(--water); color: var(--on); font-size: 24px; font-weight: 600; }
   a { color: var(--water); }
   :focus-visible { outline: 3px solid var(--water); outline-offset: 2px; }
@@ -27,10 +28,11 @@ export function pairPage(message: string | null): string {
 <p>The code stands on the first screen of Tensidrum, on the machine it runs on.</p>
 ${message === null ? "" : `<p role="alert">${message}</p>`}
 <form method="post" action="/pair">
-<label>code <input name="code" inputmode="numeric" autocomplete="one-time-code" maxlength="9" required autofocus></label>
+<label>code <input name="code" inputmode="numeric" autocomplete="one-time-code" maxlength="12" required autofocus></label>
+<label>name of this device <input name="name" class="name" autocomplete="off" maxlength="40" placeholder="Bench tablet"></label>
 <button type="submit">Pair</button>
 </form>
-<p><br>So that the bench works on after a reload without the network, let this device trust <a href="/certificate.pem">this machine's certificate</a>.</p>
+<p><br>The browser keeps the bench for a reload without the network only when this device trusts <a href="/certificate.pem">this machine's certificate</a>. Trusting it is safe: it vouches for the addresses of this one machine and for nothing else, and it ends after 13 months. You can remove it in the settings of this device at any time.</p>
 </main>
 </body>
 </html>

@@ -1,16 +1,15 @@
 import { Refusal } from "@tensidrum/core/formula";
-import { readEntries } from "@tensidrum/core/formats";
+import { readEntries, readJson } from "@tensidrum/core/formats";
 import { readOffs, type BatchEntry } from "@tensidrum/core/making";
 import Joi from "joi";
-import { readForm } from "../frame/readForm.server";
+import { idField, readForm } from "../frame/readForm.server";
 import type { TypedSize } from "./begin/batchSize";
 import { beadFields, benchIntents, typedBenchForm, type BenchForm } from "./batch/benchForm";
 
 const text = (most: number) => Joi.string().allow("").trim().max(most).default("");
-const id = Joi.string().guid();
 
 const address = Joi.object<{ formulaId: string; number: number }>({
-  formulaId: id.required(),
+  formulaId: idField.required(),
   number: Joi.number().integer().min(1).max(100_000).required(),
 });
 
@@ -24,7 +23,7 @@ export function readVersionAddress(params: { readonly formulaId?: string | undef
 
 /** Reads the identifier of a batch from an address. */
 export function readBatchId(value: string | undefined): string {
-  const { value: batch, error } = id.required().validate(value);
+  const { value: batch, error } = idField.required().validate(value);
   if (error !== undefined) throw new Refusal("not-found", "No batch lies at this address.", "Go to the bench and look for it there.");
   return batch as string;
 }
@@ -43,7 +42,7 @@ export interface BeginForm {
 }
 
 const begin = Joi.object<BeginForm>({
-  id: id.required(),
+  id: idField.required(),
   grams: text(40),
   size: Joi.object({
     by: Joi.string().valid("mass", "containers", "hand").default("mass"),
@@ -53,7 +52,7 @@ const begin = Joi.object<BeginForm>({
     material: text(120),
   }),
   seen: Joi.array().items(Joi.string().max(60)).max(20),
-  lots: Joi.object().pattern(Joi.string().max(60), Joi.alternatives(id, Joi.valid("", "none"))),
+  lots: Joi.object().pattern(Joi.string().max(60), Joi.alternatives(idField, Joi.valid("", "none"))),
   tares: Joi.object().pattern(Joi.string().max(40), text(40)),
 });
 
@@ -71,7 +70,7 @@ export function readBeginForm(form: FormData): BeginForm {
 }
 
 const bench = Joi.object<BenchForm>({
-  id: id.required(),
+  id: idField.required(),
   intent: Joi.string()
     .valid(...benchIntents)
     .required(),
@@ -102,21 +101,20 @@ const bench = Joi.object<BenchForm>({
 });
 
 export function readBenchForm(form: FormData): BenchForm {
-  return readForm(bench, typedBenchForm(form));
+  return readForm(bench, typedBenchForm(form), { tellsOfMarks: true });
 }
 
 const sentEntries = Joi.object<{ behind: number; entries: readonly { readonly id: string }[] }>({
   behind: Joi.number().integer().min(0).required(),
   entries: Joi.array()
-    .items(Joi.object({ id: id.required() }).unknown())
+    .items(Joi.object({ id: idField.required() }).unknown())
     .max(500)
     .required(),
 });
 
 /** Reads entries a device sends, and behind which position it wants to know what there is. */
 export async function readSentEntries(request: Request): Promise<{ readonly behind: number; readonly entries: readonly BatchEntry[] }> {
-  const sent: unknown = await request.json().catch(() => undefined);
-  const { behind, entries } = readForm(sentEntries, sent, {});
+  const { behind, entries } = readForm(sentEntries, readJson(await request.text()), { tellsOfMarks: true });
   return { behind, entries: readEntries(entries) };
 }
 

@@ -23,14 +23,21 @@ const AWAY: Told = {
   remedy: "Wait a moment and load the page again. If it stays away, stop bin/start with Ctrl-C and start it again.",
 };
 
+const titles: Readonly<Record<number, string>> = {
+  404: "That is not here",
+  413: "That is too large",
+  503: "Busy just now",
+  507: "The disk is full",
+};
+
 /** What a thrown problem says to the maker. Internals are never shown. */
 export function toldOf(error: unknown): Told {
   if (!isRouteErrorResponse(error)) return APOLOGY;
-  if (error.status === 503) return AWAY;
   const { message, remedy } = (error.data ?? {}) as { message?: unknown; remedy?: unknown };
   if (typeof message === "string" && typeof remedy === "string") {
-    return { title: error.status === 404 ? "That is not here" : "That cannot be done", message, remedy };
+    return { title: titles[error.status] ?? "That cannot be done", message, remedy };
   }
+  if (error.status === 503) return AWAY;
   if (error.status === 404) {
     return { title: "That is not here", message: "No page lies at this address.", remedy: "Go back to Today and open it from there." };
   }

@@ -1,12 +1,20 @@
 import { Refusal, type RefusalKind } from "@tensidrum/core/formula";
 import { data } from "react-router";
-import { isDatabaseAway } from "../../db/failures.server";
+import { isDatabaseAway, isDatabaseBusy, isDiskFull } from "../../db/failures.server";
 
 const statusOf: Readonly<Record<RefusalKind, number>> = { "not-found": 404, "not-possible": 422, "not-valid": 422, conflict: 409 };
 
+/** What a maker is told while too much is asked of the database at once. */
+export const busyWords = { message: "Tensidrum is busy just now.", remedy: "It is tried again by itself." };
+/** What a maker is told when nothing more can be stored. */
+export const diskFullWords = {
+  message: "The disk of the machine that runs Tensidrum is full, so nothing was stored.",
+  remedy: "Free some space there, then send it again. What you typed is still in this browser.",
+};
+
 /**
- * Wraps a loader or an action: a refusal becomes its page with message and remedy, an unreachable database the page
- * that says so. Anything else is a fault and stays one.
+ * Wraps a loader or an action: a refusal becomes its page with message and remedy, a database that is busy, out of reach or
+ * out of space the page that says so. Anything else is a fault and stays one.
  */
 export function answer<Args, Result>(job: (args: Args) => Promise<Result>): (args: Args) => Promise<Result> {
   return async (args) => {
@@ -16,6 +24,8 @@ export function answer<Args, Result>(job: (args: Args) => Promise<Result>): (arg
       if (error instanceof Refusal) {
         throw data({ message: error.message, remedy: error.remedy }, { status: statusOf[error.kind] });
       }
+      if (isDiskFull(error)) throw data(diskFullWords, { status: 507 });
+      if (isDatabaseBusy(error)) throw data(busyWords, { status: 503 });
       if (isDatabaseAway(error)) throw data(null, { status: 503 });
       throw error;
     }

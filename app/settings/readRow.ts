@@ -1,4 +1,4 @@
-import { readNumber } from "@tensidrum/core/quantities";
+import { isBlank, readNumber, textProblem } from "@tensidrum/core/quantities";
 import type { RowProblem, TypedRow } from "./rows";
 
 export type SayProblem = (field: string, message: string) => null;
@@ -19,7 +19,9 @@ export function readEachRow<Thing>(
       return null;
     };
     const name = one.cells.name ?? "";
-    if (name === "") say("name", `Give the ${what} a name.`);
+    if (isBlank(name)) say("name", `Give the ${what} a name.`);
+    const problem = textProblem(name);
+    if (problem !== null) say("name", problem);
     if (name.length > NAME_LENGTH) say("name", `At most ${NAME_LENGTH} characters.`);
     if (name !== "" && names.has(name)) say("name", `Two have this name.`);
     names.add(name);

@@ -1,11 +1,12 @@
 import { Refusal } from "@tensidrum/core/formula";
 import Joi from "joi";
 import type { RowColumn, TypedRow } from "./rows";
+import { idField } from "../frame/readForm.server";
 
 export const MOST_ROWS = 12;
 
 const schema = Joi.object<{ id: string[]; cells: string[][] }>({
-  id: Joi.array().items(Joi.string().guid()).unique().max(MOST_ROWS),
+  id: Joi.array().items(idField).unique().max(MOST_ROWS),
   cells: Joi.array().items(Joi.array().items(Joi.string().allow("").trim().max(200)).max(MOST_ROWS)),
 });
 

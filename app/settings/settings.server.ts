@@ -1,3 +1,4 @@
+import { textProblem } from "@tensidrum/core/quantities";
 import { database } from "../../db/client.server";
 import { findMaker, saveBatchCode, saveUnits } from "../../db/makers/queries.server";
 import { usualBatchCode } from "../../db/makers/schema";
@@ -38,9 +39,12 @@ export interface SettingsProblem {
 /** Saves one form of the settings. Answers what is wrong with it, or nothing. */
 export async function saveSettings(form: SettingsForm): Promise<SettingsProblem | null> {
   switch (form.intent) {
-    case "units":
+    case "units": {
+      const message = textProblem(form.currency);
+      if (message !== null) return { form, rows: [], message };
       await saveUnits(database(), currentMakerId(), form);
       return null;
+    }
     case "codes": {
       const message = patternProblem(form.batchCode);
       if (message !== null) return { form, rows: [], message };
@@ -65,6 +69,8 @@ export async function saveSettings(form: SettingsForm): Promise<SettingsProblem 
 
 /** What is wrong with a pattern for codes, or nothing. */
 function patternProblem(pattern: string): string | null {
+  const problem = textProblem(pattern);
+  if (problem !== null) return problem;
   if (!pattern.includes("{n}")) return "A code needs {n}, the number that makes it the only one.";
   const unknown = /\{(?!(?:letters|yymmdd|yyyy|mm|dd|n)\})[^}]*\}?/.exec(pattern)?.[0];
   return unknown === undefined ? null : `${unknown} means nothing here. Use {letters}, {yymmdd}, {yyyy}, {mm}, {dd} and {n}.`;

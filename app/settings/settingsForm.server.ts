@@ -40,6 +40,6 @@ export function readSettingsForm(form: FormData): SettingsForm {
     const [thickness, density, seconds] = ["thickness", "density", "seconds"].map((name) => form.getAll(name));
     return { intent, funnel: readForm(funnel, { thickness, density, seconds }) };
   }
-  if (intent === "codes") return { intent, ...readForm(codes, form) };
-  return { intent: "units", ...readForm(units, form) };
+  if (intent === "codes") return { intent, ...readForm(codes, form, { stripUnknown: true, tellsOfMarks: true }) };
+  return { intent: "units", ...readForm(units, form, { stripUnknown: true, tellsOfMarks: true }) };
 }

@@ -2,27 +2,35 @@ import { Button } from "@mantine/core";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { data, Form, Link, redirect, useActionData, useNavigation } from "react-router";
 import { answer } from "../frame/answer.server";
+import { formOf } from "../frame/readForm.server";
 import { Frame } from "../frame/Frame";
 import { useUnits } from "../frame/units";
+import { pairingDesk } from "../frame/requestContext.server";
 import { pegsSeenFrom } from "../frame/washLine/pegs";
 import { WashLine } from "../frame/washLine/WashLine";
 import type { Route } from "./+types/settingsRoute";
 import { containerColumns, scaleColumns } from "./rows";
+import { Devices } from "./Devices";
+import { openDevices } from "./devices.server";
 import { FunnelForm } from "./FunnelForm";
 import { RowsForm } from "./RowsForm";
 import { openSettings, saveSettings, type OpenSettings } from "./settings.server";
 import { readSettingsForm } from "./settingsForm.server";
 import classes from "./Settings.module.css";
 
-export const loader = answer(async (_: Route.LoaderArgs) => openSettings());
+export const loader = answer(async ({ context }: Route.LoaderArgs) => ({
+  ...(await openSettings()),
+  devices: openDevices(context.get(pairingDesk)),
+}));
 
 export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const form = readSettingsForm(await request.formData());
+  const form = readSettingsForm(await formOf(request));
   const problem = await saveSettings(form);
   return problem === null ? redirect(`/settings#${form.intent}`) : data(problem, { status: 422 });
 });
 
-export default function SettingsRoute({ loaderData: { scales, containers, drops, funnel, batchCode, blankIds } }: Route.ComponentProps) {
+export default function SettingsRoute({ loaderData }: Route.ComponentProps) {
+  const { scales, containers, drops, funnel, batchCode, blankIds, devices } = loaderData;
   const problem = useActionData<typeof action>();
   const rowsOf = (intent: "scales" | "containers", stored: OpenSettings["scales"]) => ({
     rows: problem?.form.intent === intent ? problem.form.rows : stored,
@@ -68,11 +76,20 @@ export default function SettingsRoute({ loaderData: { scales, containers, drops,
               save="Save the containers"
             />
           </section>
+          {devices !== null && (
+            <section id="devices" aria-labelledby="devices-head">
+              <h2 id="devices-head">Paired devices</h2>
+              <Devices devices={devices} />
+            </section>
+          )}
         </div>
         <div>
           <section id="units" aria-labelledby="units-head">
             <h2 id="units-head">Money and mass</h2>
-            <UnitsForm />
+            <UnitsForm
+              typed={problem?.form.intent === "units" ? problem.form.currency : null}
+              message={problem?.form.intent === "units" ? problem.message : null}
+            />
           </section>
           <section id="codes" aria-labelledby="codes-head">
             <h2 id="codes-head">Codes of batches</h2>
@@ -105,14 +122,20 @@ export default function SettingsRoute({ loaderData: { scales, containers, drops,
 
 const unitWords = { g: "grams, kilograms from 10 kg on", kg: "kilograms", oz: "ounces, avoirdupois" } as const;
 
-function UnitsForm() {
+interface UnitsFormProps {
+  /** The currency as it was typed and refused. */
+  readonly typed: string | null;
+  readonly message: string | null;
+}
+
+function UnitsForm({ typed, message }: UnitsFormProps) {
   const { currency, massUnit } = useUnits();
   const isBusy = useNavigation().state !== "idle";
   return (
     <Form method="post" action="/settings" className={classes.small} key={`${currency} ${massUnit}`}>
       <label>
         <span>currency, as you write it</span>
-        <input name="currency" defaultValue={currency} maxLength={8} placeholder="€" autoComplete="off" />
+        <input name="currency" defaultValue={typed ?? currency} maxLength={8} placeholder="€" autoComplete="off" />
       </label>
       <label>
         <span>amounts on the shelf in</span>
@@ -127,6 +150,11 @@ function UnitsForm() {
       <Button type="submit" name="intent" value="units" h={36} variant="outline" loading={isBusy}>
         Save money and mass
       </Button>
+      {message !== null && (
+        <p role="alert" className={classes.problem}>
+          {message}
+        </p>
+      )}
       <p className={classes.hint}>A sheet stays in grams, as the scale shows them. Every field of a mass also takes kg and oz.</p>
     </Form>
   );

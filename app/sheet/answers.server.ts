@@ -1,5 +1,6 @@
 import { Refusal } from "@tensidrum/core/formula";
 import { findingCodes } from "@tensidrum/core/findings";
+import { textProblem } from "@tensidrum/core/quantities";
 import Joi from "joi";
 import { database } from "../../db/client.server";
 import { deleteAnswer, saveAnswer } from "../../db/answers/queries.server";
@@ -30,6 +31,8 @@ export function readAnswerForm(form: FormData): AnswerForm {
   const { value, error } = schema.validate(Object.fromEntries(form), { abortEarly: true });
   if (error !== undefined)
     throw new Refusal("not-valid", "An answer needs a reason of up to 500 characters.", "Write why you know better.");
+  const problem = textProblem(value.reason);
+  if (problem !== null) throw new Refusal("not-valid", `Of the reason: ${problem}`, "Nothing was kept.");
   return value;
 }
 

@@ -2,12 +2,12 @@ import { looks, Refusal, schools, thicknessWishes } from "@tensidrum/core/formul
 import Joi from "joi";
 import { AIM_WORDS_LENGTH, NOTE_LENGTH, PHASE_TITLE_LENGTH, WITHOUT_LENGTH, type TypedLineLot, type TypedSheet } from "./typed/typedSheet";
 import type { FieldProblem } from "./typed/readTyped";
+import { idField } from "../frame/readForm.server";
 
 /** Longest text a cell may send; what it should be is said at the field. */
 const LONGEST_CELL = 5000;
 const MOST_ROWS = 2000;
 
-const uuid = Joi.string().guid({ version: ["uuidv4", "uuidv8"] });
 const cell = Joi.string().allow("").max(LONGEST_CELL);
 const rows = (item: Joi.Schema) => Joi.array().items(item).max(MOST_ROWS).default([]);
 
@@ -89,7 +89,7 @@ const lineField = new RegExp(`^(${UUID}) ([A-Z]) (${UUID})((?:\\|${UUID}=[^|\\s]
 
 const schema = Joi.object<RawForm>({
   intent: Joi.alternatives(Joi.string().pattern(plainIntent), Joi.string().pattern(aimedIntent)).required(),
-  versionId: uuid.required(),
+  versionId: idField.required(),
   revision: Joi.number().integer().min(0).required(),
   name: cell.required(),
   profile: cell.required(),
@@ -118,9 +118,9 @@ const schema = Joi.object<RawForm>({
   restLine: rows(Joi.string().allow("")),
   note: Joi.string().allow("").max(NOTE_LENGTH).default(""),
   find: Joi.string().allow("").max(200).default(""),
-  moveLine: uuid.allow("").default(""),
+  moveLine: idField.allow("").default(""),
   newPhase: letter.default("A"),
-  newId: uuid.default(() => crypto.randomUUID()),
+  newId: idField.default(() => crypto.randomUUID()),
 }).custom((form: RawForm, helpers) => {
   const { line, linePercent, phaseLetter, phaseTitle, phaseTemperature } = form;
   if (linePercent.length !== line.length || phaseTitle.length !== phaseLetter.length || phaseTemperature.length > phaseLetter.length)
@@ -238,9 +238,9 @@ function refusalOf(error: Joi.ValidationError): Refusal {
 }
 
 const ids = Joi.object<{ formulaId: string; versionId: string; waterLineId: string }>({
-  formulaId: uuid.required(),
-  versionId: uuid.required(),
-  waterLineId: uuid.required(),
+  formulaId: idField.required(),
+  versionId: idField.required(),
+  waterLineId: idField.required(),
 });
 
 /** Reads the form that begins a formula: nothing but the identifiers the browser made. */
@@ -251,7 +251,7 @@ export function readNewFormulaForm(form: FormData) {
 }
 
 const address = Joi.object<{ formulaId: string; number?: number }>({
-  formulaId: uuid.required(),
+  formulaId: idField.required(),
   number: Joi.number().integer().min(1).max(100_000),
 });
 

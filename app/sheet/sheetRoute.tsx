@@ -1,5 +1,6 @@
 import { isRouteErrorResponse, useActionData } from "react-router";
 import { answer } from "../frame/answer.server";
+import { formOf } from "../frame/readForm.server";
 import { ProblemPage } from "../frame/ProblemPage";
 import type { Route } from "./+types/sheetRoute";
 import { readSheetAddress } from "./forms.server";
@@ -14,7 +15,7 @@ export const loader = answer(async ({ params, request }: Route.LoaderArgs) =>
 );
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) =>
-  answerSheetForm(readSheetAddress(params).formulaId, await request.formData()),
+  answerSheetForm(readSheetAddress(params).formulaId, await formOf(request)),
 );
 
 /** In the browser a failed save must never take the page away: it becomes an answer the page can show. */

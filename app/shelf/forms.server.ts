@@ -3,7 +3,7 @@ import { charges, type Charge } from "@tensidrum/core/library";
 import Joi from "joi";
 import { allBoards } from "./boards";
 import type { TypedLot } from "./readLot";
-import { readForm } from "../frame/readForm.server";
+import { idField, readForm } from "../frame/readForm.server";
 
 export const consistencies = ["any", "liquid", "solid"] as const;
 export const places = ["shelf", "library"] as const;
@@ -71,8 +71,8 @@ export function readMaterialSlug(text: string | undefined): string {
 const words = (most: number) => Joi.string().allow("").trim().max(most).default("");
 
 const lotSchema = Joi.object<TypedLot & TypedLotIds>({
-  id: Joi.string().guid().required(),
-  movementId: Joi.string().guid().required(),
+  id: idField.required(),
+  movementId: idField.required(),
   material: words(200),
   code: words(60),
   grams: words(40),
@@ -92,7 +92,7 @@ export interface TypedLotIds {
 
 /** Reads the form of a lot. */
 export function readLotForm(form: FormData): TypedLot & TypedLotIds {
-  return readForm(lotSchema, form, {});
+  return readForm(lotSchema, form, { tellsOfMarks: true });
 }
 
 export const handKinds = ["use", "weigh", "discard", "remove"] as const;
@@ -107,8 +107,8 @@ export interface TypedMovement {
 }
 
 const movementSchema = Joi.object<TypedMovement>({
-  id: Joi.string().guid().required(),
-  lotId: Joi.string().guid().required(),
+  id: idField.required(),
+  lotId: idField.required(),
   kind: Joi.string()
     .valid(...handKinds)
     .required(),
@@ -117,5 +117,5 @@ const movementSchema = Joi.object<TypedMovement>({
 });
 
 export function readMovementForm(form: FormData): TypedMovement {
-  return readForm(movementSchema, form, {});
+  return readForm(movementSchema, form, { tellsOfMarks: true });
 }

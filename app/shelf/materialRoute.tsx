@@ -1,5 +1,6 @@
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../frame/answer.server";
+import { formOf } from "../frame/readForm.server";
 import type { Route } from "./+types/materialRoute";
 import { readMaterialSlug, readMovementForm } from "./forms.server";
 import { MaterialPage } from "./MaterialPage";
@@ -10,7 +11,7 @@ export const loader = answer(async ({ params }: Route.LoaderArgs) => openMateria
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const slug = readMaterialSlug(params.material);
-  const typed = readMovementForm(await request.formData());
+  const typed = readMovementForm(await formOf(request));
   const problem = await moveByHand(typed);
   return problem === null ? redirect(`/shelf/${slug}`) : data({ problem, typed }, { status: 422 });
 });

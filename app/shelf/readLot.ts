@@ -1,4 +1,4 @@
-import { readMassGrams, readNumber, readPercent } from "@tensidrum/core/quantities";
+import { isBlank, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
 
 /** A lot as typed, or as it stands in the cells of a table. */
 export interface TypedLot {
@@ -34,7 +34,7 @@ export interface ReadLot {
 
 const MOST_PRICE = 1_000_000;
 const LONGEST = { code: 60, supplier: 120, note: 500 } as const;
-const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+const DAY = /^(?:19|2\d)\d{2}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
 /** Reads a lot. What the maker can mend comes back field by field; the material is for the library to know. */
 export function readLot(typed: TypedLot): { readonly lot: ReadLot; readonly problems: readonly LotProblem[] } {
@@ -45,9 +45,11 @@ export function readLot(typed: TypedLot): { readonly lot: ReadLot; readonly prob
   };
   const grams = readMassGrams(typed.grams);
   if (!grams.ok) say("grams", "Give what came in the pack, in g or kg: 500, 1.2 kg.");
-  if (typed.code.trim() === "") say("code", "Give the lot a code: what is written on it, or a name of your own.");
+  if (isBlank(typed.code)) say("code", "Give the lot a code: what is written on it, or a name of your own.");
   for (const field of ["code", "supplier", "note"] as const) {
     if (typed[field].trim().length > LONGEST[field]) say(field, `At most ${LONGEST[field]} characters.`);
+    const problem = textProblem(typed[field]);
+    if (problem !== null) say(field, problem);
   }
   const day = (field: "openedOn" | "endsOn"): string | null => {
     const text = typed[field].trim();

@@ -1,5 +1,6 @@
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../frame/answer.server";
+import { formOf } from "../frame/readForm.server";
 import { Frame } from "../frame/Frame";
 import { shelfPegs } from "./shelfPegs";
 import { WashLine } from "../frame/washLine/WashLine";
@@ -13,7 +14,7 @@ import { receive } from "./stock.server";
 export const loader = answer(async ({ request }: Route.LoaderArgs) => openReceive(new URL(request.url).searchParams.get("material") ?? ""));
 
 export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const typed = readLotForm(await request.formData());
+  const typed = readLotForm(await formOf(request));
   const received = await receive(typed);
   return "problems" in received ? data({ problems: received.problems, typed }, { status: 422 }) : redirect(`/shelf/${received.slug}`);
 });

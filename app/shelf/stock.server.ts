@@ -1,5 +1,5 @@
 import { Refusal } from "@tensidrum/core/formula";
-import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
+import { readMassGrams, readNumber, textProblem, writtenMass } from "@tensidrum/core/quantities";
 import { database } from "../../db/client.server";
 import { brokenConstraint } from "../../db/failures.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
@@ -41,6 +41,8 @@ export async function moveByHand(typed: TypedMovement): Promise<string | null> {
   const makerId = currentMakerId();
   if (typed.kind === "remove") return removeLot(typed.lotId);
   const read = typed.kind === "weigh" ? readNumber(typed.grams.replace(/\s*g\s*$/i, "")) : readMassGrams(typed.grams);
+  const noteProblem = textProblem(typed.note);
+  if (noteProblem !== null) return `Of the note: ${noteProblem}`;
   if (!read.ok || read.value < 0) return "Give grams: 84, 1.2 kg.";
   const grams = read.value;
   try {

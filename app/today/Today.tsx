@@ -100,10 +100,10 @@ function WayIn({ lan: { code, addresses, wrong, lastWrong, devices } }: { readon
     <div className={classes.wayIn}>
       <p>
         A tablet gets in at <strong>{addresses.join(" or ") || "this machine's address"}</strong> with the code{" "}
-        <output className={classes.code}>{`${code.slice(0, 3)} ${code.slice(3)}`}</output>
+        <output className={classes.code}>{`${code.slice(0, 4)} ${code.slice(4)}`}</output>
       </p>
       <p>
-        {devices === 1 ? "1 device is" : `${devices} devices are`} paired.
+        {devices === 1 ? "1 device is" : `${devices} devices are`} <Link to="/settings#devices">paired</Link>.
         {wrong > 0 && ` ${wrong} wrong ${wrong === 1 ? "code" : "codes"} so far, the last from ${lastWrong?.from ?? "somewhere"}.`} The
         browser warns of the certificate once: it is this machine&rsquo;s own.
       </p>

@@ -5,14 +5,14 @@ import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import { currentMakerId } from "../frame/maker.server";
-import type { LanNotice } from "../frame/lanNotice.server";
+import type { PairingDesk } from "../frame/requestContext.server";
 import { restsNow } from "../frame/rests.server";
 
 const PAGE = 30;
 const FINDINGS_SHOWN = 2;
 
 /** The home board: formulas, newest change first, with what must be mended in each. Nothing is recomputed here. */
-export async function openToday(page: number, lan: LanNotice | null) {
+export async function openToday(page: number, desk: PairingDesk | null) {
   const db = database();
   const makerId = currentMakerId();
   const [rows, total, batches] = await Promise.all([
@@ -29,7 +29,7 @@ export async function openToday(page: number, lan: LanNotice | null) {
     pages: Math.max(1, Math.ceil(total / PAGE)),
     total,
     batches,
-    lan,
+    lan: desk === null ? null : lanOf(desk),
     newIds: { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID(), waterLineId: crypto.randomUUID() },
     formulas: rows.map((row) => {
       const profile = profileOf(row.profile);
@@ -63,4 +63,9 @@ export type TodayBoard = Awaited<ReturnType<typeof openToday>>;
 export function readPage(request: Request): number {
   const page = Number(new URL(request.url).searchParams.get("page") ?? 1);
   return Number.isInteger(page) && page >= 1 && page <= 100_000 ? page : 1;
+}
+
+/** How a device gets in, for the first screen. */
+function lanOf({ code, addresses, wrong, lastWrong, devices }: PairingDesk) {
+  return { code, addresses, wrong, lastWrong, devices: devices.length };
 }

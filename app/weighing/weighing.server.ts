@@ -7,9 +7,10 @@ import { database } from "../../db/client.server";
 import { findAssessment, findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { currentMakerId } from "../frame/maker.server";
+import { idField } from "../frame/readForm.server";
 
 const address = Joi.object<{ formulaId: string; number: number }>({
-  formulaId: Joi.string().guid().required(),
+  formulaId: idField.required(),
   number: Joi.number().integer().min(1).max(100_000).required(),
 });
 

@@ -1,5 +1,5 @@
 import { phWays, type BatchEntry, type BenchAgent, type DosedSalt, type ReadOff } from "@tensidrum/core/making";
-import { readNumber } from "@tensidrum/core/quantities";
+import { readNumber, textProblem } from "@tensidrum/core/quantities";
 import type { FunnelConstants } from "@tensidrum/core/thickness";
 import type { BenchForm } from "./benchForm";
 import { gramsOfWeight } from "./gramsOfWeight";
@@ -24,6 +24,8 @@ type Made = { readonly entries: readonly BatchEntry[] } | { readonly problem: st
  */
 export function entriesOf(form: BenchForm, at: string, solutions: Solutions): Made {
   const { agents, salts } = solutions;
+  const problem = textProblem([form.text, form.because, ...Object.values(form.skips)].join("\n"));
+  if (problem !== null) return { problem };
   const head: Head = { id: form.id, at, ...(form.because === "" ? {} : { because: form.because }) };
   const one = (entry: BatchEntry): Made => ({ entries: [entry] });
   const step = form.step === "" ? null : form.step;

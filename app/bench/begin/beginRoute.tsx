@@ -1,5 +1,6 @@
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { formOf } from "../../frame/readForm.server";
 import type { Route } from "./+types/beginRoute";
 import { begin, openBegin } from "./begin.server";
 import { BeginPage } from "./BeginPage";
@@ -13,7 +14,7 @@ export const loader = answer(async ({ params, request }: Route.LoaderArgs) =>
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const wanted = readVersionAddress(params);
-  const formData = await request.formData();
+  const formData = await formOf(request);
   const form = readBeginForm(formData);
   const problem = formData.get("intent") === "look" ? null : await begin(wanted, form);
   if (problem === null && formData.get("intent") !== "look") return redirect(`/bench/${form.id}`);

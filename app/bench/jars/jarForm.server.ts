@@ -1,6 +1,6 @@
 import { thicknessUnits, type ThicknessUnit } from "@tensidrum/core/making";
 import Joi from "joi";
-import { readForm } from "../../frame/readForm.server";
+import { idField, readForm } from "../../frame/readForm.server";
 import { beadFields, thicknessWays, type BenchForm } from "../batch/benchForm";
 
 /** A jar as typed, or what is to happen to one. */
@@ -18,7 +18,7 @@ export interface JarForm extends Pick<BenchForm, "by" | "viscosity" | "word" | "
 const text = (most: number) => Joi.string().allow("").trim().max(most).default("");
 
 const jar = Joi.object<JarForm>({
-  id: Joi.string().guid().required(),
+  id: idField.required(),
   intent: Joi.string().valid("add", "remove", "put-back").required(),
   baseGrams: text(40),
   saltGrams: text(40),

@@ -1,5 +1,6 @@
 import { data, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { formOf } from "../../frame/readForm.server";
 import { readBatchId, readVersionAddress } from "../forms.server";
 import type { Route } from "./+types/jarsRoute";
 import { readJarForm } from "./jarForm.server";
@@ -18,7 +19,7 @@ function addressOf(params: {
 export const loader = answer(async ({ params }: Route.LoaderArgs) => openJars(addressOf(params)));
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
-  const form = readJarForm(await request.formData());
+  const form = readJarForm(await formOf(request));
   const { problem, gone } = await changeJars(addressOf(params), form);
   return data({ problem, gone, form }, { status: problem === null ? 200 : 422 });
 });

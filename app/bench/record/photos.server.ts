@@ -1,3 +1,4 @@
+import { formOf } from "../../frame/readForm.server";
 import { Refusal } from "@tensidrum/core/formula";
 import sharp from "sharp";
 import { takePhoto } from "../queue/takeEntries.server";
@@ -20,7 +21,7 @@ export interface PhotoSent {
  */
 export async function readPhotoForm(request: Request): Promise<PhotoSent> {
   if (Number(request.headers.get("Content-Length") ?? 0) > MOST_SENT_BYTES) throw tooLarge();
-  const form = await request.formData();
+  const form = await formOf(request);
   const photo = form.get("photo");
   if (!(photo instanceof File) || photo.size === 0) throw new Refusal("not-valid", "There is no photo in it.", "Choose a JPEG or PNG.");
   if (photo.size > MOST_BYTES) throw tooLarge();

@@ -6,7 +6,7 @@ import { SaveNotice } from "./SaveNotice";
 /** Whatever stands between the sheet and its being saved, told at its head. */
 export function NoticePart() {
   const { sheet, editor, known, save, answer, problems } = useSheet();
-  const general = problems.find(({ field }) => field === "lines" || field === "restLine");
+  const general = problems.find(({ field }) => ["lines", "restLine", "aim"].includes(field) || field.startsWith("title:"));
   return (
     <>
       <SaveNotice

@@ -1,12 +1,12 @@
 import type { Aim, Measured, ProfileSlug } from "@tensidrum/core/formula";
 import { profileOf } from "@tensidrum/core/formula";
-import { readMassGrams, readNumber, readPercent } from "@tensidrum/core/quantities";
+import { isBlank, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
 import { readAim } from "./readAim";
 import { massProblem, percentProblem } from "./numberWords";
 import { lotsOfLine } from "@tensidrum/core/stock";
 import { MOST_LINES, NAME_LENGTH, type TypedLine, type TypedLineLot, type TypedSheet } from "./typedSheet";
 
-/** The field a sentence belongs to: "name", "batch", "profile", "percent:<line id>", "assay:<line id>", "measuredPh", "measuredDensity", "lines". */
+/** The field a sentence belongs to: "name", "batch", "profile", "percent:<line id>", "assay:<line id>", "measuredPh", "measuredDensity", "aim", "title:<letter>", "lines". */
 export type FieldKey = string;
 
 export interface FieldProblem {
@@ -42,6 +42,7 @@ export interface ReadSheet {
 }
 
 export const percentField = (lineId: string): FieldKey => `percent:${lineId}`;
+export const titleField = (letter: string): FieldKey => `title:${letter}`;
 export const temperatureField = (letter: string): FieldKey => `temperature:${letter}`;
 export const assayField = (lineId: string): FieldKey => `assay:${lineId}`;
 
@@ -55,8 +56,13 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
   const problems: FieldProblem[] = [];
   const say = (field: FieldKey, message: string) => problems.push({ field, message });
 
+  const sayOfText = (field: FieldKey, text: string, place = ""): void => {
+    const problem = textProblem(text);
+    if (problem !== null) say(field, `${place}${problem}`);
+  };
   const name = typed.name.trim();
-  if (name === "") say("name", "Give it a name.");
+  if (isBlank(name)) say("name", "Give it a name.");
+  else sayOfText("name", name);
   if (name.length > NAME_LENGTH) say("name", `A name has at most ${NAME_LENGTH} characters, this one has ${name.length}.`);
 
   const profile = profileOf(typed.profile)?.slug;
@@ -67,6 +73,11 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
 
   if (typed.lines.length > MOST_LINES) say("lines", `A sheet holds at most ${MOST_LINES} lines, this one has ${typed.lines.length}.`);
 
+  const { forWhom, without, closeTo } = typed.aim;
+  sayOfText("aim", forWhom, "For whom: ");
+  sayOfText("aim", without, "Without: ");
+  sayOfText("aim", closeTo, "Close to: ");
+  for (const { letter, title } of typed.phases) sayOfText(titleField(letter), title, `Title of phase ${letter}: `);
   const phases = typed.phases.map(({ letter, title, temperature }) => ({
     letter,
     title,

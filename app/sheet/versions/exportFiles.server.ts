@@ -17,19 +17,21 @@ interface ExportFile {
 
 const reference = new Map(referenceLibrary.map((material) => [material.slug, material]));
 
-const FILES: Readonly<Record<string, ExportFile>> = {
-  "formula.json": {
-    type: "application/json",
-    ending: "json",
-    write: ({ formula, materials }) => `${JSON.stringify(formulaForExport(formula, materials, reference), null, 2)}\n`,
-  },
-  "lines.csv": { type: "text/csv", ending: "csv", write: linesCsv },
-  "card.md": { type: "text/markdown", ending: "md", write: ({ formula, materials }) => cardMarkdown(cardOf(formula, materials)) },
-};
+const FILES: ReadonlyMap<string, ExportFile> = new Map(
+  Object.entries<ExportFile>({
+    "formula.json": {
+      type: "application/json",
+      ending: "json",
+      write: ({ formula, materials }) => `${JSON.stringify(formulaForExport(formula, materials, reference), null, 2)}\n`,
+    },
+    "lines.csv": { type: "text/csv", ending: "csv", write: linesCsv },
+    "card.md": { type: "text/markdown", ending: "md", write: ({ formula, materials }) => cardMarkdown(cardOf(formula, materials)) },
+  }),
+);
 
 /** One version as a file. A name from the page is never taken as a path. */
 export async function exportFile(address: SheetAddress, file: string): Promise<Response> {
-  const wanted = FILES[file];
+  const wanted = FILES.get(file);
   if (wanted === undefined) throw new Refusal("not-found", "There is no such file.", "Choose one of the files on the Sheet.");
   const version = await versionFormula(database(), currentMakerId(), address);
   const name = `${fileName(version.formula.name)}-v${version.number}.${wanted.ending}`;

@@ -1,6 +1,7 @@
 import { Refusal } from "@tensidrum/core/formula";
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { formOf } from "../../frame/readForm.server";
 import type { Route } from "./+types/importRoute";
 import { readImportForm } from "./importForm.server";
 import { importList, previewList } from "./importList.server";
@@ -8,7 +9,7 @@ import { ImportPage } from "./ImportPage";
 import { forgetProgress, noteProgress } from "./progress.server";
 
 export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const form = await request.formData();
+  const form = await formOf(request);
   let pasted = String(form.get("text") ?? "");
   try {
     const { intent, content, kind, columns, chosen, job } = await readImportForm(form);

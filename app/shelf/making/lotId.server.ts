@@ -1,9 +1,9 @@
 import { Refusal } from "@tensidrum/core/formula";
-import Joi from "joi";
+import { idField } from "../../frame/readForm.server";
 
 /** Reads the identifier of a lot from an address. */
 export function readLotId(text: string | undefined): string {
-  const { value, error } = Joi.string().guid().required().validate(text);
+  const { value, error } = idField.required().validate(text);
   if (error !== undefined) throw new Refusal("not-found", "No lot stands at this address.", "Go to the shelf and look for it there.");
   return value as string;
 }

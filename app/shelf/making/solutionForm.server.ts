@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { readForm } from "../../frame/readForm.server";
+import { idField, readForm } from "../../frame/readForm.server";
 
 /** What a solution is to be, as typed. */
 export interface SolutionForm {
@@ -19,15 +19,15 @@ const wish = {
   strength: words(20, "10"),
   grams: words(20, "100"),
   months: words(10, "3"),
-  lot: Joi.string().guid().allow("").default(""),
+  lot: idField.allow("").default(""),
 };
 
 const asked = Joi.object<SolutionForm>(wish);
 
 const made = Joi.object<SolutionForm & { id: string; movementId: string }>({
   ...wish,
-  id: Joi.string().guid().required(),
-  movementId: Joi.string().guid().required(),
+  id: idField.required(),
+  movementId: idField.required(),
 });
 
 /** Reads a plan from the address; what it does not say stands at its usual value. */

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { readForm } from "../../frame/readForm.server";
+import { idField, readForm } from "../../frame/readForm.server";
 
 /** A water to be cooked from a plant, as typed. */
 export interface WaterForm {
@@ -30,8 +30,8 @@ const asked = Joi.object<WaterForm>(wish);
 
 const made = Joi.object<WaterForm & { id: string; movementId: string }>({
   ...wish,
-  id: Joi.string().guid().required(),
-  movementId: Joi.string().guid().required(),
+  id: idField.required(),
+  movementId: idField.required(),
 });
 
 const nothingAsked: WaterForm = { name: "", inci: "", plant: "", water: "", yield: "", days: "7", tested: "" };

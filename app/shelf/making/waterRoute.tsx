@@ -1,5 +1,6 @@
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { formOf } from "../../frame/readForm.server";
 import type { Route } from "./+types/waterRoute";
 import { makeWater, openWater } from "./water.server";
 import { readWaterForm, readWaterWish } from "./waterForm.server";
@@ -8,7 +9,7 @@ import { WaterPage } from "./WaterPage";
 export const loader = answer(async ({ request }: Route.LoaderArgs) => openWater(readWaterWish(new URL(request.url))));
 
 export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const { id, movementId, ...typed } = readWaterForm(await request.formData());
+  const { id, movementId, ...typed } = readWaterForm(await formOf(request));
   const made = await makeWater(typed, { id, movementId });
   return "problem" in made ? data(made, { status: 422 }) : redirect(`/shelf/lots/${made.lotId}/label`);
 });

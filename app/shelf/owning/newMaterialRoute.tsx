@@ -1,5 +1,6 @@
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { formOf } from "../../frame/readForm.server";
 import { Frame } from "../../frame/Frame";
 import { WashLine } from "../../frame/washLine/WashLine";
 import shelf from "../Shelf.module.css";
@@ -14,7 +15,7 @@ export const loader = answer(async ({ request }: Route.LoaderArgs) =>
 );
 
 export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const { typed, from } = readMaterialForm(await request.formData());
+  const { typed, from } = readMaterialForm(await formOf(request));
   const saved = await saveNewMaterial(typed, from);
   return "problems" in saved ? data({ problems: saved.problems, typed }, { status: 422 }) : redirect(`/shelf/${saved.slug}`);
 });

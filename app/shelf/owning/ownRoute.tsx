@@ -1,5 +1,6 @@
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { formOf } from "../../frame/readForm.server";
 import { Frame } from "../../frame/Frame";
 import { WashLine } from "../../frame/washLine/WashLine";
 import { readMaterialSlug } from "../forms.server";
@@ -14,7 +15,7 @@ export const loader = answer(async ({ params }: Route.LoaderArgs) => openOwn(rea
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const slug = readMaterialSlug(params.material);
-  const { typed, intent } = readMaterialForm(await request.formData());
+  const { typed, intent } = readMaterialForm(await formOf(request));
   if (intent === "take-away") {
     const { isOwn } = await openOwn(slug);
     const problem = await takeAway(slug);

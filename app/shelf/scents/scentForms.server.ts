@@ -1,20 +1,20 @@
 import { profiles, Refusal, type ProfileSlug } from "@tensidrum/core/formula";
 import Joi from "joi";
 import { countedIn } from "../../../db/scents/schema";
-import { readForm } from "../../frame/readForm.server";
+import { idField, readForm } from "../../frame/readForm.server";
 
 const text = (most: number) => Joi.string().allow("").trim().max(most).default("");
 const MOST_OILS = 40;
 
-const newScent = Joi.object<{ id: string; name: string }>({ id: Joi.string().guid().required(), name: text(120) });
+const newScent = Joi.object<{ id: string; name: string }>({ id: idField.required(), name: text(120) });
 
 export function readNewScent(form: FormData): { readonly id: string; readonly name: string } {
-  return readForm(newScent, Object.fromEntries(form));
+  return readForm(newScent, form, { stripUnknown: true, tellsOfMarks: true });
 }
 
 /** Reads the identifier of a scent from an address. */
 export function readScentId(value: string | undefined): string {
-  const { value: id, error } = Joi.string().guid().required().validate(value);
+  const { value: id, error } = idField.required().validate(value);
   if (error !== undefined) throw new Refusal("not-found", "No scent stands at this address.", "Go to the scents and look for it there.");
   return id as string;
 }
@@ -60,7 +60,7 @@ const schema = Joi.object<{
   name: string;
 }>({
   intent: Joi.string().valid("round", "keep", "delete").required(),
-  id: Joi.string().guid().required(),
+  id: idField.required(),
   countedIn: Joi.string()
     .valid(...countedIn)
     .default("drops"),
@@ -72,7 +72,7 @@ const schema = Joi.object<{
 
 export function readScentForm(form: FormData): ScentForm {
   const raw = { ...Object.fromEntries(form), oil: form.getAll("oil"), count: form.getAll("count") };
-  const { intent, id, oil, count, note, name, countedIn: by } = readForm(schema, raw);
+  const { intent, id, oil, count, note, name, countedIn: by } = readForm(schema, raw, { stripUnknown: true, tellsOfMarks: true });
   if (intent === "delete") return { intent };
   if (intent === "keep") return { intent, roundId: id, name };
   const oils = oil.map((material, at) => ({ material, count: count[at] ?? "" })).filter(({ material }) => material !== "");

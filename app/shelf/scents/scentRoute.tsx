@@ -1,5 +1,6 @@
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { formOf } from "../../frame/readForm.server";
 import type { Route } from "./+types/scentRoute";
 import { readDose, readScentForm, readScentId } from "./scentForms.server";
 import { ScentPage } from "./ScentPage";
@@ -11,7 +12,7 @@ export const loader = answer(async ({ params, request }: Route.LoaderArgs) =>
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const scentId = readScentId(params.scent);
-  const form = readScentForm(await request.formData());
+  const form = readScentForm(await formOf(request));
   if (form.intent === "delete") {
     await throwScentAway(scentId);
     return redirect("/scents");

@@ -10,7 +10,7 @@ import {
   type ScentRound,
 } from "@tensidrum/core/formula";
 import { shownMaterial, slugOf, type MaterialsBySlug } from "@tensidrum/core/library";
-import { readNumber, readPercent } from "@tensidrum/core/quantities";
+import { isBlank, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database } from "../../../db/client.server";
 import { brokenConstraint } from "../../../db/failures.server";
@@ -27,7 +27,9 @@ export async function openScents() {
 
 /** Begins a scent, or says what is wrong with its name. */
 export async function beginScent(scent: { readonly id: string; readonly name: string }): Promise<string | null> {
-  if (scent.name === "") return "Give the scent a name.";
+  if (isBlank(scent.name)) return "Give the scent a name.";
+  const problem = textProblem(scent.name);
+  if (problem !== null) return problem;
   try {
     await insertScent(database(), currentMakerId(), scent);
     return null;
@@ -122,6 +124,8 @@ function told({ allergens, oils, ...cap }: ReturnType<typeof scentInFormula>, na
 
 /** Stores the next round of a scent, or says what is wrong with it. */
 export async function nextScentRound(scentId: string, typed: TypedRound): Promise<string | null> {
+  const noteProblem = textProblem(typed.note);
+  if (noteProblem !== null) return `Of the note: ${noteProblem}`;
   await foundScent(scentId);
   const [rounds, { bySlug, idOf }] = await Promise.all([roundsOf(scentId), library()]);
   if (rounds.some(({ id }) => id === typed.id)) return null;
@@ -155,7 +159,8 @@ export async function keepScent(
   const round = rounds.find(({ id }) => id === roundId);
   if (round === undefined) return { problem: "This round is not here any more. Load the page again." };
   if (round.keptAs !== null) return { slug: round.keptAs };
-  if (name === "") return { problem: "Give it the name it is to have among the materials." };
+  const problem = isBlank(name) ? "Give it the name it is to have among the materials." : textProblem(name);
+  if (problem !== null) return { problem };
   const blend = scentBlend(round.trial, bySlug);
   const facts = blendMaterial(blend, { slug: slugOf(name, new Set(bySlug.keys())), name });
   await keepRound(database(), currentMakerId(), roundId, { id: crypto.randomUUID(), facts, basedOnId: null, madeAs: "scent" });

@@ -1,6 +1,7 @@
 import { Button } from "@mantine/core";
 import { data, Form, Link, redirect, useActionData, useNavigation } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { formOf } from "../../frame/readForm.server";
 import { Frame } from "../../frame/Frame";
 import { WashLine } from "../../frame/washLine/WashLine";
 import shelf from "../Shelf.module.css";
@@ -13,7 +14,7 @@ import classes from "./Scents.module.css";
 export const loader = answer(async (_: Route.LoaderArgs) => openScents());
 
 export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const scent = readNewScent(await request.formData());
+  const scent = readNewScent(await formOf(request));
   const problem = await beginScent(scent);
   return problem === null ? redirect(`/scents/${scent.id}`) : data({ problem, name: scent.name }, { status: 422 });
 });

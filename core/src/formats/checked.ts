@@ -1,5 +1,6 @@
 import type Joi from "joi";
 import { Refusal, type FieldFault } from "../formula/refusal.ts";
+import { textProblem, withHiddenMarked } from "../quantities/plainText.ts";
 import { faultsOf, pathText } from "./faults.ts";
 
 /** More faults than this help nobody. */
@@ -12,18 +13,38 @@ export function refusalOf(faults: readonly FieldFault[]): Refusal {
   return new Refusal("not-valid", `${first}${more}`, "Mend that field and read the file again.", faults.slice(0, MOST_FAULTS));
 }
 
-/** Path of a key that objects have by nature; copying the object would lose it without a word. */
-function hiddenKey(value: unknown): string | null {
-  const waiting: { readonly value: unknown; readonly path: readonly (string | number)[] }[] = [{ value, path: [] }];
+type Path = readonly (string | number)[];
+
+/**
+ * What the shape of a format does not see: a key that objects have by nature, which copying the object would lose without
+ * a word, and text with characters that do not show or cannot be stored.
+ */
+function hiddenFault(value: unknown): FieldFault | null {
+  const waiting: { readonly value: unknown; readonly path: Path }[] = [{ value, path: [] }];
   for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
     const { value: inner, path } = next;
     if (typeof inner !== "object" || inner === null) continue;
-    if (Object.hasOwn(inner, "__proto__")) return pathText([...path, "__proto__"]);
+    const isList = Array.isArray(inner);
     for (const [key, each] of Object.entries(inner)) {
-      if (typeof each === "object") waiting.push({ value: each, path: [...path, Array.isArray(inner) ? Number(key) : key] });
+      const fault = hiddenAt(key, each, () => pathText([...path, isList ? Number(key) : key]));
+      if (fault !== null) return fault;
+      if (typeof each === "object" && path.length < DEEPEST_PATH)
+        waiting.push({ value: each, path: [...path, isList ? Number(key) : key] });
     }
   }
   return null;
+}
+
+/** No format nests so deep; what a caller made by other means than reading JSON is not followed without end. */
+const DEEPEST_PATH = 64;
+
+function hiddenAt(key: string, value: unknown, at: () => string): FieldFault | null {
+  if (key === "__proto__" || textProblem(key) !== null) {
+    const path = at();
+    return { path, message: `${withHiddenMarked(path)} is not a key of this format.` };
+  }
+  const problem = typeof value === "string" ? textProblem(value) : null;
+  return problem === null ? null : { path: at(), message: `${at()}: ${problem}` };
 }
 
 /**
@@ -31,8 +52,8 @@ function hiddenKey(value: unknown): string | null {
  * @throws Refusal with the path of every field that has not.
  */
 export function checked<File>(schema: Joi.Schema, value: unknown): File {
-  const hidden = hiddenKey(value);
-  if (hidden !== null) throw refusalOf([{ path: hidden, message: `${hidden} is not a key of this format.` }]);
+  const hidden = hiddenFault(value);
+  if (hidden !== null) throw refusalOf([hidden]);
   const { error } = schema.validate(value, { convert: false, abortEarly: false, noDefaults: true });
   if (error !== undefined) throw refusalOf(faultsOf(error));
   return value as File;

@@ -5,9 +5,12 @@ import { pathText } from "./faults.ts";
 /** Longest file taken, in characters. */
 export const LONGEST_FILE = 20_000_000;
 
+/** Lists and objects in each other that any file of ours could need, many times over. */
+const DEEPEST = 64;
+
 /**
  * Reads JSON text.
- * @throws Refusal naming the line and the field where it stops being JSON, or that the text is too long.
+ * @throws Refusal naming the line and the field where it stops being JSON, or that the text is too long or nested too deep.
  */
 export function readJson(text: string): unknown {
   if (text.length > LONGEST_FILE) {
@@ -18,6 +21,13 @@ export function readJson(text: string): unknown {
     );
   }
   if (text.trim() === "") throw new Refusal("not-valid", "The file is empty.", "Give a file in one of the open formats.");
+  if (isDeeperThan(text, DEEPEST)) {
+    throw new Refusal(
+      "not-valid",
+      `The file opens more than ${DEEPEST} lists or objects inside each other.`,
+      "Close every bracket, and nest lists less deeply.",
+    );
+  }
   try {
     return JSON.parse(text) as unknown;
   } catch {
@@ -25,28 +35,39 @@ export function readJson(text: string): unknown {
   }
 }
 
-/** Where the text stops being JSON; null when it is nested too deep to tell. */
-function firstFault(text: string): { readonly offset: number; readonly path: string } | null {
-  try {
-    const errors: ParseError[] = [];
-    parse(text, errors);
-    const offset = errors[0]?.offset ?? 0;
-    return { offset, path: pathText(getLocation(text, offset).path) };
-  } catch {
-    return null;
+const QUOTE = 34;
+const BACKSLASH = 92;
+const OPENING = new Set([91, 123]);
+const CLOSING = new Set([93, 125]);
+
+/** Whether brackets outside of strings are ever open deeper than that. Looks at each character once, before anything walks. */
+function isDeeperThan(text: string, deepest: number): boolean {
+  let depth = 0;
+  let isString = false;
+  for (let at = 0; at < text.length; at += 1) {
+    const code = text.charCodeAt(at);
+    if (isString) {
+      if (code === BACKSLASH) at += 1;
+      else if (code === QUOTE) isString = false;
+    } else if (code === QUOTE) isString = true;
+    else if (OPENING.has(code)) {
+      depth += 1;
+      if (depth > deepest) return true;
+    } else if (CLOSING.has(code)) depth -= 1;
   }
+  return false;
+}
+
+/** Where the text stops being JSON. */
+function firstFault(text: string): { readonly offset: number; readonly path: string } {
+  const errors: ParseError[] = [];
+  parse(text, errors);
+  const offset = errors[0]?.offset ?? 0;
+  return { offset, path: pathText(getLocation(text, offset).path) };
 }
 
 function notJson(text: string): Refusal {
-  const fault = firstFault(text);
-  if (fault === null) {
-    return new Refusal(
-      "not-valid",
-      "The file is not JSON: brackets are opened without end.",
-      "Close every bracket, and nest lists less deeply.",
-    );
-  }
-  const { offset, path } = fault;
+  const { offset, path } = firstFault(text);
   const before = text.slice(0, offset);
   const line = before.split("\n").length;
   const column = offset - before.lastIndexOf("\n");

@@ -8,6 +8,9 @@ export interface FoundMaterial {
 }
 
 const MOST_MATCHES = 12;
+/** More than any name has: each word is compared with every text, letter by letter. */
+const MOST_WORDS = 8;
+const LONGEST_WORD = 20;
 
 const ranking: IFuseOptions<FoundMaterial> = {
   keys: [
@@ -64,5 +67,11 @@ function narrowedList(all: readonly FoundMaterial[]) {
 
 /** The words typed, without the signs that mean something to the search. */
 function plainWords(text: string): string {
-  return text.replace(/[|=!^'"$]/g, " ").trim();
+  return text
+    .replace(/[|=!^'"$]/g, " ")
+    .split(/\s+/)
+    .filter((word) => word !== "")
+    .slice(0, MOST_WORDS)
+    .map((word) => word.toLowerCase().slice(0, LONGEST_WORD))
+    .join(" ");
 }

@@ -28,7 +28,8 @@ export function readNumber(text: string): ReadNumber {
 
 /** Reads a share of the formula, % w/w, 0 to 100. A closing % sign is allowed. */
 export function readPercent(text: string): ReadNumber {
-  const read = readNumber(text.replace(/%\s*$/, ""));
+  const typed = text.trim();
+  const read = readNumber(typed.endsWith("%") ? typed.slice(0, -1) : typed);
   if (!read.ok) return read;
   if (read.value < 0) return { ok: false, problem: "negative" };
   if (read.value > 100) return { ok: false, problem: "above-most", most: 100 };
@@ -42,9 +43,10 @@ const GRAMS_PER_UNIT: Readonly<Record<string, number>> = { "": 1, g: 1, kg: 1000
 
 /** Reads a mass in grams, above 0: "600", "600 g", "1,2 kg", "4 oz". */
 export function readMassGrams(text: string): ReadNumber {
-  const parts = /^(.*?)\s*(kg|g|oz)?\s*$/i.exec(text);
-  const factor = GRAMS_PER_UNIT[(parts?.[2] ?? "").toLowerCase()] ?? 1;
-  const read = readNumber(parts?.[1] ?? "");
+  const typed = text.trim();
+  const unit = /(?:kg|g|oz)$/i.exec(typed)?.[0] ?? "";
+  const factor = GRAMS_PER_UNIT[unit.toLowerCase()] ?? 1;
+  const read = readNumber(typed.slice(0, typed.length - unit.length));
   if (!read.ok) return read;
   if (read.value <= 0) return { ok: false, problem: "not-positive" };
   const grams = read.value * factor;

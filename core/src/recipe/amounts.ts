@@ -24,10 +24,14 @@ const AMOUNT = new RegExp(
   "giu",
 );
 
+/** "pH about " with spaces, characters. */
+const LONGEST_HEAD = 24;
+
 /** Letters and digits before or a hyphenated word after make a number part of a name: PEG-40, C14-16, 1,2-hexanediol. */
 function belongsToName(text: string, start: number, end: number): boolean {
-  const before = text.slice(0, start);
-  const after = text.slice(end);
+  // So much is all the patterns look at; a slice of the whole text at every number would take time with its square.
+  const before = text.slice(Math.max(0, start - LONGEST_HEAD), start);
+  const after = text.slice(end, end + 2);
   return /[\p{L}\p{N}]$|[\p{L}\p{N}][-/.]$|\bpH\s*(?:of|to|is|=|:|about)?\s*$/iu.test(before) || /^[-–/]\p{L}/u.test(after);
 }
 

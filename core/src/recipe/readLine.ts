@@ -29,9 +29,19 @@ const INSTRUCTION =
   /^(?:method|directions?|instructions?|procedure|steps?|notes?|tip|mix|stir|heat|combine|melt|blend|let|leave|dissolve|adjust|check|cool|whisk|then|when|pour|bottle|keep|rest|sprinkle|hydrate|ingredients?)\b/iu;
 const ORDER = /^(?:add|weigh|use|take|plus|and|then add)\s+(?=(?:\d|half|a |an |one|two|about|~|½|¼|¾))/iu;
 
+/** A line that is longer, once its spaces are single ones, is prose and no line of a recipe; characters. */
+const LONGEST_LINE = 300;
+
+/** Runs of spaces as one, runs with a tab as one tab: what is read afterwards never goes back over them. */
+export function withSingleSpaces(text: string): string {
+  return text.replace(/\s+/gu, (run) => (run.includes("\t") ? "\t" : " ")).trim();
+}
+
 /** Reads one line by itself. */
 export function readLine(raw: string): LineReading {
-  const text = raw.replace(BULLET, "").replaceAll("\u00a0", " ").trim();
+  const single = withSingleSpaces(raw);
+  if (single.length > LONGEST_LINE) return { kind: "note" };
+  const text = single.replace(BULLET, "").trim();
   if (text === "" || /^[-–—=_*|\s]+$/u.test(text)) return { kind: "blank" };
   const phase = PHASE.exec(text);
   if (phase !== null && amountsIn(phase[2] ?? "").length === 0) {

@@ -1,6 +1,6 @@
 import type { Material } from "../library/material.ts";
 import type { Amount } from "./amounts.ts";
-import { readLine, type LineReading } from "./readLine.ts";
+import { readLine, withSingleSpaces, type LineReading } from "./readLine.ts";
 import { recogniserOf, type Recogniser, type Sureness } from "./recognise.ts";
 import { unitOf } from "./units.ts";
 
@@ -80,7 +80,7 @@ interface Row {
 /** Several amounts in one line, parted by commas or semicolons, are several lines of the same row. */
 function splitRows(text: string): readonly Row[] {
   return text.split(/\r\n|\r|\n/u).flatMap((line, index): Row[] => {
-    const parts = line.split(/;\s*|,\s+(?=(?:~\s*)?\d|the rest|rest\b|and\b|½|¼|¾)|\s+\+\s+(?=\d)/iu);
+    const parts = withSingleSpaces(line).split(/;\s*|,\s+(?=(?:~\s*)?\d|the rest|rest\b|and\b|½|¼|¾)|\s+\+\s+(?=\d)/iu);
     const amounts = parts.filter((part) => /\d|½|¼|¾|\brest\b/iu.test(part) && /\p{L}/u.test(part));
     return parts.length > 1 && amounts.length === parts.length
       ? parts.map((part) => ({ row: index + 1, text: part.replace(/^and\s+/iu, "") }))

@@ -1,4 +1,5 @@
-import Fuse from "fuse.js";
+import Fuse, { type IFuseOptions } from "fuse.js";
+import { narrowSearch } from "../library/narrowSearch.ts";
 import { shownMaterial } from "../library/shownMaterial.ts";
 import type { Material } from "../library/material.ts";
 import { nicknames } from "./nicknames.ts";
@@ -13,6 +14,11 @@ export interface Recognised {
 }
 
 export type Recogniser = (name: string) => Recognised;
+
+/** So many names that share most letters with what was typed are compared with care. */
+const CAREFULLY_COMPARED = 40;
+/** A recipe repeats its names; so many are not looked up twice. */
+const MOST_REMEMBERED = 1_000;
 
 /** Words that tell nothing of what it is. */
 const FILLERS = new Set([
@@ -54,8 +60,18 @@ const LIKELY_SCORE = 0.12;
 const GUESS_SCORE = 0.3;
 const SHORT_SCORE = 0.25;
 const SHORTEST_FUZZY = 4;
+/** Longer ones are sentences, no names; comparing them letter by letter with every material takes too long. */
+const LONGEST_FUZZY = 60;
 /** Shorter names are taken only for what is nearly the same. */
 const SHORTEST_GUESS = 6;
+
+const comparing: IFuseOptions<Named> = {
+  keys: ["name"],
+  includeScore: true,
+  ignoreLocation: true,
+  threshold: GUESS_SCORE,
+  minMatchCharLength: 2,
+};
 
 /** A name without accents, signs, capitals and the commonest differences of spelling. */
 export function plainName(name: string): string {
@@ -74,6 +90,9 @@ interface Named {
   readonly name: string;
   readonly slug: string;
 }
+
+/** The known names nearest to a typed one by their letters, the nearest first. */
+type Likeliest = (telling: string) => readonly Named[];
 
 /** Learns the names of all materials once; the answer recognises a name as typed. */
 export function recogniserOf(materials: readonly Material[]): Recogniser {
@@ -97,7 +116,11 @@ export function recogniserOf(materials: readonly Material[]): Recogniser {
       known.push({ name: plainName(name), slug });
     }
   }
-  const fuse = new Fuse(known, { keys: ["name"], includeScore: true, ignoreLocation: true, threshold: GUESS_SCORE, minMatchCharLength: 2 });
+  const narrow = narrowSearch(known.map(({ name }) => name));
+  const likeliest: Likeliest = (telling) =>
+    narrow([telling])
+      .slice(0, CAREFULLY_COMPARED)
+      .flatMap((place) => known[place] ?? []);
   const exactly = (plain: string): Recognised | null => {
     const nick = calledSo.get(plain);
     if (nick !== undefined) return { material: nick, sureness: "sure" };
@@ -106,7 +129,15 @@ export function recogniserOf(materials: readonly Material[]): Recogniser {
     const [first = null] = found;
     return { material: first, sureness: found.size === 1 ? "sure" : "likely" };
   };
-  return (name) => recognise(plainName(name), exactly, fuse);
+  const read = new Map<string, Recognised>();
+  return (name) => {
+    const plain = plainName(name);
+    const before = read.get(plain);
+    if (before !== undefined) return before;
+    const recognised = recognise(plain, exactly, likeliest);
+    if (read.size < MOST_REMEMBERED) read.set(plain, recognised);
+    return recognised;
+  };
 }
 
 function namesOf(material: Material): readonly string[] {
@@ -116,7 +147,7 @@ function namesOf(material: Material): readonly string[] {
   return [material.name, shownMaterial(material).name, material.slug, ...inciNames];
 }
 
-function recognise(plain: string, exactly: (plain: string) => Recognised | null, fuse: Fuse<Named>): Recognised {
+function recognise(plain: string, exactly: (plain: string) => Recognised | null, likeliest: Likeliest): Recognised {
   if (plain === "") return { material: null, sureness: "unknown" };
   const asTyped = exactly(plain);
   if (asTyped !== null) return asTyped;
@@ -126,12 +157,12 @@ function recognise(plain: string, exactly: (plain: string) => Recognised | null,
     .join(" ");
   const withoutFillers = telling === plain ? null : exactly(telling);
   if (withoutFillers !== null) return { ...withoutFillers, sureness: withoutFillers.sureness === "sure" ? "likely" : "guess" };
-  if (telling.length < SHORTEST_FUZZY) return { material: null, sureness: "unknown" };
-  return nearest(telling, fuse);
+  if (telling.length < SHORTEST_FUZZY || telling.length > LONGEST_FUZZY) return { material: null, sureness: "unknown" };
+  return nearest(telling, likeliest(telling));
 }
 
-function nearest(telling: string, fuse: Fuse<Named>): Recognised {
-  const [best] = fuse
+function nearest(telling: string, candidates: readonly Named[]): Recognised {
+  const [best] = new Fuse(candidates, comparing)
     .search(telling, { limit: 8 })
     .sort((a, b) => distance(a.item.name, telling, a.score) - distance(b.item.name, telling, b.score));
   if (best?.score === undefined) return { material: null, sureness: "unknown" };

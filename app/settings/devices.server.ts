@@ -1,0 +1,34 @@
+import { Refusal } from "@tensidrum/core/formula";
+import Joi from "joi";
+import { readForm } from "../frame/readForm.server";
+import type { PairedDevice, PairingDesk } from "../frame/requestContext.server";
+
+export type OpenDevices = readonly PairedDevice[];
+
+/** The paired devices, the one used last first; null where this machine lets none in, or another one asks. */
+export function openDevices(desk: PairingDesk | null): OpenDevices | null {
+  if (desk === null) return null;
+  return desk.devices
+    .map(({ id, name, pairedAt, lastUsedAt }) => ({ id, name, pairedAt, lastUsedAt }))
+    .toSorted((a, b) => (a.lastUsedAt < b.lastUsedAt ? 1 : -1));
+}
+
+const schema = Joi.object<{ device: string }>({
+  device: Joi.string()
+    .pattern(/^(?:all|[0-9a-f]{16})$/)
+    .required(),
+});
+
+/** Reads whose access is to end: one device or "all". */
+export function readDeviceForm(form: FormData): string {
+  return readForm(schema, form).device;
+}
+
+/** Ends the access of a device, or of all. */
+export function revokeDevice(desk: PairingDesk | null, device: string): void {
+  if (desk === null) {
+    throw new Refusal("not-possible", "Only the machine that runs Tensidrum ends the access of devices.", "Open the settings there.");
+  }
+  if (device === "all") desk.revokeAll();
+  else if (!desk.revoke(device)) throw new Refusal("not-found", "This device is not paired any more.", "Load the settings again.");
+}

@@ -1,0 +1,106 @@
+import type { Request } from "express";
+import type { Readable } from "node:stream";
+import { createBrotliDecompress, createGunzip, createInflate } from "node:zlib";
+import type { EarlyRefusal } from "./refusals";
+
+const KB = 1024;
+const MB = 1024 * KB;
+
+/** So much of a body that is too large is read past before it is refused. */
+const PASSED_OVER_BYTES = 64 * MB;
+const PASSED_OVER_MILLISECONDS = 5_000;
+
+const FORM_TYPES = ["application/x-www-form-urlencoded", "multipart/form-data"];
+
+interface BodyRule {
+  readonly path: RegExp;
+  readonly mostBytes: number;
+  readonly types: readonly string[];
+}
+
+/** What the routes take, the first that fits; every other one is a form. */
+const RULES: readonly BodyRule[] = [
+  { path: /^\/bench\/[^/]+\/entries$/, mostBytes: MB, types: ["application/json"] },
+  { path: /^\/bench\/[^/]+\/photos$/, mostBytes: 12 * MB, types: ["multipart/form-data"] },
+  { path: /^\/(?:import|shelf\/import)$/, mostBytes: 12 * MB, types: FORM_TYPES },
+  { path: /^\/sheet\/[^/]+(?:\/\d+)?(?:\/save)?$/, mostBytes: MB, types: FORM_TYPES },
+];
+
+const FORM: BodyRule = { path: /^/, mostBytes: 64 * KB, types: FORM_TYPES };
+
+/** What a route takes, told by its path, also as the browser asks for its data. */
+export function bodyRuleOf(path: string): BodyRule {
+  const plain = path.replace(/(?:\/_)?\.data$/, "");
+  return RULES.find((rule) => rule.path.test(plain)) ?? FORM;
+}
+
+const unpackers: Readonly<Record<string, () => Readable & NodeJS.WritableStream>> = {
+  gzip: createGunzip,
+  deflate: createInflate,
+  br: createBrotliDecompress,
+};
+
+/** The body of a request, whole and unpacked, or why it is not taken. Nothing over the limit of its route is kept. */
+export async function readBody(request: Request): Promise<Buffer | EarlyRefusal> {
+  const { mostBytes, types } = bodyRuleOf(request.path);
+  const said = Number(request.headers["content-length"] ?? 0);
+  const isEmpty = said === 0 && request.headers["transfer-encoding"] === undefined;
+  if (isEmpty) return Buffer.alloc(0);
+  const type = (request.headers["content-type"] ?? "").split(";")[0]?.trim().toLowerCase() ?? "";
+  if (!types.includes(type)) return wrongType(type === "" ? "something without a type" : type);
+  if (said > mostBytes) {
+    await passOver(request);
+    return tooLarge(mostBytes);
+  }
+  const packing = (request.headers["content-encoding"] ?? "identity").trim().toLowerCase();
+  if (packing === "identity") {
+    const whole = await collect(request, mostBytes);
+    if (!Buffer.isBuffer(whole)) await passOver(request);
+    return whole;
+  }
+  if (!Object.hasOwn(unpackers, packing)) return wrongType(`"${packing}"`);
+  const unpacker = unpackers[packing]?.() ?? createGunzip();
+  request.on("error", () => unpacker.destroy());
+  request.on("aborted", () => unpacker.destroy());
+  request.pipe(unpacker);
+  return collect(unpacker, mostBytes);
+}
+
+/** Reads on without keeping anything, for a while: a browser that is still sending does not read the answer. */
+async function passOver(request: Request): Promise<void> {
+  const patience = AbortSignal.timeout(PASSED_OVER_MILLISECONDS);
+  let bytes = 0;
+  try {
+    for await (const chunk of request as AsyncIterable<Buffer>) {
+      bytes += chunk.length;
+      if (bytes > PASSED_OVER_BYTES || patience.aborted) return;
+    }
+  } catch {
+    // It has stopped sending.
+  }
+}
+
+async function collect(stream: Readable, mostBytes: number): Promise<Buffer | EarlyRefusal> {
+  const chunks: Buffer[] = [];
+  let bytes = 0;
+  try {
+    // Left early, the stream stays open: what is left of it is passed over.
+    for await (const chunk of stream.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
+      bytes += chunk.length;
+      if (bytes > mostBytes) return tooLarge(mostBytes);
+      chunks.push(chunk);
+    }
+  } catch {
+    return { status: 400, message: "What was sent arrived broken.", remedy: "Send it again." };
+  }
+  return Buffer.concat(chunks, bytes);
+}
+
+function tooLarge(mostBytes: number): EarlyRefusal {
+  const most = mostBytes >= MB ? `${mostBytes / MB} MB` : `${mostBytes / KB} kB`;
+  return { status: 413, message: `This is larger than ${most}, the most that is taken here.`, remedy: "Send less at once." };
+}
+
+function wrongType(type: string): EarlyRefusal {
+  return { status: 415, message: `This page does not take ${type}.`, remedy: "Use the form on the page." };
+}

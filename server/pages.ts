@@ -1,0 +1,104 @@
+import { writeReadableStreamToWritable } from "@react-router/node";
+import type { Request as Incoming, RequestHandler, Response as Outgoing } from "express";
+import { createRequestHandler, RouterContextProvider, type ServerBuild } from "react-router";
+import { pairingDesk, refusedBefore } from "../app/frame/requestContext.server";
+import { busyPage } from "./busyPage";
+import { readBody } from "./guards/bodyLimits";
+import { isEventStream } from "./guards/eventStreams";
+import type { EarlyRefusal } from "./guards/refusals";
+import { Turns } from "./guards/turns";
+
+/** Node runs one thread and the database ten connections; a page asks for several at once. */
+const turns = new Turns({ atOnce: 8, mostWaiting: 400, patienceMilliseconds: 20_000 });
+
+const BUSY: EarlyRefusal = { status: 503, message: "Tensidrum is busy just now.", remedy: "It is tried again by itself." };
+
+// The generated types spell "may be undefined" where the declared ones say "may be missing".
+const build = () => import("virtual:react-router/server-build") as unknown as Promise<ServerBuild>;
+const handle = createRequestHandler(build, process.env.NODE_ENV ?? "production");
+
+/** Answers pages, actions and data: reads the body within the limit of its route, waits for a turn, asks the route. */
+export const pages: RequestHandler = async (incoming, outgoing, next) => {
+  try {
+    const body = incoming.method === "POST" ? await readBody(incoming) : undefined;
+    const isRefused = body !== undefined && !Buffer.isBuffer(body);
+    // A refused body is not read to its end, so this connection can carry nothing more.
+    if (isRefused) outgoing.set("Connection", "close");
+    const release = isEventStream(incoming.path) ? undefined : await turns.take();
+    if (release === "busy" && isDocument(incoming)) return sendBusy(outgoing);
+    try {
+      const refusal = release === "busy" ? BUSY : isRefused ? body : null;
+      const request = requestOf(incoming, outgoing, refusal === null && Buffer.isBuffer(body) ? body : undefined);
+      const answer = await handle(request, contextOf(outgoing, refusal));
+      if (release !== "busy") release?.();
+      await send(outgoing, answer);
+    } finally {
+      if (release !== "busy") release?.();
+    }
+  } catch (error) {
+    next(error);
+  }
+};
+
+function isDocument(incoming: Incoming): boolean {
+  return incoming.method === "GET" && !incoming.path.endsWith(".data") && (incoming.headers.accept ?? "").includes("text/html");
+}
+
+function sendBusy(outgoing: Outgoing): void {
+  outgoing.set({ "Cache-Control": "no-store", "Retry-After": "2" }).status(503).type("html").send(busyPage);
+}
+
+function contextOf(outgoing: Outgoing, refusal: EarlyRefusal | null): RouterContextProvider {
+  const context = new RouterContextProvider();
+  context.set(refusedBefore, refusal);
+  context.set(pairingDesk, outgoing.locals.pairingDesk ?? null);
+  return context;
+}
+
+/** The request as the routes take it. */
+function requestOf(incoming: Incoming, outgoing: Outgoing, body: Buffer | undefined): Request {
+  const headers = new Headers();
+  for (const [name, values] of Object.entries(incoming.headers)) {
+    for (const value of values === undefined ? [] : [values].flat()) headers.append(name, value);
+  }
+  // The body is unpacked by now.
+  headers.delete("content-encoding");
+  headers.delete("content-length");
+  headers.delete("transfer-encoding");
+  const gone = new AbortController();
+  outgoing.on("close", () => {
+    if (!outgoing.writableFinished) gone.abort();
+  });
+  const url = new URL(`${incoming.protocol}://${incoming.headers.host ?? "127.0.0.1"}`);
+  // The path as it was asked for: one that begins with two slashes names no other host.
+  const [path = "/", search] = incoming.originalUrl.split("?", 2);
+  url.pathname = path;
+  if (search !== undefined) url.search = search;
+  return new Request(url, {
+    method: incoming.method,
+    headers,
+    signal: gone.signal,
+    ...(body === undefined || body.length === 0 ? {} : { body: new Uint8Array(body) }),
+  });
+}
+
+async function send(outgoing: Outgoing, answer: Response): Promise<void> {
+  if (outgoing.destroyed || outgoing.writableEnded) {
+    await answer.body?.cancel();
+    return;
+  }
+  outgoing.status(answer.status);
+  for (const [name, value] of answer.headers) outgoing.append(name, value);
+  // Answers hold the maker's own data; what may be kept says so itself.
+  if (!answer.headers.has("Cache-Control")) outgoing.set("Cache-Control", "no-store");
+  if (answer.headers.get("Content-Type")?.startsWith("text/event-stream") === true) outgoing.flushHeaders();
+  if (answer.body === null) {
+    outgoing.end();
+    return;
+  }
+  try {
+    await writeReadableStreamToWritable(answer.body, outgoing);
+  } catch (error) {
+    if (!outgoing.destroyed && !outgoing.writableEnded) throw error;
+  }
+}
