@@ -11,9 +11,19 @@ const benchWorker: Plugin = {
   },
 };
 
+/** Reads recipes beside the server's thread; the server finds it by its name. */
+const recipeWorker: Plugin = {
+  name: "recipe-worker",
+  apply: "build",
+  buildStart() {
+    if (this.environment.name !== "ssr") return;
+    this.emitFile({ type: "chunk", id: "./workers/recipe.node.ts", fileName: "recipeWorker.js" });
+  },
+};
+
 export default defineConfig({
   logLevel: "warn",
-  plugins: [reactRouter(), benchWorker],
+  plugins: [reactRouter(), benchWorker, recipeWorker],
   environments: {
     ssr: {
       build: { rollupOptions: { input: "./server/application.ts" } },

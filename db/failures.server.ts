@@ -18,8 +18,7 @@ const BUSY_MESSAGE = /timeout exceeded when trying to connect/;
 const FULL_CODES = new Set(["53100", "ENOSPC", "EDQUOT"]);
 const FULL_MESSAGE = /No space left on device/;
 
-const AWAY_MESSAGES =
-  /Connection terminated|Client has encountered a connection error|Cannot use a pool after calling end/;
+const AWAY_MESSAGES = /Connection terminated|Client has encountered a connection error|Cannot use a pool after calling end/;
 
 const UNIQUE_VIOLATION = "23505";
 const FOREIGN_KEY_VIOLATION = "23503";

@@ -195,6 +195,10 @@ const asked: Record<string, () => Promise<unknown>> = {
   },
   listBatches: async () => batchQueries.listBatches(db, stranger.id, 10),
   findBatch: async () => batchQueries.findBatch(db, stranger.id, batchId),
+  listOpenBatchesOf: async () => batchQueries.listOpenBatchesOf(db, stranger.id, { formulaId: greenRoom.id, number: 1 }),
+  listOverdrawnLots: async () => batchQueries.listOverdrawnLots(db, stranger.id, batchId),
+  changeShares: async () =>
+    (await batchWrites.changeShares(db, stranger.id, batchId, () => ({ shares: [], lots: new Map() }))) ? "changed" : undefined,
   findLastTuned: async () => batchQueries.findLastTuned(db, stranger.id, setVersionId),
   listCountingEntries: async () => (await batchQueries.listCountingEntries(db, stranger.id, batchId)).entries,
   listEntries: async () => batchQueries.listEntries(db, stranger.id, batchId),

@@ -14,7 +14,7 @@ test("while the database is away nothing typed is lost", async ({ start, folder,
 
   await cluster.stop();
   await glucoside.fill("5,5");
-  await expect(page.getByRole("alert")).toContainText("The database is away.");
+  await expect(page.getByRole("alert")).toContainText("Database unavailable.");
   await expect(glucoside).toHaveValue("5,5");
   // Readings go on: 5.5 × 0.52
   await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText("2.86");

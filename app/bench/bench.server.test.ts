@@ -37,7 +37,7 @@ async function begun(changes: Partial<BeginForm> = {}) {
   const { lines } = await openBegin(wanted, "");
   const lemon = lines.find(({ name }) => name === "Lemon essential oil")?.id ?? "";
   const form: BeginForm = {
-    ...{ id: crypto.randomUUID(), grams: "300", size: noSize, seen, lots: { [lemon]: "none" }, tares: { main: "412.5" } },
+    ...{ id: crypto.randomUUID(), grams: "300", size: noSize, seen, lots: { [lemon]: "none" }, tares: { main: "412.5" }, another: [] },
     ...changes,
   };
   return { form, problem: await begin(wanted, form), lemon };

@@ -30,6 +30,7 @@ describe("forms of the bench", () => {
       seen: ["clean", "wear"],
       lots: { "line-1": lot, "line-2": "none" },
       tares: { main: "412,5" },
+      another: [],
     });
   });
 

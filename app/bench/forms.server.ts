@@ -39,6 +39,8 @@ export interface BeginForm {
   readonly lots: Readonly<Record<string, string>>;
   /** By vessel, as typed. */
   readonly tares: Readonly<Record<string, string>>;
+  /** Batches of the version that are being made, and beside which another is wanted all the same. */
+  readonly another: readonly string[];
 }
 
 const begin = Joi.object<BeginForm>({
@@ -54,6 +56,7 @@ const begin = Joi.object<BeginForm>({
   seen: Joi.array().items(Joi.string().max(60)).max(20),
   lots: Joi.object().pattern(Joi.string().max(60), Joi.alternatives(idField, Joi.valid("", "none"))),
   tares: Joi.object().pattern(Joi.string().max(40), text(40)),
+  another: Joi.array().items(idField).max(200).default([]),
 });
 
 export function readBeginForm(form: FormData): BeginForm {
@@ -66,6 +69,7 @@ export function readBeginForm(form: FormData): BeginForm {
     seen: form.getAll("seen"),
     lots: under("lot-"),
     tares: under("tare-"),
+    another: form.getAll("another"),
   });
 }
 

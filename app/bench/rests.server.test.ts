@@ -25,7 +25,7 @@ describe("what the bench says", () => {
     expect(await openBenchState()).toBeNull();
     const formulaId = demoFormulas.find(({ name }) => name === "Green Room body wash")?.id ?? "";
     const id = crypto.randomUUID();
-    const form = { id, grams: "200", size: noSize, seen: ["clean", "wear", "meter"], lots: {}, tares: {} };
+    const form = { id, grams: "200", size: noSize, seen: ["clean", "wear", "meter"], lots: {}, tares: {}, another: [] };
     expect(await begin({ formulaId, number: 1 }, form)).toBeNull();
     const at = new Date().toISOString();
     const clock = (text: string, minutes: number) => ({ id: crypto.randomUUID(), at, kind: "timer", text, minutes }) as const;

@@ -64,7 +64,7 @@ export function SheetStateProvider({ sheet, children }: { readonly sheet: OpenSh
   const isBusy = useNavigation().state !== "idle";
   const isDraft = sheet.state === "draft";
   const answeredTyping = answer !== undefined && "typed" in answer ? answer.typed : undefined;
-  const editor = useSheetEditor(answeredTyping ?? sheet.typed);
+  const editor = useSheetEditor(answeredTyping ?? sheet.typed, sheet.versionId);
   const { typed } = editor;
   const known = useKnownMaterials(sheet);
   const loadedBatch = readMassGrams(sheet.typed.batch);
@@ -78,16 +78,16 @@ export function SheetStateProvider({ sheet, children }: { readonly sheet: OpenSh
     formulaId: sheet.formulaId,
     versionId: sheet.versionId,
     revision: sheet.revision,
-    typed,
+    editor,
     isBroken: readings.problems.length > 0,
     isDraft,
     isPaused: isBusy,
   });
-  useRestoredTyping(sheet, { replace: editor.replace, announceStale: save.announceStale, learn: known.learn });
-  useStaleAnswer(answer, save.announceStale);
+  useRestoredTyping(sheet, { saver: save.saver, learn: known.learn });
+  useStaleAnswer(answer, save.saver);
   const addInput = useRef<HTMLInputElement>(null);
   useSheetKeys({ undo: editor.undo, redo: editor.redo, addInput }, isDraft);
-  const revision = answer?.kind === "stale" ? answer.revision : save.revision;
+  const { revision } = save;
   const submitNow = useSheetSubmit({
     formulaId: sheet.formulaId,
     typed,

@@ -24,13 +24,13 @@ const typed: TypedSheet = {
   restLineId: waterLine.id,
 };
 
-const form = (intent = "autosave") => sheetFormData(typed, { versionId, revision: 4 }, intent);
+const form = (intent = "save") => sheetFormData(typed, { versionId, revision: 4 }, intent);
 
 describe("the sheet's form", () => {
   it("comes back as it was typed, text for text", () => {
     const read = readSheetForm(form());
     expect(read.typed).toEqual(typed);
-    expect(read).toMatchObject({ intent: { kind: "autosave" }, versionId, revision: 4, problems: [] });
+    expect(read).toMatchObject({ intent: { kind: "save" }, versionId, revision: 4, problems: [] });
   });
 
   it("knows which line a button speaks of", () => {

@@ -7,6 +7,9 @@ import { idField } from "../frame/readForm.server";
 /** Longest text a cell may send; what it should be is said at the field. */
 const LONGEST_CELL = 5000;
 const MOST_ROWS = 2000;
+const MOST_UNANSWERED = 32;
+/** Largest number of its column. */
+const MOST_REVISION = 2_147_483_647;
 
 const cell = Joi.string().allow("").max(LONGEST_CELL);
 const rows = (item: Joi.Schema) => Joi.array().items(item).max(MOST_ROWS).default([]);
@@ -15,7 +18,6 @@ const rows = (item: Joi.Schema) => Joi.array().items(item).max(MOST_ROWS).defaul
 export type SheetIntent =
   | {
       readonly kind:
-        | "autosave"
         | "save"
         | "set"
         | "find"
@@ -43,6 +45,9 @@ export interface SheetForm {
   /** Phase and id of a line about to be added. */
   readonly newPhase: string;
   readonly newId: string;
+  /** Identifier of this save, and of earlier ones whose answers the page never got. */
+  readonly saveId: string;
+  readonly unanswered: readonly string[];
   readonly problems: readonly FieldProblem[];
 }
 
@@ -74,11 +79,13 @@ interface RawForm {
   moveLine: string;
   newPhase: string;
   newId: string;
+  saveId: string;
+  unanswered: string[];
 }
 
 const letter = Joi.string().pattern(/^[A-Z]$/);
 
-const plainIntent = /^(autosave|save|set|find|add-phase|up|down|begin-draft|branch|as-material|restore|discard-draft|delete-formula)$/;
+const plainIntent = /^(save|set|find|add-phase|up|down|begin-draft|branch|as-material|restore|discard-draft|delete-formula)$/;
 const aimedIntent = /^(remove|add):([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/;
 
 const UUID_LENGTH = 36;
@@ -90,7 +97,7 @@ const lineField = new RegExp(`^(${UUID}) ([A-Z]) (${UUID})((?:\\|${UUID}=[^|\\s]
 const schema = Joi.object<RawForm>({
   intent: Joi.alternatives(Joi.string().pattern(plainIntent), Joi.string().pattern(aimedIntent)).required(),
   versionId: idField.required(),
-  revision: Joi.number().integer().min(0).required(),
+  revision: Joi.number().integer().min(0).max(MOST_REVISION).required(),
   name: cell.required(),
   profile: cell.required(),
   batch: cell.required(),
@@ -121,6 +128,8 @@ const schema = Joi.object<RawForm>({
   moveLine: idField.allow("").default(""),
   newPhase: letter.default("A"),
   newId: idField.default(() => crypto.randomUUID()),
+  saveId: idField.default(() => crypto.randomUUID()),
+  unanswered: Joi.array().items(idField).max(MOST_UNANSWERED).default([]),
 }).custom((form: RawForm, helpers) => {
   const { line, linePercent, phaseLetter, phaseTitle, phaseTemperature } = form;
   if (linePercent.length !== line.length || phaseTitle.length !== phaseLetter.length || phaseTemperature.length > phaseLetter.length)
@@ -131,7 +140,7 @@ const schema = Joi.object<RawForm>({
   return form;
 });
 
-const repeated = new Set(["phaseLetter", "phaseTitle", "phaseTemperature", "line", "linePercent", "restLine"]);
+const repeated = new Set(["phaseLetter", "phaseTitle", "phaseTemperature", "line", "linePercent", "restLine", "unanswered"]);
 
 function objectOf(form: FormData): Record<string, unknown> {
   const raw: Record<string, unknown> = {};
@@ -216,6 +225,8 @@ export function readSheetForm(form: FormData): SheetForm {
     moveLine: value.moveLine,
     newPhase: value.newPhase,
     newId: value.newId,
+    saveId: value.saveId,
+    unanswered: value.unanswered,
     problems,
   };
 }

@@ -99,6 +99,7 @@ export async function openSheet(address: SheetAddress, find: string) {
     number: version.number,
     state: version.state,
     revision: version.revision,
+    recentSaves: version.recentSaves,
     note: version.note,
     typed,
     materials,

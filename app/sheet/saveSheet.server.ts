@@ -8,6 +8,7 @@ import {
   saveDraft,
   setDraft,
   type DraftContent,
+  type SaveIdentity,
 } from "../../db/formulas/writes.server";
 import { findVersion, listVersions } from "../../db/formulas/queries.server";
 import { brokenConstraint } from "../../db/failures.server";
@@ -78,12 +79,12 @@ export async function beginFormula(ids: {
 }
 
 /** Saves what is typed, unless a cell must be mended first or another window came before. */
-export async function saveSheet(base: DraftBase, typed: TypedSheet): Promise<SaveResult> {
+export async function saveSheet(base: DraftBase, typed: TypedSheet, save: Partial<SaveIdentity> = {}): Promise<SaveResult> {
   const db = database();
   const makerId = currentMakerId();
   const made = await contentOf(db, makerId, typed);
   if (made.kind === "problems") return made;
-  const revision = await saveDraft(db, makerId, base, made.content);
+  const revision = await saveDraft(db, makerId, { ...base, ...save }, made.content);
   if (revision === undefined) return overtaken(db, makerId, base);
   return { kind: "saved", revision, savedAt: new Date().toISOString() };
 }

@@ -21,6 +21,14 @@ export async function answerSheetForm(formulaId: string, formData: FormData) {
   }
 }
 
+/** Saves what a page sends by itself while one types. */
+export async function answerSave(formulaId: string, formData: FormData) {
+  const { versionId, revision, typed, problems, saveId, unanswered } = readSheetForm(formData);
+  if (problems.length > 0) return inTheWay({ kind: "problems", problems }, typed);
+  const result = await saveSheet({ formulaId, versionId, revision }, typed, { saveId, unanswered });
+  return result.kind === "saved" ? data(result) : inTheWay(result, typed);
+}
+
 async function carryOut(formulaId: string, form: SheetForm) {
   const { intent } = form;
   const base = { formulaId, versionId: form.versionId, revision: form.revision };
@@ -51,7 +59,6 @@ async function carryOut(formulaId: string, form: SheetForm) {
       if (form.problems.length > 0) return inTheWay({ kind: "problems", problems: form.problems }, form.typed);
       const result = await saveSheet(base, edited(form, intent));
       if (result.kind !== "saved") return inTheWay(result, form.typed);
-      if (intent.kind === "autosave") return result;
       const search = intent.kind === "find" ? `?${new URLSearchParams({ find: form.find })}` : "";
       return redirect(`${here}${search}${anchorOf(intent, form)}`);
     }

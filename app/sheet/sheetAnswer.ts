@@ -8,4 +8,9 @@ export type SheetAnswer =
   | { readonly kind: "problems"; readonly problems: readonly FieldProblem[]; readonly typed: TypedSheet }
   | { readonly kind: "stale"; readonly message: string; readonly revision: number; readonly theirs: TypedSheet; readonly typed: TypedSheet }
   | { readonly kind: "refused"; readonly message: string; readonly remedy: string }
-  | { readonly kind: "away"; readonly typed?: TypedSheet; readonly base?: FormBase };
+  | {
+      readonly kind: "away";
+      readonly why?: "server" | "database" | "busy" | "disk";
+      readonly typed?: TypedSheet;
+      readonly base?: FormBase;
+    };

@@ -35,11 +35,6 @@ export async function clientAction({ serverAction }: Route.ClientActionArgs): Pr
   }
 }
 
-/** An autosave changes nothing the page does not already show. */
-export function shouldRevalidate({ formData, defaultShouldRevalidate }: { formData?: FormData; defaultShouldRevalidate: boolean }) {
-  return formData?.get("intent") === "autosave" ? false : defaultShouldRevalidate;
-}
-
 export default function SheetRoute({ loaderData }: Route.ComponentProps) {
   return <Sheet key={`${loaderData.versionId} ${loaderData.state}`} sheet={loaderData} />;
 }

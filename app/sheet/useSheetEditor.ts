@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useReducer, useState } from "react";
+import { useCallback, useEffect, useMemo, useReducer, useState } from "react";
 import type { LineActions } from "./lines/lineActions";
 import { focusPercent } from "./lines/lineKeys";
 import type { PhaseActions } from "./lines/PhaseHead";
@@ -19,17 +19,21 @@ import {
   withPhaseTitle,
   withRestLine,
 } from "./typed/editing";
-import { sheetHistory, startHistory } from "./typed/sheetHistory";
+import { useKeptHistory } from "./saving/useKeptHistory";
+import { type SheetHistory, sheetHistory, startHistory } from "./typed/sheetHistory";
 import type { TypedAim, TypedLine, TypedMeasured, TypedSheet } from "./typed/typedSheet";
 
 export type SheetEditor = ReturnType<typeof useSheetEditor>;
 
 /** The sheet being edited, with its history and everything rows and fields can ask of it. */
-export function useSheetEditor(loaded: TypedSheet) {
+export function useSheetEditor(loaded: TypedSheet, versionId: string) {
   const [history, dispatch] = useReducer(sheetHistory, loaded, startHistory);
   const [openLineId, setOpenLine] = useState<string | null>(null);
   const [phase, setPhase] = useState(loaded.phases.at(-1)?.letter ?? "A");
   const [wantedFocus, setWantedFocus] = useState<string | null>(null);
+
+  const resume = useCallback((before: SheetHistory) => dispatch({ kind: "resume", history: before }), []);
+  useKeptHistory(versionId, history, resume);
 
   const edits = useMemo(() => {
     const change = (key: string | null, step: (sheet: TypedSheet) => TypedSheet) => dispatch({ kind: "change", key, change: step });
@@ -67,6 +71,7 @@ export function useSheetEditor(loaded: TypedSheet) {
       undo: () => dispatch({ kind: "undo" }),
       redo: () => dispatch({ kind: "redo" }),
       replace: (sheet: TypedSheet) => dispatch({ kind: "replace", sheet }),
+      rebase: (onto: { readonly base: TypedSheet; readonly theirs: TypedSheet }) => dispatch({ kind: "rebase", ...onto }),
     };
   }, []);
 

@@ -17,13 +17,13 @@ export function FirstToSeeTo({ concerns }: { readonly concerns: readonly Concern
       <ol>
         {concerns.slice(0, MOST_SHOWN).map((one) => (
           <li key={one.lotId}>
-            <span className={classes.when}>{one.concern === "low" ? mass(one.leftGrams) : one.ends}</span>
+            <span className={classes.when}>{one.concern === "low" || one.concern === "overdrawn" ? mass(one.leftGrams) : one.ends}</span>
             <span>
               <strong>
                 <Link to={`/shelf/${one.slug}`}>{one.name}</Link> {endWords(one)}
               </strong>{" "}
               Lot {one.code}
-              {one.concern === "low" ? "." : `, ${mass(one.leftGrams)} left.`}
+              {lotWords(one, mass)}
             </span>
           </li>
         ))}
@@ -33,7 +33,14 @@ export function FirstToSeeTo({ concerns }: { readonly concerns: readonly Concern
   );
 }
 
+function lotWords({ concern, leftGrams }: Concern, mass: (grams: number) => string): string {
+  if (concern === "overdrawn")
+    return `: ${mass(-leftGrams)} more than it held. Weigh what is left in it, or book the use on the lot it came from.`;
+  return concern === "low" ? "." : `, ${mass(leftGrams)} left.`;
+}
+
 function endWords({ concern, days }: Concern): string {
+  if (concern === "overdrawn") return "has a wrong balance.";
   if (concern === "low" || days === null) return "is down to a tenth of its pack.";
   if (concern === "ended") return days === -1 ? "ended yesterday." : `ended ${-days} days ago.`;
   if (days === 0) return "ends today.";

@@ -1,4 +1,4 @@
-import { isBlank, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
+import { isBlank, isCalendarDay, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
 
 /** A lot as typed, or as it stands in the cells of a table. */
 export interface TypedLot {
@@ -32,9 +32,10 @@ export interface ReadLot {
   readonly note: string;
 }
 
+/** The ledger counts in milligrams. */
+export const LEAST_GRAMS = 0.001;
 const MOST_PRICE = 1_000_000;
 const LONGEST = { code: 60, supplier: 120, note: 500 } as const;
-const DAY = /^(?:19|2\d)\d{2}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
 /** Reads a lot. What the maker can mend comes back field by field; the material is for the library to know. */
 export function readLot(typed: TypedLot): { readonly lot: ReadLot; readonly problems: readonly LotProblem[] } {
@@ -44,7 +45,7 @@ export function readLot(typed: TypedLot): { readonly lot: ReadLot; readonly prob
     return null;
   };
   const grams = readMassGrams(typed.grams);
-  if (!grams.ok) say("grams", "Give what came in the pack, in g or kg: 500, 1.2 kg.");
+  if (!grams.ok || grams.value < LEAST_GRAMS) say("grams", "Give what came in the pack, in g or kg: 500, 1.2 kg.");
   if (isBlank(typed.code)) say("code", "Give the lot a code: what is written on it, or a name of your own.");
   for (const field of ["code", "supplier", "note"] as const) {
     if (typed[field].trim().length > LONGEST[field]) say(field, `At most ${LONGEST[field]} characters.`);
@@ -54,7 +55,7 @@ export function readLot(typed: TypedLot): { readonly lot: ReadLot; readonly prob
   const day = (field: "openedOn" | "endsOn"): string | null => {
     const text = typed[field].trim();
     if (text === "") return null;
-    return isDay(text) ? text : say(field, "Write the date as year, month, day: 2027-03-31.");
+    return isCalendarDay(text) ? text : say(field, "Write the date as year, month, day: 2027-03-31.");
   };
   const assay = typed.assay.trim() === "" ? null : readPercent(typed.assay);
   if (assay !== null && (!assay.ok || assay.value === 0)) say("assay", "A certificate says more than 0 and at most 100 %.");
@@ -75,11 +76,4 @@ export function readLot(typed: TypedLot): { readonly lot: ReadLot; readonly prob
     },
     problems,
   };
-}
-
-/** A day of the calendar; the 31st of April is none. */
-function isDay(text: string): boolean {
-  if (!DAY.test(text)) return false;
-  const [year = 0, month = 0, day = 0] = text.split("-").map(Number);
-  return new Date(Date.UTC(year, month - 1, day)).getUTCDate() === day;
 }

@@ -23,7 +23,8 @@ export async function openShelf(filter: ShelfFilter) {
   const [lots, all, own] = await Promise.all([listLots(db, makerId), listMaterials(db, makerId), listOwnMaterials(db, makerId)]);
   const made: ReadonlySet<string> = new Set(own.filter(({ madeAs }) => madeAs !== null).map(({ id }) => id));
   const today = dayjs().format("YYYY-MM-DD");
-  const standing = lots.filter(({ leftGrams }) => leftGrams > 0);
+  // A lot of which more was used than it held is not hidden: something about it is wrong.
+  const standing = lots.filter(({ leftGrams }) => leftGrams !== 0);
   const lotsOf = new Map(standing.map(({ materialId }) => [materialId, standing.filter((lot) => lot.materialId === materialId)]));
   const wanted = chosen(all, filter, { standing, made });
   const concerns = seeTo(standing, today);

@@ -7,7 +7,7 @@ import { findLot, standingLots } from "../../db/stock/queries.server";
 import { addMovement, deleteLot, receiveLot, type NewMovement } from "../../db/stock/writes.server";
 import { currentMakerId } from "../frame/maker.server";
 import type { TypedLotIds, TypedMovement } from "./forms.server";
-import { readLot, type LotProblem, type TypedLot } from "./readLot";
+import { LEAST_GRAMS, readLot, type LotProblem, type TypedLot } from "./readLot";
 
 /** Every lot with something left in it. */
 export async function standing() {
@@ -44,7 +44,8 @@ export async function moveByHand(typed: TypedMovement): Promise<string | null> {
   const noteProblem = textProblem(typed.note);
   if (noteProblem !== null) return `Of the note: ${noteProblem}`;
   if (!read.ok || read.value < 0) return "Give grams: 84, 1.2 kg.";
-  const grams = read.value;
+  const grams = Math.round(read.value / LEAST_GRAMS) / Math.round(1 / LEAST_GRAMS);
+  if (grams === 0 && typed.kind !== "weigh") return "Less than 0.001 g is not booked.";
   try {
     const isThere = await addMovement(db, makerId, { lotId: typed.lotId, movementId: typed.id }, (held) => movementOf(typed, grams, held));
     if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, notInArray, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
-import { lots } from "../stock/schema";
+import { versions } from "../formulas/schema";
+import { lots, movements } from "../stock/schema";
 import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
 
 /** The batches of a maker, those still being made first, then the newest. */
@@ -27,6 +28,42 @@ export async function findBatch(db: Executor, makerId: string, batchId: string) 
     .from(batches)
     .where(and(eq(batches.makerId, makerId), eq(batches.id, batchId)));
   return batch;
+}
+
+/** The batches of one version that are being made, the one begun first first. */
+export async function listOpenBatchesOf(db: Executor, makerId: string, of: { readonly formulaId: string; readonly number: number }) {
+  return db
+    .select({ id: batches.id, code: batches.code, startedAt: batches.startedAt })
+    .from(batches)
+    .innerJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, batches.makerId)))
+    .where(
+      and(eq(batches.makerId, makerId), isNull(batches.finishedAt), eq(versions.formulaId, of.formulaId), eq(versions.number, of.number)),
+    )
+    .orderBy(asc(batches.startedAt));
+}
+
+/** Lots of a batch of which more was used than they held, with the lines they were for and what they lack, g. */
+export async function listOverdrawnLots(db: Executor, makerId: string, batchId: string) {
+  const sums = db
+    .select({ lotId: movements.lotId, left: sql<number>`sum(${movements.grams})`.mapWith(Number).as("left") })
+    .from(movements)
+    .where(and(eq(movements.makerId, makerId), sql`${movements.kind} not in ('reserve', 'release')`))
+    .groupBy(movements.lotId)
+    .having(sql`sum(${movements.grams}) < 0`)
+    .as("sums");
+  return db
+    .select({
+      line: batchLots.lineId,
+      lotId: lots.id,
+      code: lots.code,
+      materialId: lots.materialId,
+      missingGrams: sql<number>`-${sums.left}`.mapWith(Number),
+    })
+    .from(batchLots)
+    .innerJoin(lots, and(eq(lots.id, batchLots.lotId), eq(lots.makerId, batchLots.makerId)))
+    .innerJoin(sums, eq(sums.lotId, lots.id))
+    .where(and(eq(batchLots.makerId, makerId), eq(batchLots.batchId, batchId)))
+    .orderBy(asc(batchLots.position));
 }
 
 /** What of a batch was entered that changes how it stands, in the order it came, and the last position of all. */

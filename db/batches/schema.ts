@@ -59,7 +59,7 @@ export const batchLots = pgTable(
     lineId: text("line_id").notNull(),
     lotId: uuid("lot_id").notNull(),
     position: integer("position").notNull(),
-    grams: numeric("grams", { mode: "number" }).notNull(),
+    grams: numeric("grams", { mode: "number", precision: 12, scale: 3 }).notNull(),
   },
   (table) => [
     primaryKey({ name: "batch_lots_pkey", columns: [table.batchId, table.lineId, table.lotId] }),

@@ -96,18 +96,73 @@ export async function addEntries(
     if (entries.length === 0) return true;
     await insertEntries(tx, makerId, batchId, entries);
     await tx.update(batches).set({ finishedAt }).where(mine);
-    const books = await booksOf(tx, makerId, batchId);
-    const bookings = [...wanted].flatMap(([lotId, booked]) =>
-      bookedForBatch(books.get(lotId) ?? { reservedGrams: 0, usedGrams: 0 }, booked).map((booking) => ({
-        ...booking,
-        id: crypto.randomUUID(),
-        makerId,
-        lotId,
-        batchId,
-        note: batch.code,
-      })),
+    await book(tx, makerId, { id: batchId, code: batch.code }, wanted);
+    return true;
+  });
+}
+
+/** Enters what the ledger lacks, so that it says what a batch has reserved and used of each lot. */
+async function book(
+  db: Executor,
+  makerId: string,
+  batch: { readonly id: string; readonly code: string },
+  wanted: ReadonlyMap<string, Booked>,
+): Promise<void> {
+  const books = await booksOf(db, makerId, batch.id);
+  const bookings = [...wanted].flatMap(([lotId, booked]) =>
+    bookedForBatch(books.get(lotId) ?? { reservedGrams: 0, usedGrams: 0 }, booked).map((booking) => ({
+      ...booking,
+      id: crypto.randomUUID(),
+      makerId,
+      lotId,
+      batchId: batch.id,
+      note: batch.code,
+    })),
+  );
+  if (bookings.length > 0) await db.insert(movements).values(bookings);
+}
+
+/**
+ * Changes which lots the lines of a batch were weighed from. `decide` sees the shares and all entries, while nobody else can
+ * add any, and says the shares as they really were and what of each lot was reserved and used; the ledger follows in the
+ * same transaction. Returns `false` when there is no such batch, or when `decide` says there is nothing to change.
+ */
+export async function changeShares(
+  db: Executor,
+  makerId: string,
+  batchId: string,
+  decide: (
+    shares: readonly LotShare[],
+    stored: readonly BatchEntry[],
+  ) => { readonly shares: readonly LotShare[]; readonly lots: ReadonlyMap<string, Booked> } | null,
+): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const mine = and(eq(batches.makerId, makerId), eq(batches.id, batchId));
+    const [batch] = await tx.select({ id: batches.id, code: batches.code }).from(batches).where(mine).for("update");
+    if (batch === undefined) return false;
+    const ofBatch = and(eq(batchLots.makerId, makerId), eq(batchLots.batchId, batchId));
+    const shares = await tx
+      .select({ lotId: batchLots.lotId, line: batchLots.lineId, grams: batchLots.grams })
+      .from(batchLots)
+      .where(ofBatch)
+      .orderBy(asc(batchLots.position));
+    const rows = await tx
+      .select({ entry: batchEntries.entry })
+      .from(batchEntries)
+      .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId)))
+      .orderBy(asc(batchEntries.position));
+    const decided = decide(
+      shares,
+      rows.map(({ entry }) => entry),
     );
-    if (bookings.length > 0) await tx.insert(movements).values(bookings);
+    if (decided === null) return false;
+    await tx.delete(batchLots).where(ofBatch);
+    if (decided.shares.length > 0) {
+      await tx
+        .insert(batchLots)
+        .values(decided.shares.map(({ lotId, line, grams }, position) => ({ batchId, makerId, lotId, lineId: line, grams, position })));
+    }
+    await book(tx, makerId, batch, decided.lots);
     return true;
   });
 }

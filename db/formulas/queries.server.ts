@@ -81,6 +81,7 @@ const versionHead = {
   profile: versions.profile,
   batchGrams: versions.batchGrams,
   revision: versions.revision,
+  recentSaves: versions.recentSaves,
   measuredPh: versions.measuredPh,
   measuredDensity: versions.measuredDensity,
   snapshot: versions.snapshot,

@@ -71,6 +71,11 @@ export const versions = pgTable(
     measuredDensity: numeric("measured_density", { mode: "number" }),
     /** Counts the saves of a draft; a save names the one it began from. */
     revision: integer("revision").notNull().default(0),
+    /** The last saves of a draft, the newest last, so that a page whose answer was lost knows its own. */
+    recentSaves: text("recent_saves")
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
     assessment: jsonb("assessment").$type<Assessment>().notNull(),
     coreVersion: text("core_version").notNull(),
     /** The complete tensidrum-formula/1 file of a set version. */
@@ -192,7 +197,7 @@ export const lineLots = pgTable(
     makerId: uuid("maker_id").notNull(),
     position: integer("position").notNull(),
     /** Null: what the other lots leave of the line. */
-    grams: numeric("grams", { mode: "number" }),
+    grams: numeric("grams", { mode: "number", precision: 12, scale: 3 }),
   },
   (table) => [
     primaryKey({ name: "line_lots_pkey", columns: [table.versionId, table.lineId, table.lotId] }),

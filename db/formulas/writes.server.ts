@@ -1,5 +1,5 @@
 import type { Aim, Assessment, Formula, Measured } from "@tensidrum/core/formula";
-import { and, eq, max, sql } from "drizzle-orm";
+import { and, eq, inArray, max, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { formulas, lineLots, lines, phases, versions } from "./schema";
 
@@ -90,23 +90,42 @@ export async function insertFormula(
   });
 }
 
-/** A save names the revision it began from. Returns the new revision, or `undefined` when another save came first. */
+/** A save and the earlier ones of the same page that it may stand on. */
+export interface SaveIdentity {
+  readonly saveId: string;
+  readonly unanswered: readonly string[];
+}
+
+const newestSave = sql<string>`${versions.recentSaves}[cardinality(${versions.recentSaves})]`;
+
+/** Saves a draft remembers. */
+const MOST_SAVES = 16;
+
+/**
+ * A save names the revision it began from. It also stands on a save of the same page whose answer was lost: then the newest
+ * save of the draft is among its unanswered ones. Returns the new revision, or `undefined` when another save came first.
+ */
 export async function saveDraft(
   db: Executor,
   makerId: string,
-  base: { readonly versionId: string; readonly revision: number },
+  base: { readonly versionId: string; readonly revision: number } & Partial<SaveIdentity>,
   content: DraftContent,
 ): Promise<number | undefined> {
   return db.transaction(async (tx) => {
     const [won] = await tx
       .update(versions)
-      .set({ ...headOf(content), revision: sql`${versions.revision} + 1`, updatedAt: sql`now()` })
+      .set({
+        ...headOf(content),
+        revision: sql`${versions.revision} + 1`,
+        recentSaves: sql`(array_append(${versions.recentSaves}, ${base.saveId ?? crypto.randomUUID()}))[greatest(1, cardinality(${versions.recentSaves}) + 2 - ${MOST_SAVES}::int):]`,
+        updatedAt: sql`now()`,
+      })
       .where(
         and(
           eq(versions.makerId, makerId),
           eq(versions.id, base.versionId),
           eq(versions.state, "draft"),
-          eq(versions.revision, base.revision),
+          or(eq(versions.revision, base.revision), inArray(newestSave, [...(base.unanswered ?? [])])),
         ),
       )
       .returning({ revision: versions.revision, formulaId: versions.formulaId });
@@ -164,7 +183,9 @@ export async function insertDraftFrom(
       .where(and(eq(versions.makerId, makerId), eq(versions.formulaId, parent.formulaId)));
     const number = (newest?.number ?? 0) + 1;
     const { id: parentId, snapshot: _snapshot, setAt: _setAt, createdAt: _created, updatedAt: _updated, ...head } = parent;
-    await tx.insert(versions).values({ ...head, id: ids.versionId, parentId, number, state: "draft", note: "", revision: 0 });
+    await tx
+      .insert(versions)
+      .values({ ...head, id: ids.versionId, parentId, number, state: "draft", note: "", revision: 0, recentSaves: [] });
     await copyBody(tx, makerId, { from: parentId, to: ids.versionId });
     await tx
       .update(formulas)

@@ -23,7 +23,7 @@ export const lots = pgTable(
     supplier: text("supplier").notNull().default(""),
     /** Active content by its certificate, %; null where there is none. */
     assayPercent: numeric("assay_percent", { mode: "number" }),
-    packGrams: numeric("pack_grams", { mode: "number" }).notNull(),
+    packGrams: numeric("pack_grams", { mode: "number", precision: 12, scale: 3 }).notNull(),
     /** For the whole pack, in the maker's currency; null where unknown. */
     price: numeric("price", { mode: "number" }),
     openedOn: date("opened_on"),
@@ -54,7 +54,7 @@ export const movements = pgTable(
     /** The batch it was promised to or used for; null for what was done by hand. */
     batchId: uuid("batch_id"),
     kind: text("kind", { enum: movementKinds }).notNull(),
-    grams: numeric("grams", { mode: "number" }).notNull(),
+    grams: numeric("grams", { mode: "number", precision: 12, scale: 3 }).notNull(),
     /** A batch code, or why. */
     note: text("note").notNull().default(""),
     madeAt: timestamp("made_at", { withTimezone: true }).notNull().defaultNow(),

@@ -33,8 +33,8 @@ export async function startApplication(
 }
 
 async function startOnce(environment: Readonly<Record<string, string>>, options: readonly string[]): Promise<RunningApplication> {
-  const port = await freePort();
-  const child = spawn(process.execPath, [`${root}/bin/start`, "--port", String(port), ...options], {
+  const port = options.includes("--port") ? [] : ["--port", String(await freePort())];
+  const child = spawn(process.execPath, [`${root}/bin/start`, ...port, ...options], {
     cwd: root,
     env: { ...process.env, ...environment },
     stdio: ["ignore", "pipe", "pipe"],

@@ -95,6 +95,7 @@ const canBeTakenBack = new Set<BatchEntry["kind"]>([
   "accepted",
   "corrected",
   "finished",
+  "discarded",
 ]);
 
 /** What a step puts on the scale beside its lines, and what it should show. */

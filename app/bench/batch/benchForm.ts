@@ -24,6 +24,7 @@ export const benchIntents = [
   "drops",
   "thicken",
   "finish",
+  "discard",
 ] as const;
 
 /** What was done at the bench, as typed. */

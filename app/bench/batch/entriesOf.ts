@@ -75,6 +75,8 @@ export function entriesOf(form: BenchForm, at: string, solutions: Solutions): Ma
     }
     case "calibrate":
       return calibrationEntry(form, head);
+    case "discard":
+      return one({ ...head, kind: "discarded" });
     case "finish": {
       const grams = gramsOfWeight(form.grams);
       if ("problem" in grams) return { problem: "Weigh what came out and give the grams." };

@@ -69,7 +69,7 @@ export async function viewBatch(batchId: string) {
 /** The plan of a batch and its lots, to judge what may be entered. */
 export async function plannedBatch(batchId: string) {
   const { batch, lots } = await foundBatch(batchId);
-  return { plan: planOfBatch(batch), lots };
+  return { plan: planOfBatch(batch), lots, startedAt: batch.startedAt };
 }
 
 /** What the maker has to judge a thickness by: jars of a base, and their own funnel. */

@@ -14,7 +14,7 @@ interface BeginPageProps {
 
 /** Before the first weight: how much, from which lots, into which beakers, and what must be right. */
 export function BeginPage({ plan, problem }: BeginPageProps) {
-  const { name, number, items, lines, vessels, typed } = plan;
+  const { name, number, items, lines, vessels, typed, underWay } = plan;
   const isBusy = useNavigation().state !== "idle";
   return (
     <Frame
@@ -41,8 +41,22 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
           {problem ?? plan.sizeProblem}
         </p>
       )}
+      {underWay.length > 0 && (
+        <p role="status" className={classes.problem}>
+          {underWay.length === 1 ? "A batch of this version is being made:" : "Batches of this version are being made:"}{" "}
+          {underWay.map(({ id, code }) => (
+            <Link key={id} to={`/bench/${id}`}>
+              go on with {code}
+            </Link>
+          ))}
+          , or begin another.
+        </p>
+      )}
       <Form method="post" className={classes.begin} key={plan.id}>
         <input type="hidden" name="id" value={plan.id} />
+        {underWay.map(({ id }) => (
+          <input key={id} type="hidden" name="another" value={id} />
+        ))}
         <section aria-labelledby="right-head">
           <h2 id="right-head">What must be right</h2>
           <ul className={classes.items}>
@@ -68,7 +82,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
             ))}
           </ul>
           <Button type="submit" name="intent" value="begin" h={62} fz={19} loading={isBusy}>
-            Begin the batch
+            {underWay.length === 0 ? "Begin the batch" : "Begin another batch"}
           </Button>
         </section>
         <section aria-labelledby="lots-head">

@@ -5,7 +5,7 @@ import { readNumber, writtenShort } from "@tensidrum/core/quantities";
 import type { LotShare } from "@tensidrum/core/stock";
 import dayjs from "dayjs";
 import { database } from "../../../db/client.server";
-import { codesOfBatches, findBatch } from "../../../db/batches/queries.server";
+import { codesOfBatches, findBatch, listOpenBatchesOf } from "../../../db/batches/queries.server";
 import { beginBatch } from "../../../db/batches/writes.server";
 import { brokenConstraint } from "../../../db/failures.server";
 import { findVersion, listLineLots, listLines } from "../../../db/formulas/queries.server";
@@ -19,6 +19,13 @@ import { batchCode, batchCodeStart } from "./batchCode";
 import type { BeginForm } from "../forms.server";
 import { batchSize, noSize } from "./batchSize";
 import { proposeLots } from "./proposeLots";
+
+/** The stock ledger counts in milligrams; less is not reserved. */
+const LEAST_GRAMS = 0.001;
+/** Batches begun at the same moment take the next free number each. */
+const CODE_TRIES = 40;
+/** Of two batches begun within this time neither could know of the other. */
+const SAME_MOMENT_MILLISECONDS = 10_000;
 
 interface Wanted {
   readonly formulaId: string;
@@ -34,6 +41,11 @@ async function foundVersion(wanted: Wanted) {
     throw new Refusal("not-found", "This version is not set.", "Set it on its Sheet first; then it can be made.");
   }
   return { version: found.version, snapshot };
+}
+
+/** The batches of this version that are being made. */
+async function batchesUnderWay({ formulaId, number }: Wanted) {
+  return listOpenBatchesOf(database(), currentMakerId(), { formulaId, number });
 }
 
 type Typed = Pick<BeginForm, "seen" | "lots" | "tares" | "size">;
@@ -59,10 +71,11 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
   const shares = lines.flatMap(({ id, materialId }): readonly LotShare[] => {
     const wish = typed.lots[id] ?? "";
     const target = plan.targets.get(id) ?? 0;
-    if (wish === "none" || target <= 0) return [];
+    if (wish === "none" || target < LEAST_GRAMS) return [];
     const own = standing.filter((lot) => lot.materialId === materialId && lot.freeGrams > 0);
     if (wish !== "") return [{ line: id, lotId: wish, grams: target }];
-    return proposeLots({ line: id, grams: target, lots: own, chosen: chosen.filter(({ lineId }) => lineId === id) });
+    const proposed = proposeLots({ line: id, grams: target, lots: own, chosen: chosen.filter(({ lineId }) => lineId === id) });
+    return proposed.filter((share) => share.grams >= LEAST_GRAMS);
   });
   const lotOf = new Map(standing.map((lot) => [lot.id, lot]));
   const tares = new Map(
@@ -88,14 +101,12 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
 
 /** The page before a batch: its size, its lots, its beakers, and what must be right. */
 export async function openBegin(wanted: Wanted, grams: string, typed: Typed = nothingTyped) {
-  const { plan, vessels, lines, standing, shares, lotOf, items, batchGrams, sizeProblem, why, containers } = await planned(
-    wanted,
-    grams,
-    typed,
-  );
+  const [made, underWay] = await Promise.all([planned(wanted, grams, typed), batchesUnderWay(wanted)]);
+  const { plan, vessels, lines, standing, shares, lotOf, items, batchGrams, sizeProblem, why, containers } = made;
   return {
     ...wanted,
     id: crypto.randomUUID(),
+    underWay: underWay.map(({ id, code }) => ({ id, code })),
     name: plan.formula.name,
     grams: writtenShort(batchGrams, 3),
     sizeProblem,
@@ -127,6 +138,10 @@ export async function begin(wanted: Wanted, form: BeginForm): Promise<string | n
   const db = database();
   const makerId = currentMakerId();
   if ((await findBatch(db, makerId, form.id)) !== undefined) return null;
+  const underWay = await batchesUnderWay(wanted);
+  const earlier = Date.now() - SAME_MOMENT_MILLISECONDS;
+  const unsaid = underWay.find(({ id, startedAt }) => startedAt.getTime() < earlier && !form.another.includes(id));
+  if (unsaid !== undefined) return `${unsaid.code} is being made. Go on with it, or begin another batch.`;
   const { version, plan, vessels, shares, tares, items, sizeProblem } = await planned(wanted, form.grams, form);
   if (sizeProblem !== null) return sizeProblem;
   const stop = items.find(({ state }) => state === "stop");
@@ -135,21 +150,20 @@ export async function begin(wanted: Wanted, form: BeginForm): Promise<string | n
   if (unseen !== undefined) return `Not ticked yet: ${unseen.what}`;
   const pattern = (await findMaker(db, makerId))?.batchCode ?? usualBatchCode;
   const of = { name: plan.formula.name, day: dayjs().format("YYYY-MM-DD") };
-  const code = batchCode(pattern, { ...of, taken: await codesOfBatches(db, makerId, batchCodeStart(pattern, of)) });
   const at = new Date().toISOString();
   const entries = [...tares].map(([vessel, grams]): BatchEntry => ({ id: crypto.randomUUID(), at, kind: "tared", vessel, grams }));
-  const batch = { id: form.id, versionId: version.id, code, formula: plan.formula, steps: plan.steps, vessels, coreVersion, entries };
-  try {
-    const short = await beginBatch(
-      db,
-      makerId,
-      { ...batch, formula: { ...plan.formula, materials: [...plan.materials.values()] } },
-      shares,
-    );
-    if (short.length > 0) return "A lot was taken for something else in the meantime. Look at the lots again.";
-  } catch (error) {
-    if (brokenConstraint(error) === "taken") return "A batch was begun in another window just now. Begin this one again.";
-    throw error;
+  const formula = { ...plan.formula, materials: [...plan.materials.values()] };
+  const batch = { id: form.id, versionId: version.id, formula, steps: plan.steps, vessels, coreVersion, entries };
+  for (let left = CODE_TRIES; ; left -= 1) {
+    const code = batchCode(pattern, { ...of, taken: await codesOfBatches(db, makerId, batchCodeStart(pattern, of)) });
+    try {
+      const short = await beginBatch(db, makerId, { ...batch, code }, shares);
+      return short.length > 0 ? "A lot was taken for something else in the meantime. Look at the lots again." : null;
+    } catch (error) {
+      if (brokenConstraint(error) !== "taken") throw error;
+      // The same form sent twice is one batch; otherwise another batch took the code a moment ago, and the next one is free.
+      if ((await findBatch(db, makerId, form.id)) !== undefined) return null;
+      if (left <= 1) return "Many batches are begun at this moment. Begin this one again.";
+    }
   }
-  return null;
 }

@@ -1,5 +1,6 @@
 import type { BatchEntry } from "@tensidrum/core/making";
 import type { StoredEntry } from "../batch/sentBatch";
+import type { OverdrawnLot } from "../lots/lots.server";
 import type { EntryKeep } from "./entryKeep";
 
 export interface RefusedEntry {
@@ -23,6 +24,8 @@ export interface Answer {
   /** All it holds behind the position asked for, and what was sent and came there before. */
   readonly stored: readonly StoredEntry[];
   readonly refused: readonly { readonly id: string; readonly why: string }[];
+  /** Lots of the batch that gave more than the ledger held. */
+  readonly short?: readonly OverdrawnLot[];
 }
 
 interface QueueTools {

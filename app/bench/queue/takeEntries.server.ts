@@ -1,5 +1,6 @@
 import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
 import { wantedOfLots, type LotShare } from "@tensidrum/core/stock";
+import dayjs from "dayjs";
 import { database } from "../../../db/client.server";
 import { listEntries } from "../../../db/batches/queries.server";
 import { addEntries, addPhoto, type Decision, type NewPhoto } from "../../../db/batches/writes.server";
@@ -7,6 +8,7 @@ import { currentMakerId } from "../../frame/maker.server";
 import { type BenchForm } from "../batch/benchForm";
 import { entriesOf } from "../batch/entriesOf";
 import { solutionsOf } from "../batch/solutionsOf";
+import { overdrawnLots } from "../lots/lots.server";
 import { measuringBy, plannedBatch } from "../batch/stored.server";
 import type { Answer } from "./entryQueue";
 import { tellNews } from "./news.server";
@@ -16,11 +18,11 @@ const MOST_AHEAD_MILLISECONDS = 2_000;
 
 /** Stores what can follow what there is, in the order it was made; what cannot is answered with why. */
 export async function takeEntries(batchId: string, entries: readonly BatchEntry[], behind: number): Promise<Answer> {
-  const { plan, lots } = await plannedBatch(batchId);
+  const { plan, lots, startedAt } = await plannedBatch(batchId);
   const refused: { id: string; why: string }[] = [];
   await addEntries(database(), currentMakerId(), batchId, (stored) => {
     refused.length = 0;
-    const decided = decide(plan, stored, entries);
+    const decided = decide(plan, { stored, startedAt }, entries);
     refused.push(...decided.refused);
     return { entries: decided.taken, ...afterwards(plan, lots, [...stored, ...decided.taken]) };
   });
@@ -35,29 +37,54 @@ export async function takeEntries(batchId: string, entries: readonly BatchEntry[
       entries.map(({ id }) => id),
     ),
     refused,
+    short: await overdrawnLots(batchId),
   };
 }
 
-function decide(plan: BatchPlan, stored: readonly BatchEntry[], sent: readonly BatchEntry[]) {
+interface Before {
+  readonly stored: readonly BatchEntry[];
+  readonly startedAt: Date;
+}
+
+function decide(plan: BatchPlan, { stored, startedAt }: Before, sent: readonly BatchEntry[]) {
   const all = [...stored];
   const known = new Set(stored.map(({ id }) => id));
   const taken: BatchEntry[] = [];
   const refused: { id: string; why: string }[] = [];
-  const latest = new Date(Date.now() + MOST_AHEAD_MILLISECONDS).toISOString();
   for (const entry of sent) {
     if (known.has(entry.id)) continue;
-    const why = whyNot(plan, all, entry);
-    if (why !== null) {
-      refused.push({ id: entry.id, why });
+    const at = momentOf(entry, startedAt);
+    const why = at === null ? beforeBegin(entry, startedAt) : whyNot(plan, all, entry);
+    if (at === null || why !== null) {
+      refused.push({ id: entry.id, why: why ?? "" });
       continue;
     }
-    // Nothing happened later than now, whatever the clock of the device says.
-    const timed = entry.at > latest ? { ...entry, at: new Date().toISOString() } : entry;
+    const timed = { ...entry, at };
     known.add(entry.id);
     all.push(timed);
     taken.push(timed);
   }
   return { taken, refused };
+}
+
+/** A device may be behind by so much before its moments are before the batch. */
+const MOST_BEHIND_MILLISECONDS = 2_000;
+
+/**
+ * When an entry happened, ISO in UTC. Nothing happened later than now, whatever the clock of the device says; null: it is
+ * before the batch was begun. While this machine's own clock is behind the beginning, the beginning counts as now.
+ */
+function momentOf({ at }: BatchEntry, startedAt: Date): string | null {
+  const now = Math.max(Date.now(), startedAt.getTime());
+  const moment = Date.parse(at);
+  if (moment > now + MOST_AHEAD_MILLISECONDS) return new Date(now).toISOString();
+  if (moment >= startedAt.getTime() - MOST_BEHIND_MILLISECONDS) return new Date(moment).toISOString();
+  return Date.now() < startedAt.getTime() ? new Date(now).toISOString() : null;
+}
+
+function beforeBegin({ at }: BatchEntry, startedAt: Date): string {
+  const [said, begun] = [new Date(at), startedAt].map((moment) => dayjs(moment).format("D MMM YYYY, HH:mm"));
+  return `Its time, ${said}, is before the batch was begun, ${begun}. Check the clock of this device and enter it again.`;
 }
 
 /** How batch and lots stand after all entries. */
@@ -81,11 +108,11 @@ export async function enter(batchId: string, form: BenchForm): Promise<string | 
 
 /** Keeps a picture with its entry. Answers why not, or nothing. */
 export async function takePhoto(batchId: string, photo: NewPhoto, entry: BatchEntry): Promise<void> {
-  const { plan, lots } = await plannedBatch(batchId);
+  const { plan, lots, startedAt } = await plannedBatch(batchId);
   await addPhoto(database(), currentMakerId(), batchId, {
     photo,
     decide: (stored) => {
-      const { taken } = decide(plan, stored, [entry]);
+      const { taken } = decide(plan, { stored, startedAt }, [entry]);
       return { entries: taken, ...afterwards(plan, lots, [...stored, ...taken]) };
     },
   });

@@ -1,6 +1,7 @@
 import type { BatchEntry } from "@tensidrum/core/making";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import type { SentBatch, StoredEntry } from "../batch/sentBatch";
+import type { OverdrawnLot } from "../lots/lots.server";
 import { journaled } from "./entryJournal";
 import { browserKeep, type EntryKeep } from "./entryKeep";
 import { EntryQueue, type Answer, type QueueState } from "./entryQueue";
@@ -8,9 +9,9 @@ import { serverNow, serverSaid } from "./serverClock";
 import { useBatchHere, type BatchHere } from "./useBatchHere";
 
 /** A batch on this device: what the server sent, what other devices enter meanwhile, and what this one enters, with the server or without. */
-export function useBatch(sent: SentBatch): BatchHere {
+export function useBatch(sent: SentBatch, toldShort: (short: readonly OverdrawnLot[]) => void): BatchHere {
   const [queue] = useState(
-    () => new EntryQueue({ batch: sent.id, keep: keepOfBrowser(), send: sender(sent.id), later }, sent.entries, sent.position),
+    () => new EntryQueue({ batch: sent.id, keep: keepOfBrowser(), send: sender(sent.id, toldShort), later }, sent.entries, sent.position),
   );
   const state = useSyncExternalStore(queue.subscribe, queue.now, queue.now);
   useEffect(() => {
@@ -41,7 +42,7 @@ function keepOfBrowser() {
   return (keep ??= journaled(browserKeep(), localStorage));
 }
 
-function sender(batch: string) {
+function sender(batch: string, toldShort: (short: readonly OverdrawnLot[]) => void) {
   return async (behind: number, entries: readonly BatchEntry[]): Promise<Answer> => {
     const response = await fetch(`/bench/${batch}/entries`, {
       method: "POST",
@@ -51,6 +52,7 @@ function sender(batch: string) {
     if (!response.ok) throw new Error(`the server answered ${response.status}`);
     const answer = (await response.json()) as Answer;
     serverSaid(answer.now);
+    toldShort(answer.short ?? []);
     return answer;
   };
 }
@@ -67,6 +69,8 @@ function listenForNews(batch: string, queue: EntryQueue): () => void {
   let source: EventSource | undefined;
   let again: ReturnType<typeof setTimeout> | undefined;
   const listen = (): void => {
+    // A browser opens six connections to one server; a page nobody looks at leaves its own to others.
+    if (document.visibilityState === "hidden") return;
     source = new EventSource(`/bench/${batch}/news?behind=${queue.lastPosition()}`);
     source.addEventListener("entries", (event: MessageEvent<string>) => {
       const news = JSON.parse(event.data) as { readonly now: string; readonly stored: readonly StoredEntry[] };
@@ -86,9 +90,16 @@ function listenForNews(batch: string, queue: EntryQueue): () => void {
     source?.close();
     listen();
   };
+  const seen = (): void => {
+    if (document.visibilityState === "visible") return back();
+    clearTimeout(again);
+    source?.close();
+  };
   listen();
   window.addEventListener("online", back);
+  document.addEventListener("visibilitychange", seen);
   return () => {
+    document.removeEventListener("visibilitychange", seen);
     clearTimeout(again);
     source?.close();
     window.removeEventListener("online", back);

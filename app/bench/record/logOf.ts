@@ -83,6 +83,8 @@ export function entryWords(
       const back = byId?.get(entry.entry);
       return back === undefined ? "An entry taken back" : `Taken back: ${entryWords(back, view, byId)}`;
     }
+    case "discarded":
+      return "Discarded before anything was weighed";
     case "finished":
       return `Closed: ${written(entry.yieldGrams, 1)} g came out`;
   }

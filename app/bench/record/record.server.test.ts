@@ -17,7 +17,7 @@ const batchId = crypto.randomUUID();
 
 beforeAll(async () => {
   const seen = ["clean", "wear", "meter"];
-  const form = { id: batchId, grams: "200", size: noSize, seen, lots: {}, tares: { main: "300" } };
+  const form = { id: batchId, grams: "200", size: noSize, seen, lots: {}, tares: { main: "300" }, another: [] };
   expect(await begin({ formulaId: GREEN_ROOM, number: 1 }, form)).toBeNull();
 });
 

@@ -19,7 +19,13 @@ export async function openRecord(batchId: string) {
     decimals: view.decimals,
     started: dayjs(sent.started).format("D MMM YYYY, HH:mm"),
     finished:
-      view.finished === null ? null : { at: dayjs(view.finished.at).format("D MMM YYYY, HH:mm"), yieldGrams: view.finished.yieldGrams },
+      view.finished === null
+        ? null
+        : {
+            at: dayjs(view.finished.at).format("D MMM YYYY, HH:mm"),
+            yieldGrams: view.finished.yieldGrams,
+            isDiscarded: view.finished.isDiscarded,
+          },
     lines: view.lines.map(({ line, name, lots, targetGrams, actualGrams, decimals, deviation, readOff }) => {
       return {
         line,

@@ -51,7 +51,7 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
   const content: Content[] = [
     { text: `Record of ${code}`, fontSize: 20, bold: true },
     { text: name, fontSize: 14, margin: [0, 2, 0, 2] },
-    `${record.batch}, begun ${record.started}${finished === null ? ", not finished" : `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g came out`}`,
+    `${record.batch}, begun ${record.started}${endWords(finished)}`,
     ...(tares.length === 0 ? [] : [`Empty weights: ${tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.`]),
     table(
       ["line", "lots", "target, g", "weighed, g", "off, %"],
@@ -116,4 +116,10 @@ function table(head: readonly string[], rows: readonly (readonly string[])[], wi
     margin: [0, 8, 0, 0],
     table: { headerRows: 1, widths: [...widths], body: [bold, ...rows.map((row) => [...row])] },
   };
+}
+
+function endWords(finished: OpenRecord["finished"]): string {
+  if (finished === null) return ", not finished";
+  if (finished.isDiscarded) return `, discarded ${finished.at} before anything was weighed`;
+  return `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g came out`;
 }

@@ -42,7 +42,9 @@ export default function RecordRoute({ loaderData: record }: Route.ComponentProps
             {record.batch}, begun {record.started}
             {finished === null
               ? ", not finished"
-              : `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g came out, ${written((100 * finished.yieldGrams) / Math.max(1e-9, weighedGrams(record)), 1)} % of what went in`}
+              : finished.isDiscarded
+                ? `, discarded ${finished.at} before anything was weighed`
+                : `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g came out, ${written((100 * finished.yieldGrams) / Math.max(1e-9, weighedGrams(record)), 1)} % of what went in`}
           </p>
           {tares.length > 0 && <p>Empty weights: {tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.</p>}
         </header>

@@ -1,4 +1,4 @@
-import type { Step } from "@tensidrum/core/making";
+import { hasWeighed, type Step } from "@tensidrum/core/making";
 import { useRef, type ReactNode } from "react";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
@@ -84,7 +84,22 @@ export function Asides({ step }: { readonly step: Step | null }) {
           </button>
         </Entry>
       )}
-      {step !== null && !isRehearsal && <Aside name="Close early">{() => <CloseEarly />}</Aside>}
+      {step !== null && !isRehearsal && hasWeighed(view.standing) && <Aside name="Close early">{() => <CloseEarly />}</Aside>}
+      {!isRehearsal && !hasWeighed(view.standing) && (
+        <Entry>
+          <button
+            type="submit"
+            name="intent"
+            value="discard"
+            disabled={isGuarded}
+            className={classes.door}
+            data-big
+            data-act="Discard this batch: nothing was weighed"
+          >
+            Discard batch
+          </button>
+        </Entry>
+      )}
     </div>
   );
 }

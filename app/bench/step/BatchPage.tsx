@@ -1,23 +1,28 @@
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { BenchForm } from "../batch/benchForm";
+import type { OverdrawnLot } from "../lots/lots.server";
 import type { SentBatch } from "../batch/sentBatch";
 import { keepBenchForLater } from "../offline/register";
 import { useBatch } from "../queue/useBatch";
+import { Overdrawn } from "./Overdrawn";
 import { BenchPage } from "./BenchPage";
 import { Finish } from "./Finish";
 import classes from "./Step.module.css";
 
 interface BatchPageProps {
   readonly sent: SentBatch;
+  /** Lots that gave more than the ledger held when the page was sent. */
+  readonly short: readonly OverdrawnLot[];
   readonly newId: string;
   /** What the server said to a form sent without scripts. */
   readonly refused: { readonly problem: string; readonly form: BenchForm } | null;
 }
 
 /** A batch at the bench. It works on without the server. */
-export function BatchPage({ sent, newId, refused }: BatchPageProps) {
-  const here = useBatch(sent);
+export function BatchPage({ sent, short, newId, refused }: BatchPageProps) {
+  const [overdrawn, setOverdrawn] = useState(short);
+  const here = useBatch(sent, setOverdrawn);
   const { view, queue } = here;
   const navigate = useNavigate();
   useEffect(() => keepBenchForLater(), []);
@@ -40,6 +45,7 @@ export function BatchPage({ sent, newId, refused }: BatchPageProps) {
         </span>
       }
       doors={<Link to={`/bench/${sent.id}/record`}>Record</Link>}
+      above={<Overdrawn batch={sent.id} lots={overdrawn} />}
       end={<Finish />}
     />
   );

@@ -13,10 +13,11 @@ export function Finish() {
     return (
       <section>
         <h2 className={classes.title}>
-          Closed <ClockTime at={view.finished.at} />
+          {view.finished.isDiscarded ? "Discarded" : "Closed"} <ClockTime at={view.finished.at} />
         </h2>
         <p className={classes.do}>
-          {written(view.finished.yieldGrams, 1)} g came out. <Link to={`/bench/${view.id}/record`}>The record</Link>
+          {view.finished.isDiscarded ? "Nothing was weighed." : `${written(view.finished.yieldGrams, 1)} g yield.`}{" "}
+          <Link to={`/bench/${view.id}/record`}>The record</Link>
         </p>
         <Entry hidden={{ entry: view.last?.id ?? "" }}>
           <button type="submit" name="intent" value="back" disabled={isGuarded} className={classes.quiet} data-act="Open the batch again">

@@ -1,27 +1,31 @@
 import { Button } from "@mantine/core";
 import { differencesOf } from "../typed/differences";
 import type { TypedSheet } from "../typed/typedSheet";
-import type { SaveStatus } from "./useAutosave";
+import { RETRY_MILLISECONDS, type SaveStatus, type SheetSaver } from "./sheetSaver";
 import classes from "./SaveState.module.css";
 
 interface SaveNoticeProps {
   readonly status: SaveStatus;
   readonly typed: TypedSheet;
   readonly nameOf: (materialId: string) => string;
-  readonly onKeepMine: (revision: number) => void;
-  readonly onTakeTheirs: (theirs: TypedSheet, revision: number) => void;
+  readonly saver: SheetSaver;
 }
 
-const MOST_SHOWN = 8;
+const whyAway = {
+  server: "The server cannot be reached.",
+  database: "Database unavailable.",
+  busy: "Tensidrum is busy just now.",
+  disk: "The disk of the server is full.",
+} as const;
 
 /** What stands between the typed sheet and the database, with the ways out. */
-export function SaveNotice({ status, typed, nameOf, onKeepMine, onTakeTheirs }: SaveNoticeProps) {
+export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
   if (status.kind === "away") {
     return (
       <div className={classes.notice} role="alert">
         <p>
-          <strong>The database is away.</strong> What you typed is kept on this device, also over a reload. It is tried again every few
-          seconds and saved as soon as the database is back.
+          <strong>{whyAway[status.why]}</strong> What you typed is kept in this browser, also over a reload. Saving is tried again every{" "}
+          {RETRY_MILLISECONDS / 1000} seconds.
         </p>
       </div>
     );
@@ -38,42 +42,61 @@ export function SaveNotice({ status, typed, nameOf, onKeepMine, onTakeTheirs }: 
       </div>
     );
   }
-  if (status.kind !== "stale") return null;
-  const differences = differencesOf(typed, status.theirs, nameOf);
+  if (status.kind !== "conflict") return null;
+  const { cells, theirs } = status;
+  const differences = differencesOf(typed, theirs, nameOf);
+  const questions = cells.map((cell) => ({
+    what: cell,
+    mine: "as here",
+    theirs: "as there",
+    ...differences.find(({ key }) => key === cell),
+    cell,
+  }));
+  const chooseAll = (which: "mine" | "theirs") => cells.forEach((cell) => saver.choose(cell, which));
   return (
     <div className={classes.notice} role="alert">
       <p>
-        <strong>{status.message}</strong> Choose which one stands.
+        <strong>
+          {cells.length === 1 ? "Another window changed the same cell." : `Another window changed the same ${cells.length} cells.`}
+        </strong>{" "}
+        Choose what stands. Everything else is merged.
       </p>
-      {differences.length > 0 && (
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">where</th>
-              <th scope="col">here</th>
-              <th scope="col">other window</th>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">cell</th>
+            <th scope="col">here</th>
+            <th scope="col">other window</th>
+          </tr>
+        </thead>
+        <tbody>
+          {questions.map(({ cell, what, mine, theirs: other }) => (
+            <tr key={cell}>
+              <th scope="row">{what}</th>
+              <td>
+                <Button h={36} variant="default" onClick={() => saver.choose(cell, "mine")} aria-label={`${what}: keep ${mine}`}>
+                  {mine}
+                </Button>
+              </td>
+              <td>
+                <Button h={36} variant="default" onClick={() => saver.choose(cell, "theirs")} aria-label={`${what}: take ${other}`}>
+                  {other}
+                </Button>
+              </td>
             </tr>
-          </thead>
-          <tbody>
-            {differences.slice(0, MOST_SHOWN).map(({ what, mine, theirs }) => (
-              <tr key={what}>
-                <td>{what}</td>
-                <td>{mine}</td>
-                <td>{theirs}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+          ))}
+        </tbody>
+      </table>
+      {cells.length > 1 && (
+        <div className={classes.doors}>
+          <Button h={36} onClick={() => chooseAll("mine")}>
+            Keep all as here
+          </Button>
+          <Button h={36} variant="default" onClick={() => chooseAll("theirs")}>
+            Take all from the other window
+          </Button>
+        </div>
       )}
-      {differences.length > MOST_SHOWN && <p>and {differences.length - MOST_SHOWN} more</p>}
-      <div className={classes.doors}>
-        <Button h={36} onClick={() => onKeepMine(status.revision)}>
-          Keep what stands here
-        </Button>
-        <Button h={36} variant="default" onClick={() => onTakeTheirs(status.theirs, status.revision)}>
-          Take the other one
-        </Button>
-      </div>
     </div>
   );
 }

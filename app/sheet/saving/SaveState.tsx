@@ -1,5 +1,5 @@
 import dayjs from "dayjs";
-import type { SaveStatus } from "./useAutosave";
+import type { SaveStatus } from "./sheetSaver";
 import classes from "./SaveState.module.css";
 
 /** Whether what is typed has been saved, in a few words. Without scripts it stays empty and the button saves. */
@@ -23,9 +23,9 @@ function wordsOf(status: SaveStatus): { readonly text: string; readonly isAlarm:
     case "to-mend":
       return { text: "mend the marked cell, then it is saved", isAlarm: true };
     case "away":
-      return { text: "database away, kept on this device", isAlarm: true };
-    case "stale":
-      return { text: "changed in another window", isAlarm: true };
+      return { text: "not saved yet, kept in this browser", isAlarm: true };
+    case "conflict":
+      return { text: "not saved: choose what stands", isAlarm: true };
     case "refused":
       return { text: "not saved", isAlarm: true };
   }

@@ -4,6 +4,10 @@ import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "../typed/type
 export interface KeptTyping {
   readonly revision: number;
   readonly typed: TypedSheet;
+  /** What the database held when it was typed; absent in what an earlier build kept. */
+  readonly base?: TypedSheet;
+  /** Saves of this text whose answers never came. */
+  readonly unanswered?: readonly string[];
 }
 
 const keyOf = (versionId: string) => `tensidrum.typing.${versionId}`;
@@ -37,11 +41,12 @@ function kept(value: unknown): KeptTyping | null {
   const candidate = value as Partial<KeptTyping> | null;
   const isWhole = typeof candidate?.revision === "number" && Array.isArray(candidate.typed?.lines) && Array.isArray(candidate.typed.phases);
   if (!isWhole) return null;
-  const { revision, typed } = candidate as KeptTyping;
-  // Kept before sheets had an aim and measurements, and phases a temperature.
+  const { revision, typed, base, unanswered = [] } = candidate as KeptTyping;
+  return { revision, typed: asNow(typed), unanswered, ...(base === undefined ? {} : { base: asNow(base) }) };
+}
+
+/** Kept before sheets had an aim and measurements, and phases a temperature. */
+function asNow(typed: TypedSheet): TypedSheet {
   const phases = typed.phases.map((phase) => ({ ...phase, temperature: phase.temperature ?? "" }));
-  return {
-    revision,
-    typed: { ...typed, phases, aim: { ...noTypedAim, ...typed.aim }, measured: { ...nothingTypedMeasured, ...typed.measured } },
-  };
+  return { ...typed, phases, aim: { ...noTypedAim, ...typed.aim }, measured: { ...nothingTypedMeasured, ...typed.measured } };
 }

@@ -3,34 +3,33 @@ import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "../../frame/materialStore";
 import type { OpenSheet } from "../openSheet.server";
 import type { SheetAnswer } from "../sheetAnswer";
-import type { TypedSheet } from "../typed/typedSheet";
+import { isSameSheet } from "../typed/cells";
 import { forgetTyping, keptTyping } from "./keptTyping";
-import type { Autosave } from "./useAutosave";
+import type { SheetSaver } from "./sheetSaver";
 
 interface Restore {
-  readonly replace: (typed: TypedSheet) => void;
-  readonly announceStale: Autosave["announceStale"];
+  readonly saver: SheetSaver;
   readonly learn: (found: readonly FoundMaterial[], store: MaterialStore) => void;
 }
 
-const OVERTAKEN = "Typing from an earlier visit was not saved, and the draft has changed since.";
-
-/** Puts typing back that an earlier visit could not save. If the draft has moved on since, the maker chooses. */
-export function useRestoredTyping(sheet: OpenSheet, { replace, announceStale, learn }: Restore): void {
+/**
+ * Puts typing back that an earlier visit could not save, merged with what was saved since. Text that reached the database
+ * although nobody waited for the answer, or that says the same, is nothing to ask about.
+ */
+export function useRestoredTyping(sheet: OpenSheet, { saver, learn }: Restore): void {
   useEffect(() => {
     if (sheet.state !== "draft") return;
     const kept = keptTyping(sheet.versionId);
     if (kept === null) return;
-    if (JSON.stringify(kept.typed) === JSON.stringify(sheet.typed)) {
+    const lastSave = kept.unanswered?.at(-1);
+    const isStored = lastSave !== undefined && sheet.recentSaves.includes(lastSave);
+    if (isStored || isSameSheet(kept.typed, sheet.typed)) {
       forgetTyping(sheet.versionId);
       return;
     }
     const known = new Set(sheet.materials.map(({ id }) => id));
     const unknown = new Set(kept.typed.lines.map((line) => line.materialId).filter((id) => !known.has(id)));
-    const putBack = () => {
-      replace(kept.typed);
-      if (kept.revision !== sheet.revision) announceStale(OVERTAKEN, sheet.typed, sheet.revision);
-    };
+    const putBack = () => saver.restore(kept);
     if (unknown.size === 0) {
       putBack();
       return;
@@ -49,9 +48,9 @@ export function useRestoredTyping(sheet: OpenSheet, { replace, announceStale, le
   }, []);
 }
 
-/** A button's save that came too late is told like a late autosave. */
-export function useStaleAnswer(answer: SheetAnswer | undefined, announceStale: Autosave["announceStale"]): void {
+/** A button's save that came too late brings in what the other window saved, like a late autosave. */
+export function useStaleAnswer(answer: SheetAnswer | undefined, saver: SheetSaver): void {
   useEffect(() => {
-    if (answer?.kind === "stale") announceStale(answer.message, answer.theirs, answer.revision);
-  }, [answer, announceStale]);
+    if (answer?.kind === "stale") saver.meet(answer);
+  }, [answer, saver]);
 }

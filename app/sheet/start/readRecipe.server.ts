@@ -1,13 +1,35 @@
 import { Refusal } from "@tensidrum/core/formula";
 import { shownMaterial } from "@tensidrum/core/library";
-import { readRecipe, recipeShares } from "@tensidrum/core/recipe";
+import type { Material } from "@tensidrum/core/library";
+import { readRecipe, recipeShares, type Recipe } from "@tensidrum/core/recipe";
+import { Worker } from "node:worker_threads";
 import { database } from "../../../db/client.server";
 import { listMaterials } from "../../../db/materials/queries.server";
+import type { RecipeTask } from "../../../workers/recipe.node";
+import { TimeIsUp, timedWorker } from "../../frame/timedWorker.server";
 import { currentMakerId } from "../../frame/maker.server";
 
 /** Longest recipe that is read, characters: many times what anyone writes down. */
 const MOST_CHARACTERS = 20_000;
 const MOST_ROWS = 300;
+
+const MOST_MILLISECONDS = 3_000;
+
+/** The build puts the worker beside the server; development and tests read in their own thread. */
+const inWorker = import.meta.env.PROD
+  ? timedWorker<RecipeTask, Recipe>(() => new Worker(new URL("../recipeWorker.js", import.meta.url)), MOST_MILLISECONDS)
+  : undefined;
+
+/** Reads a recipe beside the server's thread, within a time limit. */
+async function readBeside(text: string, materials: readonly Material[]): Promise<Recipe> {
+  if (inWorker === undefined) return readRecipe(text, materials);
+  try {
+    return await inWorker({ text, materials });
+  } catch (error) {
+    if (!(error instanceof TimeIsUp)) throw error;
+    throw new Refusal("not-possible", "This text could not be read within 3 seconds.", "Paste the list of materials alone.");
+  }
+}
 
 /** What was understood of a recipe, line by line, and the lines it makes. */
 export async function understandRecipe(text: string) {
@@ -21,7 +43,7 @@ export async function understandRecipe(text: string) {
   const stored = await listMaterials(database(), currentMakerId());
   const bySlug = new Map(stored.map(({ facts }) => [facts.slug, facts]));
   const idOf = new Map(stored.map(({ id, facts }) => [facts.slug, id]));
-  const recipe = readRecipe(text, [...bySlug.values()]);
+  const recipe = await readBeside(text, [...bySlug.values()]);
   const { shares, openPercent, batchGrams, left } = recipeShares(recipe, bySlug, "us");
   const shareOf = new Map(shares.map((share) => [share.row, share]));
   const reasonOf = new Map(left.map(({ row, reason }) => [row, reason]));

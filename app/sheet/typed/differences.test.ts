@@ -26,16 +26,17 @@ describe("what two windows disagree on", () => {
   it("a percent and a name, side by side", () => {
     const theirs = { ...sheet, name: "Other wash", lines: [water, { ...betaine, percent: "14" }] };
     expect(differencesOf(sheet, theirs, names)).toEqual([
-      { what: "Name", mine: "Example wash", theirs: "Other wash" },
-      { what: "betaine", mine: "12 %", theirs: "14 %" },
+      { key: "name", what: "Name", mine: "Example wash", theirs: "Other wash" },
+      { key: "line:b:percent", what: "betaine", mine: "12 %", theirs: "14 %" },
     ]);
   });
 
   it("a line only one of them has, and who takes the rest", () => {
     const theirs = { ...sheet, lines: [water], restLineId: null };
     expect(differencesOf(sheet, theirs, names)).toEqual([
-      { what: "water", mine: "takes the rest", theirs: "empty" },
-      { what: "betaine", mine: "12 %", theirs: "not there" },
+      { key: "line:w:percent", what: "water", mine: "takes the rest", theirs: "empty" },
+      { key: "line:b", what: "betaine", mine: "12 %", theirs: "not there" },
+      { key: "rest", what: "q.s. line", mine: "water", theirs: "none" },
     ]);
   });
 
@@ -50,9 +51,9 @@ describe("what two windows disagree on", () => {
       measured: { ph: "5.2", density: "" },
     };
     expect(differencesOf(sheet, theirs, names)).toEqual([
-      { what: "Near the eye", mine: "no", theirs: "yes" },
-      { what: "For whom", mine: "empty", theirs: "the cast" },
-      { what: "Measured pH", mine: "empty", theirs: "5.2" },
+      { key: "aim:eyeArea", what: "Near the eye", mine: "no", theirs: "yes" },
+      { key: "aim:forWhom", what: "For whom", mine: "empty", theirs: "the cast" },
+      { key: "measured:ph", what: "Measured pH", mine: "empty", theirs: "5.2" },
     ]);
   });
 });

@@ -1,6 +1,8 @@
+import type { CellKey } from "./cells";
 import type { TypedAim, TypedLine, TypedSheet } from "./typedSheet";
 
 export interface Difference {
+  readonly key: CellKey;
   readonly what: string;
   readonly mine: string;
   readonly theirs: string;
@@ -37,34 +39,44 @@ function shownLots({ lots = [] }: TypedLine): string {
 /** Where two readings of the same sheet differ, head first, then line by line. */
 export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (materialId: string) => string): readonly Difference[] {
   const found: Difference[] = [];
-  const compare = (what: string, a: string, b: string) => {
-    if (a !== b) found.push({ what, mine: a, theirs: b });
+  const compare = (key: CellKey, what: string, a: string, b: string) => {
+    if (a !== b) found.push({ key, what, mine: a, theirs: b });
   };
-  compare("Name", mine.name, theirs.name);
-  compare("Profile", mine.profile, theirs.profile);
-  compare("Batch", mine.batch, theirs.batch);
+  compare("name", "Name", mine.name, theirs.name);
+  compare("profile", "Profile", mine.profile, theirs.profile);
+  compare("batch", "Batch", mine.batch, theirs.batch);
   for (const key of Object.keys(aimNames) as (keyof TypedAim)[]) {
-    compare(aimNames[key], shownChoice(mine.aim[key]), shownChoice(theirs.aim[key]));
+    compare(`aim:${key}`, aimNames[key], shownChoice(mine.aim[key]), shownChoice(theirs.aim[key]));
   }
-  compare("Measured pH", shownChoice(mine.measured.ph), shownChoice(theirs.measured.ph));
-  compare("Measured density, g/mL", shownChoice(mine.measured.density), shownChoice(theirs.measured.density));
+  compare("measured:ph", "Measured pH", shownChoice(mine.measured.ph), shownChoice(theirs.measured.ph));
+  compare("measured:density", "Measured density, g/mL", shownChoice(mine.measured.density), shownChoice(theirs.measured.density));
   for (const phase of mine.phases) {
     const other = theirs.phases.find(({ letter }) => letter === phase.letter);
-    if (other !== undefined) compare(`Phase ${phase.letter}, °C`, phase.temperature, other.temperature);
+    if (other === undefined) continue;
+    const at = `phase:${phase.letter}`;
+    compare(`${at}:title`, `Phase ${phase.letter}, title`, shownChoice(phase.title), shownChoice(other.title));
+    compare(`${at}:temperature`, `Phase ${phase.letter}, °C`, shownChoice(phase.temperature), shownChoice(other.temperature));
   }
   const ids = new Set([...mine.lines, ...theirs.lines].map((line) => line.id));
   for (const id of ids) {
     const a = mine.lines.find((line) => line.id === id);
     const b = theirs.lines.find((line) => line.id === id);
     const name = nameOf((a ?? b)?.materialId ?? "");
-    compare(name, shownPercent(mine, a), shownPercent(theirs, b));
-    if (a !== undefined && b !== undefined) {
-      compare(`${name}, phase`, a.phase, b.phase);
-      compare(`${name}, certificate`, a.assay, b.assay);
-      compare(`${name}, lots`, shownLots(a), shownLots(b));
+    const at = `line:${id}`;
+    const isBoth = a !== undefined && b !== undefined;
+    compare(isBoth ? `${at}:percent` : at, name, shownPercent(mine, a), shownPercent(theirs, b));
+    if (isBoth) {
+      compare(`${at}:phase`, `${name}, phase`, a.phase, b.phase);
+      compare(`${at}:assay`, `${name}, certificate`, shownChoice(a.assay), shownChoice(b.assay));
+      compare(`${at}:lots`, `${name}, lots`, shownLots(a), shownLots(b));
     }
   }
+  const restOf = (sheet: TypedSheet): string => {
+    const line = sheet.lines.find(({ id }) => id === sheet.restLineId);
+    return line === undefined ? "none" : nameOf(line.materialId);
+  };
+  compare("rest", "q.s. line", restOf(mine), restOf(theirs));
   const order = (sheet: TypedSheet) => sheet.lines.map((line) => line.id).join();
-  if (found.length === 0 && order(mine) !== order(theirs)) compare("Order of the lines", "yours", "theirs");
+  if (found.length === 0 && order(mine) !== order(theirs)) compare("order", "Order of the lines", "yours", "theirs");
   return found;
 }

@@ -1,3 +1,5 @@
+import { isSameSheet } from "./cells";
+import { mergeTyped } from "./mergeTyped";
 import type { TypedSheet } from "./typedSheet";
 
 /** The sheet now, and the ways back and forth. */
@@ -13,9 +15,15 @@ export type HistoryStep =
   | { readonly kind: "change"; readonly key: string | null; readonly change: (sheet: TypedSheet) => TypedSheet }
   | { readonly kind: "undo" }
   | { readonly kind: "redo" }
-  | { readonly kind: "replace"; readonly sheet: TypedSheet };
+  | { readonly kind: "replace"; readonly sheet: TypedSheet }
+  /** Goes on with the history of the page before a reload. */
+  | { readonly kind: "resume"; readonly history: SheetHistory }
+  /** What another window changed since `base` comes into the sheet and into every step that can be undone or redone. */
+  | { readonly kind: "rebase"; readonly base: TypedSheet; readonly theirs: TypedSheet };
 
 const MOST_STEPS = 200;
+/** Further steps are let go when another window's changes come in: each is merged anew. */
+const MOST_REBASED = 30;
 
 export function startHistory(sheet: TypedSheet): SheetHistory {
   return { now: sheet, past: [], future: [], lastKey: null };
@@ -40,7 +48,15 @@ export function sheetHistory(history: SheetHistory, step: HistoryStep): SheetHis
       if (now === undefined) return history;
       return { now, past: [...history.past, history.now], future, lastKey: null };
     }
+    case "resume":
+      return step.history;
     case "replace":
+      if (isSameSheet(step.sheet, history.now)) return history;
       return { now: step.sheet, past: [...history.past, history.now].slice(-MOST_STEPS), future: [], lastKey: null };
+    case "rebase": {
+      const onto = (sheet: TypedSheet) => mergeTyped(step.base, sheet, step.theirs).sheet;
+      const past = history.past.slice(-MOST_REBASED).map(onto);
+      return { now: onto(history.now), past, future: history.future.slice(0, MOST_REBASED).map(onto), lastKey: history.lastKey };
+    }
   }
 }

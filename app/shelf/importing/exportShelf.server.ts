@@ -75,7 +75,8 @@ async function materialsFile(): Promise<string> {
       note: lot.note,
       assayPercent: lot.assayPercent,
       supplier: lot.supplier === "" ? null : lot.supplier,
-      gramsLeft: lot.leftGrams,
+      // A file says what is there; less than nothing is not.
+      gramsLeft: Math.max(0, lot.leftGrams),
       packGrams: lot.packGrams,
       packPrice: lot.price,
       openedOn: lot.openedOn,

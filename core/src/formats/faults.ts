@@ -52,6 +52,7 @@ const wordings: Readonly<Record<string, Wording>> = {
   "number.max": (path, { value, limit }) => `${path} is ${shown(value)}; it must be at most ${String(limit)}.`,
   "number.greater": (path, { value, limit }) => `${path} is ${shown(value)}; it must be more than ${String(limit)}.`,
   "boolean.base": (path, { value }) => `${path} must be true or false, not ${kindOf(value)}.`,
+  "moment.none": (path, { value }) => `${path} is ${shown(value)}; there is no such moment.`,
   "string.base": (path, { value }) => `${path} must be text, not ${kindOf(value)}.`,
   "string.empty": (path) => `${path} is empty.`,
   "string.min": (path) => `${path} is empty.`,

@@ -43,6 +43,7 @@ const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
   resumed: [],
   "taken-back": ["entry"],
   finished: ["yieldGrams"],
+  discarded: [],
 };
 
 /** What an entry may tell beside that. */

@@ -3,7 +3,7 @@ export type { ActualGrams, Deviation } from "./deviations.ts";
 export { evaporationTopUpGrams } from "./evaporation.ts";
 export { stages, type Stage, type Step, type StepList, type Vessel, type VesselId } from "./step.ts";
 export { stepsOf } from "./stepsOf.ts";
-export { whyNot } from "./batch/admit.ts";
+export { hasWeighed, whyNot } from "./batch/admit.ts";
 export { sumsAsMade } from "./batch/asMade.ts";
 export type { SumAsMade } from "./batch/asMade.ts";
 export { batchState, standingEntries } from "./batch/batchState.ts";

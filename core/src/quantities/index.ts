@@ -2,6 +2,7 @@ export { GRAVITY } from "./gravity.ts";
 export { decimalPlaces, floorToMultiple, roundToMultiple, toDecimals } from "./decimals.ts";
 export { MOST_BATCH_GRAMS, readMassGrams, readNumber, readPercent } from "./readNumber.ts";
 export type { NumberProblem, ReadNumber } from "./readNumber.ts";
+export { isCalendarDay, isIsoMoment } from "./isoMoment.ts";
 export { isBlank, MARK, textProblem, withHiddenMarked } from "./plainText.ts";
 export { finestFirst, scaleFor } from "./scales.ts";
 export type { Scale } from "./scales.ts";

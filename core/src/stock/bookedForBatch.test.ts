@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { bookedForBatch, wantedOfLots } from "./bookedForBatch.ts";
+import { shiftShare } from "./shiftShare.ts";
 
 describe("the books of a batch", () => {
   it("100 g promised, 98 g used: the promise is taken back and 98 g go", () => {
@@ -30,6 +31,37 @@ describe("the books of a batch", () => {
         expect(books.usedGrams + sum("use", "correct")).toBe(wanted.usedGrams);
       }),
     );
+  });
+});
+
+describe("grams that came from another lot", () => {
+  const shares = [
+    { lotId: "A", line: "betaine", grams: 100 },
+    { lotId: "A", line: "other", grams: 10 },
+  ];
+
+  it("110 g weighed against a share of 100 g, of which 22 g came from B: 20 g of the share go over, and 88 and 22 g are used", () => {
+    const shifted = shiftShare(shares, 110, { line: "betaine", from: "A", to: "B", grams: 22 });
+    expect(shifted).toEqual([
+      { lotId: "A", line: "other", grams: 10 },
+      { lotId: "A", line: "betaine", grams: 80 },
+      { lotId: "B", line: "betaine", grams: 20 },
+    ]);
+    const wanted = wantedOfLots(shifted, new Map([["betaine", 110]]), true);
+    expect(wanted.get("A")?.usedGrams).toBeCloseTo(88, 9);
+    expect(wanted.get("B")?.usedGrams).toBeCloseTo(22, 9);
+  });
+
+  it("all of it: the first lot gives nothing to the line any more; a lot that gave some gives more", () => {
+    const all = shiftShare(shares, 100, { line: "betaine", from: "A", to: "B", grams: 500 });
+    expect(all.filter(({ line }) => line === "betaine")).toEqual([{ lotId: "B", line: "betaine", grams: 100 }]);
+    const more = shiftShare([...shares, { lotId: "B", line: "betaine", grams: 50 }], 150, {
+      line: "betaine",
+      from: "A",
+      to: "B",
+      grams: 30,
+    });
+    expect(more.filter(({ line }) => line === "betaine").map(({ grams }) => grams)).toEqual([70, 80]);
   });
 });
 

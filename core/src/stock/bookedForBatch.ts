@@ -10,8 +10,12 @@ export interface Booking {
   readonly grams: number;
 }
 
-/** Grams differ by less than this only through arithmetic. */
-const NOISE_GRAMS = 1e-6;
+/** The ledger counts in milligrams: what differs by less than half of one is the same. */
+const NOISE_GRAMS = 0.0005;
+const PER_GRAM = 1000;
+
+/** To whole milligrams, without the noise of binary sums. */
+const booked = (grams: number): number => Math.round(grams * PER_GRAM) / PER_GRAM;
 
 /**
  * What must be entered so that the books say what a batch has promised and used: a promise is taken back by a release, too
@@ -21,10 +25,10 @@ export function bookedForBatch(books: Booked, wanted: Booked): readonly Booking[
   const promised = wanted.reservedGrams - books.reservedGrams;
   const used = wanted.usedGrams - books.usedGrams;
   return [
-    ...(promised > NOISE_GRAMS ? [{ kind: "reserve" as const, grams: -promised }] : []),
-    ...(promised < -NOISE_GRAMS ? [{ kind: "release" as const, grams: -promised }] : []),
-    ...(used > NOISE_GRAMS ? [{ kind: "use" as const, grams: -used }] : []),
-    ...(used < -NOISE_GRAMS ? [{ kind: "correct" as const, grams: -used }] : []),
+    ...(promised > NOISE_GRAMS ? [{ kind: "reserve" as const, grams: booked(-promised) }] : []),
+    ...(promised < -NOISE_GRAMS ? [{ kind: "release" as const, grams: booked(-promised) }] : []),
+    ...(used > NOISE_GRAMS ? [{ kind: "use" as const, grams: booked(-used) }] : []),
+    ...(used < -NOISE_GRAMS ? [{ kind: "correct" as const, grams: booked(-used) }] : []),
   ];
 }
 

@@ -7,7 +7,7 @@ export interface StandingLot {
   readonly endsOn: string | null;
 }
 
-export type Concern = "ended" | "ends" | "low";
+export type Concern = "overdrawn" | "ended" | "ends" | "low";
 
 export interface ToSeeTo<Lot> {
   readonly lot: Lot;
@@ -21,16 +21,17 @@ const AHEAD_DAYS = 60;
 /** Below this part of its pack a lot is low, %. Ours. */
 const LOW_PERCENT = 10;
 
-const URGENCY: readonly Concern[] = ["ended", "ends", "low"];
+const URGENCY: readonly Concern[] = ["overdrawn", "ended", "ends", "low"];
 
 /**
- * What on the shelf wants attention, the most urgent first: lots past their end, lots that end within 60 days, lots down
+ * What on the shelf needs attention, the most urgent first: lots of which more was used than they held, lots past their end, lots that end within 60 days, lots down
  * to a tenth of their pack. One that is used up wants none. `today` is written 2026-11-26.
  */
 export function seeTo<Lot extends StandingLot>(lots: readonly Lot[], today: string): readonly ToSeeTo<Lot>[] {
   return lots
-    .filter(({ leftGrams }) => leftGrams > 0)
+    .filter(({ leftGrams }) => leftGrams !== 0)
     .flatMap((lot): ToSeeTo<Lot>[] => {
+      if (lot.leftGrams < 0) return [{ lot, concern: "overdrawn", days: null }];
       const days = lot.endsOn === null ? null : dayjs(lot.endsOn).diff(dayjs(today), "day");
       if (days !== null && days <= AHEAD_DAYS) return [{ lot, concern: days < 0 ? "ended" : "ends", days }];
       return lot.leftGrams <= (lot.packGrams * LOW_PERCENT) / 100 ? [{ lot, concern: "low", days: null }] : [];

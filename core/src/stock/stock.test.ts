@@ -80,6 +80,14 @@ describe("what on the shelf wants attention", () => {
     expect(concerns(lot("2020-01-01", 0))).toEqual([]);
   });
 
+  it("a lot of which more was used than it held comes first and is never left out", () => {
+    expect(concerns(lot(null, 100), lot("2026-11-25"), lot(null, -0.001))).toEqual([
+      ["overdrawn", null],
+      ["ended", -1],
+      ["low", null],
+    ]);
+  });
+
   it("the ended come first, then what ends soonest, then what is low", () => {
     expect(concerns(lot(null, 50), lot("2026-12-20"), lot("2026-11-01"), lot("2026-12-01"))).toEqual([
       ["ended", -25],

@@ -1,11 +1,14 @@
 import Joi from "joi";
 import { entryKinds, phWays, readOffs, thicknessUnits } from "../../making/batch/entries.ts";
+import { isIsoMoment } from "../../quantities/isoMoment.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
 import { formulaSchema } from "./formulaFile.ts";
 
 const MOST_ENTRIES = 20_000;
 
-const moment = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/);
+const moment = Joi.string()
+  .pattern(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/)
+  .custom((text: string, helpers) => (isIsoMoment(text) ? text : helpers.error("moment.none")));
 
 const phField = Joi.number().min(0).max(14);
 

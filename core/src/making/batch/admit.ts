@@ -70,7 +70,18 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
         : "There is nothing to take back.";
     case "finished":
       return whyNotFinished(state, entry.yieldGrams);
+    case "discarded":
+      return hasWeighed(state.standing)
+        ? "Something has been weighed, so this batch stands in the record. Close it, and say of each open step why it was skipped."
+        : null;
   }
+}
+
+const WEIGHING = new Set<BatchEntry["kind"]>(["weighed", "measured", "dosed", "salted", "thickened"]);
+
+/** Whether anything has gone into a beaker. */
+export function hasWeighed(standing: readonly BatchEntry[]): boolean {
+  return standing.some(({ kind }) => WEIGHING.has(kind));
 }
 
 function isBack(entries: readonly BatchEntry[], id: string): boolean {

@@ -49,7 +49,8 @@ export interface BatchState {
   readonly pausedAt: string | null;
   /** Entries that stand, in order; those taken back are left out. */
   readonly standing: readonly BatchEntry[];
-  readonly finished: { readonly yieldGrams: number; readonly at: string } | null;
+  /** Closed with its yield, or discarded before anything was weighed. */
+  readonly finished: { readonly yieldGrams: number; readonly at: string; readonly isDiscarded: boolean } | null;
 }
 
 /**
@@ -62,7 +63,7 @@ export function batchState(plan: BatchPlan, entries: readonly BatchEntry[]): Bat
     standing.flatMap((entry) => (entry.kind === "done" || entry.kind === "skipped" ? [[entry.step, entry] as const] : [])),
   );
   const last = standing.findLast(({ kind }) => kind === "paused" || kind === "resumed");
-  const end = standing.findLast((entry) => entry.kind === "finished");
+  const end = standing.findLast((entry) => entry.kind === "finished" || entry.kind === "discarded");
   let lines: BatchState["lines"] | undefined;
   let waits: BatchState["waits"] | undefined;
   return {
@@ -84,7 +85,10 @@ export function batchState(plan: BatchPlan, entries: readonly BatchEntry[]): Bat
     tares: new Map(standing.flatMap((entry) => (entry.kind === "tared" ? [[entry.vessel, entry.grams] as const] : []))),
     pausedAt: last?.kind === "paused" ? last.at : null,
     standing,
-    finished: end === undefined ? null : { yieldGrams: end.yieldGrams, at: end.at },
+    finished:
+      end === undefined
+        ? null
+        : { yieldGrams: end.kind === "finished" ? end.yieldGrams : 0, at: end.at, isDiscarded: end.kind === "discarded" },
   };
 }
 

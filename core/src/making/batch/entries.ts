@@ -79,6 +79,8 @@ export type BatchEntry = EntryHead &
     | { readonly kind: "paused" | "resumed" }
     | { readonly kind: "taken-back"; readonly entry: string }
     | { readonly kind: "finished"; readonly yieldGrams: number }
+    /** Ended before anything was weighed: nothing was made, and what was reserved is free again. */
+    | { readonly kind: "discarded" }
   );
 
 /** Every kind there is, for those who must list them. */
@@ -105,6 +107,7 @@ export const entryKinds = [
   "resumed",
   "taken-back",
   "finished",
+  "discarded",
 ] as const satisfies readonly BatchEntry["kind"][];
 
 interface EntryHead {

@@ -1,0 +1,95 @@
+import { Button } from "@mantine/core";
+import { Form, Link, useNavigation } from "react-router";
+import { Frame } from "../../frame/Frame";
+import { WashLine } from "../../frame/washLine/WashLine";
+import bench from "../Bench.module.css";
+import { benchPegs } from "../benchPegs";
+import type { OpenOverdrawn } from "./lots.server";
+import type { LotsForm } from "./lotsForm.server";
+import classes from "./LotsPage.module.css";
+
+interface LotsPageProps {
+  readonly batch: OpenOverdrawn;
+  readonly answered: { readonly problem: string; readonly form: LotsForm } | null;
+}
+
+/** Lots of a batch that gave more than the ledger held: the real balance, or the lot it really came from. */
+export function LotsPage({ batch: { id, code, lots }, answered }: LotsPageProps) {
+  return (
+    <Frame
+      head={<h1 className={bench.head}>Lots of {code}</h1>}
+      doors={<Link to={`/bench/${id}`}>Back to the batch</Link>}
+      line={<WashLine pegs={benchPegs("lots to correct")} />}
+    >
+      <title>{`Lots of ${code}, Tensidrum`}</title>
+      {lots.length === 0 ? (
+        <p className={bench.empty}>
+          Every lot of this batch holds what was taken from it. <Link to={`/bench/${id}`}>Back to the batch</Link>
+        </p>
+      ) : (
+        <ul className={classes.lots}>
+          {lots.map((lot) => (
+            <li key={`${lot.line} ${lot.lotId}`}>
+              <OneLot lot={lot} answered={answered?.form.lotId === lot.lotId && answered.form.line === lot.line ? answered : null} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </Frame>
+  );
+}
+
+function OneLot({ lot, answered }: { readonly lot: OpenOverdrawn["lots"][number]; readonly answered: LotsPageProps["answered"] }) {
+  const isBusy = useNavigation().state !== "idle";
+  const hidden = (
+    <>
+      <input type="hidden" name="lotId" value={lot.lotId} />
+      <input type="hidden" name="line" value={lot.line} />
+      <input type="hidden" name="movementId" value={lot.movementId} />
+    </>
+  );
+  return (
+    <section aria-labelledby={`lot-${lot.lotId}`}>
+      <h2 id={`lot-${lot.lotId}`}>
+        {lot.name}, lot <Link to={`/shelf/${lot.slug}`}>{lot.code}</Link>
+      </h2>
+      <p>{lot.missing} more was weighed than the stock ledger held. The weight is kept. Which is true?</p>
+      {answered !== null && (
+        <p role="alert" className={bench.problem}>
+          {answered.problem}
+        </p>
+      )}
+      <div className={classes.ways}>
+        <Form method="post" className={classes.way}>
+          {hidden}
+          <label>
+            <span>The lot held more. Left in it now, g</span>
+            <input name="grams" inputMode="decimal" autoComplete="off" defaultValue={answered?.form.grams ?? ""} />
+          </label>
+          <Button type="submit" name="intent" value="balance" h={44} variant="outline" loading={isBusy}>
+            Save the balance
+          </Button>
+        </Form>
+        {lot.others.length > 0 && (
+          <Form method="post" className={classes.way}>
+            {hidden}
+            <label>
+              <span>{lot.missing} came from another lot</span>
+              <select name="to" defaultValue={answered?.form.to ?? ""}>
+                <option value="">choose the lot</option>
+                {lot.others.map((other) => (
+                  <option key={other.id} value={other.id}>
+                    {other.code}, {other.left} left
+                  </option>
+                ))}
+              </select>
+            </label>
+            <Button type="submit" name="intent" value="other" h={44} variant="outline" loading={isBusy}>
+              Book it there
+            </Button>
+          </Form>
+        )}
+      </div>
+    </section>
+  );
+}

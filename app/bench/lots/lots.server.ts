@@ -1,0 +1,102 @@
+import { Refusal } from "@tensidrum/core/formula";
+import { batchState } from "@tensidrum/core/making";
+import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
+import { shiftShare, wantedOfLots } from "@tensidrum/core/stock";
+import { shownMaterial } from "@tensidrum/core/library";
+import { database } from "../../../db/client.server";
+import { findBatch, listOverdrawnLots } from "../../../db/batches/queries.server";
+import { changeShares } from "../../../db/batches/writes.server";
+import { listLots } from "../../../db/stock/queries.server";
+import { addMovement } from "../../../db/stock/writes.server";
+import { currentMakerId } from "../../frame/maker.server";
+import { plannedBatch } from "../batch/stored.server";
+import type { LotsForm } from "./lotsForm.server";
+
+/** A lot of which a batch used more than the ledger held. */
+export interface OverdrawnLot {
+  readonly line: string;
+  readonly lotId: string;
+  readonly code: string;
+  readonly missingGrams: number;
+}
+
+/** The lots of a batch that gave more than they held, each line of theirs once. */
+export async function overdrawnLots(batchId: string): Promise<readonly OverdrawnLot[]> {
+  const rows = await listOverdrawnLots(database(), currentMakerId(), batchId);
+  return rows.map(({ line, lotId, code, missingGrams }) => ({ line, lotId, code, missingGrams }));
+}
+
+/** The page that asks what is right: the balance of a lot, or the lot a line was weighed from. */
+export async function openOverdrawn(batchId: string) {
+  const db = database();
+  const makerId = currentMakerId();
+  const [batch, rows, lots] = await Promise.all([
+    findBatch(db, makerId, batchId),
+    listOverdrawnLots(db, makerId, batchId),
+    listLots(db, makerId),
+  ]);
+  if (batch === undefined) throw new Refusal("not-found", "This batch is not on your bench.", "Go to the bench and look for it there.");
+  return {
+    id: batchId,
+    code: batch.code,
+    lots: rows.map(({ line, lotId, code, materialId, missingGrams }) => {
+      const lot = lots.find(({ id }) => id === lotId);
+      return {
+        line,
+        lotId,
+        code,
+        slug: lot?.facts.slug ?? "",
+        name: lot === undefined ? code : shownMaterial(lot.facts).name,
+        missing: writtenMass(missingGrams),
+        movementId: crypto.randomUUID(),
+        others: lots
+          .filter((other) => other.materialId === materialId && other.id !== lotId && other.leftGrams > 0)
+          .map((other) => ({ id: other.id, code: other.code, left: writtenMass(other.leftGrams) })),
+      };
+    }),
+  };
+}
+
+export type OpenOverdrawn = Awaited<ReturnType<typeof openOverdrawn>>;
+
+/** Corrects a lot that gave more than it held. Answers what is wrong with what was typed, or nothing. */
+export async function correctOverdrawn(batchId: string, form: LotsForm): Promise<string | null> {
+  return form.intent === "balance" ? setBalance(form) : bookOnOther(batchId, form);
+}
+
+async function setBalance({ lotId, movementId, grams }: LotsForm): Promise<string | null> {
+  const typed = readNumber(grams.replace(/\s*g$/i, ""));
+  const read = typed.ok && typed.value === 0 ? typed : readMassGrams(grams);
+  if (!read.ok) return "Weigh what is left in the lot and give the grams: 84, 0.";
+  const isThere = await addMovement(database(), currentMakerId(), { lotId, movementId }, ({ leftGrams }) => ({
+    kind: "correct",
+    grams: read.value - leftGrams,
+    note: "weighed back",
+  }));
+  if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
+  return null;
+}
+
+async function bookOnOther(batchId: string, { line, lotId, to }: LotsForm): Promise<string | null> {
+  if (to === "") return "Choose the lot it was weighed from.";
+  const db = database();
+  const makerId = currentMakerId();
+  const [{ plan }, rows, lots] = await Promise.all([plannedBatch(batchId), listOverdrawnLots(db, makerId, batchId), listLots(db, makerId)]);
+  const wrong = rows.find((row) => row.line === line && row.lotId === lotId);
+  // It was corrected by another window, or this form was sent twice.
+  if (wrong === undefined) return null;
+  const other = lots.find(({ id }) => id === to);
+  if (other === undefined || other.materialId !== wrong.materialId) return "This lot is of another material. Choose one of the list.";
+  await changeShares(db, makerId, batchId, (shares, stored) => {
+    const state = batchState(plan, stored);
+    const weighed = state.lines.get(line)?.actualGrams ?? 0;
+    if (!(weighed > 0)) return null;
+    const shifted = shiftShare(shares, weighed, { line, from: lotId, to, grams: wrong.missingGrams });
+    const actual = new Map([...state.lines.values()].map((each) => [each.line, each.actualGrams]));
+    const wanted = new Map(wantedOfLots(shifted, actual, state.finished !== null));
+    // A lot that gives nothing any more gives back what it was booked with.
+    for (const { lotId: before } of shares) if (!wanted.has(before)) wanted.set(before, { reservedGrams: 0, usedGrams: 0 });
+    return { shares: shifted, lots: wanted };
+  });
+  return null;
+}

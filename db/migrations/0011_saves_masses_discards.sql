@@ -1,0 +1,8 @@
+-- Masses to the milligram: what is smaller was the noise of binary sums, or is kept as one milligram where a row needs one.
+ALTER TABLE "batch_entries" DROP CONSTRAINT "batch_entries_kind";--> statement-breakpoint
+ALTER TABLE "batch_lots" ALTER COLUMN "grams" SET DATA TYPE numeric(12, 3) USING case when "grams" < 0.0005 then 0.001 else round("grams", 3) end;--> statement-breakpoint
+ALTER TABLE "line_lots" ALTER COLUMN "grams" SET DATA TYPE numeric(12, 3) USING case when "grams" < 0.0005 then 0.001 else round("grams", 3) end;--> statement-breakpoint
+ALTER TABLE "lots" ALTER COLUMN "pack_grams" SET DATA TYPE numeric(12, 3) USING case when "pack_grams" < 0.0005 then 0.001 else round("pack_grams", 3) end;--> statement-breakpoint
+ALTER TABLE "movements" ALTER COLUMN "grams" SET DATA TYPE numeric(12, 3) USING case when abs("grams") < 0.0005 then sign("grams") * 0.001 else round("grams", 3) end;--> statement-breakpoint
+ALTER TABLE "versions" ADD COLUMN "recent_saves" text[] DEFAULT '{}' NOT NULL;--> statement-breakpoint
+ALTER TABLE "batch_entries" ADD CONSTRAINT "batch_entries_kind" CHECK ("batch_entries"."kind" in ('tared', 'weighed', 'measured', 'calibrated', 'ph-read', 'dosed', 'thickness-read', 'salted', 'drops-weighed', 'thickened', 'accepted', 'corrected', 'done', 'skipped', 'noted', 'photographed', 'timer', 'wait-ended', 'paused', 'resumed', 'taken-back', 'finished', 'discarded'));
