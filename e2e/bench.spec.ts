@@ -84,11 +84,11 @@ test("a gel with the simulated scale, from what must be right to the record: a w
   await page.getByRole("link", { name: "Make a batch" }).click();
   await page.getByLabel("Batch, g").fill("200");
   await page.getByRole("button", { name: "Look again" }).click();
-  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await page.getByRole("button", { name: /^Begin (the|another) batch$/ }).click();
   await expect(page.getByRole("alert")).toContainText("Not ticked yet");
   for (const box of await page.getByRole("checkbox").all()) await box.check();
   await page.getByLabel("main beaker").fill("412,5");
-  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await page.getByRole("button", { name: /^Begin (the|another) batch$/ }).click();
   await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
   await expect(page.getByRole("img", { name: /0 of \d+ steps are through/ })).toBeVisible();
   await scriptsReady(page);
@@ -187,7 +187,7 @@ test("a heated cleanser with the simulated scale on a tablet: two beakers warmed
   for (const box of await page.getByRole("checkbox").all()) await box.check();
   for (const lot of await page.getByRole("combobox", { name: /^Lot for/ }).all()) await lot.selectOption("none");
   await page.getByLabel("main beaker").fill("280");
-  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await page.getByRole("button", { name: /^Begin (the|another) batch$/ }).click();
   await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
   await scriptsReady(page);
   await takeInstruments(page, ["Scale"]);
@@ -269,6 +269,9 @@ test("a pause stands still, a step is left out with a reason, and closing early 
   await page.getByLabel("leave this step out, because").fill("all was clean from yesterday");
   await page.getByRole("button", { name: "Skip it" }).click();
   await expect(page.getByRole("heading", { name: "Weigh the water" })).toBeVisible();
+  // While nothing is weighed the whole batch can be discarded instead.
+  await expect(page.getByText("Close early", { exact: true })).toHaveCount(0);
+  await takeTyped(page);
   await page.getByText("Close early", { exact: true }).click();
   await page.getByLabel("What came out in the end, g").fill("900");
   const close = page.getByRole("button", { name: "Close the batch" });
@@ -280,6 +283,32 @@ test("a pause stands still, a step is left out with a reason, and closing early 
   await expect(page.getByRole("article")).toContainText("skipped, all was clean from yesterday");
   expect(page.url()).toContain(`${address}/record`);
   await expect(page.getByRole("article")).toContainText("900.0 g came out");
+});
+
+test("a batch in which nothing was weighed is discarded in one act, and its lots are free again", async ({ page }) => {
+  const address = await beginBatch(page, GREEN_ROOM_BATCH);
+  await page.getByRole("button", { name: "Discard batch" }).click();
+  await expect(page.getByRole("article")).toContainText(/discarded .* before anything was weighed/);
+  expect(page.url()).toContain(`${address}/record`);
+  await page.getByRole("link", { name: "Back to the bench" }).click();
+  await page.getByRole("button", { name: "Open it again" }).click();
+  await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
+});
+
+test("going back in the browser does not begin a batch a second time: the one being made is named", async ({ page }) => {
+  await page.goto(GREEN_ROOM_BATCH);
+  const address = await beginBatch(page, GREEN_ROOM_BATCH);
+  const code =
+    (await page
+      .getByText(/^batch /)
+      .locator("strong")
+      .textContent()) ?? "";
+  await page.goBack();
+  await expect(page.getByRole("heading", { name: "Before you begin" })).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: "being made" })).toContainText(`go on with ${code}`);
+  await expect(page.getByRole("button", { name: "Begin another batch" })).toBeVisible();
+  await page.getByRole("link", { name: `go on with ${code}` }).click();
+  await expect(page).toHaveURL(new RegExp(`${address}$`));
 });
 
 test("one step back whose answer is lost just before the page is loaded again does not wait to be sent for ever", async ({ page }) => {

@@ -1,4 +1,6 @@
 import type { Page } from "@playwright/test";
+import type { BatchEntry } from "@tensidrum/core/making";
+import { sendEntries } from "./testing/sendEntries";
 import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, scriptsReady, takeTyped, typedWeight } from "./testing/atTheBench";
 import { cutWire } from "./testing/cutWire";
 import { expect, test } from "./testing/test";
@@ -110,13 +112,13 @@ test("two devices on one batch see each other's steps at once, and cannot both t
   await far.close();
 });
 
-test("an entry that is sent again and again is stored once", async ({ page, request }) => {
+test("an entry that is sent again and again is stored once", async ({ page, request, application: { address } }) => {
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
-  const entry = { id: crypto.randomUUID(), at: new Date().toISOString(), kind: "noted", step: null, text: "only once" };
-  const send = () => request.post(`${batch}/entries`, { data: { behind: 0, entries: [entry] } });
+  const entry: BatchEntry = { id: crypto.randomUUID(), at: new Date().toISOString(), kind: "noted", step: null, text: "only once" };
+  const send = () => sendEntries(request, address, batch, [entry]);
   const answers = await Promise.all([send(), send(), send()]);
   expect(answers.map((answer) => answer.status())).toEqual([200, 200, 200]);
   expect((await happened(page, batch)).filter((line) => line === "Note: only once")).toHaveLength(1);
-  const refused = await request.post(`${batch}/entries`, { data: { behind: 0, entries: [{ ...entry, kind: "burned" }] } });
+  const refused = await sendEntries(request, address, batch, [{ ...entry, kind: "burned" } as unknown as BatchEntry]);
   expect(refused.status()).toBe(422);
 });

@@ -12,7 +12,7 @@ test("a tablet of the local network gets in over HTTPS with the code of the firs
   const application = await start({ TENSIDRUM_DATA: folder }, ["--lan"]);
   const desk = await browser.newPage({ baseURL: application.address });
   await desk.goto("/");
-  const code = desk.locator("output").filter({ hasText: /^\d{3} \d{3}$/ });
+  const code = desk.locator("output").filter({ hasText: /^\d{4} \d{4}$/ });
   await expect(code).toBeVisible();
   const secure = `https://127.0.0.1:${Number(new URL(application.address).port) + 1}`;
 
@@ -25,21 +25,22 @@ test("a tablet of the local network gets in over HTTPS with the code of the firs
   expect((await tablet.request.get("/materials.json", { headers: { "x-tensidrum-lan": "" } })).status()).toBe(401);
   await page.goto("/shelf");
   await expect(page.getByRole("heading", { name: "Pair this device" })).toBeVisible();
-  await page.getByLabel("code").fill("000 00");
+  await page.getByLabel("code", { exact: true }).fill("000 00");
   await page.getByRole("button", { name: "Pair" }).click();
   await expect(page.getByRole("alert")).toContainText("This is not the code. Try again in a second.");
-  await page.getByLabel("code").fill(((await code.textContent()) ?? "").replace(" ", ""));
+  await page.getByLabel("code", { exact: true }).fill(((await code.textContent()) ?? "").replace(" ", ""));
   await page.getByRole("button", { name: "Pair" }).click();
   await expect(page.getByRole("alert")).toContainText("Too soon");
   await desk.reload();
   await expect(desk.getByText(/1 wrong code so far, the last from/)).toBeVisible();
 
   await page.waitForTimeout(1_100);
-  await page.getByLabel("code").fill((await code.textContent()) ?? "");
+  await page.getByLabel("code", { exact: true }).fill((await code.textContent()) ?? "");
+  await page.getByLabel("name of this device").fill("Bench tablet");
   await page.getByRole("button", { name: "Pair" }).click();
   await expect(page.getByRole("heading", { name: "Today" })).toBeVisible();
   // The code for the next device is told on the machine itself alone.
-  await expect(page.locator("output").filter({ hasText: /^\d{3} \d{3}$/ })).toHaveCount(0);
+  await expect(page.locator("output").filter({ hasText: /^\d{4} \d{4}$/ })).toHaveCount(0);
   expect((await tablet.cookies()).find(({ name }) => name === "tensidrum-device")).toMatchObject({
     httpOnly: true,
     secure: true,
@@ -47,13 +48,25 @@ test("a tablet of the local network gets in over HTTPS with the code of the firs
   });
   await page.goto("/bench/begin/5ea50000-0000-4000-8000-00000000a200/1");
   for (const box of await page.getByRole("checkbox").all()) await box.check();
-  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await page.getByRole("button", { name: /^Begin (the|another) batch$/ }).click();
   await page.getByRole("button", { name: "Done, next step" }).click();
   await expect(page.getByRole("heading", { name: "Weigh the water" })).toBeVisible();
   await expect(page.locator("[data-waiting='0']")).toBeVisible();
   await desk.reload();
   await expect(desk.getByText("1 device is paired.")).toBeVisible();
   await expect(desk.getByRole("list", { name: "On the bench" })).toContainText("1 of 15 steps done");
+  // A code that was read aloud to nobody: a foreign page cannot send it, and a foreign name reads nothing.
+  const forged = await tablet.request.post("/pair", { headers: { Origin: "https://elsewhere.invalid" }, form: { code: "00000000" } });
+  expect(forged.status()).toBe(403);
+  expect((await tablet.request.get("/", { headers: { Host: "rebound.invalid" } })).status()).toBe(421);
+  expect((await tablet.request.get("/")).headers()["strict-transport-security"]).toMatch(/^max-age=\d+/);
+
+  // The desk ends its access: from then on it must be paired anew.
+  await desk.goto("/settings");
+  await expect(desk.getByRole("row", { name: /Bench tablet/ })).toBeVisible();
+  await desk.getByRole("button", { name: "Revoke Bench tablet" }).click();
+  await expect(desk.getByText("No device is paired.")).toBeVisible();
+  expect((await tablet.request.get("/materials.json")).status()).toBe(401);
   await tablet.close();
   await desk.close();
 });

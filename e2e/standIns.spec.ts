@@ -1,5 +1,7 @@
 import type { BatchEntry } from "@tensidrum/core/making";
 import type { Page } from "@playwright/test";
+import { begunEarlier } from "./testing/begunEarlier";
+import { sendEntries } from "./testing/sendEntries";
 import { acknowledged, beginBatch, GREEN_ROOM_BATCH, scriptsReady, takeInstruments } from "./testing/atTheBench";
 import { fakeSerial } from "./testing/fakeSerial";
 import { pourByServer } from "./testing/pourByServer";
@@ -58,7 +60,9 @@ type Bare<Entry> = Entry extends BatchEntry ? Omit<Entry, "id" | "at"> : never;
 /** Something entered on another device some minutes ago, so that nobody waits for its rest here. */
 async function enteredEarlier(page: Page, batch: string, entry: Bare<BatchEntry>, minutes: number): Promise<void> {
   const at = new Date(Date.now() - minutes * 60_000).toISOString();
-  const answer = await page.request.post(`${batch}/entries`, { data: { behind: 0, entries: [{ ...entry, id: crypto.randomUUID(), at }] } });
+  const { origin } = new URL(page.url());
+  await begunEarlier(origin, batch, minutes + 1);
+  const answer = await sendEntries(page.request, origin, batch, [{ ...entry, id: crypto.randomUUID(), at } as BatchEntry]);
   expect(((await answer.json()) as { refused: readonly unknown[] }).refused).toEqual([]);
 }
 

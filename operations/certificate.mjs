@@ -2,6 +2,7 @@ import "reflect-metadata";
 import { AsnConvert } from "@peculiar/asn1-schema";
 import { GeneralName, GeneralSubtree, GeneralSubtrees, id_ce_nameConstraints, NameConstraints } from "@peculiar/asn1-x509";
 import * as x509 from "@peculiar/x509";
+import { Buffer } from "node:buffer";
 import { createPrivateKey, webcrypto, X509Certificate } from "node:crypto";
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { hostname, networkInterfaces } from "node:os";

@@ -6,7 +6,7 @@ export const GREEN_ROOM_BATCH = "/bench/begin/5ea50000-0000-4000-8000-00000000a2
 export async function beginBatch(page: Page, address: string): Promise<string> {
   await page.goto(address);
   for (const box of await page.getByRole("checkbox").all()) await box.check();
-  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await page.getByRole("button", { name: /^Begin (the|another) batch$/ }).click();
   await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
   await scriptsReady(page);
   return new URL(page.url()).pathname;

@@ -10,6 +10,15 @@ export interface RunningApplication {
   stop(): Promise<number | null>;
 }
 
+const folders = new Map<string, string>();
+
+/** The data folder of an application that was started here. */
+export function dataFolderOf(address: string): string {
+  const folder = folders.get(address);
+  if (folder === undefined) throw new Error(`no application of this test answers at ${address}`);
+  return folder;
+}
+
 const READY = /is ready at (http:\/\/[^ ]+)\//;
 
 const TAKEN = /Port \d+ is in use/;
@@ -51,6 +60,7 @@ async function startOnce(environment: Readonly<Record<string, string>>, options:
     child.stderr?.on("data", read);
     void ended.then(() => reject(new Error(`bin/start ended before it was ready:\n${output}`)));
   });
+  folders.set(address, environment.TENSIDRUM_DATA ?? "");
   return {
     address,
     output: () => output,

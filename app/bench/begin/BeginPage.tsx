@@ -44,10 +44,11 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
       {underWay.length > 0 && (
         <p role="status" className={classes.problem}>
           {underWay.length === 1 ? "A batch of this version is being made:" : "Batches of this version are being made:"}{" "}
-          {underWay.map(({ id, code }) => (
-            <Link key={id} to={`/bench/${id}`}>
-              go on with {code}
-            </Link>
+          {underWay.map(({ id, code }, at) => (
+            <span key={id}>
+              {at > 0 && ", "}
+              <Link to={`/bench/${id}`}>go on with {code}</Link>
+            </span>
           ))}
           , or begin another.
         </p>

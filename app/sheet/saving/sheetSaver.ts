@@ -1,5 +1,5 @@
 import type { SheetAnswer } from "../sheetAnswer";
-import { type CellKey, isSameSheet, withCellFrom } from "../typed/cells";
+import { type CellKey, differingCells, isSameSheet, withCellFrom } from "../typed/cells";
 import { mergeTyped } from "../typed/mergeTyped";
 import type { FieldProblem } from "../typed/readTyped";
 import type { TypedSheet } from "../typed/typedSheet";
@@ -132,6 +132,11 @@ export class SheetSaver {
 
   /** Takes what an earlier visit kept and could not store. */
   restore(kept: KeptTyping): void {
+    if (this.isTouched) {
+      // Something was typed here in the meantime: it stands above what was kept.
+      this.around.show(mergeTyped(this.base, this.typed, kept.typed).sheet);
+      return;
+    }
     this.isTouched = true;
     this.unanswered = kept.unanswered ?? [];
     if (kept.base === undefined || kept.revision === this.state.revision) {
@@ -144,14 +149,18 @@ export class SheetSaver {
     if (conflicts.length > 0) this.tell({ status: { kind: "conflict", cells: conflicts, theirs } });
   }
 
-  /** Brings in what another window saved: the answer of a save that came late, or of a button. */
-  meet({ theirs, revision }: { readonly theirs: TypedSheet; readonly revision: number }): void {
-    const base = this.base;
-    const { sheet, conflicts } = mergeTyped(base, this.typed, theirs);
+  /**
+   * Brings in what another window saved: the answer of a save that came late, or of a button.
+   * @param base what the page began from; a page that was sent anew with its text does not know it, and asks about each cell
+   */
+  meet({ theirs, revision }: { readonly theirs: TypedSheet; readonly revision: number }, base: TypedSheet | null = this.base): void {
+    const merged =
+      base === null ? { sheet: this.typed, conflicts: differingCells(this.typed, theirs) } : mergeTyped(base, this.typed, theirs);
+    const { sheet, conflicts } = merged;
     this.base = theirs;
     this.unanswered = [];
     this.typed = sheet;
-    this.around.rebase({ base, theirs });
+    if (base !== null) this.around.rebase({ base, theirs });
     if (conflicts.length > 0) {
       this.tell({ status: { kind: "conflict", cells: conflicts, theirs }, revision, isStored: false });
       this.keepSoon();

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import { historyKept, historyToKeep } from "../typed/keptHistory";
 import type { SheetHistory } from "../typed/sheetHistory";
-import { keptTyping } from "./keptTyping";
+import { latestKept } from "./keptTyping";
 
 const keyOf = (versionId: string) => `tensidrum.history.${versionId}`;
 
@@ -11,8 +11,8 @@ export function useKeptHistory(versionId: string, history: SheetHistory, resume:
   latest.current = history;
   useEffect(() => {
     const kept = read(versionId);
-    const typing = keptTyping(versionId)?.typed;
-    const before = kept === null ? null : historyKept(kept, [latest.current.now, ...(typing === undefined ? [] : [typing])]);
+    const typing = latestKept(versionId);
+    const before = kept === null ? null : historyKept(kept, [latest.current.now, ...(typing === null ? [] : [typing])]);
     if (before !== null) resume(before);
     const keep = () => write(versionId, latest.current);
     window.addEventListener("pagehide", keep);

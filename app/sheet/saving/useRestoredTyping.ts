@@ -1,10 +1,10 @@
-import { useEffect } from "react";
+import { useEffect, useRef } from "react";
 import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "../../frame/materialStore";
 import type { OpenSheet } from "../openSheet.server";
 import type { SheetAnswer } from "../sheetAnswer";
 import { isSameSheet } from "../typed/cells";
-import { forgetTyping, keptTyping } from "./keptTyping";
+import { abandonedTyping, forgetKept, holdPage, type KeptByPage, keepTyping } from "./keptTyping";
 import type { SheetSaver } from "./sheetSaver";
 
 interface Restore {
@@ -19,38 +19,54 @@ interface Restore {
 export function useRestoredTyping(sheet: OpenSheet, { saver, learn }: Restore): void {
   useEffect(() => {
     if (sheet.state !== "draft") return;
-    const kept = keptTyping(sheet.versionId);
-    if (kept === null) return;
-    const lastSave = kept.unanswered?.at(-1);
-    const isStored = lastSave !== undefined && sheet.recentSaves.includes(lastSave);
-    if (isStored || isSameSheet(kept.typed, sheet.typed)) {
-      forgetTyping(sheet.versionId);
-      return;
-    }
-    const known = new Set(sheet.materials.map(({ id }) => id));
-    const unknown = new Set(kept.typed.lines.map((line) => line.materialId).filter((id) => !known.has(id)));
-    const putBack = () => saver.restore(kept);
-    if (unknown.size === 0) {
-      putBack();
-      return;
-    }
-    void import("../../frame/materialStore")
-      .then(({ loadMaterialStore }) => loadMaterialStore())
-      .then((store) =>
-        learn(
-          store.all.filter(({ id }) => unknown.has(id)),
-          store,
-        ),
-      )
-      .finally(putBack);
+    holdPage();
+    void abandonedTyping(sheet.versionId).then(([newest, ...older]) => {
+      for (const { key } of older) forgetKept(key);
+      if (newest !== undefined) takeUp(newest);
+    });
+
+    const takeUp = ({ key, kept }: KeptByPage) => {
+      const lastSave = kept.unanswered?.at(-1);
+      const isStored = lastSave !== undefined && sheet.recentSaves.includes(lastSave);
+      if (isStored || isSameSheet(kept.typed, sheet.typed)) {
+        forgetKept(key);
+        return;
+      }
+      const putBack = () => {
+        // From here on this page keeps it.
+        keepTyping(sheet.versionId, kept);
+        forgetKept(key);
+        saver.restore(kept);
+      };
+      const known = new Set(sheet.materials.map(({ id }) => id));
+      const unknown = new Set(kept.typed.lines.map((line) => line.materialId).filter((id) => !known.has(id)));
+      if (unknown.size === 0) {
+        putBack();
+        return;
+      }
+      void import("../../frame/materialStore")
+        .then(({ loadMaterialStore }) => loadMaterialStore())
+        .then((store) =>
+          learn(
+            store.all.filter(({ id }) => unknown.has(id)),
+            store,
+          ),
+        )
+        .finally(putBack);
+    };
     // Only when the sheet is opened: typing that comes later is the newer one.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
 }
 
-/** A button's save that came too late brings in what the other window saved, like a late autosave. */
+/**
+ * A button's save that came too late brings in what the other window saved, like a late autosave. A page that came back
+ * from a form sent without scripts has its text only: what it began from is not known any more.
+ */
 export function useStaleAnswer(answer: SheetAnswer | undefined, saver: SheetSaver): void {
+  const isFirst = useRef(true);
   useEffect(() => {
-    if (answer?.kind === "stale") saver.meet(answer);
+    if (answer?.kind === "stale") saver.meet(answer, isFirst.current ? null : undefined);
+    isFirst.current = false;
   }, [answer, saver]);
 }

@@ -85,6 +85,15 @@ export function isSameSheet(one: TypedSheet, other: TypedSheet): boolean {
   return cellsOf(one, other).every((key) => saysTheSame(key, cellText(one, key), cellText(other, key)));
 }
 
+/** The cells of two sheets that say different things; what is inside a line or phase that only one of them has is told by it. */
+export function differingCells(one: TypedSheet, other: TypedSheet): readonly CellKey[] {
+  return cellsOf(one, other).filter((key) => {
+    const [a, b] = [cellText(one, key), cellText(other, key)];
+    const isInside = /^(?:line|phase):[^:]+:/.test(key);
+    return !saysTheSame(key, a, b) && key !== "order" && !(isInside && (a === null || b === null));
+  });
+}
+
 /** The sheet with one cell as another sheet has it; a line or phase that is missing there goes, one that is there comes whole. */
 export function withCellFrom(sheet: TypedSheet, source: TypedSheet, key: CellKey): TypedSheet {
   const [kind, of = "", field] = key.split(":");

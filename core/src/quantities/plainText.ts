@@ -9,7 +9,7 @@ const HIDDEN = /(?![\t\n\r\u0085])\p{Cc}|[\u202a-\u202e\u2066-\u2069]|\p{Cs}/u;
 const EVERY_HIDDEN = new RegExp(HIDDEN, "gu");
 
 /** Spaces, format characters and letters that are drawn as nothing. */
-const INVISIBLE = /[\s\p{Z}\p{Cf}\p{Cc}\u115f\u1160\u2800\u3164\uffa0\ufe00-\ufe0f]/gu;
+const INVISIBLE = /[\s\p{Z}\p{Cf}\p{Cc}\u115f\u1160\u2800\u3164\uffa0\p{Variation_Selector}]/gu;
 
 /** The text with a mark in place of every character that does not show or cannot be stored. */
 export function withHiddenMarked(text: string): string {
