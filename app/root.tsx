@@ -19,6 +19,7 @@ import type { Route } from "./+types/root";
 import { refusedBefore } from "./frame/requestContext.server";
 import { ProblemPage } from "./frame/ProblemPage";
 import { useNonce } from "./frame/nonce";
+import { useEnterKey } from "./frame/enterKey";
 import { openBenchState } from "./frame/rests.server";
 import { openUnits } from "./frame/units.server";
 import { cssVariablesResolver, theme } from "./frame/theme";
@@ -71,6 +72,7 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function App() {
+  useEnterKey();
   return <Outlet />;
 }
 

@@ -58,6 +58,18 @@ export function isDiskFull(error: unknown): boolean {
   return false;
 }
 
+/** Two windows changed the same at one moment, and only one of them could. */
+export function isOvertaken(error: unknown): boolean {
+  for (const { code } of causesOf(error)) if (code === UNIQUE_VIOLATION || code === "40001" || code === "40P01") return true;
+  return false;
+}
+
+/** PostgreSQL's class of data exceptions, and a check of ours: what was to be stored is nothing the column can hold. */
+export function isUnstorable(error: unknown): boolean {
+  for (const { code } of causesOf(error)) if (typeof code === "string" && (/^22...$/.test(code) || code === "23514")) return true;
+  return false;
+}
+
 /** What a constraint of the database refused, for words a maker understands. */
 export function brokenConstraint(error: unknown): "taken" | "missing" | "set" | undefined {
   for (const cause of causesOf(error)) {

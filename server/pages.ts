@@ -1,6 +1,7 @@
 import { writeReadableStreamToWritable } from "@react-router/node";
 import type { Request as Incoming, RequestHandler, Response as Outgoing } from "express";
 import { createRequestHandler, RouterContextProvider, type ServerBuild } from "react-router";
+import { plainAddress } from "../app/frame/plainAddress.server";
 import { pairingDesk, refusedBefore } from "../app/frame/requestContext.server";
 import { busyPage } from "./busyPage";
 import { readBody } from "./guards/bodyLimits";
@@ -74,7 +75,7 @@ function requestOf(incoming: Incoming, outgoing: Outgoing, body: Buffer | undefi
   const [path = "/", search] = incoming.originalUrl.split("?", 2);
   url.pathname = path;
   if (search !== undefined) url.search = search;
-  return new Request(url, {
+  return new Request(plainAddress(url), {
     method: incoming.method,
     headers,
     signal: gone.signal,

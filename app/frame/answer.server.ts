@@ -1,6 +1,7 @@
 import { Refusal, type RefusalKind } from "@tensidrum/core/formula";
 import { data } from "react-router";
-import { isDatabaseAway, isDatabaseBusy, isDiskFull } from "../../db/failures.server";
+import { describeFault } from "./describeFault.server";
+import { isDatabaseAway, isDatabaseBusy, isDiskFull, isOvertaken, isUnstorable } from "../../db/failures.server";
 
 const statusOf: Readonly<Record<RefusalKind, number>> = { "not-found": 404, "not-possible": 422, "not-valid": 422, conflict: 409 };
 
@@ -11,6 +12,12 @@ export const diskFullWords = {
   message: "The disk of the machine that runs Tensidrum is full, so nothing was stored.",
   remedy: "Free some space there, then send it again. What you typed is still in this browser.",
 };
+
+const overtakenWords = {
+  message: "Another window changed the same at this moment, so nothing was stored.",
+  remedy: "Load the page again and repeat it.",
+};
+const unstorableWords = { message: "This cannot be stored as it was typed.", remedy: "Go back, look at the fields and send it again." };
 
 /**
  * Wraps a loader or an action: a refusal becomes its page with message and remedy, a database that is busy, out of reach or
@@ -27,6 +34,12 @@ export function answer<Args, Result>(job: (args: Args) => Promise<Result>): (arg
       if (isDiskFull(error)) throw data(diskFullWords, { status: 507 });
       if (isDatabaseBusy(error)) throw data(busyWords, { status: 503 });
       if (isDatabaseAway(error)) throw data(null, { status: 503 });
+      if (isOvertaken(error)) throw data(overtakenWords, { status: 409 });
+      if (isUnstorable(error)) {
+        // The reader of the form should have said so at its field.
+        console.error(describeFault(error));
+        throw data(unstorableWords, { status: 422 });
+      }
       throw error;
     }
   };

@@ -24,7 +24,8 @@ export function timedWorker<Task, Answer>(create: () => Worker, limitMillisecond
     const current = (worker ??= create());
     const end = (): void => {
       clearTimeout(timer);
-      current.removeAllListeners();
+      // By name: a worker listens to itself too.
+      for (const event of ["message", "error", "exit"]) current.removeAllListeners(event);
       isBusy = false;
       next();
     };

@@ -17,8 +17,9 @@ it("answers one after the other; one that hangs is given up, and those after it 
     made += 1;
     return new Worker(SCRIPT, { eval: true });
   }, 400);
-  const answers = await Promise.allSettled(["one", "hang", "two", "break", "three"].map(ask));
+  const answers = await Promise.allSettled(["zero", "one", "hang", "two", "break", "three"].map(ask));
   expect(answers.map((answer) => (answer.status === "fulfilled" ? answer.value : (answer.reason as Error).constructor.name))).toEqual([
+    "read zero",
     "read one",
     TimeIsUp.name,
     "read two",

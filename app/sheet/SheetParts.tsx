@@ -1,3 +1,4 @@
+import { DefaultButton } from "../components/DefaultButton";
 import { charges } from "@tensidrum/core/library";
 import { type ReactNode, useMemo } from "react";
 import { Form } from "react-router";
@@ -64,6 +65,7 @@ export function FormPart({ children }: { readonly children: ReactNode }) {
       aria-busy={isBusy}
       onSubmit={submit}
     >
+      <DefaultButton name="intent" value={sheet.state === "draft" ? "save" : "stay"} />
       <input type="hidden" name="versionId" value={sheet.versionId} />
       <input type="hidden" name="revision" value={revision} />
       {children}

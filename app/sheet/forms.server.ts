@@ -29,7 +29,9 @@ export type SheetIntent =
         | "as-material"
         | "restore"
         | "discard-draft"
-        | "delete-formula";
+        | "delete-formula"
+        /** Enter was pressed in a field of a version that cannot be changed. */
+        | "stay";
     }
   | { readonly kind: "remove" | "add"; readonly id: string };
 
@@ -85,7 +87,7 @@ interface RawForm {
 
 const letter = Joi.string().pattern(/^[A-Z]$/);
 
-const plainIntent = /^(save|set|find|add-phase|up|down|begin-draft|branch|as-material|restore|discard-draft|delete-formula)$/;
+const plainIntent = /^(save|set|find|add-phase|up|down|begin-draft|branch|as-material|restore|discard-draft|delete-formula|stay)$/;
 const aimedIntent = /^(remove|add):([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/;
 
 const UUID_LENGTH = 36;

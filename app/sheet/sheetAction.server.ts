@@ -34,6 +34,8 @@ async function carryOut(formulaId: string, form: SheetForm) {
   const base = { formulaId, versionId: form.versionId, revision: form.revision };
   const here = `/sheet/${formulaId}`;
   switch (intent.kind) {
+    case "stay":
+      return redirect(here);
     case "begin-draft":
       await beginDraft(formulaId, form.versionId);
       return redirect(here);

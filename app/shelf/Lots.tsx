@@ -1,4 +1,5 @@
 import { Form, Link, useNavigation } from "react-router";
+import { DefaultButton } from "../components/DefaultButton";
 import { useUnits } from "../frame/units";
 import type { TypedMovement } from "./forms.server";
 import classes from "./Lots.module.css";
@@ -91,6 +92,7 @@ function Lot({ lot, answered }: LotProps) {
       </p>
       {lot.note !== "" && <p>{lot.note}</p>}
       <Form method="post" className={classes.hand} key={lot.movementId}>
+        <DefaultButton name="kind" value="none" />
         <input type="hidden" name="id" value={lot.movementId} />
         <input type="hidden" name="lotId" value={lot.id} />
         <label>

@@ -95,7 +95,8 @@ export function readLotForm(form: FormData): TypedLot & TypedLotIds {
   return readForm(lotSchema, form, { tellsOfMarks: true });
 }
 
-export const handKinds = ["use", "weigh", "discard", "remove"] as const;
+/** "none": Enter was pressed in a field, and no button. */
+export const handKinds = ["use", "weigh", "discard", "remove", "none"] as const;
 
 /** What a maker does to a lot by hand: takes some, corrects to a weighing, pours away, or takes out a lot typed by mistake. */
 export interface TypedMovement {

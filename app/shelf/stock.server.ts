@@ -39,6 +39,7 @@ export async function receive(
 export async function moveByHand(typed: TypedMovement): Promise<string | null> {
   const db = database();
   const makerId = currentMakerId();
+  if (typed.kind === "none") return "Choose what to do with it: use, weigh or discard.";
   if (typed.kind === "remove") return removeLot(typed.lotId);
   const read = typed.kind === "weigh" ? readNumber(typed.grams.replace(/\s*g\s*$/i, "")) : readMassGrams(typed.grams);
   const noteProblem = textProblem(typed.note);

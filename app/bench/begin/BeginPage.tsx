@@ -1,6 +1,7 @@
 import { Button } from "@mantine/core";
 import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link, useNavigation } from "react-router";
+import { DefaultButton } from "../../components/DefaultButton";
 import { Frame } from "../../frame/Frame";
 import { WashLine } from "../../frame/washLine/WashLine";
 import type { OpenBegin } from "./begin.server";
@@ -54,6 +55,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
         </p>
       )}
       <Form method="post" className={classes.begin} key={plan.id}>
+        <DefaultButton name="intent" value="look" />
         <input type="hidden" name="id" value={plan.id} />
         {underWay.map(({ id }) => (
           <input key={id} type="hidden" name="another" value={id} />

@@ -6,7 +6,7 @@ import { shownMaterial } from "@tensidrum/core/library";
 import { database } from "../../../db/client.server";
 import { findBatch, listOverdrawnLots } from "../../../db/batches/queries.server";
 import { changeShares } from "../../../db/batches/writes.server";
-import { listLots } from "../../../db/stock/queries.server";
+import { findLot, listLots } from "../../../db/stock/queries.server";
 import { addMovement } from "../../../db/stock/writes.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { plannedBatch } from "../batch/stored.server";
@@ -68,12 +68,15 @@ async function setBalance({ lotId, movementId, grams }: LotsForm): Promise<strin
   const typed = readNumber(grams.replace(/\s*g$/i, ""));
   const read = typed.ok && typed.value === 0 ? typed : readMassGrams(grams);
   if (!read.ok) return "Weigh what is left in the lot and give the grams: 84, 0.";
-  const isThere = await addMovement(database(), currentMakerId(), { lotId, movementId }, ({ leftGrams }) => ({
+  const lot = await findLot(database(), currentMakerId(), lotId);
+  if (lot === undefined) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
+  // What the ledger says already needs no correction.
+  if (lot.leftGrams === read.value) return null;
+  await addMovement(database(), currentMakerId(), { lotId, movementId }, ({ leftGrams }) => ({
     kind: "correct",
     grams: read.value - leftGrams,
     note: "weighed back",
   }));
-  if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
   return null;
 }
 

@@ -61,7 +61,7 @@ export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualR
     form.current?.requestSubmit(pressed.current);
   };
   return (
-    <Form ref={form} method="post" className={className} onSubmit={onSubmit}>
+    <Form ref={form} method="post" className={className} onSubmit={onSubmit} data-enter="send">
       <input type="hidden" name="id" value={newId} />
       {Object.entries(hidden).map(([name, value]) => (
         <input key={name} type="hidden" name={name} value={value} />

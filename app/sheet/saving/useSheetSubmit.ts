@@ -35,8 +35,8 @@ export function useSheetSubmit({ formulaId, typed, base, isHeld }: SheetSubmit) 
   return (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const { submitter } = event.nativeEvent as SubmitEvent;
-    const intent = submitter instanceof HTMLButtonElement ? submitter.value : "";
-    // Enter in a field has no button behind it: the sheet saves itself.
+    // Enter in a field presses the unseen button alone: the sheet saves itself.
+    const intent = submitter instanceof HTMLButtonElement && submitter.dataset.default === undefined ? submitter.value : "";
     if (intent === "") return;
     const fields = new FormData(event.currentTarget);
     const beside = BESIDE.flatMap((name) => {

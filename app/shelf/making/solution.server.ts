@@ -11,6 +11,7 @@ import { shelveMadeLot } from "../../../db/stock/writes.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { movementOf } from "../stock.server";
 import { isDissolvable } from "./dissolvable";
+import { LEAST_GRAMS } from "../readLot";
 import { madeCode } from "./madeCode";
 import type { SolutionForm } from "./solutionForm.server";
 
@@ -26,7 +27,7 @@ function wishOf(typed: SolutionForm, solutes: readonly Material[], today: string
   const strength = readPercent(typed.strength);
   if (!strength.ok || strength.value === 0) return say("strength", "Give the strength in % by mass: 25, 10, 0.5.");
   const mass = readMassGrams(typed.grams);
-  if (!mass.ok) return say("grams", "Give the finished amount: 100, 250 g.");
+  if (!mass.ok || mass.value < LEAST_GRAMS) return say("grams", "Give the finished amount: 100, 250 g.");
   const months = readNumber(typed.months);
   if (!months.ok) return say("months", "Give the months as a number, usually 3.");
   try {

@@ -1,12 +1,13 @@
 import { daysLeft, madeUpWater, Refusal, type MadeUpWater, type WaterRecipe } from "@tensidrum/core/formula";
 import { saysTheSame, slugOf } from "@tensidrum/core/library";
-import { readMassGrams, readNumber } from "@tensidrum/core/quantities";
+import { isBlank, readMassGrams, readNumber, textProblem } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database } from "../../../db/client.server";
 import { listMaterials, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listLots } from "../../../db/stock/queries.server";
 import { shelveMadeLot } from "../../../db/stock/writes.server";
 import { currentMakerId } from "../../frame/maker.server";
+import { LEAST_GRAMS } from "../readLot";
 import { madeCode } from "./madeCode";
 import type { WaterForm } from "./waterForm.server";
 
@@ -20,14 +21,19 @@ type Wish =
 
 function wishOf(typed: WaterForm): Wish {
   const say = (field: keyof WaterForm, message: string): Wish => ({ ok: false, field, message });
-  if (typed.name === "") return say("name", "Give the water a name: Birch leaf water.");
-  if (typed.inci === "") return say("inci", "Give the INCI name of what comes out of the plant: Betula Alba Leaf Extract.");
+  if (isBlank(typed.name)) return say("name", "Give the water a name: Birch leaf water.");
+  if (isBlank(typed.inci)) return say("inci", "Give the INCI name of what comes out of the plant: Betula Alba Leaf Extract.");
+  for (const field of ["name", "inci"] as const) {
+    const problem = textProblem(typed[field]);
+    if (problem !== null) return say(field, problem);
+  }
   const plant = readMassGrams(typed.plant);
   if (!plant.ok) return say("plant", "Give the grams of the plant.");
   const water = readMassGrams(typed.water);
   if (!water.ok) return say("water", "Give the grams of water.");
   const left = typed.yield === "" ? null : readMassGrams(typed.yield);
-  if (left !== null && !left.ok) return say("yield", "Give what was left after straining, or leave it empty.");
+  if (left !== null && (!left.ok || left.value < LEAST_GRAMS))
+    return say("yield", "Give what was left after straining, or leave it empty.");
   const days = readNumber(typed.days);
   if (!days.ok || days.value < 1) return say("days", "Give at least one day.");
   const recipe = {

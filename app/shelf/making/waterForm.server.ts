@@ -43,5 +43,5 @@ export function readWaterWish(address: URL): WaterForm {
 }
 
 export function readWaterForm(form: FormData): WaterForm & { readonly id: string; readonly movementId: string } {
-  return readForm(made, form);
+  return readForm(made, form, { stripUnknown: true, tellsOfMarks: true });
 }

@@ -35,7 +35,7 @@ export interface MaterialForm {
 
 /** Reads the form of a material. */
 export function readMaterialForm(form: FormData): MaterialForm {
-  const value = readForm(schema, form, {});
+  const value = readForm(schema, form, { tellsOfMarks: true });
   const of = (key: string): string => value[key] ?? "";
   return {
     from: of("from"),
