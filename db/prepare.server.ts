@@ -1,6 +1,7 @@
 import { drizzle } from "drizzle-orm/node-postgres";
 import { migrate } from "drizzle-orm/node-postgres/migrator";
 import pg from "pg";
+import { clockProblem, latestMoment } from "./clock.server";
 import { firstScales, workshop } from "./demo/workshop";
 import { loadDemo } from "./demo/loadDemo.server";
 import { ensureMaker, markDemoDecided } from "./makers/queries.server";
@@ -43,6 +44,8 @@ export async function prepareDatabase({ connectionString, migrationsFolder, demo
       say("Laid in the demo formulas and the shelf of the wardrobe workshop.");
     }
     if (!decided) await markDemoDecided(db, workshop.id);
+    const clock = clockProblem(await latestMoment(db), new Date());
+    if (clock !== null) say(clock);
   } finally {
     await client.end();
   }

@@ -2,7 +2,15 @@ import { spawn, spawnSync } from "node:child_process";
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { isAlive } from "./alive.mjs";
-import { checkCluster, clusterFolder, initialiseCluster, ownDataFolder, socketFolder, SUPERUSER } from "./clusterFolder.mjs";
+import {
+  checkCluster,
+  clusterFolder,
+  initialiseCluster,
+  ownDataFolder,
+  removeHalfMade,
+  socketFolder,
+  SUPERUSER,
+} from "./clusterFolder.mjs";
 import { outputOf } from "./commands.mjs";
 import { ensureDebianPackage } from "./packages.mjs";
 import { Obstacle, say } from "./say.mjs";
@@ -60,6 +68,7 @@ export async function startCluster(folder, { keep = true, port, revive = false }
   if (programs === undefined) throw new Obstacle("The PostgreSQL server is not installed.");
   ownDataFolder(folder);
   const data = clusterFolder(folder);
+  removeHalfMade(data);
   const socket = socketFolder(folder);
   if (!existsSync(`${data}/PG_VERSION`)) initialiseCluster(programs, data, folder);
   checkCluster(programs, data);

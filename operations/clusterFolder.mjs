@@ -100,6 +100,20 @@ function shortHash(text) {
   return createHash("sha256").update(text).digest("hex").slice(0, 12);
 }
 
+/** Takes away what starts that were interrupted left beside the cluster. @param {string} data */
+export function removeHalfMade(data) {
+  const parent = dirname(data);
+  if (!existsSync(parent)) return;
+  for (const name of readdirSync(parent)) {
+    if (!name.startsWith(`${basename(data)}.new-`)) continue;
+    try {
+      rmSync(`${parent}/${name}`, { recursive: true, force: true });
+    } catch {
+      // Its initdb has outlived the start and still writes; the next start takes it away.
+    }
+  }
+}
+
 /**
  * Makes the cluster beside its place and puts it there whole, so that a start that is interrupted leaves none that is half made.
  * @param {string} programs
@@ -108,10 +122,6 @@ function shortHash(text) {
  */
 export function initialiseCluster(programs, data, folder) {
   say("Creating the database cluster …");
-  const parent = dirname(data);
-  for (const name of readdirSync(parent)) {
-    if (name.startsWith(`${basename(data)}.new-`)) rmSync(`${parent}/${name}`, { recursive: true, force: true });
-  }
   rmSync(data, { recursive: true, force: true });
   const fresh = `${data}.new-${process.pid}`;
   mkdirSync(fresh, { recursive: true, mode: 0o700 });

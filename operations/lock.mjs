@@ -13,14 +13,15 @@ const UNREADABLE_MILLISECONDS = 5_000;
  * @template Result
  * @param {string} what as "installing the packages"
  * @param {() => Promise<Result>} job
+ * @param {string} [file] that stands for the turn
  * @returns {Promise<Result>}
  */
-export async function alone(what, job) {
+export async function alone(what, job, file = FILE) {
   let isTold = false;
-  while (!take()) {
-    const holder = holderOf();
+  while (!take(file)) {
+    const holder = holderOf(file);
     if (holder === "gone") {
-      rmSync(FILE, { force: true });
+      rmSync(file, { force: true });
       continue;
     }
     if (!isTold) say(`Another command of this folder is ${holder}; waiting for it …`);
@@ -28,11 +29,11 @@ export async function alone(what, job) {
     await new Promise((resolve) => setTimeout(resolve, LOOK_MILLISECONDS));
   }
   const release = () => {
-    if (ownerOf().pid === process.pid) rmSync(FILE, { force: true });
+    if (ownerOf(file).pid === process.pid) rmSync(file, { force: true });
   };
   process.once("exit", release);
   try {
-    writeFileSync(FILE, `${process.pid} ${what}\n`);
+    writeFileSync(file, `${process.pid} ${what}\n`);
     return await job();
   } finally {
     process.removeListener("exit", release);
@@ -40,10 +41,10 @@ export async function alone(what, job) {
   }
 }
 
-/** The file is made by one alone, also of two that come at the same moment. */
-function take() {
+/** The file is made by one alone, also of two that come at the same moment. @param {string} file */
+function take(file) {
   try {
-    writeFileSync(FILE, `${process.pid} working\n`, { flag: "wx" });
+    writeFileSync(file, `${process.pid} working\n`, { flag: "wx" });
     return true;
   } catch (error) {
     const { code } = /** @type {NodeJS.ErrnoException} */ (error);
@@ -54,20 +55,20 @@ function take() {
   }
 }
 
-/** What the holder is doing, or "gone" when it left the file behind. */
-function holderOf() {
-  const { pid, what } = ownerOf();
+/** What the holder is doing, or "gone" when it left the file behind. @param {string} file */
+function holderOf(file) {
+  const { pid, what } = ownerOf(file);
   if (pid === undefined) {
-    const stats = statSync(FILE, { throwIfNoEntry: false });
+    const stats = statSync(file, { throwIfNoEntry: false });
     return stats === undefined || Date.now() - stats.mtimeMs > UNREADABLE_MILLISECONDS ? "gone" : "working";
   }
   return isAlive(pid) && runsOurs(pid) ? what : "gone";
 }
 
-/** @returns {{ pid: number | undefined, what: string }} */
-function ownerOf() {
+/** @param {string} file @returns {{ pid: number | undefined, what: string }} */
+function ownerOf(file) {
   try {
-    const [, pid, what] = /^(\d+) (.*)$/m.exec(readFileSync(FILE, "utf8")) ?? [];
+    const [, pid, what] = /^(\d+) (.*)$/m.exec(readFileSync(file, "utf8")) ?? [];
     return { pid: pid === undefined ? undefined : Number(pid), what: what ?? "working" };
   } catch {
     return { pid: undefined, what: "working" };

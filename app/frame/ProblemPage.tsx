@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { useEffect, type ReactNode } from "react";
 import { isRouteErrorResponse } from "react-router";
 import { Frame } from "./Frame";
 import classes from "./ProblemPage.module.css";
@@ -47,6 +47,7 @@ export function toldOf(error: unknown): Told {
 /** A page for what went wrong: what, and what to do now. */
 export function ProblemPage({ error, children }: { readonly error: unknown; readonly children?: ReactNode }) {
   const told = toldOf(error);
+  useTryAgain(told.remedy === TRIED_AGAIN);
   return (
     <Frame
       head={<span className={classes.head}>{told.title}</span>}
@@ -68,6 +69,18 @@ export function ProblemPage({ error, children }: { readonly error: unknown; read
       </section>
     </Frame>
   );
+}
+
+/** What a page says that only asked; a form is never sent a second time by itself. */
+const TRIED_AGAIN = "This page tries again every 2 seconds.";
+const AGAIN_MILLISECONDS = 2_000;
+
+function useTryAgain(isBusy: boolean): void {
+  useEffect(() => {
+    if (!isBusy) return;
+    const timer = setTimeout(() => window.location.reload(), AGAIN_MILLISECONDS);
+    return () => clearTimeout(timer);
+  }, [isBusy]);
 }
 
 function BareBottle() {

@@ -6,7 +6,7 @@ import { isDatabaseAway, isDatabaseBusy, isDiskFull, isOvertaken, isUnstorable }
 const statusOf: Readonly<Record<RefusalKind, number>> = { "not-found": 404, "not-possible": 422, "not-valid": 422, conflict: 409 };
 
 /** What a maker is told while too much is asked of the database at once. */
-export const busyWords = { message: "Tensidrum is busy just now.", remedy: "It is tried again by itself." };
+export const busyWords = { message: "Tensidrum is busy just now.", remedy: "Load the page again in a moment." };
 /** What a maker is told when nothing more can be stored. */
 export const diskFullWords = {
   message: "The disk of the machine that runs Tensidrum is full, so nothing was stored.",
