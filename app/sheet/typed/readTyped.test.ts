@@ -57,6 +57,23 @@ describe("reading the cells", () => {
     expect(problemsOf(typed("1", { profile: "floor-polish" }))[0]?.field).toBe("profile");
   });
 
+  it("names characters that do not show at their field, and a name of nothing that shows is none", () => {
+    const { problems } = readTyped(
+      typed("1", {
+        name: "Curtain\u202eCall",
+        aim: { ...noTypedAim, closeTo: "\u0000" },
+        phases: [{ letter: "A", title: "\ud800", temperature: "" }],
+      }),
+      500,
+    );
+    expect(problems.map(({ field, message }) => `${field}: ${message}`)).toEqual([
+      "name: It has a hidden character (U+202E). Delete it and type it again.",
+      "aim: Close to: It has a hidden character (U+0000). Delete it and type it again.",
+      "title:A: Title of phase A: It has a hidden character (U+D800). Delete it and type it again.",
+    ]);
+    expect(problemsOf(typed("1", { name: "\u200b\u2060" }))).toEqual([{ field: "name", message: "Give it a name." }]);
+  });
+
   it("a certificate counts from just above 0", () => {
     const withAssay = (assay: string) =>
       readTyped(typed("1", { lines: [{ id: "b", phase: "A", materialId: "m-b", percent: "1", assay }] }), 500);

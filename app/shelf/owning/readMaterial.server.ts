@@ -112,6 +112,8 @@ type Composition =
   | { readonly parts: readonly { material: string; percent: number }[] }
   | { readonly problem: MaterialProblem };
 
+/** Longer than any INCI name with its percent. */
+const LONGEST_ENTRY = 300;
 const ENTRY = /^(.*?)[\s:,]+([\d.,]+)\s*%?$/;
 
 function compositionOf(typed: TypedMaterial, known: KnownMaterials): Composition {
@@ -122,6 +124,8 @@ function compositionOf(typed: TypedMaterial, known: KnownMaterials): Composition
     return { problem: { field: "inci", message: "Say what it is made of: INCI names, or materials of the library, with their percent." } };
   const entries: { name: string; percent: number }[] = [];
   for (const line of lines) {
+    if (line.trim().length > LONGEST_ENTRY)
+      return { problem: { field, message: `An entry has at most ${LONGEST_ENTRY} characters. Write one to a line: Glycerin 60` } };
     const [, name = "", share = ""] = ENTRY.exec(line.trim()) ?? [];
     const percent = readNumber(share);
     if (!percent.ok && lines.length > 1)

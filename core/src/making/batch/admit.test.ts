@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { done, entry, weighed } from "../../testing/batchEntries.ts";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import { whyNot } from "./admit.ts";
+import { batchState } from "./batchState.ts";
 import type { BatchEntry } from "./entries.ts";
 import { planBatch } from "./planBatch.ts";
 
@@ -105,6 +106,18 @@ describe("what may be entered next", () => {
     expect(why([timer], back)).toBeNull();
     expect(why([timer, back], entry({ kind: "taken-back", entry: timer.id }))).toContain("nothing to take back");
     expect(why([timer, back], entry({ kind: "taken-back", entry: back.id }))).toBeNull();
+  });
+
+  it("a batch is discarded while nothing was weighed, and not afterwards; discarded it is closed, and can be opened again", () => {
+    const discarded = entry({ kind: "discarded" });
+    expect(why([], discarded)).toBeNull();
+    const step = whole.find(({ kind }) => kind === "weighed");
+    if (step === undefined) throw new Error("nothing is weighed in this batch");
+    expect(why([step], discarded)).toContain("Something has been weighed");
+    expect(why([step, entry({ kind: "taken-back", entry: step.id })], discarded)).toBeNull();
+    expect(why([discarded], entry({ kind: "paused" }))).toContain("closed");
+    expect(batchState(plan, [discarded]).finished).toMatchObject({ yieldGrams: 0, isDiscarded: true });
+    expect(why([discarded], entry({ kind: "taken-back", entry: discarded.id }))).toBeNull();
   });
 
   it("two devices that go through one batch in any order store every step and every line exactly once", () => {
