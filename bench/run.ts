@@ -10,6 +10,7 @@ import { benchInstruments } from "./instrumentBench";
 import { benchKeystrokes } from "./keystrokeBench";
 import { benchLedger } from "./ledgerBench";
 import { benchList } from "./listBench";
+import { benchLoad } from "./loadBench";
 import type { Measured } from "./measure";
 import { benchModels } from "./modelBench";
 import { benchPages } from "./pageBench";
@@ -29,6 +30,7 @@ try {
     ...(await benchModels()),
     ...benchSpreadsheet(),
     ...(await benchPages(sheet)),
+    ...(await benchLoad(sheet, application.process.pid ?? 0)),
     ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),
     ...(await benchList(sheet, cluster.url)),
     ...(await benchLedger(cluster.url)),

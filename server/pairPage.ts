@@ -32,7 +32,7 @@ ${message === null ? "" : `<p role="alert">${message}</p>`}
 <label>name of this device <input name="name" class="name" autocomplete="off" maxlength="40" placeholder="Bench tablet"></label>
 <button type="submit">Pair</button>
 </form>
-<p><br>The browser keeps the bench for a reload without the network only when this device trusts <a href="/certificate.pem">this machine's certificate</a>. Trusting it is safe: it vouches for the addresses of this one machine and for nothing else, and it ends after 13 months. You can remove it in the settings of this device at any time.</p>
+<p><br>The browser keeps the bench for a reload without the network only when this device trusts <a href="/certificate.pem">this machine's certificate</a>. The certificate vouches for the addresses of this one machine and for nothing else, and it expires after 13 months. You can remove it in the settings of this device at any time.</p>
 </main>
 </body>
 </html>

@@ -18,13 +18,13 @@ export function Devices({ devices }: { readonly devices: OpenDevices }) {
             <th scope="col">device</th>
             <th scope="col">paired</th>
             <th scope="col">last used</th>
-            <td />
+            <th scope="col">access</th>
           </tr>
         </thead>
         <tbody>
           {devices.map(({ id, name, pairedAt, lastUsedAt }) => (
             <tr key={id}>
-              <th scope="row">{name}</th>
+              <td>{name}</td>
               <td>{dayjs(pairedAt).format("D MMM YYYY")}</td>
               <td>{dayjs(lastUsedAt).format("D MMM YYYY, HH:mm")}</td>
               <td>

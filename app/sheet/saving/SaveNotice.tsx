@@ -1,6 +1,7 @@
 import { Button } from "@mantine/core";
 import { differencesOf } from "../typed/differences";
 import type { TypedSheet } from "../typed/typedSheet";
+import { SAVE_NOTICE } from "./SaveState";
 import { RETRY_MILLISECONDS, type SaveStatus, type SheetSaver } from "./sheetSaver";
 import classes from "./SaveState.module.css";
 
@@ -22,7 +23,7 @@ const whyAway = {
 export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
   if (status.kind === "away") {
     return (
-      <div className={classes.notice} role="alert">
+      <div id={SAVE_NOTICE} className={classes.notice} role="alert">
         <p>
           <strong>{whyAway[status.why]}</strong> What you typed is kept in this browser, also over a reload. Saving is tried again every{" "}
           {RETRY_MILLISECONDS / 1000} seconds.
@@ -32,7 +33,7 @@ export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
   }
   if (status.kind === "refused") {
     return (
-      <div className={classes.notice} role="alert">
+      <div id={SAVE_NOTICE} className={classes.notice} role="alert">
         <p>
           <strong>{status.message}</strong> {status.remedy}
         </p>
@@ -54,7 +55,7 @@ export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
   }));
   const chooseAll = (which: "mine" | "theirs") => cells.forEach((cell) => saver.choose(cell, which));
   return (
-    <div className={classes.notice} role="alert">
+    <div id={SAVE_NOTICE} className={classes.notice} role="alert">
       <p>
         <strong>
           {cells.length === 1 ? "Another window changed the same cell." : `Another window changed the same ${cells.length} cells.`}

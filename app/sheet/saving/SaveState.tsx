@@ -7,9 +7,17 @@ export function SaveState({ status }: { readonly status: SaveStatus }) {
   const words = wordsOf(status);
   return (
     <span className={classes.state} role="status" data-alarm={words.isAlarm || undefined} data-status={status.kind}>
-      {words.text}
+      {isTold(status) ? <a href={`#${SAVE_NOTICE}`}>{words.text}</a> : words.text}
     </span>
   );
+}
+
+/** Where the notice stands that says more. */
+export const SAVE_NOTICE = "save-notice";
+
+/** Whether a notice above the lines says more; on a phone it lies below the readings. */
+function isTold({ kind }: SaveStatus): boolean {
+  return kind === "away" || kind === "conflict" || kind === "refused";
 }
 
 function wordsOf(status: SaveStatus): { readonly text: string; readonly isAlarm: boolean } {
