@@ -34,6 +34,8 @@ export interface Overtaken {
   readonly message: string;
   readonly revision: number;
   readonly theirs: TypedSheet;
+  /** The last saves of the draft. */
+  readonly saves: readonly string[];
 }
 
 export type SaveResult =
@@ -135,6 +137,7 @@ async function overtaken(db: Database, makerId: string, base: DraftBase): Promis
     message: "This draft was changed in another window since this page was loaded. What you typed is still here.",
     revision: version.revision,
     theirs: typed,
+    saves: version.recentSaves,
   };
 }
 

@@ -6,7 +6,15 @@ import type { TypedSheet } from "./typed/typedSheet";
 export type SheetAnswer =
   | { readonly kind: "saved"; readonly revision: number; readonly savedAt: string }
   | { readonly kind: "problems"; readonly problems: readonly FieldProblem[]; readonly typed: TypedSheet }
-  | { readonly kind: "stale"; readonly message: string; readonly revision: number; readonly theirs: TypedSheet; readonly typed: TypedSheet }
+  | {
+      readonly kind: "stale";
+      readonly message: string;
+      readonly revision: number;
+      readonly theirs: TypedSheet;
+      /** The last saves of the draft; one of this page whose answer was lost may be among them. */
+      readonly saves: readonly string[];
+      readonly typed: TypedSheet;
+    }
   | { readonly kind: "refused"; readonly message: string; readonly remedy: string }
   | {
       readonly kind: "away";

@@ -117,6 +117,7 @@ describe("how much a route takes", () => {
     ["/import", 12 * 1024 * KB],
     ["/import.data", 12 * 1024 * KB],
     ["/shelf/import", 12 * 1024 * KB],
+    ["/recipe", 1024 * KB],
     ["/sheet/5ea5", 1024 * KB],
     ["/sheet/5ea5/3.data", 1024 * KB],
     ["/sheet/5ea5/save", 1024 * KB],

@@ -62,6 +62,7 @@ const one: readonly BatchEntry[] = [
   { id: "13", at, kind: "resumed" },
   { id: "14", at, kind: "taken-back", entry: "8" },
   { id: "15", at, kind: "finished", yieldGrams: 480 },
+  { id: "23", at, kind: "discarded" },
 ];
 
 describe("what happened, in words", () => {
@@ -92,6 +93,7 @@ describe("what happened, in words", () => {
       "Gone on",
       "Taken back: Note: good foam",
       "Closed: 480.0 g came out",
+      "Discarded before anything was weighed",
     ]);
   });
 

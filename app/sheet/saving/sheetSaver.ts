@@ -37,6 +37,14 @@ export interface Sent {
   readonly unanswered: readonly string[];
 }
 
+/** What another window saved in between. */
+export interface Met {
+  readonly theirs: TypedSheet;
+  readonly revision: number;
+  /** The last saves of the draft. */
+  readonly saves: readonly string[];
+}
+
 export interface SaverAround {
   /** Sends a text; rejects when no answer comes. */
   readonly send: (sent: Sent) => Promise<SheetAnswer>;
@@ -73,6 +81,8 @@ export class SheetSaver {
   private isTouched = false;
   private sending: Sent | null = null;
   private unanswered: readonly string[] = [];
+  /** The texts of those of them that this page sent. */
+  private readonly lostTexts = new Map<string, TypedSheet>();
   /** The text the server found wrong; it is not sent a second time. */
   private refusedText: TypedSheet | null = null;
   private cancelTry: (() => void) | null = null;
@@ -153,12 +163,15 @@ export class SheetSaver {
    * Brings in what another window saved: the answer of a save that came late, or of a button.
    * @param base what the page began from; a page that was sent anew with its text does not know it, and asks about each cell
    */
-  meet({ theirs, revision }: { readonly theirs: TypedSheet; readonly revision: number }, base: TypedSheet | null = this.base): void {
+  meet({ theirs, revision, saves }: Met, from: TypedSheet | null = this.base): void {
+    // What this page stored without hearing of it is no change of the other window.
+    const lost = this.unanswered.findLast((id) => saves.includes(id) && this.lostTexts.has(id));
+    const base = from === null ? null : (this.lostTexts.get(lost ?? "") ?? from);
     const merged =
       base === null ? { sheet: this.typed, conflicts: differingCells(this.typed, theirs) } : mergeTyped(base, this.typed, theirs);
     const { sheet, conflicts } = merged;
     this.base = theirs;
-    this.unanswered = [];
+    this.forgetUnanswered();
     this.typed = sheet;
     if (base !== null) this.around.rebase({ base, theirs });
     if (conflicts.length > 0) {
@@ -244,6 +257,8 @@ export class SheetSaver {
     const sent = this.nextSent();
     this.sending = sent;
     this.unanswered = [...this.unanswered, sent.saveId].slice(-MOST_UNANSWERED);
+    this.lostTexts.set(sent.saveId, sent.typed);
+    for (const id of this.lostTexts.keys()) if (!this.unanswered.includes(id)) this.lostTexts.delete(id);
     this.tell({ isBusy: true, ...(kind === "away" ? {} : { status: { kind: "saving" } }) });
     // A send that fails at once, or throws instead of rejecting, is a failed one like any other.
     void new Promise<SheetAnswer>((resolve) => resolve(this.around.send(sent))).then(
@@ -263,7 +278,7 @@ export class SheetSaver {
     switch (answer.kind) {
       case "saved":
         this.base = sent.typed;
-        this.unanswered = [];
+        this.forgetUnanswered();
         this.tell({ isBusy: false, revision: answer.revision, problems: NO_PROBLEMS });
         if (this.isStoredNow()) this.stored(answer.savedAt);
         else {
@@ -287,6 +302,11 @@ export class SheetSaver {
       default:
         this.tell({ isBusy: false, status: answer });
     }
+  }
+
+  private forgetUnanswered(): void {
+    this.unanswered = [];
+    this.lostTexts.clear();
   }
 
   private stored(at: string | null = null): void {

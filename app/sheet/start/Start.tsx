@@ -128,6 +128,8 @@ function startPhases({ phases }: Skeleton): readonly StartPhase[] {
 
 /** The recipe is read again once the typing has paused this long, ms. */
 const PAUSE = 400;
+/** More than is read is not sent: the server says that it is too long. */
+const MOST_SENT = 20_001;
 const SHARE_DECIMALS = 4;
 
 function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialStore | null }) {
@@ -135,7 +137,7 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
   const [text, setText] = useState("");
   useEffect(() => {
     if (text.trim() === "") return undefined;
-    const timer = setTimeout(() => void fetcher.submit({ text }, { method: "post", action: "/recipe" }), PAUSE);
+    const timer = setTimeout(() => void fetcher.submit({ text: text.slice(0, MOST_SENT) }, { method: "post", action: "/recipe" }), PAUSE);
     return () => clearTimeout(timer);
     // The fetcher stays the same one.
     // eslint-disable-next-line react-hooks/exhaustive-deps
