@@ -4,6 +4,7 @@ const chromium = process.env.CHROMIUM ?? "/usr/bin/chromium";
 
 export default defineConfig({
   testDir: "e2e",
+  globalSetup: "./e2e/testing/demoTemplate.ts",
   outputDir: "test-results",
   fullyParallel: false,
   workers: 2,

@@ -151,6 +151,12 @@ describe("what tensid refuses", () => {
     expect(stderr).not.toMatch(/\bat .+:\d+:\d+|Error:|undefined|\[object/);
   });
 
+  it("100,000 brackets, answered at once instead of never", () => {
+    const { status, stdout, stderr } = tensid(["assess"], "[".repeat(100_000));
+    expect([status, stdout]).toEqual([2, ""]);
+    expect(stderr).toContain("more than 64 lists or objects inside each other");
+  });
+
   it("a file of 50 MB, without reading it to the end", () => {
     const file = join(folder, "long.json");
     writeFileSync(file, `{"format":"tensidrum-formula/1","name":"${"x".repeat(50_000_000)}"}`);

@@ -5,11 +5,11 @@ test.use({ allowedConsole: [FAILED_LOAD, /status of (401|429)/] });
 
 test("a tablet of the local network gets in over HTTPS with the code of the first screen alone; wrong codes are counted and slowed", async ({
   start,
-  folder,
+  demoFolder,
   browser,
 }) => {
   test.setTimeout(120_000);
-  const application = await start({ TENSIDRUM_DATA: folder }, ["--lan"]);
+  const application = await start({ TENSIDRUM_DATA: demoFolder }, ["--lan"]);
   const desk = await browser.newPage({ baseURL: application.address });
   await desk.goto("/");
   const code = desk.locator("output").filter({ hasText: /^\d{4} \d{4}$/ });

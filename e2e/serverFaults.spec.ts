@@ -14,16 +14,16 @@ const noted = (text: string) => ({ id: crypto.randomUUID(), at: new Date().toISO
 
 test("a database connection lost inside a transaction costs that request alone, fifteen times in a row", async ({
   start,
-  folder,
+  demoFolder,
   browser,
 }) => {
   test.setTimeout(150_000);
-  const application = await start({ TENSIDRUM_DATA: folder });
+  const application = await start({ TENSIDRUM_DATA: demoFolder });
   const page = await browser.newPage({ baseURL: application.address });
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
   const id = batch.split("/").at(-1);
-  const holder = await databaseOf(folder);
-  const killer = await databaseOf(folder);
+  const holder = await databaseOf(demoFolder);
+  const killer = await databaseOf(demoFolder);
   for (let time = 1; time <= 15; time += 1) {
     // The entry waits inside its transaction for the batch, and there its connection is cut.
     await holder.query("begin");
@@ -53,21 +53,21 @@ test("a database connection lost inside a transaction costs that request alone, 
 
 test("PostgreSQL killed under bin/start: it is started again, and every acknowledged entry is there", async ({
   start,
-  folder,
+  demoFolder,
   browser,
 }) => {
   test.setTimeout(120_000);
-  const application = await start({ TENSIDRUM_DATA: folder });
+  const application = await start({ TENSIDRUM_DATA: demoFolder });
   const page = await browser.newPage({ baseURL: application.address });
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
   await done(page).click();
   const { grams } = await takeTyped(page);
   await acknowledged(page);
   for (let time = 1; time <= 3; time += 1) {
-    const postmaster = Number(readFileSync(`${folder}/postgres/postmaster.pid`, "utf8").split("\n")[0]);
+    const postmaster = Number(readFileSync(`${demoFolder}/postgres/postmaster.pid`, "utf8").split("\n")[0]);
     process.kill(postmaster, "SIGKILL");
     await expect
-      .poll(() => readFileSync(`${folder}/postgres/postmaster.pid`, "utf8").split("\n")[0], { timeout: 20_000 })
+      .poll(() => readFileSync(`${demoFolder}/postgres/postmaster.pid`, "utf8").split("\n")[0], { timeout: 20_000 })
       .not.toBe(String(postmaster));
     await expect.poll(async () => (await page.request.get("/shelf")).status(), { timeout: 20_000 }).toBe(200);
   }
@@ -80,17 +80,17 @@ test("PostgreSQL killed under bin/start: it is started again, and every acknowle
 
 test("a full disk: 507 in words, nothing acknowledged that is not stored, and what is typed is saved once there is space", async ({
   start,
-  folder,
+  demoFolder,
   browser,
 }) => {
   test.setTimeout(120_000);
-  const application = await start({ TENSIDRUM_DATA: folder });
+  const application = await start({ TENSIDRUM_DATA: demoFolder });
   const page = await browser.newPage({ baseURL: application.address });
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
   await beginFormula(page);
   await addLine(page, "coco-glucoside", "4");
   await expect(saved(page)).toContainText(/saved \d\d/);
-  const database = await databaseOf(folder);
+  const database = await databaseOf(demoFolder);
   // PostgreSQL's own word for it, where a row would need a new page of the disk.
   await database.query(`create function no_space() returns trigger language plpgsql as $$ begin
     raise exception 'could not extend file: No space left on device' using errcode = '53100'; end $$`);
@@ -135,14 +135,14 @@ test("32 connections at once get their pages, slower, and none is refused", asyn
 
 test("a lot that gives more than it holds: the weight is kept, and the balance or another lot is asked for", async ({
   start,
-  folder,
+  demoFolder,
   browser,
 }) => {
   test.setTimeout(120_000);
-  const application = await start({ TENSIDRUM_DATA: folder });
+  const application = await start({ TENSIDRUM_DATA: demoFolder });
   const page = await browser.newPage({ baseURL: application.address });
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
-  const database = await databaseOf(folder);
+  const database = await databaseOf(demoFolder);
   // The ledger says one gram less than this batch is about to take of its first lot.
   const { rows } = await database.query<{ lot_id: string; line_id: string; grams: string; maker_id: string; code: string }>(
     `select b.lot_id, b.line_id, b.grams, b.maker_id, l.code from batch_lots b join lots l on l.id = b.lot_id where batch_id = $1 order by position limit 1`,

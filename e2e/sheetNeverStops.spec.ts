@@ -8,12 +8,12 @@ test.use({
 
 test("the server killed, a percent changed, the server back 40 s later: it is stored without a touch", async ({
   start,
-  folder,
+  demoFolder,
   browser,
 }) => {
   test.setTimeout(180_000);
   const port = await freePort();
-  const first = await start({ TENSIDRUM_DATA: folder }, ["--port", String(port)]);
+  const first = await start({ TENSIDRUM_DATA: demoFolder }, ["--port", String(port)]);
   const page = await browser.newPage({ baseURL: first.address });
   await beginFormula(page);
   await addLine(page, "coco-glucoside", "4");
@@ -28,7 +28,7 @@ test("the server killed, a percent changed, the server back 40 s later: it is st
   await expect(page.getByRole("alert")).toContainText("Saving is tried again every 2 seconds.");
   // So long a maker may look for what is wrong; the page is not touched.
   await page.waitForTimeout(40_000);
-  const again = await start({ TENSIDRUM_DATA: folder }, ["--port", String(port)]);
+  const again = await start({ TENSIDRUM_DATA: demoFolder }, ["--port", String(port)]);
   await expect(saved(page)).toContainText(/saved \d\d/, { timeout: 12_000 });
   await expect(page.getByRole("alert")).toHaveCount(0);
   const other = await browser.newPage();

@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from "node:child_process";
-import { readFileSync, writeFileSync } from "node:fs";
+import { readFileSync, statSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { root } from "../operations/commands.mjs";
 import { expect, test } from "./testing/test";
@@ -46,6 +46,8 @@ test("ends cleanly, refuses a second start, and clears up after one that was kil
   expect(second.status).toBe(1);
   expect(second.stderr).toContain(`kill ${first.process.pid}`);
   const firstServer = postmaster();
+  // Nobody but its owner enters the data folder.
+  expect(statSync(folder).mode & 0o777).toBe(0o700);
   expect(await first.stop()).toBe(0);
   expect(isAlive(firstServer)).toBe(false);
 

@@ -1,5 +1,5 @@
 import { expect, type Page, test as base } from "@playwright/test";
-import { makeDataFolder } from "./dataFolder";
+import { makeDataFolder, makeDemoFolder } from "./dataFolder";
 import { startApplication, type RunningApplication } from "./startApplication";
 
 interface WorkerThings {
@@ -14,6 +14,8 @@ interface TestThings {
   readonly quietConsole: void;
   /** A data folder of the test's own. */
   readonly folder: string;
+  /** The same as a first start leaves it, with library and demo. */
+  readonly demoFolder: string;
   /** Starts applications that end with the test, however it ends. */
   readonly start: typeof startApplication;
 }
@@ -27,7 +29,7 @@ export const test = base.extend<TestThings, WorkerThings>({
   application: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
-      const folder = makeDataFolder();
+      const folder = makeDemoFolder();
       const application = await startApplication({ TENSIDRUM_DATA: folder.path });
       await use(application);
       await application.stop();
@@ -41,7 +43,13 @@ export const test = base.extend<TestThings, WorkerThings>({
     await use(folder.path);
     folder.remove();
   },
-  start: async ({ folder: _after }, use) => {
+  // eslint-disable-next-line no-empty-pattern
+  demoFolder: async ({}, use) => {
+    const folder = makeDemoFolder();
+    await use(folder.path);
+    folder.remove();
+  },
+  start: async ({ folder: _after, demoFolder: _too }, use) => {
     const running: RunningApplication[] = [];
     await use(async (environment, options) => {
       const application = await startApplication(environment, options);
