@@ -4,6 +4,7 @@ import express, { type RequestHandler } from "express";
 import { createServer, type Server } from "node:http";
 import { closeDatabase } from "../db/client.server";
 import { describeFault } from "../app/frame/describeFault.server";
+import { apology } from "./guards/apology";
 import { eventStreams } from "./guards/eventStreams";
 import { addedHosts, knownHosts } from "./guards/knownHosts";
 import { knownMethods, sameOrigin } from "./guards/sameOrigin";
@@ -61,6 +62,7 @@ export async function serve({ port, clientFolder, lan }: ServeOptions) {
   application.use("/assets", express.static(`${clientFolder}/assets`, { immutable: true, maxAge: ONE_YEAR }));
   application.use(express.static(clientFolder, { maxAge: "1h", index: false }));
   application.use(pages);
+  application.use(apology);
   const network = lan === undefined ? undefined : await serveLan(application, guards(lan.hosts), lan);
   if (network !== undefined) setTimeouts(network.server);
   const loopback = express();
@@ -73,6 +75,7 @@ export async function serve({ port, clientFolder, lan }: ServeOptions) {
     },
     application,
   );
+  loopback.use(apology);
   const server = createServer(loopback);
   setTimeouts(server);
   await new Promise<void>((resolve, reject) => {

@@ -2,6 +2,7 @@ import express, { type RequestHandler } from "express";
 import { existsSync, readFileSync, renameSync, writeFileSync } from "node:fs";
 import { createServer, type Server } from "node:https";
 import type { PairingDesk } from "../app/frame/requestContext.server";
+import { apology } from "./guards/apology";
 import { DAYS_WITHOUT_USE, type Device, devicesOf, Pairing } from "./pairing";
 import { pairPage } from "./pairPage";
 
@@ -77,6 +78,7 @@ export async function serveLan(application: RequestHandler, guards: readonly Req
     next();
   });
   gate.use(application);
+  gate.use(apology);
   const server = createServer({ key, cert: certificate }, gate);
   await new Promise<void>((resolve, reject) => {
     server.once("error", reject);

@@ -81,21 +81,38 @@ async function passOver(request: Request): Promise<void> {
   }
 }
 
+/** Bodies that are being read at this moment hold so much together; who comes then is told to come again. */
+const MOST_AT_ONCE_BYTES = 128 * MB;
+let heldBytes = 0;
+
 async function collect(stream: Readable, mostBytes: number): Promise<Buffer | EarlyRefusal> {
   const chunks: Buffer[] = [];
   let bytes = 0;
+  const hold = (more: number): void => {
+    bytes += more;
+    heldBytes += more;
+  };
   try {
     // Left early, the stream stays open: what is left of it is passed over.
     for await (const chunk of stream.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
-      bytes += chunk.length;
+      hold(chunk.length);
       if (bytes > mostBytes) return tooLarge(mostBytes);
+      if (heldBytes > MOST_AT_ONCE_BYTES) return BUSY;
       chunks.push(chunk);
     }
   } catch {
     return { status: 400, message: "What was sent arrived broken.", remedy: "Send it again." };
+  } finally {
+    heldBytes -= bytes;
   }
   return Buffer.concat(chunks, bytes);
 }
+
+const BUSY: EarlyRefusal = {
+  status: 503,
+  message: "Tensidrum is busy just now.",
+  remedy: "Nothing was stored. Go back and send it again in a moment.",
+};
 
 function tooLarge(mostBytes: number): EarlyRefusal {
   const most = mostBytes >= MB ? `${mostBytes / MB} MB` : `${mostBytes / KB} kB`;

@@ -3,6 +3,7 @@ import { createServer, request as ask, type Server } from "node:http";
 import type { AddressInfo } from "node:net";
 import { gzipSync } from "node:zlib";
 import { afterEach, describe, expect, it } from "vitest";
+import { apology } from "./apology";
 import { bodyRuleOf, readBody } from "./bodyLimits";
 import { eventStreams } from "./eventStreams";
 import { addedHosts, hostNameOf, knownHosts } from "./knownHosts";
@@ -160,6 +161,36 @@ describe("how much a route takes", () => {
     expect((await of("text/plain", "/bench/5ea5/entries")).status).toBe(415);
     expect((await of("application/x-www-form-urlencoded", "/bench/5ea5/photos")).status).toBe(415);
     expect((await guarded({ headers: { Origin: "http://127.0.0.1:PORT" } })).text).toBe("read 0");
+  });
+});
+
+describe("what nothing else answers", () => {
+  const answerOf = async (error: unknown) => {
+    const application = express();
+    application.use(() => {
+      throw error;
+    }, apology);
+    const server = createServer(application);
+    open.push(server);
+    await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
+    const answer = await fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}/`);
+    return { status: answer.status, text: await answer.text() };
+  };
+
+  it("a fault is told without its words, and logged without what was typed", async () => {
+    const told: unknown[] = [];
+    const log = console.error;
+    console.error = (line: unknown) => void told.push(line);
+    const { status, text } = await answerOf(Object.assign(new Error('broken at "Curtain Call secret"'), { code: "XX000" }));
+    console.error = log;
+    expect([status, text]).toEqual([500, "Something broke on our side. Load the page again.\n"]);
+    expect(String(told[0])).toContain("[XX000]");
+    expect(String(told[0])).not.toContain("secret");
+  });
+
+  it("a request that cannot be read keeps its status", async () => {
+    expect((await answerOf(Object.assign(new Error("bad"), { status: 400 }))).status).toBe(400);
+    expect((await answerOf(Object.assign(new Error("bad"), { status: 200 }))).status).toBe(500);
   });
 });
 
