@@ -16,12 +16,18 @@ const lineFields = ["phase", "materialId", "percent", "assay", "lots"] as const;
 
 type LineField = (typeof lineFields)[number];
 
+const headCells: readonly CellKey[] = [
+  ...["name", "profile", "batch"],
+  ...aimKeys.map((key) => `aim:${key}`),
+  ...["measured:ph", "measured:density"],
+];
+
 /** Every cell that one of the sheets has, the head first, then phases, lines and their order. */
 export function cellsOf(...sheets: readonly TypedSheet[]): readonly CellKey[] {
   const letters = new Set(sheets.flatMap(({ phases }) => phases.map(({ letter }) => letter)));
   const ids = new Set(sheets.flatMap(({ lines }) => lines.map(({ id }) => id)));
   return [
-    ...["name", "profile", "batch", ...aimKeys.map((key) => `aim:${key}`), "measured:ph", "measured:density"],
+    ...headCells,
     ...[...letters].flatMap((letter) => [`phase:${letter}`, ...phaseFields.map((field) => `phase:${letter}:${field}`)]),
     ...[...ids].flatMap((id) => [`line:${id}`, ...lineFields.map((field) => `line:${id}:${field}`)]),
     ...["rest", "order"],
@@ -79,10 +85,24 @@ export function saysTheSame(key: CellKey, one: string | null, other: string | nu
   return a.ok && b.ok ? a.value === b.value : one.trim() === other.trim();
 }
 
-/** Whether two sheets say the same in every cell. */
+/** Whether two sheets say the same in every cell. Asked at every key, so lines that are the same object are not looked into. */
 export function isSameSheet(one: TypedSheet, other: TypedSheet): boolean {
   if (one === other) return true;
-  return cellsOf(one, other).every((key) => saysTheSame(key, cellText(one, key), cellText(other, key)));
+  const isSame = (key: CellKey): boolean => saysTheSame(key, cellText(one, key), cellText(other, key));
+  return (
+    headCells.every(isSame) &&
+    one.restLineId === other.restLineId &&
+    one.phases.length === other.phases.length &&
+    one.phases.every(({ letter }) => isSame(`phase:${letter}`) && phaseFields.every((field) => isSame(`phase:${letter}:${field}`))) &&
+    one.lines.length === other.lines.length &&
+    one.lines.every((line, at) => isSameLine(line, other.lines[at]))
+  );
+}
+
+function isSameLine(one: TypedLine, other: TypedLine | undefined): boolean {
+  if (one === other) return true;
+  if (one.id !== other?.id) return false;
+  return lineFields.every((field) => saysTheSame(`line:${one.id}:${field}`, lineText(one, field), lineText(other, field)));
 }
 
 /** The cells of two sheets that say different things; what is inside a line or phase that only one of them has is told by it. */

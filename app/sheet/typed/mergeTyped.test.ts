@@ -134,6 +134,8 @@ describe("changes of two windows", () => {
         for (const key of conflicts) expect(saysTheSame(key, cellText(mine, key), cellText(theirs, key))).toBe(false);
         expect(mergeTyped(base, mine, base).conflicts).toEqual([]);
         expect(isSameSheet(mergeTyped(base, mine, base).sheet, mine)).toBe(true);
+        const everyCell = cellsOf(mine, theirs).every((key) => saysTheSame(key, cellText(mine, key), cellText(theirs, key)));
+        expect(isSameSheet(mine, theirs)).toBe(everyCell);
         expect(isSameSheet(mergeTyped(base, base, theirs).sheet, theirs)).toBe(true);
         expect(new Set(sheet.lines.map(({ id }) => id)).size).toBe(sheet.lines.length);
       }),
