@@ -307,7 +307,7 @@ test("going back in the browser does not begin a batch a second time: the one be
   await expect(page.getByRole("heading", { name: "Before you begin" })).toBeVisible();
   await expect(page.getByRole("status").filter({ hasText: "being made" })).toContainText(`go on with ${code}`);
   await expect(page.getByRole("button", { name: "Begin another batch" })).toBeVisible();
-  await page.getByRole("link", { name: `go on with ${code}` }).click();
+  await page.getByRole("link", { name: `go on with ${code}`, exact: true }).click();
   await expect(page).toHaveURL(new RegExp(`${address}$`));
 });
 
