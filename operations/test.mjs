@@ -59,6 +59,18 @@ async function browserTests() {
   return { passed: read.stats.expected, failed: code !== 0 && failed === 0 ? 1 : failed };
 }
 
+async function lint() {
+  await counted("Lint", () => check("eslint/bin/eslint.js", ["."]));
+  await counted("Layout of the text", () => check("prettier/bin/prettier.cjs", ["--check", "--log-level", "warn", "."]));
+}
+
+async function types() {
+  await counted("Types of the core", () => check("typescript/bin/tsc", ["-p", "core"]));
+  await counted("Types of the bench's worker", () => check("typescript/bin/tsc", ["-p", "workers/offline"]));
+  await counted("Types of the routes", () => check("@react-router/dev/bin.js", ["typegen"]));
+  await counted("Types of the whole", () => check("typescript/bin/tsc", []));
+}
+
 async function ensureChromium() {
   if (process.env.CHROMIUM !== undefined) return;
   await ensureDebianPackage({
@@ -79,12 +91,8 @@ await run(async () => {
   } else {
     await ensurePostgres();
     await ensureChromium();
-    await counted("Lint", () => check("eslint/bin/eslint.js", ["."]));
-    await counted("Layout of the text", () => check("prettier/bin/prettier.cjs", ["--check", "--log-level", "warn", "."]));
-    await counted("Types of the core", () => check("typescript/bin/tsc", ["-p", "core"]));
-    await counted("Types of the bench's worker", () => check("typescript/bin/tsc", ["-p", "workers/offline"]));
-    await counted("Types of the routes", () => check("@react-router/dev/bin.js", ["typegen"]));
-    await counted("Types of the whole", () => check("typescript/bin/tsc", []));
+    // Each of these keeps one processor busy, so two of them run side by side.
+    await Promise.all([lint(), types()]);
     await counted("Core, command line, interface and server tests", () => unitTests(["core", "commands", "interface", "server"]));
     const built = await counted("Production build", () =>
       ensureBuild().then(
