@@ -117,6 +117,17 @@ describe("a sheet that saves itself", () => {
     },
   );
 
+  it("what is typed and taken back again is as saved as before, and says when that was", async () => {
+    const { saver, server, type, pass } = played();
+    type(withPercent(base, "a", "2"));
+    await pass(500);
+    type(withPercent(base, "a", "3"));
+    type(withPercent(base, "a", "2"));
+    expect(saver.now()).toMatchObject({ status: { kind: "saved", at: "2026-11-29T12:00:00Z" }, isStored: true });
+    await pass(10_000);
+    expect(server.asked).toBe(1);
+  });
+
   it("is tried at once when the network is back", async () => {
     const { saver, server, type, pass } = played(["refuse"]);
     type(withPercent(base, "a", "7"));

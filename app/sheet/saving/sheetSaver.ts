@@ -80,6 +80,8 @@ export class SheetSaver {
   private isEnded = false;
   private isTouched = false;
   private sending: Sent | null = null;
+  /** When this page saved last; null while it never did. */
+  private savedAt: string | null = null;
   private unanswered: readonly string[] = [];
   /** The texts of those of them that this page sent. */
   private readonly lostTexts = new Map<string, TypedSheet>();
@@ -234,7 +236,7 @@ export class SheetSaver {
   }
 
   private restingStatus(): SaveStatus {
-    if (this.isStoredNow()) return { kind: "saved", at: null };
+    if (this.isStoredNow()) return { kind: "saved", at: this.savedAt };
     if (this.isBroken || this.refusedText === this.typed) return { kind: "to-mend" };
     return this.sending === null ? { kind: "typing" } : { kind: "saving" };
   }
@@ -309,13 +311,12 @@ export class SheetSaver {
     this.lostTexts.clear();
   }
 
-  private stored(at: string | null = null): void {
+  private stored(at: string | null = this.savedAt): void {
+    this.savedAt = at;
     this.cancelTry?.();
     this.cancelKeep?.();
     if (this.isTouched) this.around.keep(null);
-    const { status } = this.state;
-    const known = at === null && status.kind === "saved" ? status : ({ kind: "saved", at } as const);
-    this.tell({ status: known, isStored: true, problems: NO_PROBLEMS });
+    this.tell({ status: { kind: "saved", at }, isStored: true, problems: NO_PROBLEMS });
   }
 
   private keepSoon(): void {
