@@ -280,6 +280,7 @@ export class SheetSaver {
     switch (answer.kind) {
       case "saved":
         this.base = sent.typed;
+        this.savedAt = answer.savedAt;
         this.forgetUnanswered();
         this.tell({ isBusy: false, revision: answer.revision, problems: NO_PROBLEMS });
         if (this.isStoredNow()) this.stored(answer.savedAt);
