@@ -75,9 +75,9 @@ function requestOf(incoming: Incoming, outgoing: Outgoing, body: Buffer | undefi
   });
   const url = new URL(`${incoming.protocol}://${incoming.headers.host ?? "127.0.0.1"}`);
   // The path as it was asked for: one that begins with two slashes names no other host.
-  const [path = "/", search] = incoming.originalUrl.split("?", 2);
-  url.pathname = path;
-  if (search !== undefined) url.search = search;
+  const mark = incoming.originalUrl.indexOf("?");
+  url.pathname = mark < 0 ? incoming.originalUrl : incoming.originalUrl.slice(0, mark);
+  if (mark >= 0) url.search = incoming.originalUrl.slice(mark);
   return new Request(plainAddress(url), {
     method: incoming.method,
     headers,

@@ -1,6 +1,6 @@
 import type { SheetAnswer } from "../sheetAnswer";
 import { type CellKey, differingCells, isSameSheet, withCellFrom } from "../typed/cells";
-import { mergeTyped } from "../typed/mergeTyped";
+import { type Merged, mergeTyped } from "../typed/mergeTyped";
 import type { FieldProblem } from "../typed/readTyped";
 import type { TypedSheet } from "../typed/typedSheet";
 import type { KeptTyping } from "./keptTyping";
@@ -62,7 +62,7 @@ export interface SaverAround {
 const QUIET_MILLISECONDS = 500;
 /** Typing is kept on the device in the pauses. */
 const KEEP_MILLISECONDS = 200;
-/** From a try that failed to the next, and longest wait for an answer. */
+/** From a try that failed to the next. */
 export const RETRY_MILLISECONDS = 2_000;
 
 const NO_PROBLEMS: readonly FieldProblem[] = [];
@@ -144,21 +144,15 @@ export class SheetSaver {
 
   /** Takes what an earlier visit kept and could not store. */
   restore(kept: KeptTyping): void {
-    if (this.isTouched) {
-      // Something was typed here in the meantime: it stands above what was kept.
-      this.around.show(mergeTyped(this.base, this.typed, kept.typed).sheet);
-      return;
+    const from = kept.base ?? this.base;
+    // What stands here already, typed in the meantime or kept by another page, stands above it.
+    if (this.isTouched) this.goOn(mergeTyped(from, this.typed, kept.typed), kept.typed);
+    else {
+      this.isTouched = true;
+      this.unanswered = kept.unanswered ?? [];
+      this.goOn(mergeTyped(from, kept.typed, this.base), this.base);
     }
-    this.isTouched = true;
-    this.unanswered = kept.unanswered ?? [];
-    if (kept.base === undefined || kept.revision === this.state.revision) {
-      this.around.show(kept.typed);
-      return;
-    }
-    const theirs = this.base;
-    const { sheet, conflicts } = mergeTyped(kept.base, kept.typed, theirs);
-    this.around.show(sheet);
-    if (conflicts.length > 0) this.tell({ status: { kind: "conflict", cells: conflicts, theirs } });
+    this.around.show(this.typed);
   }
 
   /**
@@ -171,19 +165,11 @@ export class SheetSaver {
     const base = from === null ? null : (this.lostTexts.get(lost ?? "") ?? from);
     const merged =
       base === null ? { sheet: this.typed, conflicts: differingCells(this.typed, theirs) } : mergeTyped(base, this.typed, theirs);
-    const { sheet, conflicts } = merged;
     this.base = theirs;
     this.forgetUnanswered();
-    this.typed = sheet;
+    this.tell({ revision });
+    this.goOn(merged, theirs);
     if (base !== null) this.around.rebase({ base, theirs });
-    if (conflicts.length > 0) {
-      this.tell({ status: { kind: "conflict", cells: conflicts, theirs }, revision, isStored: false });
-      this.keepSoon();
-      return;
-    }
-    this.tell({ status: this.restingStatus(), revision, isStored: this.isStoredNow() });
-    if (this.isStoredNow()) this.stored();
-    else this.trySoon(0);
   }
 
   /** Answers the question of a cell that both windows changed: as here, or as there. */
@@ -195,13 +181,7 @@ export class SheetSaver {
       this.typed = withCellFrom(this.typed, status.theirs, cell);
       this.around.show(this.typed);
     }
-    if (cells.length > 0) {
-      this.tell({ status: { ...status, cells } });
-      return;
-    }
-    this.tell({ status: this.restingStatus() });
-    if (this.isStoredNow()) this.stored();
-    else this.trySoon(0);
+    this.goOn({ sheet: this.typed, conflicts: cells }, status.theirs);
   }
 
   /** Sends what is unsent as the page goes; nobody waits for the answer, and what was kept tells the next visit of it. */
@@ -231,6 +211,19 @@ export class SheetSaver {
     if (!this.isStoredNow()) this.trySoon(QUIET_MILLISECONDS);
   }
 
+  /** Goes on with what was merged: asks about the cells that are left, else stores it. */
+  private goOn({ sheet, conflicts }: Merged, theirs: TypedSheet): void {
+    this.typed = sheet;
+    if (conflicts.length === 0 && this.isStoredNow()) {
+      this.stored();
+      return;
+    }
+    this.keepSoon();
+    const isAsked = conflicts.length > 0;
+    this.tell({ status: isAsked ? { kind: "conflict", cells: conflicts, theirs } : this.restingStatus(), isStored: false });
+    if (!isAsked) this.trySoon(0);
+  }
+
   private isStoredNow(): boolean {
     return this.typed === this.base || isSameSheet(this.typed, this.base);
   }
@@ -254,7 +247,12 @@ export class SheetSaver {
   private attempt(): void {
     const { kind } = this.state.status;
     const isHeld = this.isPaused || this.isBroken || this.refusedText === this.typed || kind === "conflict" || kind === "refused";
-    if (this.isEnded || this.sending !== null || isHeld || this.isStoredNow()) return;
+    if (this.isEnded || this.sending !== null || this.isStoredNow()) return;
+    if (isHeld) {
+      // A cell that cannot be read just now must not end the tries while the server is away.
+      if (kind === "away") this.trySoon(RETRY_MILLISECONDS);
+      return;
+    }
     this.cancelTry?.();
     const sent = this.nextSent();
     this.sending = sent;

@@ -20,10 +20,8 @@ export function useRestoredTyping(sheet: OpenSheet, { saver, learn }: Restore): 
   useEffect(() => {
     if (sheet.state !== "draft") return;
     holdPage();
-    void abandonedTyping(sheet.versionId).then(([newest, ...older]) => {
-      for (const { key } of older) forgetKept(key);
-      if (newest !== undefined) takeUp(newest);
-    });
+    // Two pages may have gone with text of their own: the newest stands, the others are merged into it.
+    void abandonedTyping(sheet.versionId).then((all) => all.forEach(takeUp));
 
     const takeUp = ({ key, kept }: KeptByPage) => {
       const lastSave = kept.unanswered?.at(-1);
