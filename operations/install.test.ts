@@ -29,10 +29,11 @@ describe("two commands that want to install at once", () => {
         setTimeout(() => {
           order.push(`${name} ends`);
           resolve();
-        }, 50);
+        }, 600);
       });
     await Promise.all([alone("installing", job("one"), file), alone("installing", job("other"), file)]);
-    expect(order).toEqual(["one begins", "one ends", "other begins", "other ends"]);
+    const [first, second] = order[0] === "one begins" ? ["one", "other"] : ["other", "one"];
+    expect(order).toEqual([`${first} begins`, `${first} ends`, `${second} begins`, `${second} ends`]);
     expect(told).toContain("Another command of this folder is installing; waiting for it");
   });
 
@@ -52,8 +53,18 @@ describe("two commands that want to install at once", () => {
   });
 
   it("a turn left behind by a command that was killed is taken over", async () => {
-    writeFileSync(`${folder}/.lock`, "999999 installing\n");
+    const script = `
+      import { alone } from "${root}/operations/lock.mjs";
+      await alone("installing", () => { console.log("held"); return new Promise(() => setInterval(() => {}, 1000)); }, "${folder}/.lock");`;
+    writeFileSync(`${folder}/killed.mjs`, script);
+    const killed = spawn(process.execPath, [`${folder}/killed.mjs`]);
+    await new Promise((resolve) => killed.stdout.once("data", resolve));
+    killed.kill("SIGKILL");
     expect(await alone("installing", () => Promise.resolve("done"), `${folder}/.lock`)).toBe("done");
+  });
+
+  it("a folder that cannot be written is told in words", async () => {
+    await expect(alone("installing", () => Promise.resolve("done"), `${folder}/nowhere/.lock`)).rejects.toThrow("cannot be written");
   });
 
   it("a job that fails gives its turn back", async () => {

@@ -1,85 +1,51 @@
-import { readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
-import { isAlive } from "./alive.mjs";
+import { spawn } from "node:child_process";
+import { readFileSync, writeFileSync } from "node:fs";
 import { root } from "./commands.mjs";
 import { Obstacle, say } from "./say.mjs";
 
 const FILE = `${root}/.lock`;
-const LOOK_MILLISECONDS = 300;
-/** A file without a readable owner is being written; after this it was left behind. */
-const UNREADABLE_MILLISECONDS = 5_000;
+/** Who waits longer than this is told for what. */
+const UNTOLD_MILLISECONDS = 300;
 
 /**
- * Does something that only one command of this folder may do at a time; others wait until it is through.
+ * Does something that only one command of this folder may do at a time; others wait until it is through. The turn is a lock
+ * of the kernel, so that a command that is killed gives it back.
  * @template Result
- * @param {string} what as "installing the packages"
+ * @param {string} what as "installing the npm packages"
  * @param {() => Promise<Result>} job
  * @param {string} [file] that stands for the turn
  * @returns {Promise<Result>}
  */
 export async function alone(what, job, file = FILE) {
-  let isTold = false;
-  while (!take(file)) {
-    const holder = holderOf(file);
-    if (holder === "gone") {
-      rmSync(file, { force: true });
-      continue;
-    }
-    if (!isTold) say(`Another command of this folder is ${holder}; waiting for it …`);
-    isTold = true;
-    await new Promise((resolve) => setTimeout(resolve, LOOK_MILLISECONDS));
-  }
-  const release = () => {
-    if (ownerOf(file).pid === process.pid) rmSync(file, { force: true });
-  };
-  process.once("exit", release);
+  // Debian's own program holds the lock as long as its standard input is open.
+  const holder = spawn("flock", ["--exclusive", file, "sh", "-c", "echo held; exec cat"], { stdio: ["pipe", "pipe", "ignore"] });
+  const tell = setTimeout(() => say(`Another command of this folder is ${holderOf(file)}; waiting for it …`), UNTOLD_MILLISECONDS);
   try {
-    writeFileSync(file, `${process.pid} ${what}\n`);
+    await new Promise((resolve, reject) => {
+      holder.stdout.once("data", resolve);
+      holder.once("error", reject);
+      holder.once("exit", reject);
+    });
+  } catch {
+    throw new Obstacle(`${file} cannot be written, so nothing can be made in its folder. Make room, or change who may write it.`);
+  } finally {
+    clearTimeout(tell);
+  }
+  const ended = new Promise((resolve) => holder.once("exit", resolve));
+  try {
+    writeFileSync(file, what);
     return await job();
   } finally {
-    process.removeListener("exit", release);
-    release();
+    holder.stdin.end();
+    await ended;
   }
 }
 
-/** The file is made by one alone, also of two that come at the same moment. @param {string} file */
-function take(file) {
-  try {
-    writeFileSync(file, `${process.pid} working\n`, { flag: "wx" });
-    return true;
-  } catch (error) {
-    const { code } = /** @type {NodeJS.ErrnoException} */ (error);
-    if (code === "EEXIST") return false;
-    throw new Obstacle(
-      `The folder ${root} cannot be written (${code}), so nothing can be installed in it. Make room, or change who may write it.`,
-    );
-  }
-}
-
-/** What the holder is doing, or "gone" when it left the file behind. @param {string} file */
+/** @param {string} file */
 function holderOf(file) {
-  const { pid, what } = ownerOf(file);
-  if (pid === undefined) {
-    const stats = statSync(file, { throwIfNoEntry: false });
-    return stats === undefined || Date.now() - stats.mtimeMs > UNREADABLE_MILLISECONDS ? "gone" : "working";
-  }
-  return isAlive(pid) && runsOurs(pid) ? what : "gone";
-}
-
-/** @param {string} file @returns {{ pid: number | undefined, what: string }} */
-function ownerOf(file) {
   try {
-    const [, pid, what] = /^(\d+) (.*)$/m.exec(readFileSync(file, "utf8")) ?? [];
-    return { pid: pid === undefined ? undefined : Number(pid), what: what ?? "working" };
+    return readFileSync(file, "utf8") || "working";
   } catch {
-    return { pid: undefined, what: "working" };
-  }
-}
-
-/** A number may belong to another process by now. @param {number} pid */
-function runsOurs(pid) {
-  try {
-    return /node|bin\/|operations\//.test(readFileSync(`/proc/${pid}/cmdline`, "utf8"));
-  } catch {
-    return true;
+    return "working";
   }
 }

@@ -4,6 +4,7 @@ import { isAlive } from "./alive.mjs";
 import { ownDataFolder } from "./clusterFolder.mjs";
 import { ensurePostgres, startCluster } from "./cluster.mjs";
 import { root } from "./commands.mjs";
+import { alone } from "./lock.mjs";
 import { Obstacle, say } from "./say.mjs";
 
 /** Where the project keeps its database; tests keep theirs elsewhere. */
@@ -41,7 +42,8 @@ export async function standUpDatabase() {
     return { url: given, stop: async () => undefined };
   }
   await ensurePostgres();
-  takeOwnership();
+  ownDataFolder(DATA);
+  await alone("starting", takeOwnership, `${DATA}/lock`);
   try {
     const cluster = await startCluster(DATA, { revive: true });
     return {
@@ -58,24 +60,14 @@ export async function standUpDatabase() {
 }
 
 /** Only one start at a time may use the project's cluster. */
-function takeOwnership() {
-  ownDataFolder(DATA);
-  for (;;) {
-    try {
-      // Made by one alone, also of two that start at the same moment.
-      writeFileSync(OWNER, String(process.pid), { flag: "wx" });
-      return;
-    } catch (error) {
-      if (/** @type {NodeJS.ErrnoException} */ (error).code !== "EEXIST") throw error;
-    }
-    const owner = readOwner();
-    if (owner !== undefined && owner !== process.pid && isAlive(owner) && looksLikeOurs(owner)) {
-      throw new Obstacle(
-        `Tensidrum already runs from this folder (process ${owner}). Stop it there with Ctrl-C, or type  kill ${owner}  and start again.`,
-      );
-    }
-    rmSync(OWNER, { force: true });
+async function takeOwnership() {
+  const owner = readOwner();
+  if (owner !== undefined && owner !== process.pid && isAlive(owner) && looksLikeOurs(owner)) {
+    throw new Obstacle(
+      `Tensidrum already runs from this folder (process ${owner}). Stop it there with Ctrl-C, or type  kill ${owner}  and start again.`,
+    );
   }
+  writeFileSync(OWNER, String(process.pid));
 }
 
 function readOwner() {

@@ -6,15 +6,11 @@ import { pairingDesk, refusedBefore } from "../app/frame/requestContext.server";
 import { busyPage } from "./busyPage";
 import { readBody } from "./guards/bodyLimits";
 import { isEventStream } from "./guards/eventStreams";
-import type { EarlyRefusal } from "./guards/refusals";
+import { busyReading, busySending, type EarlyRefusal } from "./guards/refusals";
 import { Turns } from "./guards/turns";
 
 /** Node runs one thread and the database ten connections; a page asks for several at once. */
 const turns = new Turns({ atOnce: 8, mostWaiting: 400, patienceMilliseconds: 20_000 });
-
-const BUSY = { status: 503, message: "Tensidrum is busy just now." } as const;
-const BUSY_READING: EarlyRefusal = { ...BUSY, remedy: "This page tries again every 2 seconds." };
-const BUSY_SENDING: EarlyRefusal = { ...BUSY, remedy: "Nothing was stored. Go back and send it again in a moment." };
 
 // The generated types spell "may be undefined" where the declared ones say "may be missing".
 const build = () => import("virtual:react-router/server-build") as unknown as Promise<ServerBuild>;
@@ -30,7 +26,7 @@ export const pages: RequestHandler = async (incoming, outgoing, next) => {
     const release = isEventStream(incoming.path) ? undefined : await turns.take();
     if (release === "busy" && isDocument(incoming)) return sendBusy(outgoing);
     try {
-      const busy = incoming.method === "POST" ? BUSY_SENDING : BUSY_READING;
+      const busy = incoming.method === "POST" ? busySending : busyReading;
       const refusal = release === "busy" ? busy : isRefused ? body : null;
       const request = requestOf(incoming, outgoing, refusal === null && Buffer.isBuffer(body) ? body : undefined);
       const answer = await handle(request, contextOf(outgoing, refusal));

@@ -6,9 +6,9 @@ import { isDatabaseAway, isDatabaseBusy, isDiskFull, isOvertaken, isUnstorable }
 const statusOf: Readonly<Record<RefusalKind, number>> = { "not-found": 404, "not-possible": 422, "not-valid": 422, conflict: 409 };
 
 /** What a maker is told while too much is asked of the database at once. */
-export const busyWords = { message: "Tensidrum is busy just now.", remedy: "Load the page again in a moment." };
+const busyWords = { message: "Tensidrum is busy just now.", remedy: "Load the page again in a moment." };
 /** What a maker is told when nothing more can be stored. */
-export const diskFullWords = {
+const diskFullWords = {
   message: "The disk of the machine that runs Tensidrum is full, so nothing was stored.",
   remedy: "Free some space there, then send it again. What you typed is still in this browser.",
 };

@@ -1,5 +1,8 @@
 import type { Worker } from "node:worker_threads";
 
+/** A worker that is made first loads its scripts; on a busy machine that takes a while and is not the task's. */
+const START_MILLISECONDS = 5_000;
+
 /** What was asked did not come in time. */
 export class TimeIsUp extends Error {}
 
@@ -21,6 +24,7 @@ export function timedWorker<Task, Answer>(create: () => Worker, limitMillisecond
     const asked = isBusy ? undefined : waiting.shift();
     if (asked === undefined) return;
     isBusy = true;
+    const limit = limitMilliseconds + (worker === undefined ? START_MILLISECONDS : 0);
     const current = (worker ??= create());
     const end = (): void => {
       clearTimeout(timer);
@@ -35,7 +39,7 @@ export function timedWorker<Task, Answer>(create: () => Worker, limitMillisecond
       end();
       asked.reject(error);
     };
-    const timer = setTimeout(() => giveUp(new TimeIsUp(`no answer within ${limitMilliseconds} ms`)), limitMilliseconds);
+    const timer = setTimeout(() => giveUp(new TimeIsUp(`no answer within ${limit} ms`)), limit);
     current.once("message", (answer: Answer) => {
       end();
       asked.resolve(answer);

@@ -1,7 +1,7 @@
 import type { Request } from "express";
 import type { Readable } from "node:stream";
 import { createBrotliDecompress, createGunzip, createInflate } from "node:zlib";
-import type { EarlyRefusal } from "./refusals";
+import { busySending, type EarlyRefusal } from "./refusals";
 
 const KB = 1024;
 const MB = 1024 * KB;
@@ -35,11 +35,11 @@ export function bodyRuleOf(path: string): BodyRule {
   return RULES.find((rule) => rule.path.test(plain)) ?? FORM;
 }
 
-const unpackers: Readonly<Record<string, () => Readable & NodeJS.WritableStream>> = {
-  gzip: createGunzip,
-  deflate: createInflate,
-  br: createBrotliDecompress,
-};
+const unpackers: ReadonlyMap<string, () => Readable & NodeJS.WritableStream> = new Map([
+  ["gzip", createGunzip],
+  ["deflate", createInflate],
+  ["br", createBrotliDecompress],
+]);
 
 /** The body of a request, whole and unpacked, or why it is not taken. Nothing over the limit of its route is kept. */
 export async function readBody(request: Request): Promise<Buffer | EarlyRefusal> {
@@ -54,17 +54,22 @@ export async function readBody(request: Request): Promise<Buffer | EarlyRefusal>
     return tooLarge(mostBytes);
   }
   const packing = (request.headers["content-encoding"] ?? "identity").trim().toLowerCase();
-  if (packing === "identity") {
-    const whole = await collect(request, mostBytes);
-    if (!Buffer.isBuffer(whole)) await passOver(request);
-    return whole;
+  const unpacker = unpackers.get(packing)?.();
+  if (unpacker === undefined && packing !== "identity") return wrongType(`"${packing}"`);
+  const whole = await collect(unpacker === undefined ? request : piped(request, unpacker), mostBytes);
+  if (!Buffer.isBuffer(whole)) {
+    request.unpipe();
+    unpacker?.destroy();
+    await passOver(request);
   }
-  if (!Object.hasOwn(unpackers, packing)) return wrongType(`"${packing}"`);
-  const unpacker = unpackers[packing]?.() ?? createGunzip();
-  request.on("error", () => unpacker.destroy());
-  request.on("aborted", () => unpacker.destroy());
-  request.pipe(unpacker);
-  return collect(unpacker, mostBytes);
+  return whole;
+}
+
+function piped<Stream extends Readable & NodeJS.WritableStream>(request: Request, unpacker: Stream): Stream {
+  request.on("close", () => {
+    if (!request.complete) unpacker.destroy();
+  });
+  return request.pipe(unpacker);
 }
 
 /** Reads on without keeping anything, for a while: a browser that is still sending does not read the answer. */
@@ -97,7 +102,7 @@ async function collect(stream: Readable, mostBytes: number): Promise<Buffer | Ea
     for await (const chunk of stream.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
       hold(chunk.length);
       if (bytes > mostBytes) return tooLarge(mostBytes);
-      if (heldBytes > MOST_AT_ONCE_BYTES) return BUSY;
+      if (heldBytes > MOST_AT_ONCE_BYTES) return busySending;
       chunks.push(chunk);
     }
   } catch {
@@ -107,12 +112,6 @@ async function collect(stream: Readable, mostBytes: number): Promise<Buffer | Ea
   }
   return Buffer.concat(chunks, bytes);
 }
-
-const BUSY: EarlyRefusal = {
-  status: 503,
-  message: "Tensidrum is busy just now.",
-  remedy: "Nothing was stored. Go back and send it again in a moment.",
-};
 
 function tooLarge(mostBytes: number): EarlyRefusal {
   const most = mostBytes >= MB ? `${mostBytes / MB} MB` : `${mostBytes / KB} kB`;

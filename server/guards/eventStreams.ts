@@ -25,7 +25,7 @@ export function eventStreams(mostPerDevice = MOST_PER_DEVICE): EventStreams {
       const device = String(response.locals.device ?? "this machine");
       const streams = open.get(device) ?? new Set();
       if (streams.size >= mostPerDevice) {
-        sendRefusal(request, response, {
+        sendRefusal(response, {
           status: 429,
           message: `${mostPerDevice} pages of the bench are open on this device.`,
           remedy: "Close some of them.",

@@ -12,7 +12,7 @@ export function knownHosts(names: readonly string[]): RequestHandler {
   const known = new Set([...LOOPBACK_NAMES, ...names.map((name) => name.toLowerCase())]);
   return (request, response, next) => {
     if (known.has(hostNameOf(request.headers.host))) return next();
-    sendRefusal(request, response, {
+    sendRefusal(response, {
       status: 421,
       message: "Tensidrum does not answer under this name.",
       remedy: "Open it at 127.0.0.1, or add the name to TENSIDRUM_HOSTS and start again.",

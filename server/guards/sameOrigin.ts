@@ -7,7 +7,7 @@ const READING = new Set(["GET", "HEAD"]);
 export const knownMethods: RequestHandler = (request, response, next) => {
   if (READING.has(request.method) || request.method === "POST") return next();
   response.set("Allow", "GET, HEAD, POST");
-  sendRefusal(request, response, {
+  sendRefusal(response, {
     status: 405,
     message: `Tensidrum does not know the method ${request.method}.`,
     remedy: "Use the page itself.",
@@ -20,7 +20,7 @@ export const knownMethods: RequestHandler = (request, response, next) => {
  */
 export const sameOrigin: RequestHandler = (request, response, next) => {
   if (READING.has(request.method) || comesFromHere(request)) return next();
-  sendRefusal(request, response, {
+  sendRefusal(response, {
     status: 403,
     message: "This was not sent by a page of Tensidrum, so nothing was changed.",
     remedy: "Open Tensidrum itself and do it there.",

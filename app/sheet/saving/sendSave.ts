@@ -31,6 +31,13 @@ export function answerOf(status: number, told: unknown): SheetAnswer {
   if (kind === "saved" || kind === "problems" || kind === "stale") return told as SheetAnswer;
   if (status === 507) return { kind: "away", why: "disk" };
   if (status === 503) return { kind: "away", why: message === undefined ? "database" : "busy" };
+  if (status === 401) {
+    return {
+      kind: "refused",
+      message: "This device is not paired any more.",
+      remedy: "Pair it again; what you typed is kept in this browser.",
+    };
+  }
   if (status === 404 || status === 409 || status === 413 || status === 422 || status === 403) {
     return {
       kind: "refused",

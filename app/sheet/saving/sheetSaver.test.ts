@@ -278,6 +278,7 @@ describe("what an answer of the server means", () => {
     [502, "<html>", "away"],
     [409, { message: "gone", remedy: "Load" }, "refused"],
     [413, null, "refused"],
+    [401, null, "refused"],
   ])("%i %j is %s", (status, told, kind) => {
     expect(answerOf(status, told).kind).toBe(kind);
   });
