@@ -293,7 +293,10 @@ test("a batch in which nothing was weighed is discarded in one act, and its lots
   await page.getByRole("button", { name: "Discard batch" }).click();
   await expect(page.getByRole("article")).toContainText(/discarded .* before anything was weighed/);
   expect(page.url()).toContain(`${address}/record`);
-  await page.getByRole("link", { name: "Back to the bench" }).click();
+  await page.goto("/bench");
+  const listed = page.getByRole("row").filter({ has: page.locator(`a[href="${address}/record"]`) });
+  await expect(listed).toContainText(/discarded \d/);
+  await page.goto(address);
   await page.getByRole("button", { name: "Open it again" }).click();
   await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
 });

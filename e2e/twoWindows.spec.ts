@@ -24,6 +24,8 @@ test("the later of two windows is shown both values and chooses", async ({ page,
   await page.getByLabel(glucoside).fill("7");
   await page.getByRole("button", { name: "Coco-glucoside: take 6.00 %" }).click();
   await expect(page.getByLabel(glucoside)).toHaveValue("6.00");
+  // The question is answered and gone; the caret is where it was about.
+  await expect(page.getByLabel(glucoside)).toBeFocused();
   await page.keyboard.press("Control+z");
   await expect(page.getByLabel(glucoside)).toHaveValue("7");
   await expect(saved(page)).toContainText(/saved \d\d/);

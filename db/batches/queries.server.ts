@@ -14,6 +14,11 @@ export async function listBatches(db: Executor, makerId: string, most: number) {
       batchGrams: sql<number>`(${batches.formula} ->> 'batchGrams')::float8`,
       startedAt: batches.startedAt,
       finishedAt: batches.finishedAt,
+      /** It was ended before anything was weighed. */
+      isDiscarded: sql<boolean>`${batches.finishedAt} is not null and 'discarded' = (
+        select kind from batch_entries as ends
+        where ends.maker_id = batches.maker_id and ends.batch_id = batches.id and kind in ('finished', 'discarded')
+        order by position desc limit 1)`,
     })
     .from(batches)
     .where(eq(batches.makerId, makerId))

@@ -1,4 +1,5 @@
 import { Button } from "@mantine/core";
+import type { CellKey } from "../typed/cells";
 import { differencesOf } from "../typed/differences";
 import type { TypedSheet } from "../typed/typedSheet";
 import { SAVE_NOTICE } from "./SaveState";
@@ -18,6 +19,13 @@ const whyAway = {
   busy: "Tensidrum is busy just now.",
   disk: "The disk of the server is full.",
 } as const;
+
+function focusAfter(cell: CellKey): void {
+  const asked = document.querySelector<HTMLElement>(`#${SAVE_NOTICE} button`);
+  const lineId = /^line:([^:]+)/.exec(cell)?.[1];
+  const field = lineId === undefined ? null : document.querySelector<HTMLElement>(`[data-percent-of="${lineId}"]`);
+  (asked ?? field ?? document.getElementById("content"))?.focus();
+}
 
 /** What stands between the typed sheet and the database, with the ways out. */
 export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
@@ -53,7 +61,11 @@ export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
     ...differences.find(({ key }) => key === cell),
     cell,
   }));
-  const chooseAll = (which: "mine" | "theirs") => cells.forEach((cell) => saver.choose(cell, which));
+  const choose = (chosen: readonly CellKey[], which: "mine" | "theirs") => {
+    for (const cell of chosen) saver.choose(cell, which);
+    // The button that was pressed is gone: the next question has the focus, or the cell that was asked about.
+    requestAnimationFrame(() => focusAfter(chosen.at(-1) ?? ""));
+  };
   return (
     <div id={SAVE_NOTICE} className={classes.notice} role="alert">
       <p>
@@ -75,12 +87,12 @@ export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
             <tr key={cell}>
               <th scope="row">{what}</th>
               <td>
-                <Button h={36} variant="default" onClick={() => saver.choose(cell, "mine")} aria-label={`${what}: keep ${mine}`}>
+                <Button h={36} variant="default" onClick={() => choose([cell], "mine")} aria-label={`${what}: keep ${mine}`}>
                   {mine}
                 </Button>
               </td>
               <td>
-                <Button h={36} variant="default" onClick={() => saver.choose(cell, "theirs")} aria-label={`${what}: take ${other}`}>
+                <Button h={36} variant="default" onClick={() => choose([cell], "theirs")} aria-label={`${what}: take ${other}`}>
                   {other}
                 </Button>
               </td>
@@ -90,10 +102,10 @@ export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
       </table>
       {cells.length > 1 && (
         <div className={classes.doors}>
-          <Button h={36} onClick={() => chooseAll("mine")}>
+          <Button h={36} onClick={() => choose(cells, "mine")}>
             Keep all as here
           </Button>
-          <Button h={36} variant="default" onClick={() => chooseAll("theirs")}>
+          <Button h={36} variant="default" onClick={() => choose(cells, "theirs")}>
             Take all from the other window
           </Button>
         </div>
