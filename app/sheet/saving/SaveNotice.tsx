@@ -3,7 +3,8 @@ import type { CellKey } from "../typed/cells";
 import { differencesOf } from "../typed/differences";
 import type { TypedSheet } from "../typed/typedSheet";
 import { SAVE_NOTICE } from "./SaveState";
-import { RETRY_MILLISECONDS, type SaveStatus, type SheetSaver } from "./sheetSaver";
+import type { SaveStatus } from "./saverState";
+import { RETRY_MILLISECONDS, type SheetSaver } from "./sheetSaver";
 import classes from "./SaveState.module.css";
 
 interface SaveNoticeProps {

@@ -1,5 +1,5 @@
 import dayjs from "dayjs";
-import type { SaveStatus } from "./sheetSaver";
+import type { SaveStatus } from "./saverState";
 import classes from "./SaveState.module.css";
 
 /** Whether what is typed has been saved, in a few words. Without scripts it stays empty and the button saves. */

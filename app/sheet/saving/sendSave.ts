@@ -1,6 +1,6 @@
 import type { SheetAnswer } from "../sheetAnswer";
 import { sheetFormData } from "../sheetFormData";
-import type { Sent } from "./sheetSaver";
+import type { Sent } from "./saverState";
 
 /** No answer within this time is a failed try, and the next one follows. */
 const PATIENCE_MILLISECONDS = 8_000;

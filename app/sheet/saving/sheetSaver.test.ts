@@ -6,7 +6,8 @@ import { mergeTyped } from "../typed/mergeTyped";
 import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "../typed/typedSheet";
 import type { KeptTyping } from "./keptTyping";
 import { answerOf } from "./sendSave";
-import { type Sent, SheetSaver } from "./sheetSaver";
+import type { Sent } from "./saverState";
+import { SheetSaver } from "./sheetSaver";
 
 const base: TypedSheet = {
   name: "Curtain Call",

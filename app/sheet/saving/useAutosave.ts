@@ -2,7 +2,8 @@ import { useEffect, useLayoutEffect, useState, useSyncExternalStore } from "reac
 import type { SheetEditor } from "../useSheetEditor";
 import { forgetTyping, keepTyping } from "./keptTyping";
 import { saveBody, sendSave } from "./sendSave";
-import { type SaverState, SheetSaver } from "./sheetSaver";
+import type { SaverState } from "./saverState";
+import { SheetSaver } from "./sheetSaver";
 
 interface AutosaveOptions {
   readonly formulaId: string;
