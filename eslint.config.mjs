@@ -156,6 +156,8 @@ export default tseslint.config(
   },
   {
     files: ["**/*.mjs", "*.config.ts"],
-    languageOptions: { globals: { process: "readonly", URL: "readonly", setTimeout: "readonly", clearTimeout: "readonly", console: "readonly" } },
+    languageOptions: {
+      globals: { process: "readonly", URL: "readonly", setTimeout: "readonly", clearTimeout: "readonly", console: "readonly" },
+    },
   },
 );

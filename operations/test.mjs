@@ -11,6 +11,8 @@ const RESULTS = `${root}/test-results`;
 
 /** @type {Count} */
 const total = { passed: 0, failed: 0 };
+/** What is told once more at the end, where a long report is read. @type {string[]} */
+const failures = [];
 
 /** @param {string} title @param {() => Promise<Count>} step */
 async function counted(title, step) {
@@ -27,7 +29,9 @@ async function counted(title, step) {
 /** A command that is right or wrong as a whole. @param {string} script @param {readonly string[]} args @returns {Promise<Count>} */
 async function check(script, args) {
   const code = await runToEnd(process.execPath, [`${root}/node_modules/${script}`, ...args]);
-  return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+  if (code === 0) return { passed: 1, failed: 0 };
+  failures.push([script, ...args].join(" "));
+  return { passed: 0, failed: 1 };
 }
 
 /** @param {string} file */
@@ -45,7 +49,16 @@ async function unitTests(projects) {
   const read = readReport(report);
   if (read === undefined) return { passed: 0, failed: 1 };
   const failed = read.numFailedTests + read.numPendingTests;
+  for (const file of read.testResults) {
+    for (const test of file.assertionResults) if (test.status !== "passed") failures.push(`${file.name}: ${test.fullName}`);
+  }
   return { passed: read.numPassedTests, failed: code !== 0 && failed === 0 ? 1 : failed };
+}
+
+/** @param {{ file: string, specs?: { title: string, ok: boolean }[], suites?: any[] }} suite */
+function namesOfFailed(suite) {
+  for (const spec of suite.specs ?? []) if (!spec.ok) failures.push(`${suite.file}: ${spec.title}`);
+  for (const within of suite.suites ?? []) namesOfFailed(within);
 }
 
 /** @returns {Promise<Count>} */
@@ -56,6 +69,7 @@ async function browserTests() {
   const read = readReport(report);
   if (read === undefined) return { passed: 0, failed: 1 };
   const failed = read.stats.unexpected + read.stats.flaky + read.stats.skipped;
+  for (const suite of read.suites) namesOfFailed(suite);
   return { passed: read.stats.expected, failed: code !== 0 && failed === 0 ? 1 : failed };
 }
 
@@ -103,5 +117,6 @@ await run(async () => {
     await counted("Browser tests", () => (built.failed > 0 ? Promise.resolve({ passed: 0, failed: 1 }) : browserTests()));
   }
   say(`\n${total.passed} passed, ${total.failed} failed`);
+  for (const failure of failures) say(`  failed: ${failure}`);
   process.exit(total.failed === 0 ? 0 : 1);
 });
