@@ -1,6 +1,6 @@
 import { chromium, type BrowserContext, type Page } from "@playwright/test";
-import { coreVersion } from "@tensidrum/core/formula";
-import { planBatch, stepsOf, type BatchEntry, type Step } from "@tensidrum/core/making";
+import { coreVersion } from "@tensidrum/core/assessment";
+import { planBatch, stepsOf, type BatchEntry, type Step } from "@tensidrum/core/process";
 import { listBatches } from "../db/batches/queries.server";
 import { addEntries, beginBatch } from "../db/batches/writes.server";
 import { openDatabase, type Database } from "../db/client.server";

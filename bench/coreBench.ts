@@ -1,4 +1,5 @@
-import { assess, assessSums, type Formula, type FormulaLine } from "@tensidrum/core/formula";
+import { assess, assessSums } from "@tensidrum/core/assessment";
+import { type Formula, type FormulaLine } from "@tensidrum/core/formula";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { timed, type Measured } from "./measure";
 

@@ -1,12 +1,14 @@
 import { adviseTitration, knownBuffersOf } from "@tensidrum/core/acidity";
-import { cleansersOf } from "@tensidrum/core/actives";
+import { cleansersOf } from "@tensidrum/core/surfactants";
 import { judge } from "@tensidrum/core/findings";
-import { assess, readingOf, settle, type Formula } from "@tensidrum/core/formula";
-import { stepsOf } from "@tensidrum/core/making";
-import { triangleOf, trianglePoints } from "@tensidrum/core/micelles";
+import { assess, readingOf } from "@tensidrum/core/assessment";
+import { settle, type Formula } from "@tensidrum/core/formula";
+import { stepsOf } from "@tensidrum/core/process";
+import { triangleOf, trianglePoints } from "@tensidrum/core/surfactants";
 import { referenceLibrary } from "@tensidrum/core/reference";
-import { adviseThickening, fitSaltCurve, viscosityAt } from "@tensidrum/core/thickness";
-import { loadLinearSolver, unmix } from "@tensidrum/core/watching";
+import { adviseThickening, fitSaltCurve, viscosityAt } from "@tensidrum/core/rheology";
+import { loadLinearSolver } from "@tensidrum/core/numerics";
+import { unmix } from "@tensidrum/core/stability";
 import { sheetOfLines } from "./coreBench";
 import { timed, type Measured } from "./measure";
 

@@ -1,4 +1,5 @@
-import { assessSums, type Formula } from "@tensidrum/core/formula";
+import { assessSums } from "@tensidrum/core/assessment";
+import { type Formula } from "@tensidrum/core/formula";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { HyperFormula } from "hyperformula";
 import { sheetOfLines } from "./coreBench";

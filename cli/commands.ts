@@ -1,5 +1,5 @@
 import { adviseTitration, type Titration } from "@tensidrum/core/acidity";
-import { assess } from "@tensidrum/core/formula";
+import { assess } from "@tensidrum/core/assessment";
 import {
   readBeadDrop,
   readDilution,
@@ -14,13 +14,14 @@ import {
   type FormatName,
   type TitrationFile,
 } from "@tensidrum/core/formats";
-import { dilute } from "@tensidrum/core/keeping";
+import { dilute } from "@tensidrum/core/preservation";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
-import { stepsOf } from "@tensidrum/core/making";
-import { answerMicelles } from "@tensidrum/core/micelles";
-import { labelOf } from "@tensidrum/core/packing";
-import { adviseThickening, answerSaltCurve, beadViscosity, settlingOf } from "@tensidrum/core/thickness";
-import { loadLinearSolver, unmix } from "@tensidrum/core/watching";
+import { stepsOf } from "@tensidrum/core/process";
+import { answerMicelles } from "@tensidrum/core/surfactants";
+import { labelOf } from "@tensidrum/core/packaging";
+import { adviseThickening, answerSaltCurve, beadViscosity, settlingOf } from "@tensidrum/core/rheology";
+import { loadLinearSolver } from "@tensidrum/core/numerics";
+import { unmix } from "@tensidrum/core/stability";
 
 export interface Command {
   readonly summary: string;

@@ -1,5 +1,5 @@
 import { createReadStream } from "node:fs";
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { LONGEST_FILE } from "@tensidrum/core/formats";
 
 /** Longest character of UTF-8. */

@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { readJson } from "@tensidrum/core/formats";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { parseArgs } from "node:util";

@@ -1,4 +1,5 @@
-import { assess, coreVersion, formulaOfDraft, noAim, nothingMeasured } from "@tensidrum/core/formula";
+import { assess, coreVersion } from "@tensidrum/core/assessment";
+import { formulaOfDraft, noAim, nothingMeasured } from "@tensidrum/core/formula";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Database } from "./client.server";
 import { demoFormulas } from "./demo/formulas";

@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 import { sendEntries } from "./testing/sendEntries";
 import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, scriptsReady, takeTyped, typedWeight } from "./testing/atTheBench";
 import { cutWire } from "./testing/cutWire";

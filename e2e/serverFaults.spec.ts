@@ -1,5 +1,5 @@
 import type { Formula } from "@tensidrum/core/formula";
-import { stepsOf } from "@tensidrum/core/making";
+import { stepsOf } from "@tensidrum/core/process";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import type { Page } from "@playwright/test";
 import { readFileSync } from "node:fs";

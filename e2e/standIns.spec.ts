@@ -1,4 +1,4 @@
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 import type { Page } from "@playwright/test";
 import { begunEarlier } from "./testing/begunEarlier";
 import { sendEntries } from "./testing/sendEntries";

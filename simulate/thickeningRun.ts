@@ -1,4 +1,4 @@
-import { adviseThickening, ON_TARGET, type Thickening } from "@tensidrum/core/thickness";
+import { adviseThickening, ON_TARGET, type Thickening } from "@tensidrum/core/rheology";
 import { drawsFrom } from "./world/draws";
 import { hiddenHill, type HiddenHill } from "./world/hiddenHill";
 

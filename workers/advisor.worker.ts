@@ -1,5 +1,5 @@
 import { adviseTitration, type Titration, type TitrationAdvice } from "@tensidrum/core/acidity";
-import { adviseThickening, type Thickening, type ThickeningAdvice } from "@tensidrum/core/thickness";
+import { adviseThickening, type Thickening, type ThickeningAdvice } from "@tensidrum/core/rheology";
 
 /** What is to be advised on. */
 export type AdvisorQuestion =

@@ -1,5 +1,5 @@
-import type { Cleanser } from "@tensidrum/core/actives";
-import { triangleOf, type BlendTriangle } from "@tensidrum/core/micelles";
+import type { Cleanser } from "@tensidrum/core/surfactants";
+import { triangleOf, type BlendTriangle } from "@tensidrum/core/surfactants";
 
 export interface TriangleTask {
   readonly cleansers: readonly Cleanser[];

@@ -1,5 +1,5 @@
 import { readBatch } from "@tensidrum/core/formats";
-import { batchState, planBatch } from "@tensidrum/core/making";
+import { batchState, planBatch } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import { beforeAll, describe, expect, it } from "vitest";
 import { database } from "../../db/client.server";

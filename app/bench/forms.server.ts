@@ -1,6 +1,6 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { readEntries, readJson } from "@tensidrum/core/formats";
-import { readOffs, type BatchEntry } from "@tensidrum/core/making";
+import { readOffs, type BatchEntry } from "@tensidrum/core/process";
 import Joi from "joi";
 import { idField, readForm } from "../frame/readForm.server";
 import type { TypedSize } from "./begin/batchSize";

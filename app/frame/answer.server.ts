@@ -1,4 +1,4 @@
-import { Refusal, type RefusalKind } from "@tensidrum/core/formula";
+import { Refusal, type RefusalKind } from "@tensidrum/core/quantities";
 import { data } from "react-router";
 import { describeFault } from "./describeFault.server";
 import { isDatabaseAway, isDatabaseBusy, isDiskFull, isOvertaken, isUnstorable } from "../../db/failures.server";

@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { textProblem, withHiddenMarked } from "@tensidrum/core/quantities";
 import Joi from "joi";
 

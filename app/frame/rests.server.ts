@@ -1,4 +1,4 @@
-import { isRunning, standingEntries, waitsOf } from "@tensidrum/core/making";
+import { isRunning, standingEntries, waitsOf } from "@tensidrum/core/process";
 import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { listOpenBatches } from "../../db/batches/queries.server";

@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import Joi from "joi";
 import { readForm } from "../frame/readForm.server";
 import type { PairedDevice, PairingDesk } from "../frame/requestContext.server";

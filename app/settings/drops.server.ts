@@ -1,5 +1,5 @@
 import { dropMassGrams, DROPS_TO_WEIGH } from "@tensidrum/core/acidity";
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";
 import { database } from "../../db/client.server";

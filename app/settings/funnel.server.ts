@@ -1,6 +1,6 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { readNumber } from "@tensidrum/core/quantities";
-import { calibrateFunnel } from "@tensidrum/core/thickness";
+import { calibrateFunnel } from "@tensidrum/core/rheology";
 import { database } from "../../db/client.server";
 import { saveFunnel } from "../../db/makers/queries.server";
 import { currentMakerId } from "../frame/maker.server";

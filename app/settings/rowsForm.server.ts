@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import Joi from "joi";
 import type { RowColumn, TypedRow } from "./rows";
 import { idField } from "../frame/readForm.server";

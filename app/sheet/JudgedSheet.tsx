@@ -1,5 +1,5 @@
 import type { Finding, NotJudged } from "@tensidrum/core/findings";
-import { judgementOf } from "@tensidrum/core/formula";
+import { judgementOf } from "@tensidrum/core/assessment";
 import { createContext, type ReactNode, useContext, useMemo, useRef } from "react";
 import { findingTags, tagsKey } from "./lines/findingTags";
 import { useSheet } from "./SheetState";

@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { findingCodes } from "@tensidrum/core/findings";
 import { textProblem } from "@tensidrum/core/quantities";
 import Joi from "joi";

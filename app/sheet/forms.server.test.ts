@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { describe, expect, it } from "vitest";
 import { readNewFormulaForm, readSheetAddress, readSheetForm } from "./forms.server";
 import { sheetFormData } from "./sheetFormData";

@@ -1,4 +1,5 @@
-import { looks, Refusal, schools, thicknessWishes } from "@tensidrum/core/formula";
+import { looks, schools, thicknessWishes } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import Joi from "joi";
 import { AIM_WORDS_LENGTH, NOTE_LENGTH, PHASE_TITLE_LENGTH, WITHOUT_LENGTH, type TypedLineLot, type TypedSheet } from "./typed/typedSheet";
 import type { FieldProblem } from "./typed/readTyped";

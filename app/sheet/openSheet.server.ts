@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { briefMaterial, type Material } from "@tensidrum/core/library";
 import { percentText, writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";

@@ -1,4 +1,4 @@
-import { assess } from "@tensidrum/core/formula";
+import { assess } from "@tensidrum/core/assessment";
 import { beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { database } from "../../db/client.server";
 import { findVersion, listFormulas, listVersions } from "../../db/formulas/queries.server";

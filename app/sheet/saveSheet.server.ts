@@ -1,4 +1,6 @@
-import { assess, completeSnapshot, coreVersion, noAim, nothingMeasured, Refusal } from "@tensidrum/core/formula";
+import { assess, coreVersion } from "@tensidrum/core/assessment";
+import { completeSnapshot, noAim, nothingMeasured } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { database, type Database } from "../../db/client.server";
 import {
   deleteDraft,

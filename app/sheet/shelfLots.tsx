@@ -1,4 +1,4 @@
-import type { ShelfLot } from "@tensidrum/core/stock";
+import type { ShelfLot } from "@tensidrum/core/inventory";
 import { createContext, type ReactNode, useContext, useEffect, useState } from "react";
 
 const Lots = createContext<readonly ShelfLot[] | null>(null);

@@ -1,15 +1,5 @@
-import {
-  bodyStrata,
-  profileOf,
-  profiles,
-  readingOf,
-  type Assessment,
-  type Formula,
-  type FormulaReading,
-  type Profile,
-  type Readings,
-  type Stratum,
-} from "@tensidrum/core/formula";
+import { readingOf, type Assessment, type FormulaReading, type Readings } from "@tensidrum/core/assessment";
+import { bodyStrata, profileOf, profiles, type Formula, type Profile, type Stratum } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
 import { useMemo } from "react";

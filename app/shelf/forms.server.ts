@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { charges, type Charge } from "@tensidrum/core/library";
 import Joi from "joi";
 import { allBoards } from "./boards";

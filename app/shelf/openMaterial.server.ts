@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { factDifferences, roleOf, shownInci, shownMaterial, withOwnFacts, type Material } from "@tensidrum/core/library";
 import { writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";

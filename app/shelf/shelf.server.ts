@@ -1,6 +1,6 @@
 import { shownInci, shownMaterial, roleOf, type Material } from "@tensidrum/core/library";
 import { materialFinder } from "@tensidrum/core/search";
-import { seeTo } from "@tensidrum/core/stock";
+import { seeTo } from "@tensidrum/core/inventory";
 import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { listMaterials, listOwnMaterials } from "../../db/materials/queries.server";

@@ -1,4 +1,5 @@
-import { finestDecimals, gramsText, profileOf, Refusal } from "@tensidrum/core/formula";
+import { finestDecimals, gramsText, profileOf } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { roleOf, shownInci } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";

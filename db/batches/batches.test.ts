@@ -1,6 +1,7 @@
-import { coreVersion, formulaOfDraft } from "@tensidrum/core/formula";
-import type { BatchEntry } from "@tensidrum/core/making";
-import { wantedOfLots } from "@tensidrum/core/stock";
+import { coreVersion } from "@tensidrum/core/assessment";
+import { formulaOfDraft } from "@tensidrum/core/formula";
+import type { BatchEntry } from "@tensidrum/core/process";
+import { wantedOfLots } from "@tensidrum/core/inventory";
 import fc from "fast-check";
 import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";

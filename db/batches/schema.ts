@@ -1,5 +1,5 @@
 import type { Formula } from "@tensidrum/core/formula";
-import { entryKinds, type BatchEntry, type Step, type Vessel } from "@tensidrum/core/making";
+import { entryKinds, type BatchEntry, type Step, type Vessel } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import {
   bigserial,

@@ -1,6 +1,6 @@
 import type { Formula } from "@tensidrum/core/formula";
-import type { BatchEntry, Step, Vessel } from "@tensidrum/core/making";
-import { bookedForBatch, type Booked, type LotShare } from "@tensidrum/core/stock";
+import type { BatchEntry, Step, Vessel } from "@tensidrum/core/process";
+import { bookedForBatch, type Booked, type LotShare } from "@tensidrum/core/inventory";
 import { and, asc, eq, inArray, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { lots, movements } from "../stock/schema";

@@ -1,4 +1,5 @@
-import { assess, completeSnapshot, coreVersion, formulaOfDraft, noAim, nothingMeasured, type DraftLine } from "@tensidrum/core/formula";
+import { assess, coreVersion } from "@tensidrum/core/assessment";
+import { completeSnapshot, formulaOfDraft, noAim, nothingMeasured, type DraftLine } from "@tensidrum/core/formula";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
 import type { Executor } from "../client.server";

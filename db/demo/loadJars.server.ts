@@ -1,6 +1,6 @@
 import type { Formula } from "@tensidrum/core/formula";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
-import { surfactantBaseOf } from "@tensidrum/core/making";
+import { surfactantBaseOf } from "@tensidrum/core/process";
 import type { Executor } from "../client.server";
 import { addJar } from "../jars/queries.server";
 import { demoJars } from "./jars";

@@ -1,5 +1,5 @@
-import type { ByCharge } from "@tensidrum/core/actives";
-import type { Assessment } from "@tensidrum/core/formula";
+import type { ByCharge } from "@tensidrum/core/surfactants";
+import type { Assessment } from "@tensidrum/core/assessment";
 import type { Finding } from "@tensidrum/core/findings";
 import { withOwnFacts } from "@tensidrum/core/library";
 import { and, asc, count, desc, eq, sql } from "drizzle-orm";

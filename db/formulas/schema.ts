@@ -1,4 +1,5 @@
-import type { Assessment, Formula, Look, SchoolSlug, ThicknessWish } from "@tensidrum/core/formula";
+import type { Assessment } from "@tensidrum/core/assessment";
+import type { Formula, Look, SchoolSlug, ThicknessWish } from "@tensidrum/core/formula";
 import { sql } from "drizzle-orm";
 import {
   boolean,

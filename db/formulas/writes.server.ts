@@ -1,4 +1,5 @@
-import type { Aim, Assessment, Formula, Measured } from "@tensidrum/core/formula";
+import type { Assessment } from "@tensidrum/core/assessment";
+import type { Aim, Formula, Measured } from "@tensidrum/core/formula";
 import { and, eq, inArray, max, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { formulas, lineLots, lines, phases, versions } from "./schema";

@@ -1,4 +1,4 @@
-import type { ThicknessUnit } from "@tensidrum/core/making";
+import type { ThicknessUnit } from "@tensidrum/core/process";
 import { and, asc, eq } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { jars } from "./schema";

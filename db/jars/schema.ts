@@ -1,4 +1,4 @@
-import { thicknessUnits } from "@tensidrum/core/making";
+import { thicknessUnits } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import { check, index, numeric, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
 import { makers } from "../makers/schema";

@@ -1,5 +1,5 @@
 import { withOwnFacts, type Material, type MaterialPart } from "@tensidrum/core/library";
-import type { ShelfLot } from "@tensidrum/core/stock";
+import type { ShelfLot } from "@tensidrum/core/inventory";
 import { and, asc, desc, eq, inArray, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { materials, ownFacts } from "../materials/schema";

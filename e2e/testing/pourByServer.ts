@@ -1,4 +1,4 @@
-import { planBatch, playedUntilTuned, stepsOf, type BatchEntry } from "@tensidrum/core/making";
+import { planBatch, playedUntilTuned, stepsOf, type BatchEntry } from "@tensidrum/core/process";
 import type { Formula } from "@tensidrum/core/formula";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { expect, type Page } from "@playwright/test";

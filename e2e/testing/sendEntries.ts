@@ -1,4 +1,4 @@
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 import type { APIRequestContext, APIResponse } from "@playwright/test";
 
 /** Sends entries as a page of this origin does; anything else the server refuses. */

@@ -9,7 +9,7 @@ import {
   type BatchPlan,
   type BatchState,
   type ReadOff,
-} from "@tensidrum/core/making";
+} from "@tensidrum/core/process";
 import { decimalPlaces, finestFirst, scaleFor, writtenMass } from "@tensidrum/core/quantities";
 import type { SentBatch } from "./sentBatch";
 

@@ -1,4 +1,4 @@
-import type { ReadOff } from "@tensidrum/core/making";
+import type { ReadOff } from "@tensidrum/core/process";
 
 export const benchIntents = [
   "weigh",

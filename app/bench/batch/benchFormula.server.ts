@@ -1,4 +1,5 @@
-import { formulaOfDraft, profileOf, Refusal, type Formula } from "@tensidrum/core/formula";
+import { formulaOfDraft, profileOf, type Formula } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { database } from "../../../db/client.server";
 import { findVersion, listLines, listPhases } from "../../../db/formulas/queries.server";

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { typedBenchForm, type BenchForm } from "./benchForm";
-import { entriesOf, type Solutions } from "./entriesOf";
+import { entriesOf } from "./entriesOf";
+import { type Solutions } from "./solutionsOf";
 import { gramsOfWeight } from "./gramsOfWeight";
 
 const AT = "2026-11-26T10:00:00.000Z";

@@ -1,18 +1,9 @@
-import { phWays, type BatchEntry, type BenchAgent, type DosedSalt, type ReadOff } from "@tensidrum/core/making";
+import { phWays, type BatchEntry, type BenchAgent, type DosedSalt, type ReadOff } from "@tensidrum/core/process";
 import { readNumber, textProblem } from "@tensidrum/core/quantities";
-import type { FunnelConstants } from "@tensidrum/core/thickness";
 import type { BenchForm } from "./benchForm";
 import { gramsOfWeight } from "./gramsOfWeight";
 import { measuredThickness } from "./measuredThickness";
-
-/** What a batch can be tuned with, and what its thickness is measured by. */
-export interface Solutions {
-  readonly agents: readonly BenchAgent[];
-  readonly salts: readonly DosedSalt[];
-  /** Null while the maker's funnel was never run with known liquids: its seconds stand for themselves then. */
-  readonly funnel: FunnelConstants | null;
-  readonly densityGramsPerMl: number;
-}
+import type { Solutions } from "./solutionsOf";
 
 type Made = { readonly entries: readonly BatchEntry[] } | { readonly problem: string };
 

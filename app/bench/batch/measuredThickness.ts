@@ -1,9 +1,9 @@
 import { SIMULATED_CUP } from "@tensidrum/core/instruments";
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 import { readNumber } from "@tensidrum/core/quantities";
-import { beadViscosity, flowViscosity } from "@tensidrum/core/thickness";
+import { beadViscosity, flowViscosity } from "@tensidrum/core/rheology";
 import { beadFields, type BenchForm } from "./benchForm";
-import type { Solutions } from "./entriesOf";
+import type { Solutions } from "./solutionsOf";
 
 /** Middle of what a word means, Pa·s. */
 export const thicknessWords: Readonly<Record<string, number>> = {

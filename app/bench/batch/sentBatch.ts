@@ -1,7 +1,7 @@
 import type { Formula } from "@tensidrum/core/formula";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
-import { planBatch, type BatchEntry, type BatchPlan, type Jar, type Step, type Vessel } from "@tensidrum/core/making";
-import type { FunnelConstants } from "@tensidrum/core/thickness";
+import { planBatch, type BatchEntry, type BatchPlan, type Jar, type Step, type Vessel } from "@tensidrum/core/process";
+import type { FunnelConstants } from "@tensidrum/core/rheology";
 
 /** An entry as the server holds it; positions of a batch only grow. */
 export interface StoredEntry {

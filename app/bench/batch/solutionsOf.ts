@@ -1,7 +1,15 @@
-import { assessSums } from "@tensidrum/core/formula";
-import { agentsOf, saltsOf, type BatchPlan } from "@tensidrum/core/making";
-import type { FunnelConstants } from "@tensidrum/core/thickness";
-import type { Solutions } from "./entriesOf";
+import { assessSums } from "@tensidrum/core/assessment";
+import { agentsOf, saltsOf, type BatchPlan, type BenchAgent, type DosedSalt } from "@tensidrum/core/process";
+import type { FunnelConstants } from "@tensidrum/core/rheology";
+
+/** What a batch can be tuned with, and what its thickness is measured by. */
+export interface Solutions {
+  readonly agents: readonly BenchAgent[];
+  readonly salts: readonly DosedSalt[];
+  /** Null while the maker's funnel was never run with known liquids: its seconds stand for themselves then. */
+  readonly funnel: FunnelConstants | null;
+  readonly densityGramsPerMl: number;
+}
 
 /** Where no material says its density, g/mL. */
 const USUAL_DENSITY = 1.02;

@@ -1,5 +1,5 @@
-import { Refusal } from "@tensidrum/core/formula";
-import { standingEntries, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/making";
+import { Refusal } from "@tensidrum/core/quantities";
+import { standingEntries, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
 import { database } from "../../../db/client.server";
 import { findBatch, findLastTuned, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
 import { listJars } from "../../../db/jars/queries.server";

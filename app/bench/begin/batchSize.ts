@@ -1,4 +1,6 @@
-import { assessSums, batchForContainers, batchForMaterial, Refusal, USUAL_LOSS_PERCENT, type Formula } from "@tensidrum/core/formula";
+import { assessSums } from "@tensidrum/core/assessment";
+import { batchForContainers, batchForMaterial, USUAL_LOSS_PERCENT, type Formula } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { readMassGrams, readNumber, written, writtenMass } from "@tensidrum/core/quantities";
 

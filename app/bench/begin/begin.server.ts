@@ -1,8 +1,9 @@
-import { coreVersion, Refusal } from "@tensidrum/core/formula";
+import { coreVersion } from "@tensidrum/core/assessment";
+import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
-import { planBatch, preflight, stepsOf, type BatchEntry } from "@tensidrum/core/making";
+import { planBatch, preflight, stepsOf, type BatchEntry } from "@tensidrum/core/process";
 import { readNumber, writtenShort } from "@tensidrum/core/quantities";
-import type { LotShare } from "@tensidrum/core/stock";
+import type { LotShare } from "@tensidrum/core/inventory";
 import dayjs from "dayjs";
 import { database } from "../../../db/client.server";
 import { codesOfBatches, findBatch, listOpenBatchesOf } from "../../../db/batches/queries.server";

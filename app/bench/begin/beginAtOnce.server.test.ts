@@ -1,4 +1,4 @@
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import { describe, expect, it } from "vitest";
 import { database } from "../../../db/client.server";

@@ -1,4 +1,4 @@
-import type { LotShare } from "@tensidrum/core/stock";
+import type { LotShare } from "@tensidrum/core/inventory";
 
 interface StandingLot {
   readonly id: string;

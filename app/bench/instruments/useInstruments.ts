@@ -1,4 +1,4 @@
-import { hiddenBatch, truthAfter, type BatchEntry, type BatchPlan, type HiddenBatch, type Jar } from "@tensidrum/core/making";
+import { hiddenBatch, truthAfter, type BatchEntry, type BatchPlan, type HiddenBatch, type Jar } from "@tensidrum/core/process";
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { Instrument, type InstrumentState } from "./instrument";
 import { instrumentKinds, type InstrumentKind, type InstrumentLink } from "./instrumentLink";

@@ -1,5 +1,5 @@
 import { written } from "@tensidrum/core/quantities";
-import { thicknessWord } from "@tensidrum/core/thickness";
+import { thicknessWord } from "@tensidrum/core/rheology";
 import { Form } from "react-router";
 import bench from "../Bench.module.css";
 import classes from "./Jars.module.css";

@@ -1,5 +1,5 @@
 import { written, writtenPercent } from "@tensidrum/core/quantities";
-import { answerSaltCurve, fittedHill } from "@tensidrum/core/thickness";
+import { answerSaltCurve, fittedHill } from "@tensidrum/core/rheology";
 import { useMemo } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";

@@ -1,4 +1,4 @@
-import { thicknessUnits, type ThicknessUnit } from "@tensidrum/core/making";
+import { thicknessUnits, type ThicknessUnit } from "@tensidrum/core/process";
 import Joi from "joi";
 import { idField, readForm } from "../../frame/readForm.server";
 import { beadFields, thicknessWays, type BenchForm } from "../batch/benchForm";

@@ -1,4 +1,4 @@
-import { hiddenBatch, planBatch } from "@tensidrum/core/making";
+import { hiddenBatch, planBatch } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import { describe, expect, it } from "vitest";
 import { database } from "../../../db/client.server";

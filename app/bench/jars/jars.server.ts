@@ -1,5 +1,5 @@
-import { Refusal } from "@tensidrum/core/formula";
-import { aimedThickness, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/making";
+import { Refusal } from "@tensidrum/core/quantities";
+import { aimedThickness, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
 import { database } from "../../../db/client.server";
 import { addJar, listJars, removeJar } from "../../../db/jars/queries.server";
 import { currentMakerId } from "../../frame/maker.server";

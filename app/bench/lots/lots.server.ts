@@ -1,7 +1,7 @@
-import { Refusal } from "@tensidrum/core/formula";
-import { batchState } from "@tensidrum/core/making";
+import { Refusal } from "@tensidrum/core/quantities";
+import { batchState } from "@tensidrum/core/process";
 import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
-import { shiftShare, wantedOfLots } from "@tensidrum/core/stock";
+import { shiftShare, wantedOfLots } from "@tensidrum/core/inventory";
 import { shownMaterial } from "@tensidrum/core/library";
 import { database } from "../../../db/client.server";
 import { findBatch, listOverdrawnLots } from "../../../db/batches/queries.server";

@@ -1,4 +1,4 @@
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 import { openDB, type DBSchema, type IDBPDatabase } from "idb";
 
 /** An entry as a device keeps it. */

@@ -1,4 +1,4 @@
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 import "fake-indexeddb/auto";
 import { IDBFactory } from "fake-indexeddb";
 import fc from "fast-check";

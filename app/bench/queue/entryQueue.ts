@@ -1,4 +1,4 @@
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 import type { StoredEntry } from "../batch/sentBatch";
 import type { OverdrawnLot } from "../lots/lots.server";
 import type { EntryKeep } from "./entryKeep";

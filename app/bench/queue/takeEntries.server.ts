@@ -1,5 +1,5 @@
-import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/making";
-import { wantedOfLots, type LotShare } from "@tensidrum/core/stock";
+import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/process";
+import { wantedOfLots, type LotShare } from "@tensidrum/core/inventory";
 import dayjs from "dayjs";
 import { database } from "../../../db/client.server";
 import { listEntries } from "../../../db/batches/queries.server";

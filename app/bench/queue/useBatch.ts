@@ -1,4 +1,4 @@
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import type { SentBatch, StoredEntry } from "../batch/sentBatch";
 import type { OverdrawnLot } from "../lots/lots.server";

@@ -1,4 +1,4 @@
-import { nextStep, whyNot, type BatchEntry } from "@tensidrum/core/making";
+import { nextStep, whyNot, type BatchEntry } from "@tensidrum/core/process";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { batchView, type BatchView } from "../batch/batchView";
 import { type BenchForm } from "../batch/benchForm";

@@ -1,4 +1,4 @@
-import type { SumAsMade } from "@tensidrum/core/making";
+import type { SumAsMade } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 
 interface SumsTableProps {

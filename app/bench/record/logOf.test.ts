@@ -1,5 +1,5 @@
 import { referenceLibrary } from "@tensidrum/core/reference";
-import { stepsOf, planBatch, entryKinds, type BatchEntry } from "@tensidrum/core/making";
+import { stepsOf, planBatch, entryKinds, type BatchEntry } from "@tensidrum/core/process";
 import type { Formula } from "@tensidrum/core/formula";
 import { describe, expect, it } from "vitest";
 import { batchView } from "../batch/batchView";

@@ -1,5 +1,5 @@
 import { calibrationOf } from "@tensidrum/core/acidity";
-import { standingEntries, type BatchEntry, type ReadOff } from "@tensidrum/core/making";
+import { standingEntries, type BatchEntry, type ReadOff } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import type { BatchView } from "../batch/batchView";
 

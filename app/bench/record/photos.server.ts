@@ -1,5 +1,5 @@
 import { formOf } from "../../frame/readForm.server";
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import sharp from "sharp";
 import { takePhoto } from "../queue/takeEntries.server";
 

@@ -1,5 +1,5 @@
-import { sumsAsMade } from "@tensidrum/core/making";
-import { Refusal } from "@tensidrum/core/formula";
+import { sumsAsMade } from "@tensidrum/core/process";
+import { Refusal } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database } from "../../../db/client.server";
 import { findPhoto } from "../../../db/batches/queries.server";

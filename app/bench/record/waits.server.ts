@@ -1,4 +1,4 @@
-import { isRunning } from "@tensidrum/core/making";
+import { isRunning } from "@tensidrum/core/process";
 import ical, { ICalAlarmType } from "ical-generator";
 import { viewBatch } from "../batch/stored.server";
 import { fileAnswer } from "./record.server";

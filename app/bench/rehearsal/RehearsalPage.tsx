@@ -1,4 +1,4 @@
-import { hydrating, isRunning } from "@tensidrum/core/making";
+import { hydrating, isRunning } from "@tensidrum/core/process";
 import { writtenClock } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";

@@ -13,9 +13,9 @@ import {
   type BatchEntry,
   type HiddenBatch,
   type RehearsalScore,
-} from "@tensidrum/core/making";
+} from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
-import { drawnHill, thicknessWord } from "@tensidrum/core/thickness";
+import { drawnHill, thicknessWord } from "@tensidrum/core/rheology";
 import { useEffect, useMemo, useState } from "react";
 import { SaltHill } from "../../pictures/SaltHill/SaltHill";
 import { Stair } from "../../pictures/Stair/Stair";

@@ -1,4 +1,4 @@
-import type { BatchEntry } from "@tensidrum/core/making";
+import type { BatchEntry } from "@tensidrum/core/process";
 
 /** A rehearsal as it is kept in this browser, so that a reload goes on with it. */
 export interface KeptRehearsal {

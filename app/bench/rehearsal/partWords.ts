@@ -1,4 +1,4 @@
-import type { ScorePart } from "@tensidrum/core/making";
+import type { ScorePart } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 
 interface Wanted {

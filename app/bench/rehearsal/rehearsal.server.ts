@@ -1,5 +1,5 @@
-import { Refusal } from "@tensidrum/core/formula";
-import { planBatch, stepsOf, surfactantBaseOf } from "@tensidrum/core/making";
+import { Refusal } from "@tensidrum/core/quantities";
+import { planBatch, stepsOf, surfactantBaseOf } from "@tensidrum/core/process";
 import { benchFormula } from "../batch/benchFormula.server";
 import type { SentBatch } from "../batch/sentBatch";
 import { measuringBy } from "../batch/stored.server";

@@ -1,4 +1,4 @@
-import { playedUntilTuned, type BatchEntry } from "@tensidrum/core/making";
+import { playedUntilTuned, type BatchEntry } from "@tensidrum/core/process";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { SentBatch } from "../batch/sentBatch";
 import { useBatchHere, type BatchHere } from "../queue/useBatchHere";

@@ -1,4 +1,4 @@
-import { sumsAsMade, type SumAsMade } from "@tensidrum/core/making";
+import { sumsAsMade, type SumAsMade } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { SumsTable } from "../record/SumsTable";

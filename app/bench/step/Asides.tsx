@@ -1,4 +1,4 @@
-import { hasWeighed, type Step } from "@tensidrum/core/making";
+import { hasWeighed, type Step } from "@tensidrum/core/process";
 import { useRef, type ReactNode } from "react";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";

@@ -1,4 +1,4 @@
-import { isRunning, type Wait } from "@tensidrum/core/making";
+import { isRunning, type Wait } from "@tensidrum/core/process";
 import { writtenClock } from "@tensidrum/core/quantities";
 import { useEffect, useRef, useState } from "react";
 import { useBench, type Bench } from "./bench";

@@ -1,4 +1,4 @@
-import type { Step } from "@tensidrum/core/making";
+import type { Step } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import type { LineView } from "../batch/batchView";
 import { useBench } from "./bench";

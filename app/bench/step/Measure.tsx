@@ -1,4 +1,4 @@
-import type { Step } from "@tensidrum/core/making";
+import type { Step } from "@tensidrum/core/process";
 import type { Measuring } from "../batch/batchView";
 import { useBench } from "./bench";
 import classes from "./Step.module.css";

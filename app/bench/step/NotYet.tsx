@@ -1,4 +1,4 @@
-import type { NextStep } from "@tensidrum/core/making";
+import type { NextStep } from "@tensidrum/core/process";
 import { writtenClock } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { useBench } from "./bench";

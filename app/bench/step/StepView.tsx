@@ -1,4 +1,4 @@
-import type { NextStep, Step } from "@tensidrum/core/making";
+import type { NextStep, Step } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { measuringOf } from "../batch/batchView";
 import { useBench } from "./bench";

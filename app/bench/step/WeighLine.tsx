@@ -1,4 +1,4 @@
-import type { Step } from "@tensidrum/core/making";
+import type { Step } from "@tensidrum/core/process";
 import { decimalPlaces } from "@tensidrum/core/quantities";
 import type { LineView } from "../batch/batchView";
 import { scaleOfWeighing } from "../batch/scaleOfWeighing";

@@ -1,4 +1,4 @@
-import { drawnHill } from "@tensidrum/core/thickness";
+import { drawnHill } from "@tensidrum/core/rheology";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { NARROW_SALT_HILL, SALT_HILL, saltHillGeometry } from "./geometry";

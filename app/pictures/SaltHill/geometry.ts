@@ -1,4 +1,4 @@
-import type { DrawnHill } from "@tensidrum/core/thickness";
+import type { DrawnHill } from "@tensidrum/core/rheology";
 import { scaleLinear } from "d3-scale";
 import type { PictureFrame } from "../frame";
 

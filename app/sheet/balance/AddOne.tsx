@@ -1,4 +1,5 @@
-import { newCleanser, type CornerCharge, type Formula } from "@tensidrum/core/formula";
+import { type Formula } from "@tensidrum/core/formula";
+import { newCleanser, type CornerCharge } from "@tensidrum/core/surfactants";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { writtenPercent } from "@tensidrum/core/quantities";
 import { useState } from "react";

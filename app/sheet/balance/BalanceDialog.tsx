@@ -1,12 +1,6 @@
-import {
-  cornerCharges,
-  cornerShares,
-  readingOf,
-  rebalance,
-  type CornerCharge,
-  type CornerShares,
-  type Formula,
-} from "@tensidrum/core/formula";
+import { readingOf } from "@tensidrum/core/assessment";
+import { type Formula } from "@tensidrum/core/formula";
+import { cornerCharges, cornerShares, rebalance, type CornerCharge, type CornerShares } from "@tensidrum/core/surfactants";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { percentText, toDecimals, written, writtenShort } from "@tensidrum/core/quantities";
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from "react";

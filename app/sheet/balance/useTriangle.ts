@@ -1,4 +1,4 @@
-import { cleansersOf } from "@tensidrum/core/actives";
+import { cleansersOf } from "@tensidrum/core/surfactants";
 import { settle, type Formula } from "@tensidrum/core/formula";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { useEffect, useState } from "react";

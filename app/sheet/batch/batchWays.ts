@@ -1,6 +1,7 @@
-import { batchForContainers, batchForMaterial, Refusal, type Formula } from "@tensidrum/core/formula";
+import { batchForContainers, batchForMaterial, type Formula } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
-import { fillMassGrams } from "@tensidrum/core/packing";
+import { fillMassGrams } from "@tensidrum/core/packaging";
 import { floorToMultiple, readNumber } from "@tensidrum/core/quantities";
 
 /** The batch that was asked for, or why there is none yet. */

@@ -1,6 +1,6 @@
 import { percentAsSolution } from "@tensidrum/core/acidity";
 import { percentText, readPercent, writtenPercent } from "@tensidrum/core/quantities";
-import type { ShelfLot } from "@tensidrum/core/stock";
+import type { ShelfLot } from "@tensidrum/core/inventory";
 import { useState } from "react";
 import { useShelfLots } from "../shelfLots";
 import { useSheetActs } from "../SheetState";

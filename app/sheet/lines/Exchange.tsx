@@ -1,4 +1,4 @@
-import { substitutesFor, type Substitute } from "@tensidrum/core/formula";
+import { substitutesFor, type Substitute } from "@tensidrum/core/assessment";
 import { shownMaterial } from "@tensidrum/core/library";
 import { percentText, written, writtenPercent } from "@tensidrum/core/quantities";
 import { useState } from "react";

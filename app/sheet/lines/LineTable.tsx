@@ -1,4 +1,5 @@
-import { finestDecimals, gramsText, type Sums } from "@tensidrum/core/formula";
+import { type Sums } from "@tensidrum/core/assessment";
+import { finestDecimals, gramsText } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import { percentText, toDecimals, writtenPercent, written, type Scale } from "@tensidrum/core/quantities";
 import { memo } from "react";

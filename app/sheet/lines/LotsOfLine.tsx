@@ -1,5 +1,5 @@
 import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
-import { lotsOfLine, type ShelfLot } from "@tensidrum/core/stock";
+import { lotsOfLine, type ShelfLot } from "@tensidrum/core/inventory";
 import { Link } from "react-router";
 import { useShelfLots } from "../shelfLots";
 import { useSheet } from "../SheetState";

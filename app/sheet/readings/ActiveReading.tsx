@@ -1,5 +1,6 @@
-import { chargeShares, placeInWindow } from "@tensidrum/core/actives";
-import type { Profile, Sums } from "@tensidrum/core/formula";
+import { chargeShares, placeInWindow } from "@tensidrum/core/surfactants";
+import type { Sums } from "@tensidrum/core/assessment";
+import type { Profile } from "@tensidrum/core/formula";
 import type { Charge } from "@tensidrum/core/library";
 import { written, writtenShort } from "@tensidrum/core/quantities";
 import { memo } from "react";

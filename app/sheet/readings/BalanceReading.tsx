@@ -1,4 +1,4 @@
-import type { Readings } from "@tensidrum/core/formula";
+import type { Readings } from "@tensidrum/core/assessment";
 import { written, writtenShort } from "@tensidrum/core/quantities";
 import { memo, type ReactNode } from "react";
 import { EstimateMark } from "./EstimateMark";

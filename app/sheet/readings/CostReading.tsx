@@ -1,6 +1,6 @@
-import { costOf, type PackPrice } from "@tensidrum/core/packing";
+import { costOf, type PackPrice } from "@tensidrum/core/packaging";
 import { shownMaterial } from "@tensidrum/core/library";
-import { lotsOfLine, packPriceOf } from "@tensidrum/core/stock";
+import { lotsOfLine, packPriceOf } from "@tensidrum/core/inventory";
 import { useMemo } from "react";
 import { useUnits } from "../../frame/units";
 import { useReadingsInSight } from "../JudgedSheet";

@@ -1,5 +1,5 @@
-import type { Readings } from "@tensidrum/core/formula";
-import { strengthCurve } from "@tensidrum/core/keeping";
+import type { Readings } from "@tensidrum/core/assessment";
+import { strengthCurve } from "@tensidrum/core/preservation";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { memo, useMemo } from "react";

@@ -1,4 +1,5 @@
-import { skeletonOf, type ProfileSlug, type Skeleton } from "@tensidrum/core/formula";
+import { type ProfileSlug } from "@tensidrum/core/formula";
+import { skeletonOf, type Skeleton } from "@tensidrum/core/surfactants";
 import { shownMaterial } from "@tensidrum/core/library";
 import { percentText, written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";

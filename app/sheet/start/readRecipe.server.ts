@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial } from "@tensidrum/core/library";
 import type { Material } from "@tensidrum/core/library";
 import { readRecipe, recipeShares, type Recipe } from "@tensidrum/core/recipe";

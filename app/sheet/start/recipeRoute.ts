@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { answer } from "../../frame/answer.server";
 import { formOf } from "../../frame/readForm.server";
 import type { Route } from "./+types/recipeRoute";

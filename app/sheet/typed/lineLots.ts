@@ -1,5 +1,5 @@
 import { readMassGrams } from "@tensidrum/core/quantities";
-import type { LotOfLine } from "@tensidrum/core/stock";
+import type { LotOfLine } from "@tensidrum/core/inventory";
 import type { TypedLineLot } from "./typedSheet";
 
 /** The lots of a line as numbers; grams that cannot be read count as not said. */

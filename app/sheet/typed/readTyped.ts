@@ -3,7 +3,7 @@ import { profileOf } from "@tensidrum/core/formula";
 import { isBlank, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
 import { readAim } from "./readAim";
 import { massProblem, percentProblem } from "./numberWords";
-import { lotsOfLine } from "@tensidrum/core/stock";
+import { lotsOfLine } from "@tensidrum/core/inventory";
 import { MOST_LINES, NAME_LENGTH, type TypedLine, type TypedLineLot, type TypedSheet } from "./typedSheet";
 
 /** The field a sentence belongs to: "name", "batch", "profile", "percent:<line id>", "assay:<line id>", "measuredPh", "measuredDensity", "aim", "title:<letter>", "lines". */

@@ -1,4 +1,4 @@
-import type { ComparedLine } from "@tensidrum/core/formula";
+import type { ComparedLine } from "@tensidrum/core/assessment";
 import { written, writtenPercent } from "@tensidrum/core/quantities";
 import { Form, Link } from "react-router";
 import { Frame } from "../../frame/Frame";

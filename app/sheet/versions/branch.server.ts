@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { database } from "../../../db/client.server";
 import { findVersion, listVersions } from "../../../db/formulas/queries.server";
 import { insertDraftFrom, insertFormula, saveDraft } from "../../../db/formulas/writes.server";

@@ -1,6 +1,8 @@
-import { assess, formulaForExport, Refusal } from "@tensidrum/core/formula";
+import { assess } from "@tensidrum/core/assessment";
+import { formulaForExport } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { shownInci, shownMaterial } from "@tensidrum/core/library";
-import { cardMarkdown, cardOf } from "@tensidrum/core/packing";
+import { cardMarkdown, cardOf } from "@tensidrum/core/packaging";
 import { toDecimals } from "@tensidrum/core/quantities";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import Papa from "papaparse";

@@ -1,4 +1,6 @@
-import { aimOf, assess, coreVersion, Refusal, type Formula } from "@tensidrum/core/formula";
+import { assess, coreVersion } from "@tensidrum/core/assessment";
+import { aimOf, type Formula } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { readFormula, readJson } from "@tensidrum/core/formats";
 import { isSameMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
 import { database } from "../../../db/client.server";

@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { data, Form, Link, redirect } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { Frame } from "../../frame/Frame";

@@ -1,4 +1,5 @@
-import { formulaMaterial, Refusal } from "@tensidrum/core/formula";
+import { formulaMaterial } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { slugOf } from "@tensidrum/core/library";
 import { database } from "../../../db/client.server";
 import { listVersions } from "../../../db/formulas/queries.server";

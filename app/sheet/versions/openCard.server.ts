@@ -1,4 +1,4 @@
-import { cardOf } from "@tensidrum/core/packing";
+import { cardOf } from "@tensidrum/core/packaging";
 import dayjs from "dayjs";
 import { database } from "../../../db/client.server";
 import { currentMakerId } from "../../frame/maker.server";

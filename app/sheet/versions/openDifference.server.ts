@@ -1,4 +1,5 @@
-import { differenceOf, Refusal } from "@tensidrum/core/formula";
+import { differenceOf } from "@tensidrum/core/assessment";
+import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import Joi from "joi";
 import { database } from "../../../db/client.server";

@@ -1,4 +1,4 @@
-import type { ChangedReading } from "@tensidrum/core/formula";
+import type { ChangedReading } from "@tensidrum/core/assessment";
 
 /** Name, unit and decimals of every reading two versions are compared by. */
 export const readingWords: Readonly<

@@ -1,4 +1,6 @@
-import { assess, Refusal, type Formula } from "@tensidrum/core/formula";
+import { assess } from "@tensidrum/core/assessment";
+import { type Formula } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { describe, expect, it } from "vitest";
 import { database } from "../../../db/client.server";
 import { demoFormulas } from "../../../db/demo/formulas";

@@ -1,5 +1,5 @@
 import { factDifferences, roleOf, shownInci, shownMaterial, type Material } from "@tensidrum/core/library";
-import { packPriceOf } from "@tensidrum/core/stock";
+import { packPriceOf } from "@tensidrum/core/inventory";
 import { database } from "../../../db/client.server";
 import { listMaterials } from "../../../db/materials/queries.server";
 import { standingLots } from "../../../db/stock/queries.server";

@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { readJson, readMaterialsFile, type LotOfFile, type MaterialsFile } from "@tensidrum/core/formats";
 import { factDifferences, ownableFacts, type Material, type OwnFacts } from "@tensidrum/core/library";
 import { writtenMass } from "@tensidrum/core/quantities";

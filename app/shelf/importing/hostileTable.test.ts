@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { hostileText } from "../../../core/src/testing/hostileText";
 import { quickEnough } from "../../../core/src/testing/quickEnough";
 import { typedMaterial } from "../owning/materialFields";

@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import Joi from "joi";
 import { lotColumns, materialColumns, type ColumnChoice } from "./columns";
 import type { ChosenRows } from "./importList.server";

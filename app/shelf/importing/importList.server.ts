@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { database } from "../../../db/client.server";
 import { brokenConstraint } from "../../../db/failures.server";
 import { listMaterials } from "../../../db/materials/queries.server";

@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { readMaterialsFile } from "@tensidrum/core/formats";
 import { roleOf, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
 import type { FoundMaterial } from "@tensidrum/core/search";

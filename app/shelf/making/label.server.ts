@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { shownInci, shownMaterial } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";

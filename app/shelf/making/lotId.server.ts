@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { idField } from "../../frame/readForm.server";
 
 /** Reads the identifier of a lot from an address. */

@@ -1,5 +1,5 @@
 import { planStock, soluteContentPercent, stockMaterial, type StockPlan } from "@tensidrum/core/acidity";
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, slugOf, type Material } from "@tensidrum/core/library";
 import { FEWEST_STEPS, finestFirst, readMassGrams, readNumber, readPercent, type Scale } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";

@@ -1,4 +1,5 @@
-import { daysLeft, madeUpWater, Refusal, type MadeUpWater, type WaterRecipe } from "@tensidrum/core/formula";
+import { daysLeft, madeUpWater, type MadeUpWater, type WaterRecipe } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { saysTheSame, slugOf } from "@tensidrum/core/library";
 import { isBlank, readMassGrams, readNumber, textProblem } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";

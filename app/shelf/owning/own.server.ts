@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { saysTheSame, shownMaterial, type Material, type OwnFacts } from "@tensidrum/core/library";
 import { database } from "../../../db/client.server";
 import { brokenConstraint } from "../../../db/failures.server";

@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { readMaterialsFile } from "@tensidrum/core/formats";
 import { slugOf, withOwnFacts, type Material, type MaterialsBySlug, type OwnFacts } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";

@@ -1,4 +1,5 @@
-import { profiles, Refusal, type ProfileSlug } from "@tensidrum/core/formula";
+import { profiles, type ProfileSlug } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import Joi from "joi";
 import { countedIn } from "../../../db/scents/schema";
 import { idField, readForm } from "../../frame/readForm.server";

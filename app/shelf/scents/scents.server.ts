@@ -2,13 +2,13 @@ import {
   blendMaterial,
   profileOf,
   profiles,
-  Refusal,
   scentBlend,
   scentDifference,
   scentInFormula,
   type ScentBlend,
   type ScentRound,
 } from "@tensidrum/core/formula";
+import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, slugOf, type MaterialsBySlug } from "@tensidrum/core/library";
 import { isBlank, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";

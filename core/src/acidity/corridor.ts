@@ -1,9 +1,8 @@
-import type { Material, MaterialsBySlug, Span } from "../library/material.ts";
+import type { Material, MaterialsBySlug, PreservativeFacts, Span } from "../library/material.ts";
 import { leavesOf } from "../formula/leaves.ts";
 import type { Profile } from "../formula/profiles.ts";
 import { schoolOf } from "../formula/schools.ts";
 import type { SettledSheet } from "../formula/types.ts";
-import type { PreservativeDose } from "../keeping/preservatives.ts";
 
 /** Where tears are; beside it the eye stings. */
 export const EYE_PH: Span = { low: 6.5, high: 7.2 };
@@ -11,6 +10,13 @@ export const EYE_PH: Span = { low: 6.5, high: 7.2 };
 /** Someone who wants the pH between two values: "profile", "school", "eye area" or a material's slug. */
 export interface PhClaim extends Span {
   readonly who: string;
+}
+
+/** A preservative of the formula and where it works. */
+export interface EffectiveRange {
+  /** Slug. */
+  readonly material: string;
+  readonly facts: Pick<PreservativeFacts, "effectivePhLow" | "effectivePhHigh">;
 }
 
 export interface PhCorridor extends Span {
@@ -25,7 +31,7 @@ export interface PhCorridor extends Span {
  * The pH that suits everyone: the profile's window (or that of the eye area), the school, the stable range of every
  * material and the effective range of every preservative. Null when nobody claims anything.
  */
-export function phCorridor(sheet: SettledSheet, profile: Profile, doses: readonly PreservativeDose[]): PhCorridor | null {
+export function phCorridor(sheet: SettledSheet, profile: Profile, doses: readonly EffectiveRange[]): PhCorridor | null {
   const claims = [...aimClaims(sheet, profile), ...materialClaims(sheet, doses)];
   return claims.length === 0 ? null : intersect(claims);
 }
@@ -61,7 +67,7 @@ function aimClaims({ formula }: SettledSheet, profile: Profile): readonly PhClai
   return claims;
 }
 
-function materialClaims({ lines, materials }: SettledSheet, doses: readonly PreservativeDose[]): readonly PhClaim[] {
+function materialClaims({ lines, materials }: SettledSheet, doses: readonly EffectiveRange[]): readonly PhClaim[] {
   const spans = new Map<string, Span>();
   const narrow = (who: string, span: Span): void => {
     const known = spans.get(who);

@@ -1,4 +1,4 @@
-import { Refusal } from "../formula/refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 
 /** Fewer drops weigh too little to divide. */
 export const DROPS_TO_WEIGH = 20;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { assess } from "../formula/assess.ts";
+import { assess } from "../assessment/assess.ts";
 import { library, sheetOf } from "../testing/exampleSheet.ts";
 import type { Material } from "../library/material.ts";
 import { percentAsSolution, soluteContentPercent, STOCK_WATER, stockMaterial } from "./stockMaterial.ts";

@@ -1,5 +1,5 @@
 import { isoDay } from "../quantities/isoDay.ts";
-import { Refusal } from "../formula/refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 import type { Agent } from "./equivalents.ts";
 
 export interface StockWish {

@@ -1,4 +1,5 @@
-import type { FormulaChange } from "../formula/change/formulaChange.ts";
+import type { Lacking } from "../formula/lacking.ts";
+import type { FormulaChange } from "../formula/changes/formulaChange.ts";
 import type { Judged } from "./judged.ts";
 
 /** "stop": do not make it so; "fix": it will disappoint; "consider": know it. */
@@ -77,11 +78,7 @@ export interface Finding {
 export type ReadingName = "densityGramsPerMl" | "waterActivity" | "phCorridor" | "composition" | "micelles" | "irritation" | "foam";
 
 /** What a rule or a reading needed and did not get. */
-export interface NotJudged {
-  readonly what: FindingCode | ReadingName;
-  readonly missing: string;
-  readonly lines: readonly string[];
-}
+export type NotJudged = Lacking<FindingCode | ReadingName>;
 
 export interface Rule {
   readonly codes: readonly FindingCode[];

@@ -1,14 +1,14 @@
 import type { PhCorridor } from "../acidity/corridor.ts";
-import type { ActiveMatter } from "../actives/activeMatter.ts";
-import type { Irritation } from "../actives/irritation.ts";
+import type { ActiveMatter } from "../surfactants/activeMatter.ts";
+import type { Irritation } from "../surfactants/irritation.ts";
 import { forEachSource, leavesOf } from "../formula/leaves.ts";
 import type { MassBalance } from "../formula/massBalance.ts";
 import type { Profile } from "../formula/profiles.ts";
 import type { SaltReading } from "../formula/sums/hiddenSalt.ts";
 import type { SettledLine, SettledSheet } from "../formula/types.ts";
 import type { WeighedLine } from "../formula/weighSheet.ts";
-import type { JudgedPh } from "../keeping/judgedPh.ts";
-import type { PreservativeDose } from "../keeping/preservatives.ts";
+import type { JudgedPh } from "../preservation/judgedPh.ts";
+import type { PreservativeDose } from "../preservation/preservatives.ts";
 import type { Material, MaterialsBySlug, PlainMaterial } from "../library/material.ts";
 import { remembered } from "../library/remembered.ts";
 

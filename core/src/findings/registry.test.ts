@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { applyChange } from "../formula/change/formulaChange.ts";
-import { assess } from "../formula/assess.ts";
+import { applyChange } from "../formula/changes/formulaChange.ts";
+import { assess } from "../assessment/assess.ts";
 import { profiles } from "../formula/profiles.ts";
 import { schools } from "../formula/schools.ts";
 import type { Formula, FormulaLine } from "../formula/types.ts";

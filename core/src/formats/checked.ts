@@ -1,5 +1,5 @@
 import type Joi from "joi";
-import { Refusal, type FieldFault } from "../formula/refusal.ts";
+import { Refusal, type FieldFault } from "../quantities/refusal.ts";
 import { textProblem, withHiddenMarked } from "../quantities/plainText.ts";
 import { faultsOf, pathText } from "./faults.ts";
 

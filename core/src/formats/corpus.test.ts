@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
 import Ajv2019 from "ajv/dist/2019.js";
 import { describe, expect, it } from "vitest";
-import { Refusal } from "../formula/refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 import { library } from "../testing/exampleSheet.ts";
 import { formatNames } from "./formatNames.ts";
 import { formatSchemas, readAny } from "./readFiles.ts";

@@ -1,5 +1,5 @@
 import type Joi from "joi";
-import type { FieldFault } from "../formula/refusal.ts";
+import type { FieldFault } from "../quantities/refusal.ts";
 
 /** A path as people write it: `lines[3].percent`. */
 export function pathText(path: readonly (string | number)[]): string {

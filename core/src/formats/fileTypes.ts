@@ -1,10 +1,10 @@
 import type { Agent } from "../acidity/equivalents.ts";
 import type { TitrationReading } from "../acidity/titration/bookkeeping.ts";
-import type { Surfactant } from "../micelles/blend.ts";
-import type { SaltPoint } from "../thickness/salt/fitSaltCurve.ts";
-import type { Thickening } from "../thickness/salt/plausibleHills.ts";
-import type { Particle } from "../thickness/settling.ts";
-import type { BeadDrop } from "../thickness/viscosity/beadDrop.ts";
+import type { Surfactant } from "../surfactants/micelles/blend.ts";
+import type { SaltPoint } from "../rheology/salt/fitSaltCurve.ts";
+import type { Thickening } from "../rheology/salt/plausibleCurves.ts";
+import type { Particle } from "../rheology/sedimentation.ts";
+import type { BeadDrop } from "../rheology/viscosity/beadDrop.ts";
 import type { Span } from "../library/material.ts";
 
 export interface TitrationFile {

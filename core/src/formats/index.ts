@@ -1,6 +1,8 @@
+export type { BeadDropFile, MicellesFile, SaltCurveFile, SettleFile, ThickenFile, TitrationFile, UnmixFile } from "./fileTypes.ts";
 export { formatNames } from "./formatNames.ts";
 export type { FormatName } from "./formatNames.ts";
-export type * from "./fileTypes.ts";
+export { readBatch, readEntries } from "./readBatch.ts";
+export type { BatchFile } from "./readBatch.ts";
 export {
   formatSchemas,
   readAny,
@@ -15,8 +17,6 @@ export {
   readUnmix,
 } from "./readFiles.ts";
 export type { DilutionFile, LotOfFile, MaterialsFile } from "./readFiles.ts";
-export { readBatch, readEntries } from "./readBatch.ts";
-export type { BatchFile } from "./readBatch.ts";
 export { readFormula, readLabelledFormula } from "./readFormula.ts";
 export type { LabelledFormula } from "./readFormula.ts";
 export { LONGEST_FILE, readJson } from "./readJson.ts";

@@ -1,7 +1,7 @@
-import type { FieldFault } from "../formula/refusal.ts";
+import type { FieldFault } from "../quantities/refusal.ts";
 import type { Formula } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
-import type { BatchEntry } from "../making/batch/entries.ts";
+import type { BatchEntry } from "../process/batch/entries.ts";
 import { checked, refusalOf } from "./checked.ts";
 import { batchSchema, entriesSchema } from "./files/batchFile.ts";
 import { wholeFormula } from "./readFormula.ts";

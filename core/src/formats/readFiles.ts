@@ -1,8 +1,8 @@
 import type Joi from "joi";
-import type { DilutionParts } from "../keeping/dilution.ts";
-import type { FieldFault } from "../formula/refusal.ts";
+import type { DilutionParts } from "../preservation/dilution.ts";
+import type { FieldFault } from "../quantities/refusal.ts";
 import type { Formula } from "../formula/types.ts";
-import { withOwnMaterials } from "../formula/settle.ts";
+import { withOwnMaterials } from "../formula/resolveLines.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import { checked, refusalOf } from "./checked.ts";
 import { batchSchema } from "./files/batchFile.ts";

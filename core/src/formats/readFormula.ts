@@ -1,8 +1,8 @@
-import type { FieldFault } from "../formula/refusal.ts";
-import { withOwnMaterials } from "../formula/settle.ts";
+import type { FieldFault } from "../quantities/refusal.ts";
+import { withOwnMaterials } from "../formula/resolveLines.ts";
 import type { Formula, FormulaLine, Phase, SplitLine } from "../formula/types.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
-import type { Naming } from "../packing/ingredientNames.ts";
+import type { Naming } from "../packaging/ingredientNames.ts";
 import { checked, refusalOf } from "./checked.ts";
 import { formulaSchema, labelledFormulaSchema } from "./files/formulaFile.ts";
 import { materialFaults, materialOfFile, nestingFaults } from "./readMaterial.ts";

@@ -1,5 +1,5 @@
 import { getLocation, parse, type ParseError } from "jsonc-parser";
-import { Refusal } from "../formula/refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 import { pathText } from "./faults.ts";
 
 /** Longest file taken, in characters. */

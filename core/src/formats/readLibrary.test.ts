@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { Refusal } from "../formula/refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 import { referenceLibrary } from "../library/referenceLibrary.ts";
 import { validatedLibrary } from "./readLibrary.ts";
 import { LONGEST_FILE, readJson } from "./readJson.ts";

@@ -1,4 +1,4 @@
-import { Refusal, type FieldFault } from "../formula/refusal.ts";
+import { Refusal, type FieldFault } from "../quantities/refusal.ts";
 import type { Material } from "../library/material.ts";
 import { faultsOf } from "./faults.ts";
 import { referenceMaterialSchema } from "./files/materialFile.ts";

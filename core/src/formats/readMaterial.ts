@@ -1,6 +1,6 @@
 import { wholeMaterial } from "../library/briefMaterial.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
-import type { FieldFault } from "../formula/refusal.ts";
+import type { FieldFault } from "../quantities/refusal.ts";
 
 /** Sums of typed shares carry noise of this size, %. */
 const SUM_TOLERANCE = 0.01;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { library, sheetOf } from "../testing/exampleSheet.ts";
 import { aimedProfile, aimKeys, aimOf, noAim, type Aim } from "./aim.ts";
-import { assess } from "./assess.ts";
+import { assess } from "../assessment/assess.ts";
 
 const aim: Aim = {
   ...noAim,

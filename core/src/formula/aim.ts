@@ -1,13 +1,9 @@
 import type { Profile } from "./profiles.ts";
 import { profileOf } from "./profiles.ts";
-import { Refusal } from "./refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 import type { SchoolSlug } from "./schools.ts";
+import type { ThicknessWish } from "./thicknessWish.ts";
 import type { Formula } from "./types.ts";
-
-export const thicknessWishes = ["any", "water-thin", "syrup", "pump-gel", "thick-gel", "spoon-standing"] as const;
-
-/** How thick it should be, in the words one sees it by. */
-export type ThicknessWish = (typeof thicknessWishes)[number];
 
 export const looks = ["any", "clear", "creamy"] as const;
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { library, sheetOf } from "../testing/exampleSheet.ts";
-import { assess } from "./assess.ts";
+import { assess } from "../assessment/assess.ts";
 import { finestDecimals, gramsText } from "./gramsShown.ts";
 
 describe("grams as shown", () => {

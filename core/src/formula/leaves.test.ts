@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Material, NestedMaterial } from "../library/material.ts";
 import { library, materialOf } from "../testing/exampleSheet.ts";
 import { leavesOf } from "./leaves.ts";
-import { Refusal } from "./refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 
 function blend(slug: string, parts: NestedMaterial["parts"]): Material {
   const { inci: _own, ...facts } = materialOf("glycerin");

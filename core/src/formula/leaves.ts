@@ -1,5 +1,5 @@
 import type { Material, MaterialFacts, MaterialsBySlug, NestedMaterial, PlainMaterial } from "../library/material.ts";
-import { Refusal } from "./refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 
 /** A plain material inside a nested one, with its share of the whole. */
 export interface Leaf {

@@ -1,6 +1,6 @@
 import { isSameMaterial } from "../library/isSameMaterial.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
-import { Refusal } from "./refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 import type { Formula } from "./types.ts";
 
 /**

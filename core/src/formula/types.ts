@@ -1,6 +1,6 @@
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import type { Scale } from "../quantities/scales.ts";
-import type { ThicknessWish } from "./aim.ts";
+import type { ThicknessWish } from "./thicknessWish.ts";
 import type { ProfileSlug } from "./profiles.ts";
 import type { SchoolSlug } from "./schools.ts";
 

@@ -1,5 +1,9 @@
-export { instrumentUnits, readInstrumentLine, type InstrumentLine, type InstrumentReading, type InstrumentUnit } from "./instrumentLine.ts";
-export { CUP_TIMES_FASTER, cupLine, emptyCup, filledCup, flowSeconds, SIMULATED_CUP, type SimulatedCup } from "./simulatedCup.ts";
-export { dipped, drifted, meterLines, shownPh, simulatedMeter, type SimulatedMeter } from "./simulatedMeter.ts";
-export { poured, simulatedLine, simulatedScale, tared, type SimulatedScale } from "./simulatedScale.ts";
+export { instrumentUnits, readInstrumentLine } from "./instrumentLine.ts";
+export type { InstrumentLine, InstrumentReading, InstrumentUnit } from "./instrumentLine.ts";
+export { CUP_TIMES_FASTER, SIMULATED_CUP, cupLine, emptyCup, filledCup, flowSeconds } from "./simulatedCup.ts";
+export type { SimulatedCup } from "./simulatedCup.ts";
+export { dipped, drifted, meterLines, shownPh, simulatedMeter } from "./simulatedMeter.ts";
+export type { SimulatedMeter } from "./simulatedMeter.ts";
+export { poured, simulatedLine, simulatedScale, tared } from "./simulatedScale.ts";
+export type { SimulatedScale } from "./simulatedScale.ts";
 export { textLines } from "./textLines.ts";

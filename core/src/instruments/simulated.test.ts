@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { calibrationOf } from "../acidity/calibration.ts";
-import { flowViscosity } from "../thickness/viscosity/flowTime.ts";
+import { flowViscosity } from "../rheology/viscosity/flowTime.ts";
 import { readInstrumentLine } from "./instrumentLine.ts";
 import { CUP_TIMES_FASTER, cupLine, emptyCup, filledCup, flowSeconds, SIMULATED_CUP } from "./simulatedCup.ts";
 import { dipped, drifted, meterLines, shownPh, simulatedMeter } from "./simulatedMeter.ts";

@@ -1,4 +1,4 @@
-import type { FunnelConstants } from "../thickness/viscosity/flowTime.ts";
+import type { FunnelConstants } from "../rheology/viscosity/flowTime.ts";
 
 /** A flow cup that is not there: what was filled in, and when it was let run. */
 export interface SimulatedCup {

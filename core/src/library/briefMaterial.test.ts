@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { assess } from "../formula/assess.ts";
+import { assess } from "../assessment/assess.ts";
 import { profiles } from "../formula/profiles.ts";
 import { library, sheetOf, type WrittenLine } from "../testing/exampleSheet.ts";
 import { briefMaterial, wholeMaterial } from "./briefMaterial.ts";

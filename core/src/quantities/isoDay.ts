@@ -1,5 +1,5 @@
 import dayjs from "dayjs";
-import { Refusal } from "../formula/refusal.ts";
+import { Refusal } from "./refusal.ts";
 
 const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/;
 

@@ -2,6 +2,7 @@ import Fuse, { type IFuseOptions } from "fuse.js";
 import { narrowSearch } from "../library/narrowSearch.ts";
 import { shownMaterial } from "../library/shownMaterial.ts";
 import type { Material } from "../library/material.ts";
+import { plainName } from "../library/plainName.ts";
 import { nicknames } from "./nicknames.ts";
 
 /** How sure a reading is. */
@@ -72,19 +73,6 @@ const comparing: IFuseOptions<Named> = {
   threshold: GUESS_SCORE,
   minMatchCharLength: 2,
 };
-
-/** A name without accents, signs, capitals and the commonest differences of spelling. */
-export function plainName(name: string): string {
-  return name
-    .normalize("NFD")
-    .replace(/\p{M}/gu, "")
-    .toLowerCase()
-    .replaceAll("glycerine", "glycerin")
-    .replaceAll("sulph", "sulf")
-    .replaceAll("aluminum", "aluminium")
-    .replace(/[^a-z0-9]+/g, " ")
-    .trim();
-}
 
 interface Named {
   readonly name: string;

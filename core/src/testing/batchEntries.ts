@@ -1,4 +1,4 @@
-import type { BatchEntry } from "../making/batch/entries.ts";
+import type { BatchEntry } from "../process/batch/entries.ts";
 
 type Bare<Entry> = Entry extends BatchEntry ? Omit<Entry, "id" | "at"> : never;
 

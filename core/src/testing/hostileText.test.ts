@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { readBatch, readEntries, readFormula, readJson, readMaterialsFile } from "../formats/index.ts";
-import { Refusal } from "../formula/refusal.ts";
+import { Refusal } from "../quantities/refusal.ts";
 import { readInstrumentLine, textLines } from "../instruments/index.ts";
 import { materialFinder } from "../library/findMaterials.ts";
 import { referenceLibrary } from "../library/referenceLibrary.ts";

@@ -1,5 +1,5 @@
 import { DROPS_TO_WEIGH } from "@tensidrum/core/acidity";
-import type { BenchAgent } from "@tensidrum/core/making";
+import type { BenchAgent } from "@tensidrum/core/process";
 import { Entry } from "../Entry";
 import { Portion } from "../instruments/Portion";
 import step from "../Step.module.css";

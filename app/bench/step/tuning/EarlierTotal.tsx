@@ -1,5 +1,5 @@
 import { startingDoseGrams } from "@tensidrum/core/acidity";
-import type { BenchAgent, PhTuning, Step } from "@tensidrum/core/making";
+import type { BenchAgent, PhTuning, Step } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";

@@ -1,4 +1,4 @@
-import { hydrating } from "@tensidrum/core/making";
+import { hydrating } from "@tensidrum/core/process";
 import { useBench } from "../bench";
 import { ClockTime } from "../ClockTime";
 import step from "../Step.module.css";

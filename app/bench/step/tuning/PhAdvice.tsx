@@ -1,5 +1,5 @@
 import type { TitrationAdvice } from "@tensidrum/core/acidity";
-import { questionOf, type BenchAgent, type Step } from "@tensidrum/core/making";
+import { questionOf, type BenchAgent, type Step } from "@tensidrum/core/process";
 import { decimalPlaces, finestFirst, readNumber, scaleFor } from "@tensidrum/core/quantities";
 import { useBench } from "../bench";
 import step from "../Step.module.css";

@@ -1,4 +1,4 @@
-import { questionOf, questionOfHaste, type BatchEntry, type PhTuning, type Step } from "@tensidrum/core/making";
+import { questionOf, questionOfHaste, type BatchEntry, type PhTuning, type Step } from "@tensidrum/core/process";
 import { readNumber } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { gramsOfWeight } from "../../batch/gramsOfWeight";

@@ -1,5 +1,5 @@
 import { SIMULATED_CUP } from "@tensidrum/core/instruments";
-import { questionOfHaste, type Step } from "@tensidrum/core/making";
+import { questionOfHaste, type Step } from "@tensidrum/core/process";
 import { useEffect, useState } from "react";
 import { SimulatedCupLink } from "../../instruments/simulatedLinks";
 import { useInstrument } from "../../instruments/useInstruments";

@@ -1,4 +1,4 @@
-import type { PhTuning } from "@tensidrum/core/making";
+import type { PhTuning } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { ClockTime } from "../ClockTime";
 import { RowsTable } from "./RowsTable";

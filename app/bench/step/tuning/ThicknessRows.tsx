@@ -1,6 +1,6 @@
-import type { ThicknessTuning } from "@tensidrum/core/making";
+import type { ThicknessTuning } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
-import { thicknessWord } from "@tensidrum/core/thickness";
+import { thicknessWord } from "@tensidrum/core/rheology";
 import { ClockTime } from "../ClockTime";
 import { RowsTable } from "./RowsTable";
 

@@ -7,7 +7,7 @@ import {
   type BatchPlan,
   type BenchAgent,
   type Step,
-} from "@tensidrum/core/making";
+} from "@tensidrum/core/process";
 import type { Titration } from "@tensidrum/core/acidity";
 import { written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";

@@ -1,4 +1,4 @@
-import { polymerTunings, type Step } from "@tensidrum/core/making";
+import { polymerTunings, type Step } from "@tensidrum/core/process";
 import { finestFirst, decimalPlaces, scaleFor, written } from "@tensidrum/core/quantities";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";

@@ -1,5 +1,5 @@
-import { aimedThickness, questionOf, saltsOf, thicknessTuning, upToCliffGrams, type Step } from "@tensidrum/core/making";
-import { fittedHill } from "@tensidrum/core/thickness";
+import { aimedThickness, questionOf, saltsOf, thicknessTuning, upToCliffGrams, type Step } from "@tensidrum/core/process";
+import { fittedHill } from "@tensidrum/core/rheology";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";

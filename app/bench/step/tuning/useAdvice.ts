@@ -1,5 +1,5 @@
 import type { Titration, TitrationAdvice } from "@tensidrum/core/acidity";
-import type { Thickening, ThickeningAdvice } from "@tensidrum/core/thickness";
+import type { Thickening, ThickeningAdvice } from "@tensidrum/core/rheology";
 import { useEffect, useRef, useState } from "react";
 import type { AdvisorAnswer, AdvisorQuestion, AdvisorTask } from "../../../../workers/advisor.worker";
 

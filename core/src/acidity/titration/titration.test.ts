@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { settle } from "../../formula/settle.ts";
+import { settle } from "../../formula/resolveLines.ts";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import type { Agent } from "../equivalents.ts";
 import { equivalentsPerMole } from "../equivalents.ts";

@@ -1,4 +1,4 @@
-import type { FormulaChange } from "../../formula/change/formulaChange.ts";
+import type { FormulaChange } from "../../formula/changes/formulaChange.ts";
 import type { SettledLine } from "../../formula/types.ts";
 import type { Judged } from "../judged.ts";
 

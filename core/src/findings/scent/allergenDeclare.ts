@@ -1,5 +1,5 @@
 import { forEachSource } from "../../formula/leaves.ts";
-import { allergenAmounts, allergenThresholdPercent } from "../../packing/allergens.ts";
+import { allergenAmounts, allergenThresholdPercent } from "../../formula/sums/allergens.ts";
 import { writtenPercent, writtenShort } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf, linesOf } from "../judged.ts";

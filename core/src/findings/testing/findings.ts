@@ -1,4 +1,4 @@
-import { assess, type Assessment } from "../../formula/assess.ts";
+import { assess, type Assessment } from "../../assessment/assess.ts";
 import type { Formula } from "../../formula/types.ts";
 import { library, sheetOf, type WrittenLine } from "../../testing/exampleSheet.ts";
 import type { Finding, FindingCode, NotJudged } from "../finding.ts";

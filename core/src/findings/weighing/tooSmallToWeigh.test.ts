@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { assess } from "../../formula/assess.ts";
+import { assess } from "../../assessment/assess.ts";
 import type { Formula } from "../../formula/types.ts";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import { read, water } from "../testing/findings.ts";

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { entryKinds, phWays, readOffs, thicknessUnits } from "../../making/batch/entries.ts";
+import { entryKinds, phWays, readOffs, thicknessUnits } from "../../process/batch/entries.ts";
 import { isIsoMoment } from "../../quantities/isoMoment.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
 import { formulaSchema } from "./formulaFile.ts";

@@ -1,5 +1,5 @@
 import Joi from "joi";
-import { thicknessWishes } from "../../formula/aim.ts";
+import { thicknessWishes } from "../../formula/thicknessWish.ts";
 import { profiles } from "../../formula/profiles.ts";
 import { schools } from "../../formula/schools.ts";
 import {

@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { library, materialOf, sheetOf } from "../../testing/exampleSheet.ts";
-import { assess } from "../assess.ts";
+import { assess } from "../../assessment/assess.ts";
 import { profileOf, type Profile } from "../profiles.ts";
-import { Refusal } from "../refusal.ts";
+import { Refusal } from "../../quantities/refusal.ts";
 import { formulaMaterial } from "./formulaMaterial.ts";
 import { daysLeft, madeUpWater, replaceWater } from "./madeUpWater.ts";
 import { blendMaterial, nextRound, scentBlend, scentDifference, scentInFormula, type ScentRound } from "./scentBlend.ts";

@@ -1,8 +1,8 @@
 import { wholeMaterial } from "../../library/briefMaterial.ts";
 import type { MaterialsBySlug, NestedMaterial } from "../../library/material.ts";
 import { massBalance } from "../massBalance.ts";
-import { Refusal } from "../refusal.ts";
-import { settle } from "../settle.ts";
+import { Refusal } from "../../quantities/refusal.ts";
+import { settle } from "../resolveLines.ts";
 import type { Formula } from "../types.ts";
 
 /**

@@ -1,6 +1,6 @@
 import { wholeMaterial } from "../../library/briefMaterial.ts";
 import type { PlainMaterial } from "../../library/material.ts";
-import { Refusal } from "../refusal.ts";
+import { Refusal } from "../../quantities/refusal.ts";
 import type { Formula, FormulaLine } from "../types.ts";
 import { massBalance } from "../massBalance.ts";
 

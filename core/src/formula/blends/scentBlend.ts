@@ -1,9 +1,9 @@
 import type { Material, MaterialPart, MaterialsBySlug, NestedMaterial } from "../../library/material.ts";
 import { wholeMaterial } from "../../library/briefMaterial.ts";
-import { allergenThresholdPercent } from "../../packing/allergens.ts";
+import { allergenThresholdPercent } from "../sums/allergens.ts";
 import { forEachSource } from "../leaves.ts";
 import type { Profile } from "../profiles.ts";
-import { Refusal } from "../refusal.ts";
+import { Refusal } from "../../quantities/refusal.ts";
 
 /** One oil of a round, counted in drops, in grams, or in parts by mass. */
 export interface ScentCount {

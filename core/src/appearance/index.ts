@@ -1,0 +1,1 @@
+export type { ClarityOutlook } from "./clarity.ts";

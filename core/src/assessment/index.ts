@@ -1,0 +1,10 @@
+export { assess, assessSums, coreVersion, judgementOf, readingOf } from "./assess.ts";
+export type { Assessment, FormulaReading, Judgement, Known, Readings, Sums } from "./assess.ts";
+export type { Estimate } from "./estimates.ts";
+export { substitute } from "./substitutes/substitute.ts";
+export type { Substituted, Substitution } from "./substitutes/substitute.ts";
+export { substitutesFor } from "./substitutes/substitutes.ts";
+export type { Substitute } from "./substitutes/substitutes.ts";
+export type { Changed, ChangedReading } from "./versions/changedReadings.ts";
+export { differenceOf } from "./versions/difference.ts";
+export type { ComparedLine, FormulaDifference, HeadDifference, LineDifference } from "./versions/difference.ts";

@@ -1,0 +1,116 @@
+import type { Finding } from "../../findings/finding.ts";
+import type { MaterialsBySlug } from "../../library/material.ts";
+import { aimOf } from "../../formula/aim.ts";
+import { assess } from "../assess.ts";
+import { settle } from "../../formula/resolveLines.ts";
+import type { Formula, SettledLine } from "../../formula/types.ts";
+import { changesBetween, readingValues, type Changed } from "./changedReadings.ts";
+
+/** One line in two versions; null where it is not there. */
+export interface LineDifference {
+  readonly id: string;
+  readonly before: ComparedLine | null;
+  readonly after: ComparedLine | null;
+}
+
+export interface ComparedLine {
+  readonly material: string;
+  readonly phase: string;
+  readonly percent: number;
+  readonly takesTheRest: boolean;
+  readonly assayPercent: number | null;
+}
+
+/** Something about the whole sheet, in words. */
+export interface HeadDifference {
+  readonly what: string;
+  readonly before: string;
+  readonly after: string;
+}
+
+export interface FormulaDifference {
+  readonly head: readonly HeadDifference[];
+  /** Only lines that differ. */
+  readonly lines: readonly LineDifference[];
+  readonly readings: readonly Changed[];
+  readonly findingsNew: readonly Finding[];
+  readonly findingsGone: readonly Finding[];
+}
+
+/**
+ * What differs between two versions of a formula, and what it did to each reading. Lines are the same line by their id.
+ * @param libraries The materials each version was read with.
+ * @throws Refusal when a material is unknown.
+ */
+export function differenceOf(
+  before: Formula,
+  after: Formula,
+  libraries: { readonly before: MaterialsBySlug; readonly after: MaterialsBySlug },
+): FormulaDifference {
+  const [left, right] = [settle(before, libraries.before).sheet, settle(after, libraries.after).sheet];
+  const [read, reread] = [assess(before, libraries.before), assess(after, libraries.after)];
+  const says = (findings: readonly Finding[]): ReadonlySet<string> => new Set(findings.map(({ what }) => what));
+  const [saidBefore, saidAfter] = [says(read.findings), says(reread.findings)];
+  return {
+    head: headDifferences(before, after),
+    lines: lineDifferences(left.lines, right.lines),
+    readings: changesBetween(readingValues(left, read), readingValues(right, reread)),
+    findingsNew: reread.findings.filter(({ what }) => !saidBefore.has(what)),
+    findingsGone: read.findings.filter(({ what }) => !saidAfter.has(what)),
+  };
+}
+
+function headDifferences(before: Formula, after: Formula): readonly HeadDifference[] {
+  const [from, to] = [aimOf(before), aimOf(after)];
+  const temperatures = ({ phases }: Formula): string =>
+    phases.map(({ id, temperatureC }) => `${id} ${temperatureC === undefined ? "room" : `${temperatureC} °C`}`).join(", ");
+  const measured = (value: number | undefined): string => (value === undefined ? "not measured" : String(value));
+  const pairs: readonly (readonly [string, string, string])[] = [
+    ["Name", before.name, after.name],
+    ["Profile", before.profile, after.profile],
+    ["Batch, g", String(before.batchGrams), String(after.batchGrams)],
+    ["Way of working", from.school, to.school],
+    ["For whom", from.forWhom, to.forWhom],
+    ["Look", from.look, to.look],
+    ["Thickness", from.thickness, to.thickness],
+    ["Near the eye", String(from.eyeArea), String(to.eyeArea)],
+    ["Left on", String(from.leftOn), String(to.leftOn)],
+    ["Without", from.without.join(", "), to.without.join(", ")],
+    ["Close to", from.closeTo, to.closeTo],
+    ["Phases", temperatures(before), temperatures(after)],
+    ["Measured pH", measured(before.measured?.ph), measured(after.measured?.ph)],
+    ["Measured density, g/mL", measured(before.measured?.densityGramsPerMl), measured(after.measured?.densityGramsPerMl)],
+  ];
+  return pairs.filter(([, a, b]) => a !== b).map(([what, a, b]) => ({ what, before: a, after: b }));
+}
+
+function lineDifferences(before: readonly SettledLine[], after: readonly SettledLine[]): readonly LineDifference[] {
+  const [left, right] = [byId(before), byId(after)];
+  const ids = [...new Set([...right.keys(), ...left.keys()])];
+  return ids
+    .map((id): LineDifference => ({ id, before: left.get(id) ?? null, after: right.get(id) ?? null }))
+    .filter(({ before: a, after: b }) => !isSame(a, b));
+}
+
+function byId(lines: readonly SettledLine[]): ReadonlyMap<string, ComparedLine> {
+  return new Map(
+    lines.map(({ line, material, percent }) => [
+      line.id,
+      { material: material.slug, phase: line.phase, percent, takesTheRest: line.qs === true, assayPercent: line.assayPercent ?? null },
+    ]),
+  );
+}
+
+/** Sums carry noise of this size, % w/w. */
+const NOISE_PERCENT = 1e-9;
+
+function isSame(a: ComparedLine | null, b: ComparedLine | null): boolean {
+  if (a === null || b === null) return a === b;
+  return (
+    a.material === b.material &&
+    a.phase === b.phase &&
+    a.takesTheRest === b.takesTheRest &&
+    a.assayPercent === b.assayPercent &&
+    Math.abs(a.percent - b.percent) <= NOISE_PERCENT
+  );
+}

@@ -1,0 +1,81 @@
+import type { PreservativeDose } from "../../preservation/preservatives.ts";
+import { topUpPercent } from "../../preservation/dilution.ts";
+import { writtenPercent } from "../../quantities/written.ts";
+import type { SettledLine } from "../../formula/types.ts";
+import { lineAdded, offering, scaledLines } from "../changes.ts";
+import type { Finding, Rule } from "../finding.ts";
+import type { Judged } from "../judged.ts";
+import { nameOfSlug } from "../wording.ts";
+
+const NOISE_PERCENT = 1e-9;
+
+/** PRESERVATIVE_LOW, _HIGH and _DILUTED: a dose outside the usual range; DILUTED where it came inside another material. */
+export const preservativeDose: Rule = {
+  codes: ["PRESERVATIVE_LOW", "PRESERVATIVE_HIGH", "PRESERVATIVE_DILUTED"],
+  check(judged) {
+    return judged.doses.flatMap((dose) => {
+      if (dose.use === null) return [];
+      if (dose.percent > dose.use.high + NOISE_PERCENT) return [tooHigh(judged, dose, dose.use.high)];
+      if (judged.wetPercent > 0 && dose.percent < dose.use.low - NOISE_PERCENT) return [tooLow(judged, dose, dose.use.low)];
+      return [];
+    });
+  },
+  notJudged({ doses, lines }) {
+    const unknown = doses.filter(({ use }) => use === null).flatMap((dose) => dose.lines);
+    const silent = lines.filter(
+      ({ material }) => material.role === "preservative" && material.parts === undefined && material.preservative === null,
+    );
+    return [
+      ...(unknown.length > 0 ? [{ what: "PRESERVATIVE_LOW" as const, missing: "usual dose of these preservatives", lines: unknown }] : []),
+      ...(silent.length > 0
+        ? [{ what: "PRESERVATIVE_PH" as const, missing: "the pH these preservatives work at", lines: silent.map(({ line }) => line.id) }]
+        : []),
+    ];
+  },
+};
+
+/** Lines that are this preservative and nothing else. */
+function ownLines({ lines }: Judged, dose: PreservativeDose): readonly SettledLine[] {
+  return lines.filter(({ material }) => material.slug === dose.material);
+}
+
+function factorOfOwn(judged: Judged, dose: PreservativeDose, wanted: number): number | null {
+  const own = ownLines(judged, dose).reduce((sum, { percent }) => sum + percent, 0);
+  const factor = own > 0 ? (own + wanted - dose.percent) / own : 0;
+  return factor > 0 ? factor : null;
+}
+
+function tooHigh(judged: Judged, dose: PreservativeDose, high: number): Finding {
+  const factor = factorOfOwn(judged, dose, high);
+  return {
+    code: "PRESERVATIVE_HIGH",
+    severity: "fix",
+    lines: dose.lines,
+    what: `${writtenPercent(dose.percent)} % of ${nameOfSlug(dose.material, judged.sheet)}; usually no more than ${writtenPercent(high)} %.`,
+    why: "More does not keep better: it irritates, and many places set a limit by law.",
+    cure: `Take ${writtenPercent(dose.percent - high)} % out.`,
+    ...offering(factor === null ? undefined : scaledLines(judged, ownLines(judged, dose), factor)),
+  };
+}
+
+function tooLow(judged: Judged, dose: PreservativeDose, low: number): Finding {
+  const own = ownLines(judged, dose);
+  const inside = dose.lines.length > own.length;
+  const factor = factorOfOwn(judged, dose, low);
+  const carrier = judged.lines.find(({ line }) => dose.lines.includes(line.id));
+  const raised = factor === null ? undefined : scaledLines(judged, own, factor);
+  const added = own.length > 0 || carrier === undefined ? undefined : lineAdded(judged, dose.material, low - dose.percent, carrier);
+  return {
+    code: inside ? "PRESERVATIVE_DILUTED" : "PRESERVATIVE_LOW",
+    severity: "fix",
+    lines: dose.lines,
+    what: `${writtenPercent(dose.percent)} % of ${nameOfSlug(dose.material, judged.sheet)}; its usual dose begins at ${writtenPercent(low)} %.`,
+    why: inside
+      ? "The base brought its preservative, and everything added to it thins that out."
+      : "Below its usual dose germs grow used to it instead of dying.",
+    cure: inside
+      ? `Top it up with ${writtenPercent(low - dose.percent)} % (${writtenPercent(topUpPercent(dose.percent, low))} % of a batch that is finished).`
+      : `Raise it by ${writtenPercent(low - dose.percent)} %.`,
+    ...offering(raised ?? added),
+  };
+}

@@ -1,0 +1,69 @@
+import { yieldEstimate, holdingYieldPascal, settlingOf, xanthanForYield } from "../../rheology/sedimentation.ts";
+import { shownMaterial } from "../../library/shownMaterial.ts";
+import { writtenShort } from "../../quantities/written.ts";
+import type { ProfileSlug } from "../../formula/profiles.ts";
+import type { Finding, Rule } from "../finding.ts";
+import { idsOf, linesOf, sumPercent, type Content, type Judged } from "../judged.ts";
+import { nameOfSlug } from "../wording.ts";
+import { isParticle } from "./particles.ts";
+
+/** Grains packed this densely hold each other, % w/w. */
+const PACKED_PERCENT = 30;
+/** Products that are dry, stiff, or shaken before use. */
+const NOT_ASKED: ReadonlySet<ProfileSlug> = new Set<ProfileSlug>(["powder-cleanser", "whipped-cleanser", "shake-remover"]);
+/** Grains finer than this are kept up by their own motion, µm. */
+const COLLOID_MICROMETRE = 1;
+
+/** PARTICLES_SINK: grains that nothing in the wash holds up, or down. */
+export const particlesSink: Rule = {
+  codes: ["PARTICLES_SINK"],
+  check(judged) {
+    const { densityGramsPerMl } = judged;
+    const { yieldPascal } = yieldEstimate(judged.sheet);
+    if (densityGramsPerMl === null || yieldPascal === null) return [];
+    return grains(judged).flatMap(({ settled, material }): Finding[] => {
+      if (material.dispersed === null) return [];
+      const { medianDiameterMicrometre: diameterMicrometre, densityGramsPerMl: particleDensity } = material.dispersed;
+      const grain = { diameterMicrometre, particleDensity, liquidDensity: densityGramsPerMl };
+      if (diameterMicrometre < COLLOID_MICROMETRE || settlingOf({ ...grain, pascalSeconds: 1, yieldPascal }).held) return [];
+      const needed = holdingYieldPascal(grain);
+      return [
+        {
+          code: "PARTICLES_SINK",
+          severity: "fix",
+          lines: [settled.line.id],
+          what: `${shownMaterial(material).name} (${writtenShort(diameterMicrometre, 1)} µm) ${particleDensity > densityGramsPerMl ? "sinks" : "floats up"}: it takes ${needed.toPrecision(2)} Pa of yield stress, and ${yieldPascal === 0 ? "nothing here has any" : `there are about ${yieldPascal.toPrecision(2)}`} (estimate).`,
+          why: "Thickness only slows grains down; what holds them is a gel that does not flow by itself.",
+          cure: `About ${writtenShort(Math.ceil(xanthanForYield(needed) * 100) / 100, 2)} % xanthan gum in all holds it, or another suspending agent after a jar test.`,
+        },
+      ];
+    });
+  },
+  notJudged(judged) {
+    const particles = grains(judged);
+    if (particles.length === 0) return [];
+    const unmeasured = particles.filter(({ material }) => material.dispersed === null);
+    const { unknown } = yieldEstimate(judged.sheet);
+    const missing = [
+      ...(unknown.length > 0
+        ? [`yield stress of ${unknown.map((slug) => nameOfSlug(slug, judged.sheet)).join(" and ")} (test a jar)`]
+        : []),
+      ...(judged.densityGramsPerMl === null ? ["density of the wash"] : []),
+      ...(unmeasured.length > 0 ? ["size and density of the grains"] : []),
+    ];
+    return missing.map((fact) => ({ what: "PARTICLES_SINK" as const, missing: fact, lines: idsOf(linesOf(particles)) }));
+  },
+};
+
+function grains({ contents, profile, wetPercent }: Judged): readonly Content[] {
+  if (NOT_ASKED.has(profile.slug) || (wetPercent === 0 && !profile.dry)) return [];
+  const particles = contents.filter(isParticle).filter(({ material }) => !isCrystal(material.slug));
+  return sumPercent(particles) >= PACKED_PERCENT ? [] : particles;
+}
+
+/** Pearl and clay that are the thickener themselves grow or swell in place. */
+function isCrystal(slug: string): boolean {
+  return (
+    slug === "glycol-distearate" || slug === "cold-pearl-concentrate" || slug === "bentonite" || slug === "magnesium-aluminium-silicate"
+  );
+}

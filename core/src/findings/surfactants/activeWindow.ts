@@ -1,0 +1,64 @@
+import { placeInWindow } from "../../surfactants/activeMatter.ts";
+import { writtenPercent, writtenShort } from "../../quantities/written.ts";
+import { offering, scaledLines } from "../changes.ts";
+import type { Finding, Rule } from "../finding.ts";
+import { idsOf, type Judged } from "../judged.ts";
+import { capital, withArticle } from "../wording.ts";
+
+/** ACTIVE_LOW and ACTIVE_HIGH: active matter outside the window of the profile. */
+export const activeWindow: Rule = {
+  codes: ["ACTIVE_LOW", "ACTIVE_HIGH"],
+  check(judged): readonly Finding[] {
+    const { activeMatter, profile, sheet } = judged;
+    const { low, high } = profile.activePercent;
+    const { percent } = activeMatter;
+    const place = placeInWindow(percent, profile.activePercent);
+    if (place === "within") return [];
+    const isLow = place === "below";
+    const window = low === high ? `${writtenShort(low, 2)} %` : `${writtenShort(low, 2)} to ${writtenShort(high, 2)} %`;
+    const lines = sheet.lines.filter(({ material }) => material.countsAsActive === true || material.parts !== undefined);
+    const factor = isLow ? upFactor(percent, low) : downFactor(percent, high);
+    return [
+      {
+        code: isLow ? "ACTIVE_LOW" : "ACTIVE_HIGH",
+        severity: "fix",
+        lines: idsOf(lines),
+        what: `Active matter is ${writtenPercent(percent)} %; ${withArticle(profile.name)} usually has ${window}.`,
+        why: `${capital(profile.activeReason)}.`,
+        cure: isLow ? lowCure(factor) : highCure(factor),
+        ...offering(factor === null ? undefined : scaledLines(judged, cleansing(judged), factor)),
+      },
+    ];
+  },
+  notJudged({ lines, profile }) {
+    const silent = lines.filter(
+      ({ material }) => material.role === "surfactant" && material.parts === undefined && material.active === null,
+    );
+    if (silent.length === 0 || profile.activePercent.high === 0) return [];
+    return [{ what: "ACTIVE_LOW", missing: "active content of these surfactants", lines: idsOf(silent) }];
+  },
+};
+
+/** Lines whose share sets the active matter; blends among them carry more than cleansers, but go by the same factor. */
+function cleansing({ lines, weighed }: Judged) {
+  const active = new Set(weighed.filter(({ activePercent }) => activePercent > 0).map(({ id }) => id));
+  return lines.filter(({ line }) => active.has(line.id));
+}
+
+function upFactor(percent: number, low: number): number | null {
+  return percent === 0 ? null : Math.ceil((low / percent) * 100) / 100;
+}
+
+function downFactor(percent: number, high: number): number | null {
+  return high === 0 ? null : Math.floor((high / percent) * 100) / 100;
+}
+
+function lowCure(factor: number | null): string {
+  if (factor === null) return "Begin with the cleansers.";
+  return `Raise the cleansers together by a factor of ${writtenShort(factor, 2)}; the water gives way.`;
+}
+
+function highCure(factor: number | null): string {
+  if (factor === null) return "Take the cleansing surfactants out.";
+  return `Lower the cleansers together to ${writtenShort(factor * 100, 0)} % of what they are; the water fills up.`;
+}

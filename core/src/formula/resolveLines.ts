@@ -1,0 +1,46 @@
+import type { Material, MaterialsBySlug } from "../library/material.ts";
+import { massBalance, type MassBalance } from "./massBalance.ts";
+import { Refusal } from "../quantities/refusal.ts";
+import type { Formula, FormulaLine, SettledLine, SettledSheet } from "./types.ts";
+
+/** The library with the materials a formula brings along laid over it. */
+export function withOwnMaterials(library: MaterialsBySlug, own: readonly Material[] | undefined): MaterialsBySlug {
+  if (own === undefined || own.length === 0) return library;
+  const merged = new Map(library);
+  for (const material of own) merged.set(material.slug, material);
+  return merged;
+}
+
+/**
+ * Every line with its share of the whole batch. A line of a named part counts with its share of that part, so that
+ * 0.3 % scent in a half of the batch are 0.15 % of it.
+ */
+function wholeLines(formula: Formula): readonly FormulaLine[] {
+  if (formula.splits === undefined || formula.splits.length === 0) return formula.lines;
+  const own = formula.splits.flatMap((split) =>
+    split.lines.map((line): FormulaLine => ({ ...line, percent: (line.percent * split.sharePercent) / 100 })),
+  );
+  return [...formula.lines, ...own];
+}
+
+/**
+ * Finds every line's material and settles its percent, so that rules and readings need not ask again.
+ * @throws Refusal when a line names a material nobody knows.
+ */
+export function settle(formula: Formula, library: MaterialsBySlug): { sheet: SettledSheet; balance: MassBalance } {
+  const materials = withOwnMaterials(library, formula.materials);
+  const written = wholeLines(formula);
+  const balance = massBalance(written);
+  const lines = written.map((line): SettledLine => {
+    const material = materials.get(line.material);
+    if (material === undefined) {
+      throw new Refusal(
+        "not-found",
+        `Line ${line.id} asks for "${line.material}", which is not in the library.`,
+        "Pick a material from the library or bring it along in the file.",
+      );
+    }
+    return { line, material, percent: line.qs === true ? balance.qsPercent : (line.percent ?? 0) };
+  });
+  return { sheet: { formula, materials, lines }, balance };
+}

@@ -1,0 +1,12 @@
+/** A name without accents, signs, capitals and the commonest differences of spelling. */
+export function plainName(name: string): string {
+  return name
+    .normalize("NFD")
+    .replace(/\p{M}/gu, "")
+    .toLowerCase()
+    .replaceAll("glycerine", "glycerin")
+    .replaceAll("sulph", "sulf")
+    .replaceAll("aluminum", "aluminium")
+    .replace(/[^a-z0-9]+/g, " ")
+    .trim();
+}

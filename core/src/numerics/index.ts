@@ -1,0 +1,2 @@
+export { loadLinearSolver } from "./linearProgram.ts";
+export type { LinearSolver } from "./linearProgram.ts";

@@ -1,0 +1,102 @@
+import { assess } from "../assessment/assess.ts";
+import { aimedProfile } from "../formula/aim.ts";
+import { gramsText } from "../formula/gramsShown.ts";
+import { settle } from "../formula/resolveLines.ts";
+import type { Formula } from "../formula/types.ts";
+import type { MaterialsBySlug } from "../library/material.ts";
+import { roleOf, shownMaterial } from "../library/shownMaterial.ts";
+import { writtenMass, writtenPercent, writtenShort } from "../quantities/written.ts";
+
+export interface CardLine {
+  readonly phase: string;
+  readonly name: string;
+  readonly percent: string;
+  readonly grams: string;
+  /** What it is there for. */
+  readonly purpose: string;
+}
+
+/** A formula to hand on. */
+export interface FormulaCard {
+  readonly title: string;
+  readonly subtitle: string;
+  readonly lines: readonly CardLine[];
+  /** Active matter, pH, mildness in a sentence each. */
+  readonly facts: readonly string[];
+  readonly cautions: readonly string[];
+}
+
+const ALWAYS = [
+  "Clean and disinfect tools and containers; keep it out of the eyes; try a little on the inner arm and wait 24 hours.",
+  "Not tested by a laboratory. Selling it usually needs a safety assessment and a responsible person: check where you live.",
+];
+
+/**
+ * The card of a formula: percent and grams side by side, what each material is there for, cautions of the materials.
+ * @throws Refusal when a material is unknown.
+ */
+export function cardOf(formula: Formula, library: MaterialsBySlug): FormulaCard {
+  const { sheet } = settle(formula, library);
+  const assessment = assess(formula, library);
+  const weighed = new Map(assessment.lines.map((line) => [line.id, line]));
+  const profile = aimedProfile(formula);
+  const cautions = sheet.lines
+    .filter(({ percent }) => percent > 0)
+    .flatMap(({ material }) => (material.caution === null ? [] : [`${shownMaterial(material).name}: ${lowerFirst(material.caution)}`]));
+  const { phCorridor: corridor, activeMatter, irritation } = assessment;
+  return {
+    title: formula.name,
+    subtitle: `${profile.name}, ${writtenMass(formula.batchGrams)}`,
+    lines: sheet.lines.map(({ line, material, percent }) => {
+      const own = weighed.get(line.id);
+      return {
+        phase: line.phase,
+        name: shownMaterial(material).name,
+        percent: `${writtenPercent(percent)}${line.qs === true ? " (the rest)" : ""}`,
+        grams: own === undefined ? "" : gramsText(own, formula.scales, null),
+        purpose: roleOf(material),
+      };
+    }),
+    facts: [
+      `Active matter ${writtenPercent(activeMatter.percent)} %.`,
+      ...(corridor === null || corridor.empty ? [] : [`pH ${writtenShort(corridor.low, 2)} to ${writtenShort(corridor.high, 2)}.`]),
+      ...(irritation === null
+        ? []
+        : [`Irritation load ${writtenShort(irritation.load, 0)}, ${irritation.band} (an estimate that ranks blends).`]),
+    ],
+    cautions: [...new Set([...cautions, ...ALWAYS])],
+  };
+}
+
+/** As it reads after a colon; "pH" and other words with a capital inside stay. */
+function lowerFirst(sentence: string): string {
+  return /^[A-Z][a-z]/.test(sentence) ? sentence.charAt(0).toLowerCase() + sentence.slice(1) : sentence;
+}
+
+/** Signs that mean something in Markdown stand for themselves. */
+function plain(text: string): string {
+  return text.replace(/[\\`*_{}[\]<>#|]/g, (sign) => `\\${sign}`).replaceAll("\n", " ");
+}
+
+/** The card as Markdown. */
+export function cardMarkdown({ title, subtitle, lines, facts, cautions }: FormulaCard): string {
+  const rows = lines.map(
+    ({ phase, name, percent, grams, purpose }) => `| ${[phase, name, percent, grams, purpose].map(plain).join(" | ")} |`,
+  );
+  return [
+    `# ${plain(title)}`,
+    "",
+    plain(subtitle),
+    "",
+    "| phase | material | % | g | what for |",
+    "| --- | --- | ---: | ---: | --- |",
+    ...rows,
+    "",
+    ...facts.map(plain),
+    "",
+    "## Cautions",
+    "",
+    ...cautions.map((caution) => `- ${plain(caution)}`),
+    "",
+  ].join("\n");
+}

@@ -1,0 +1,15 @@
+export { claimsIn } from "./claims.ts";
+export type { Claim } from "./claims.ts";
+export { costOf } from "./cost.ts";
+export type { Cost, CostWish, CostedLine, CostedPiece, PackPrice } from "./cost.ts";
+export { bestMix } from "./filling/bestMix.ts";
+export type { ContainerMix, MixChoice } from "./filling/bestMix.ts";
+export { fillCount, fillMassGrams } from "./filling/fillMass.ts";
+export type { Container, FillCount } from "./filling/fillMass.ts";
+export { cardMarkdown, cardOf } from "./formulaCard.ts";
+export type { CardLine, FormulaCard } from "./formulaCard.ts";
+export type { Naming } from "./ingredientNames.ts";
+export { labelOf } from "./label.ts";
+export type { Label, LabelIngredient } from "./label.ts";
+export { batchCode, bestBefore, netWeightText } from "./labelDetails.ts";
+export { formulaOfPart } from "./parts.ts";

@@ -1,0 +1,168 @@
+import { calibrationOf } from "../../acidity/calibration.ts";
+import { DROPS_TO_WEIGH } from "../../acidity/dropMass.ts";
+import type { Step } from "../step.ts";
+import { batchState, type BatchState } from "./batchState.ts";
+import { type BatchPlan } from "./batchPlan.ts";
+import type { BatchEntry } from "./entries.ts";
+import { isWaiting } from "./waits.ts";
+
+const MOST_TIMER_MINUTES = 10_080;
+/** Far beyond what stands on a spoon, in Pa·s or in seconds of a funnel. */
+const MOST_VISCOSITY = 100_000;
+
+/**
+ * Why an entry cannot follow those there are, in a sentence for the maker; null when it can. The same rule holds where it is
+ * entered and where it is stored, so that of two devices that take one step only the first does.
+ */
+export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: BatchEntry): string | null {
+  if (entry.kind === "noted") return entry.text === "" ? "Write the note first." : null;
+  if (entry.kind === "photographed") return null;
+  // Notes and photos are the most of a long batch and change nothing, unless it is one of them that is taken back.
+  const isBackAsked = entry.kind === "taken-back";
+  const state = batchState(plan, isBackAsked ? entries : entries.filter(({ kind }) => kind !== "noted" && kind !== "photographed"));
+  if (state.finished !== null && !isBackAsked) {
+    return "This batch is closed. Take its last entry back to go on with it.";
+  }
+  switch (entry.kind) {
+    case "weighed":
+      return whyNotWeighed(plan, state, entry);
+    case "measured":
+      return whyNotMeasured(plan, state, entry);
+    case "calibrated":
+      return calibrationOf(entry.buffers[0], entry.buffers[1]) === null ? "Two different buffers are needed." : null;
+    case "ph-read":
+      return whyNotRead(plan, state, entry);
+    case "dosed":
+      return whyNotDosed(plan, state, entry);
+    case "thickness-read":
+      if (!tunes(plan, entry.step, "thickness") && !tunes(plan, entry.step, "polymer")) return "No thickness is read in this step.";
+      return entry.viscosity > 0 && entry.viscosity <= MOST_VISCOSITY
+        ? stepIsOver(state, entry.step)
+        : "A thickness is more than 0. Read it again.";
+    case "salted":
+      if (!tunes(plan, entry.step, "thickness")) return "No salt is added in this step.";
+      return (entry.grams > 0 ? wrongWeight(plan, entry.grams) : "An addition is more than 0 g.") ?? stepIsOver(state, entry.step);
+    case "drops-weighed":
+      return entry.drops >= DROPS_TO_WEIGH && entry.grams > 0
+        ? wrongWeight(plan, entry.grams)
+        : `Weigh ${DROPS_TO_WEIGH} drops together, or more; fewer weigh too little to divide.`;
+    case "thickened":
+      return whyNotThickened(plan, state, entry);
+    case "tared":
+      return wrongWeight(plan, entry.grams);
+    case "accepted":
+    case "corrected":
+      return state.lines.get(entry.line)?.asks === true ? null : "Nothing is to be decided about this weight any more.";
+    case "done":
+      return stepIsOver(state, entry.step) ?? whyNotDone(plan, state, entry.step);
+    case "skipped":
+      return entry.reason === "" ? "Say why it is skipped; it stands in the record." : stepIsOver(state, entry.step);
+    case "timer":
+      return entry.minutes > 0 && entry.minutes <= MOST_TIMER_MINUTES ? null : "A clock runs from one minute to seven days.";
+    case "wait-ended":
+      return isWaiting(plan.steps, state.standing, entry.wait) ? null : "This clock has been ended already.";
+    case "paused":
+      return state.pausedAt === null ? null : "The batch stands still already.";
+    case "resumed":
+      return state.pausedAt === null ? "The batch goes on already." : null;
+    case "taken-back":
+      return entries.some(({ id }) => id === entry.entry) && (isBack(entries, entry.entry) || standsIn(state, entry.entry))
+        ? null
+        : "There is nothing to take back.";
+    case "finished":
+      return whyNotFinished(state, entry.yieldGrams);
+    case "discarded":
+      return hasWeighed(state.standing)
+        ? "Something has been weighed, so this batch stands in the record. Close it, and say of each open step why it was skipped."
+        : null;
+  }
+}
+
+const WEIGHING = new Set<BatchEntry["kind"]>(["weighed", "measured", "dosed", "salted", "thickened"]);
+
+/** Whether anything has gone into a beaker. */
+export function hasWeighed(standing: readonly BatchEntry[]): boolean {
+  return standing.some(({ kind }) => WEIGHING.has(kind));
+}
+
+function isBack(entries: readonly BatchEntry[], id: string): boolean {
+  return entries.some((entry) => entry.id === id && entry.kind === "taken-back");
+}
+
+function standsIn({ standing }: BatchState, id: string): boolean {
+  return standing.some((entry) => entry.id === id);
+}
+
+function stepIsOver({ steps }: BatchState, id: string): string | null {
+  const found = steps.find(({ step }) => step.id === id);
+  if (found === undefined) return "This step is not in the batch.";
+  return found.state === "open" ? null : `"${found.step.title}" has been ${found.state} already.`;
+}
+
+function whyNotWeighed(plan: BatchPlan, state: BatchState, entry: BatchEntry & { readonly kind: "weighed" }): string | null {
+  const step = plan.steps.find(({ id }) => id === entry.step);
+  if (step?.tunes !== undefined) return "What is in this step is dosed by readings.";
+  if (step?.lines.includes(entry.line) !== true) return "This line is not weighed in this step. Load the page again.";
+  if (state.lines.get(entry.line)?.actualGrams != null)
+    return "This line has been weighed already. Take that weight back to weigh it again.";
+  return wrongWeight(plan, entry.grams) ?? stepIsOver(state, entry.step);
+}
+
+function whyNotMeasured(plan: BatchPlan, state: BatchState, { step, grams }: BatchEntry & { readonly kind: "measured" }): string | null {
+  if (plan.steps.find(({ id }) => id === step)?.measures === undefined) return "Nothing is measured in this step.";
+  if (state.measured.has(step)) return "This has been weighed already. Take that weight back to weigh it again.";
+  return (grams > 0 ? wrongWeight(plan, grams) : "This weight must be above 0 g.") ?? stepIsOver(state, step);
+}
+
+function whyNotRead(
+  plan: BatchPlan,
+  state: BatchState,
+  { step, ph, sampleGrams }: BatchEntry & { readonly kind: "ph-read" },
+): string | null {
+  if (!tunes(plan, step, "ph")) return "No pH is read in this step.";
+  if (!(ph >= 0 && ph <= 14)) return "A pH lies between 0 and 14. Look at the meter again.";
+  return wrongWeight(plan, sampleGrams) ?? stepIsOver(state, step);
+}
+
+function whyNotDosed(plan: BatchPlan, state: BatchState, { step, grams }: BatchEntry & { readonly kind: "dosed" }): string | null {
+  if (!tunes(plan, step, "ph")) return "Nothing is dosed in this step.";
+  return (grams > 0 ? wrongWeight(plan, grams) : "A dose is more than 0 g.") ?? stepIsOver(state, step);
+}
+
+function whyNotThickened(plan: BatchPlan, state: BatchState, entry: BatchEntry & { readonly kind: "thickened" }): string | null {
+  const step = plan.steps.find(({ id }) => id === entry.step);
+  if (step?.tunes !== "polymer" || !step.lines.includes(entry.line)) return "No thickener is folded in here.";
+  return (entry.grams > 0 ? wrongWeight(plan, entry.grams) : "An addition is more than 0 g.") ?? stepIsOver(state, entry.step);
+}
+
+function tunes({ steps }: BatchPlan, id: string, what: Step["tunes"]): boolean {
+  return steps.some((step) => step.id === id && step.tunes === what);
+}
+
+/** What no scale of the maker can have shown. */
+function wrongWeight({ formula }: BatchPlan, grams: number): string | null {
+  if (!(grams >= 0)) return "A weight is not below 0. Tare again and weigh once more.";
+  const most = Math.max(0, ...formula.scales.map(({ capacityGrams }) => capacityGrams));
+  return most > 0 && grams > most ? `That is more than your strongest scale carries, ${most} g.` : null;
+}
+
+function whyNotDone(plan: BatchPlan, state: BatchState, id: string): string | null {
+  const step = plan.steps.find((one) => one.id === id);
+  // What is dosed by reading may be less than planned, or nothing.
+  const lines = step?.tunes === undefined ? (step?.lines.map((line) => state.lines.get(line)) ?? []) : [];
+  if (lines.some((line) => line !== undefined && line.actualGrams === null && line.targetGrams > 0)) {
+    return "Something of this step has not been weighed yet. Weigh it, or skip the step and say why.";
+  }
+  if (lines.some((line) => line?.asks === true)) return "Say first what is to be done about the weight that is off.";
+  const before = state.steps.find(({ step: one, state: of }) => of === "open" && step?.after.includes(one.id) === true);
+  return before === undefined ? null : `"${before.step.title}" comes first.`;
+}
+
+function whyNotFinished({ steps }: BatchState, yieldGrams: number): string | null {
+  const open = steps.filter(({ state }) => state === "open");
+  if (open.length > 0) {
+    const which = open.map(({ step }) => `"${step.title}"`).join(", ");
+    return `${open.length === 1 ? "One step is" : `${open.length} steps are`} still open: ${which}. Was it done, or skipped? Do it, or skip it with a reason.`;
+  }
+  return yieldGrams > 0 ? null : "Weigh what came out and give the grams.";
+}

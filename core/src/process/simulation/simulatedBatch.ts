@@ -1,0 +1,111 @@
+import { assessSums } from "../../assessment/assess.ts";
+import { randomFrom, type Random } from "../../numerics/random.ts";
+import { fitSaltCurve } from "../../rheology/salt/fitSaltCurve.ts";
+import { safeMaxPercent, saltFor, viscosityAt, type Hill } from "../../rheology/salt/saltCurve.ts";
+import type { BatchPlan } from "../batch/batchPlan.ts";
+import { agentsOf } from "../tuning/agents.ts";
+import { buffersInBatch, tunedCorridor } from "../tuning/phTuning.ts";
+import { aimedThickness, type Jar } from "../tuning/thicknessTuning.ts";
+
+/** What nobody at the bench knows of a batch: what holds its pH, where it begins, how it answers to salt. */
+export interface HiddenBatch {
+  readonly sites: readonly { readonly pKa: number; readonly mmolPerKg: number }[];
+  /** Before anything is dosed. */
+  readonly startPh: number;
+  readonly hill: Hill;
+  /** Thickness after a scent that comes late, as a part of what it was. */
+  readonly afterScent: number;
+  /** What the simulated meter is off by before anybody sets it right. */
+  readonly meter: { readonly offsetPh: number; readonly slopePercent: number };
+  readonly density: number;
+}
+
+/** How far a batch begins from its corridor, pH. */
+const AWAY_PH = { low: 0.9, high: 2.4 };
+const START_PH = { low: 3, high: 10.5 };
+/** A weak site or two nobody wrote down: botanical extracts, residual amine, hard water; mmol/kg and pKa. */
+const MOST_UNKNOWN = 2;
+const UNKNOWN_MMOL_PER_KG = { low: 1, high: 25 };
+const UNKNOWN_PKA = { low: 3.5, high: 9 };
+const PEAK_PERCENT = { low: 1.2, high: 3.5 };
+const WIDTH_PERCENT = { low: 0.35, high: 0.9 };
+/** It begins so many times thinner than wanted. */
+const THINNER = { low: 4, high: 25 };
+/** Its highest safe thickness over the wanted one. */
+const REACHES = { low: 1.25, high: 3 };
+const LEAST_WAY_PERCENT = 0.35;
+const MOST_DRAWS = 400;
+const AFTER_SCENT = { low: 0.55, high: 0.95 };
+const PROBE = { offsetPh: 0.12, slopePercent: { low: 92, high: 100 } };
+const USUAL_DENSITY = 1.02;
+
+/**
+ * Draws what is hidden in a batch, out of its own formula: titratable sites inside the ranges of its materials and up to
+ * two nobody knows of, a pH outside its corridor on the side its own acid or base mends, and a salt hill whose safe part
+ * reaches what is wanted; where jars of the same base draw a hill, it is theirs. The same seed gives the same batch.
+ */
+export function hiddenBatch(plan: BatchPlan, seed: number, jars: readonly Jar[] = []): HiddenBatch {
+  const random = randomFrom(seed);
+  const known = buffersInBatch(plan).map(({ pKa, low, high }) => ({ pKa, mmolPerKg: between(random, { low, high }) }));
+  const unknown = Array.from({ length: Math.floor(random.uniform() * (MOST_UNKNOWN + 1)) }, () => ({
+    pKa: between(random, UNKNOWN_PKA),
+    mmolPerKg: logBetween(random, UNKNOWN_MMOL_PER_KG),
+  }));
+  const corridor = tunedCorridor(plan);
+  const isAcidDosed = (agentsOf(plan)[0]?.kind ?? "acid") === "acid";
+  const away = between(random, AWAY_PH);
+  const startPh = Math.min(START_PH.high, Math.max(START_PH.low, isAcidDosed ? corridor.high + away : corridor.low - away));
+  return {
+    sites: [...known, ...unknown],
+    startPh,
+    hill: hillOfJars(jars) ?? drawnHill(random, plan),
+    afterScent: between(random, AFTER_SCENT),
+    meter: { offsetPh: PROBE.offsetPh * random.normal(), slopePercent: between(random, PROBE.slopePercent) },
+    density: USUAL_DENSITY,
+  };
+}
+
+function hillOfJars(jars: readonly Jar[]): Hill | null {
+  const fitting = fitSaltCurve(jars.filter(({ unit }) => unit === "Pa·s"));
+  return fitting.found ? fitting.value.hill : null;
+}
+
+function drawnHill(random: Random, plan: BatchPlan): Hill {
+  const target = aimedThickness(plan);
+  const sums = assessSums(plan.formula, plan.materials);
+  const hiddenSaltPercent = Math.max(0, sums.saltPercent - sums.addedSaltPercent);
+  let drawn = hillThrough(hiddenSaltPercent, { saltPercent: hiddenSaltPercent + 1.5, width: 0.6 }, { start: target / 10, top: target * 2 });
+  for (let draw = 0; draw < MOST_DRAWS; draw += 1) {
+    const [start, top] = [target / logBetween(random, THINNER), target * logBetween(random, REACHES)];
+    const peak = { saltPercent: hiddenSaltPercent + between(random, PEAK_PERCENT), width: between(random, WIDTH_PERCENT) };
+    drawn = hillThrough(hiddenSaltPercent, peak, { start, top });
+    const way = (saltFor(drawn, target) ?? 0) - hiddenSaltPercent;
+    if (drawn.height < MOST_DECADES && way >= LEAST_WAY_PERCENT && viscosityAt(drawn, safeMaxPercent(drawn)) > target) return drawn;
+  }
+  return drawn;
+}
+
+const MOST_DECADES = 3.5;
+
+/**
+ * The hill of a given peak and width that begins at one thickness and has another on the edge of its safe part. With
+ * g = e^(−(s − s₀)² ⁄ 2w²) there and here, log η = b + A g is two lines in b and A.
+ */
+function hillThrough(
+  hiddenSaltPercent: number,
+  { saltPercent: peakSaltPercent, width }: { readonly saltPercent: number; readonly width: number },
+  { start, top }: { readonly start: number; readonly top: number },
+): Hill {
+  const shape = (salt: number): number => Math.exp(-((salt - peakSaltPercent) ** 2) / (2 * width * width));
+  const safe = safeMaxPercent({ peakSaltPercent, width, baseline: 0, height: 0 });
+  const height = (Math.log10(top) - Math.log10(start)) / Math.max(1e-6, shape(safe) - shape(hiddenSaltPercent));
+  return { peakSaltPercent, width, height, baseline: Math.log10(start) - height * shape(hiddenSaltPercent) };
+}
+
+function between(random: Random, { low, high }: { readonly low: number; readonly high: number }): number {
+  return low + (high - low) * random.uniform();
+}
+
+function logBetween(random: Random, { low, high }: { readonly low: number; readonly high: number }): number {
+  return low * (high / low) ** random.uniform();
+}

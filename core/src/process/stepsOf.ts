@@ -1,0 +1,106 @@
+import { activeMatterOfLine } from "../surfactants/activeMatter.ts";
+import { settle } from "../formula/resolveLines.ts";
+import type { Formula } from "../formula/types.ts";
+import { weighSheet } from "../formula/weighSheet.ts";
+import type { MaterialsBySlug } from "../library/material.ts";
+import { workbench } from "./batchKind.ts";
+import { coolDownPart, dividePart, grainPart, restPart, tuningPart, whipPart } from "./finish.ts";
+import { makeDry, makeOil, makeStock, meetInContainer, oilLayer } from "./otherKinds.ts";
+import { planner, type Planner } from "./planner.ts";
+import { prepare } from "./prepare.ts";
+import type { StepList } from "./step.ts";
+import { isHot } from "./tasks.ts";
+import { basePart, cleanserPart, cleansersAreWarm, scentPart } from "./cleanserPart.ts";
+import { coolPart, fatPart } from "./fatPart.ts";
+import { waterPart } from "./waterPart.ts";
+
+/**
+ * How to make a formula, step by step: which beaker, what goes in, why, how long to wait, what must be done before. Each
+ * line is weighed in exactly one step, and the order of the list follows `after`. An empty sheet has the bench to
+ * prepare and nothing else.
+ * @throws Refusal when a material is unknown or contains itself.
+ */
+export function stepsOf(formula: Formula, library: MaterialsBySlug): StepList {
+  const { sheet, balance } = settle(formula, library);
+  const weighed = weighSheet(
+    sheet,
+    balance,
+    sheet.lines.map((line) => activeMatterOfLine(line, sheet.materials)),
+  );
+  const plan = planner(
+    workbench(sheet),
+    weighed,
+    (formula.splits ?? []).map(({ name }) => name),
+  );
+  prepare(plan);
+  if (sheet.lines.length === 0) return plan.finished();
+  const { kind } = plan.bench;
+  if (kind === "stock") {
+    makeStock(plan);
+    return plan.finished();
+  }
+  if (kind === "dry") makeDry(plan);
+  else if (kind === "oil") makeOil(plan);
+  else makeWet(plan);
+  if (kind === "oil" || kind === "dry") {
+    coolDownPart(plan);
+    grainPart(plan);
+    looseAcids(plan);
+    dividePart(plan);
+  }
+  restPart(plan);
+  return plan.finished();
+}
+
+function makeWet(plan: Planner): void {
+  const isWhipped = plan.bench.sheet.formula.profile === "whipped-cleanser";
+  waterPart(plan);
+  basePart(plan);
+  cleanserPart(plan);
+  scentPart(plan);
+  fatPart(plan);
+  const meltsWarm = cleansersAreWarm(plan) && plan.holds("surfactants");
+  if (plan.holds("fats")) moveToMain(plan, "fats");
+  if (plan.holds("surfactants")) moveToMain(plan, "surfactants");
+  if (isHot(plan.bench) || meltsWarm) coolPart(plan);
+  if (isWhipped) whipPart(plan);
+  coolDownPart(plan);
+  if (plan.bench.kind === "layers") oilLayer(plan);
+  grainPart(plan);
+  tuningPart(plan);
+  if (plan.bench.kind === "layers") meetInContainer(plan);
+  dividePart(plan);
+}
+
+function moveToMain(plan: Planner, from: "fats" | "surfactants"): void {
+  const begins = !plan.holds("main");
+  plan.add({
+    id: `${from}-into-water`,
+    stage: "combine",
+    vessel: "main",
+    joins: [from],
+    title: begins ? `The ${from === "fats" ? "fats" : "cleansers"} become the batch` : "Cleansers into the water",
+    do: begins
+      ? "Go on in the same beaker, or move it into the main one."
+      : "Pour the cleansers slowly into the water and fold; never whisk. Rinse the beaker with held-back water.",
+    why: begins
+      ? "There is nothing else to pour it into."
+      : "Stirred in slowly it stays clear; whisked it is all foam. A mist of alcohol knocks foam down.",
+    check: begins ? "Everything is in." : "Even, little foam.",
+  });
+}
+
+/** Acids and bases without water to work in are weighed with the last powders. */
+function looseAcids(plan: Planner): void {
+  const lines = plan.take("ph", "neutralise");
+  if (lines.length === 0) return;
+  plan.add({
+    id: "acids-dry",
+    stage: "combine",
+    vessel: "main",
+    title: "Add acids and bases",
+    do: `Stir in ${plan.amounts(lines)}.`,
+    why: "Without water they set no pH now, only when it is used.",
+    lines,
+  });
+}

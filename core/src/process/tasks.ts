@@ -1,0 +1,144 @@
+import { isWetting } from "../findings/rheology/gums.ts";
+import type { SettledLine } from "../formula/types.ts";
+import type { PlainMaterial, Role } from "../library/material.ts";
+import { isCationicGuar } from "../rheology/routes.ts";
+import { HEATED_C, isReadyBase, isSlurryGum, type Workbench } from "./batchKind.ts";
+
+/** What a line is handled as. Every line has exactly one. */
+export type Task =
+  | "solute"
+  | "water"
+  | "base"
+  | "soap"
+  | "gum"
+  | "gum-wetting"
+  | "chelator"
+  | "guar"
+  | "spread"
+  | "shear"
+  | "dissolve"
+  | "cleanser-powder"
+  | "cleanser-amphoteric"
+  | "cleanser"
+  | "melt"
+  | "solubiliser"
+  | "scent"
+  | "fat"
+  | "layer-oil"
+  | "dry"
+  | "dry-liquid"
+  | "cool-down"
+  | "temper"
+  | "grains"
+  | "neutralise"
+  | "ph"
+  | "salt"
+  | "late-thickener";
+
+const DRY_FORMS: ReadonlySet<string | null> = new Set(["powder", "granule", "flake", "needle", "crystal"]);
+const OILY: ReadonlySet<Role> = new Set<Role>(["emollient", "fatty-solid", "emulsifier", "superfat", "antioxidant"]);
+const COOL_C = 40;
+
+const hasFlag = ({ material }: SettledLine, flag: string): boolean => material.flags.includes(flag);
+
+/** The task of a line, by what the material is, by its phase and by what else is on the sheet. */
+export function taskOf(settled: SettledLine, bench: Workbench): Task {
+  const { role } = settled.material;
+  if (bench.kind === "stock") return role === "water" ? "water" : "solute";
+  if (bench.kind === "dry") return isDry(settled) ? "dry" : "dry-liquid";
+  if (role === "ph-adjuster") return settled.material.acidBase?.equivalentsModel === "base" && hasCarbomer(bench) ? "neutralise" : "ph";
+  if (bench.kind === "oil") return oilTask(settled, bench);
+  if (bench.kind === "layers" && (OILY.has(role) || role === "fragrance")) return "layer-oil";
+  return wetTask(settled, bench);
+}
+
+function isDry({ material }: SettledLine): boolean {
+  return DRY_FORMS.has(material.form);
+}
+
+function oilTask(settled: SettledLine, bench: Workbench): Task {
+  const { role } = settled.material;
+  if (role === "fragrance" || role === "preservative" || hasFlag(settled, "add-late")) return "cool-down";
+  if (role === "powder" || role === "exfoliant" || role === "colour") return "grains";
+  return bench.temperatureOf(settled.line.phase) < COOL_C && isHot(bench) && !OILY.has(role) ? "cool-down" : "fat";
+}
+
+function wetTask(settled: SettledLine, bench: Workbench): Task {
+  const { material, line } = settled;
+  const { role } = material;
+  if (role === "water") return "water";
+  if (hasFlag(settled, "soap")) return "soap";
+  if (isReadyBase(settled, bench)) return "base";
+  if (isSlurryGum(settled)) return "gum";
+  if (bench.gumPhases.has(line.phase) && material.parts === undefined && isWetting(material as PlainMaterial)) return "gum-wetting";
+  if (role === "salt") return "salt";
+  if (role === "chelator") return "chelator";
+  if (role === "exfoliant") return "grains";
+  if (isFat(settled, bench)) return "fat";
+  if (role === "surfactant") return cleanserTask(settled, bench);
+  if (role === "thickener" || role === "suspender") return thickenerTask(settled);
+  if (role === "powder") return isLatePhase(settled, bench) ? "temper" : "shear";
+  if (role === "fragrance" || role === "emollient" || role === "antioxidant" || role === "superfat" || role === "fatty-solid") {
+    return isHot(bench) && !isHotPhase(settled, bench) ? "cool-down" : "scent";
+  }
+  if (role === "solubiliser")
+    return hasOily(bench) && !(isHot(bench) && !isHotPhase(settled, bench)) ? "solubiliser" : isHot(bench) ? "cool-down" : "dissolve";
+  return restTask(settled, bench);
+}
+
+function restTask(settled: SettledLine, bench: Workbench): Task {
+  const { material, line } = settled;
+  if (material.parts === undefined && isCationicGuar(material as PlainMaterial)) return "guar";
+  if (material.role === "colour") return material.form === "powder" && !material.solubleIn.includes("water") ? "temper" : "cool-down";
+  if (material.role === "conditioner" && hasFlag(settled, "hydrates-slowly")) return "spread";
+  const inWaterPhase = bench.waterPhases.has(line.phase);
+  if (material.role === "preservative") return inWaterPhase && !isHotPhase(settled, bench) ? "dissolve" : "cool-down";
+  if (hasFlag(settled, "add-late") || (isHot(bench) && !isHotPhase(settled, bench)))
+    return inWaterPhase && !isHot(bench) ? "dissolve" : "cool-down";
+  return "dissolve";
+}
+
+function cleanserTask(settled: SettledLine, bench: Workbench): Task {
+  const { material, line } = settled;
+  if (bench.kind === "layers" || (bench.waterPhases.has(line.phase) && !hasFlag(settled, "needs-heat"))) return "dissolve";
+  if (DRY_FORMS.has(material.form) || material.form === "wax") return "cleanser-powder";
+  return material.charge === "amphoteric" ? "cleanser-amphoteric" : "cleanser";
+}
+
+function thickenerTask(settled: SettledLine): Task {
+  const { material } = settled;
+  if (hasFlag(settled, "needs-heat")) return "melt";
+  if (hasFlag(settled, "high-shear") || /clay|bentonite|silicate/i.test(material.name)) return "shear";
+  if (material.form === "liquid")
+    return hasFlag(settled, "fragrance-sensitive") ? "late-thickener" : material.charge === "anionic" ? "spread" : "cool-down";
+  return "spread";
+}
+
+/** Handled in the fat beaker: oils and fats of an emulsion, and what shares their phase. */
+function isFat(settled: SettledLine, bench: Workbench): boolean {
+  const { role } = settled.material;
+  if (bench.fatPhases.size === 0) return false;
+  if (bench.fatPhases.has(settled.line.phase)) return OILY.has(role) || role === "surfactant" || hasFlag(settled, "needs-heat");
+  return (role === "emollient" || role === "fatty-solid") && isHotPhase(settled, bench);
+}
+
+function isHotPhase({ line }: SettledLine, { temperatureOf }: Workbench): boolean {
+  return temperatureOf(line.phase) >= HEATED_C;
+}
+
+/** Whether any phase with something in it is heated. */
+export function isHot({ lines, temperatureOf }: Workbench): boolean {
+  return lines.some(({ line }) => temperatureOf(line.phase) >= HEATED_C);
+}
+
+function isLatePhase(settled: SettledLine, bench: Workbench): boolean {
+  return isHot(bench) && !isHotPhase(settled, bench);
+}
+
+function hasOily({ lines }: Workbench): boolean {
+  return lines.some(({ material }) => ["fragrance", "emollient", "antioxidant", "superfat"].includes(material.role));
+}
+
+function hasCarbomer({ lines }: Workbench): boolean {
+  return lines.some(({ material }) => material.role === "suspender" && material.acidBase?.equivalentsModel === "acid");
+}

@@ -1,0 +1,31 @@
+import { polymerStepGrams } from "../../rheology/polymerStep.ts";
+import type { BatchState } from "../batch/batchState.ts";
+import type { BatchPlan } from "../batch/batchPlan.ts";
+
+/** A late thickener on its way in. */
+export interface PolymerTuning {
+  readonly line: string;
+  readonly plannedGrams: number;
+  readonly addedGrams: number;
+  /** A quarter of a percent of the batch, or what is left of what was planned where that is less; 0 once all of it is in. */
+  readonly nextGrams: number;
+  /** When the last part went in, ISO; null for not yet. */
+  readonly lastAt: string | null;
+}
+
+/** What is left below this is no step of its own, as a part of one. */
+const HARDLY_A_STEP = 0.02;
+
+/** The late thickeners of a step, each by small steps. */
+export function polymerTunings(plan: BatchPlan, { standing }: Pick<BatchState, "standing">, stepId: string): readonly PolymerTuning[] {
+  const lines = plan.steps.find(({ id }) => id === stepId)?.lines ?? [];
+  const stepGrams = polymerStepGrams(plan.formula.batchGrams);
+  return lines.map((line) => {
+    const parts = standing.flatMap((entry) => (entry.kind === "thickened" && entry.line === line ? [entry] : []));
+    const plannedGrams = plan.targets.get(line) ?? 0;
+    const addedGrams = parts.reduce((sum, { grams }) => sum + grams, 0);
+    const left = plannedGrams - addedGrams;
+    const nextGrams = left <= HARDLY_A_STEP * stepGrams ? 0 : Math.min(stepGrams, left);
+    return { line, plannedGrams, addedGrams, nextGrams, lastAt: parts.at(-1)?.at ?? null };
+  });
+}

@@ -1,0 +1,165 @@
+import { assessSums } from "../../assessment/assess.ts";
+import { saltOf } from "../../formula/sums/hiddenSalt.ts";
+import { shownMaterial } from "../../library/shownMaterial.ts";
+import { ON_TARGET, type Thickening } from "../../rheology/salt/plausibleCurves.ts";
+import { gramsToSalt } from "../../rheology/salt/saltCurve.ts";
+import type { SaltPoint } from "../../rheology/salt/fitSaltCurve.ts";
+import type { BatchState } from "../batch/batchState.ts";
+import type { BatchPlan } from "../batch/batchPlan.ts";
+import type { DosedSalt, ThicknessUnit } from "../batch/entries.ts";
+
+/** A reading with the salt that went in before it. */
+export interface ThicknessRow {
+  readonly id: string;
+  readonly at: string;
+  readonly viscosity: number;
+  readonly said: string;
+  /** Since the reading before, g. */
+  readonly addedGrams: number;
+  /** All of the chosen salt or brine so far, g. */
+  readonly totalGrams: number;
+  /** Whole salt in the batch, hidden and added, % w/w. */
+  readonly saltPercent: number;
+}
+
+/** A batch on its way to its thickness. */
+export interface ThicknessTuning {
+  readonly rows: readonly ThicknessRow[];
+  /** Jars of the same base in the unit the batch is read in. */
+  readonly jars: readonly SaltPoint[];
+  /** For the advisor; null before the first reading. */
+  readonly thickening: Thickening | null;
+  /** In which unit the batch is read; null before the first reading. */
+  readonly unit: ThicknessUnit | null;
+  readonly hiddenSaltPercent: number;
+  /** Batch with all that was added, g. */
+  readonly massGrams: number;
+  /** Added since the last reading: it rests, then it is read. */
+  readonly isAddedSince: boolean;
+  /** The last reading is as near as it is called on target. */
+  readonly isOnTarget: boolean;
+  /** Scent or a late thickener went in between two readings: they do not stand on one hill. */
+  readonly cameBetween: "scent" | "thickener" | null;
+}
+
+/** A trial of the same base with more or less salt, measured in one of the units. */
+export interface Jar extends SaltPoint {
+  readonly unit: ThicknessUnit;
+}
+
+/** Salts a batch can be thickened with: those of its formula that are added by reading, then a brine and dry salt. */
+export function saltsOf({ formula, materials, steps }: BatchPlan): readonly DosedSalt[] {
+  const tuned = new Set(steps.flatMap(({ tunes, lines }) => (tunes === "thickness" ? lines : [])));
+  const own = formula.lines.flatMap(({ id, material }): readonly DosedSalt[] => {
+    const known = tuned.has(id) ? materials.get(material) : undefined;
+    if (known === undefined || saltOf(known) <= 0) return [];
+    return [{ name: shownMaterial(known).name.toLowerCase(), line: id, strengthPercent: saltOf(known) }];
+  });
+  return [
+    ...own,
+    { name: "brine 20 %", line: own[0]?.line ?? null, strengthPercent: 20 },
+    { name: "dry salt", line: own[0]?.line ?? null, strengthPercent: 100 },
+  ];
+}
+
+/** Middle of what the words mean, Pa·s; "any" is a pump gel. */
+const AIMED: Readonly<Record<string, number>> = {
+  "water-thin": 0.05,
+  syrup: 0.4,
+  "pump-gel": 2.5,
+  "thick-gel": 12,
+  "spoon-standing": 40,
+};
+const USUAL_AIM = 2.5;
+
+/** The thickness the formula is aimed at, Pa·s. */
+export function aimedThickness({ formula }: Pick<BatchPlan, "formula">): number {
+  return AIMED[formula.aim?.thickness ?? "any"] ?? USUAL_AIM;
+}
+
+/**
+ * The readings and additions of a batch as the advisor wants them. Additions of another strength count as the salt they
+ * bring; readings and jars in another unit than the first reading are not on its hill and are left out.
+ */
+export function thicknessTuning(
+  plan: BatchPlan,
+  { standing }: Pick<BatchState, "standing">,
+  { salt, target, jars = [] }: { readonly salt: DosedSalt; readonly target: number; readonly jars?: readonly Jar[] },
+): ThicknessTuning {
+  const sums = assessSums(plan.formula, plan.materials);
+  const hiddenSaltPercent = Math.max(0, sums.saltPercent - sums.addedSaltPercent);
+  const tuned = new Set(plan.steps.flatMap(({ tunes, lines }) => (tunes === undefined ? [] : lines)));
+  const scents = new Set(
+    plan.formula.lines.flatMap(({ id, material }) => (plan.materials.get(material)?.role === "fragrance" ? [id] : [])),
+  );
+  const rows: ThicknessRow[] = [];
+  let unit: ThicknessUnit | null = null;
+  let inBeaker = 0;
+  let batchGrams = 0;
+  let saltGrams = 0;
+  let readAt = 0;
+  let cameBetween: ThicknessTuning["cameBetween"] = null;
+  for (const entry of standing) {
+    if (entry.kind === "weighed" && !tuned.has(entry.line)) {
+      inBeaker += entry.grams;
+      if (rows.length > 0 && scents.has(entry.line)) cameBetween = "scent";
+    } else if (entry.kind === "thickened") {
+      inBeaker += entry.grams;
+      if (rows.length > 0) cameBetween = "thickener";
+    } else if (entry.kind === "dosed") inBeaker += entry.grams;
+    else if (entry.kind === "ph-read") inBeaker -= entry.sampleGrams;
+    else if (entry.kind === "salted") {
+      saltGrams += (entry.grams * entry.salt.strengthPercent) / 100;
+    } else if (entry.kind === "thickness-read") {
+      unit ??= entry.unit;
+      if (entry.unit !== unit) continue;
+      if (rows.length === 0) batchGrams = Math.max(1e-6, inBeaker);
+      const totalGrams = (100 * saltGrams) / salt.strengthPercent;
+      const saltPercent = (hiddenSaltPercent * batchGrams + 100 * saltGrams) / (batchGrams + totalGrams);
+      rows.push({
+        id: entry.id,
+        at: entry.at,
+        viscosity: entry.viscosity,
+        said: entry.said,
+        addedGrams: totalGrams - readAt,
+        totalGrams,
+        saltPercent,
+      });
+      readAt = totalGrams;
+    }
+  }
+  const last = rows.at(-1);
+  const ownJars = jars.filter((jar) => jar.unit === (unit ?? "Pa·s"));
+  const additions = rows.map(({ totalGrams, viscosity }) => ({ gramsTotal: totalGrams, viscosity }));
+  return {
+    rows,
+    jars: ownJars,
+    thickening:
+      last === undefined
+        ? null
+        : { batchGrams, hiddenSaltPercent, strengthPercent: salt.strengthPercent, target, jars: ownJars, additions },
+    unit,
+    hiddenSaltPercent,
+    massGrams: batchGrams + (rows.at(-1)?.totalGrams ?? 0),
+    isAddedSince: rows.length > 0 && (100 * saltGrams) / salt.strengthPercent - readAt > 1e-9,
+    isOnTarget: last !== undefined && Math.abs(last.viscosity / target - 1) <= ON_TARGET,
+    cameBetween,
+  };
+}
+
+/** Less is no addition, % of the batch. */
+const LEAST_PERCENT = 0.005;
+
+/**
+ * An addition that ends where the safe part of a drawn hill does: that one has the last word, whatever the advisor holds
+ * possible. 0 where the batch stands there already; what stays below is left as it is.
+ */
+export function upToCliffGrams(
+  grams: number,
+  { massGrams, saltPercent }: { readonly massGrams: number; readonly saltPercent: number },
+  { safeMaxPercent, strengthPercent }: { readonly safeMaxPercent: number; readonly strengthPercent: number },
+): number {
+  const most = gramsToSalt(massGrams, { from: saltPercent, to: safeMaxPercent, strengthPercent });
+  if (grams <= most) return grams;
+  return most < (massGrams * LEAST_PERCENT) / 100 ? 0 : most;
+}

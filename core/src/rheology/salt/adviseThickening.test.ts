@@ -1,0 +1,150 @@
+import { describe, expect, it } from "vitest";
+import { adviseThickening } from "./adviseThickening.ts";
+import { viscosityAt, type Hill } from "./saltCurve.ts";
+import type { Thickening } from "./plausibleCurves.ts";
+
+const hill: Hill = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 2 };
+const jars = [1.2, 1.6, 2, 2.4, 2.8, 3.2].map((saltPercent) => ({ saltPercent, viscosity: viscosityAt(hill, saltPercent) }));
+
+const thickeningOf = (viscosities: readonly (readonly [number, number])[], changes: Partial<Thickening> = {}): Thickening => ({
+  batchGrams: 500,
+  hiddenSaltPercent: 0.8,
+  strengthPercent: 100,
+  target: 3,
+  jars: [],
+  additions: viscosities.map(([gramsTotal, viscosity]) => ({ gramsTotal, viscosity })),
+  ...changes,
+});
+
+describe("salt by an ensemble of hills", () => {
+  it("without jars the first addition stays clear of a peak at 1.2 %", () => {
+    const { state, recommend, text } = adviseThickening(thickeningOf([[0, 0.11]]));
+    expect(state).toBe("add");
+    expect(recommend.peakChance).toBeLessThanOrEqual(0.002);
+    // 500 g at 0.8 % reach 1.3 % with 2.53 g
+    expect(recommend.grams).toBeGreaterThan(0.5);
+    expect(recommend.grams).toBeLessThan(2.53);
+    expect(text).toContain("estimate");
+  });
+
+  it("jars of the same base lead straight to the target: 1.933 % from 0.8 % is 5.78 g in 500 g", () => {
+    const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars }));
+    expect(recommend.grams).toBeGreaterThan(5.78 * 0.9);
+    expect(recommend.grams).toBeLessThan(5.78 * 1.03);
+    expect(recommend.peakChance).toBe(0);
+  });
+
+  it("brine of 20 % takes the water along: 1.933 % from 0.8 % is 31.4 g in 500 g", () => {
+    const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars, strengthPercent: 20 }));
+    expect(recommend.grams).toBeGreaterThan(31.4 * 0.9);
+    expect(recommend.grams).toBeLessThan(31.4 * 1.03);
+  });
+
+  it("on target nothing more goes in", () => {
+    const { state, recommend } = adviseThickening(
+      thickeningOf(
+        [
+          [0, 0.11],
+          [5.7, 3],
+        ],
+        { jars },
+      ),
+    );
+    expect([state, recommend.grams]).toEqual(["in-target", 0]);
+  });
+
+  it("never over the safe part of a known hill, however thick the wish", () => {
+    const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars, target: 9 }));
+    // 500 g at 0.8 % reach 2.2 % with 7.16 g
+    expect(recommend.grams).toBeLessThan(7.16 * 1.05);
+    expect(recommend.peakChance).toBeLessThanOrEqual(0.002);
+  });
+
+  it("a wish the jars speak against is unreachable", () => {
+    expect(adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars, target: 100 })).state).toBe("unreachable");
+  });
+
+  it("a step that gained less than a tenth after one that gained says stop", () => {
+    const { state, recommend, text } = adviseThickening(
+      thickeningOf(
+        [
+          [0, 1],
+          [3, 6],
+          [6, 12],
+          [7, 12.5],
+        ],
+        { target: 20 },
+      ),
+    );
+    expect([state, recommend.grams]).toEqual(["stop", 0]);
+    expect(text).toContain("gained less than a tenth");
+  });
+
+  it("a second reading of one rest is no step: the same with each rest read twice", () => {
+    const { state, text } = adviseThickening(
+      thickeningOf(
+        [
+          [0, 1],
+          [3, 6],
+          [6, 12],
+          [6, 11.8],
+          [7, 12.7],
+          [7, 12.3],
+        ],
+        { target: 20 },
+      ),
+    );
+    expect(state).toBe("stop");
+    expect(text).toContain("gained less than a tenth");
+    const gaining = thickeningOf([
+      [0, 0.5],
+      [3, 1],
+      [3, 0.95],
+    ]);
+    expect(adviseThickening(gaining).state).toBe("add");
+  });
+
+  it("a step that lost says stop, and that the peak is passed", () => {
+    const { state, text } = adviseThickening(
+      thickeningOf(
+        [
+          [0, 1],
+          [4, 8],
+          [7, 5],
+        ],
+        { target: 12 },
+      ),
+    );
+    expect(state).toBe("stop");
+    expect(text).toContain("peak is passed");
+  });
+
+  it("thicker than wanted says stop", () => {
+    expect(
+      adviseThickening(
+        thickeningOf([
+          [0, 1],
+          [3, 6],
+        ]),
+      ).text,
+    ).toContain("Thicker than wanted");
+  });
+
+  it("brine weaker than the salt it should bring is refused its place", () => {
+    const { state, recommend, text } = adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars, strengthPercent: 1 }));
+    expect([state, recommend.grams]).toEqual(["stop", 0]);
+    expect(text).toContain("stronger one");
+  });
+
+  it("before any reading it asks for one", () => {
+    expect(adviseThickening(thickeningOf([])).text).toContain("Measure the thickness before");
+  });
+
+  it("is the same for the same seed", () => {
+    const thickening = thickeningOf([
+      [0, 0.11],
+      [2, 0.3],
+    ]);
+    expect(adviseThickening(thickening)).toEqual(adviseThickening(thickening));
+  });
+});

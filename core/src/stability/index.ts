@@ -1,0 +1,11 @@
+export { checkCalendar } from "./checkCalendar.ts";
+export type { PlannedCheck, Storage } from "./checkCalendar.ts";
+export { driftOf } from "./drift.ts";
+export type { Check, DriftAlarm } from "./drift.ts";
+export { latherOf } from "./lather.ts";
+export type { Lather, LatherTest } from "./lather.ts";
+export { scentMemory } from "./scentMemory.ts";
+export type { ScentMemory, ScentTrial } from "./scentMemory.ts";
+export type { PrintedIngredient, PrintedList } from "./unmix/printedList.ts";
+export { unmix } from "./unmix/unmix.ts";
+export type { Unmixed, UnmixedRange } from "./unmix/unmix.ts";

@@ -1,0 +1,58 @@
+import type { Cleanser } from "./cleansers.ts";
+import { cleansersOf } from "./cleansers.ts";
+import { foamOf, looseOilPercent, type Foam } from "./foam.ts";
+import { irritationOf, zeinIndex, type Irritation } from "./irritation.ts";
+import type { Lacking } from "../formula/lacking.ts";
+import type { SettledSheet } from "../formula/types.ts";
+import { micellesInUse, type MicellesInUse } from "./micelles/inUse.ts";
+
+type LackingMildness = Lacking<"micelles" | "irritation" | "foam">;
+
+/** What the blend of cleansers does to skin and in the hand. */
+export interface Mildness {
+  /** Null where they cannot be worked out. */
+  readonly micelles: MicellesInUse | null;
+  readonly irritation: Irritation | null;
+  readonly foam: Foam | null;
+  /** Emollients, scent and superfats that nothing carries, % w/w. */
+  readonly looseOilPercent: number;
+  readonly notJudged: readonly LackingMildness[];
+}
+
+/**
+ * Mixed micelles, irritation and foam of a sheet in use.
+ * @param activePercent Active matter of the sheet, % w/w.
+ */
+export function mildnessOf(sheet: SettledSheet, activePercent: number): Mildness {
+  const cleansers = cleansersOf(sheet);
+  const looseOil = looseOilPercent(sheet, activePercent);
+  const solved = micellesInUse(cleansers);
+  const micelles = solved.found ? solved.value : null;
+  const zein = zeinIndex(cleansers);
+  const hasAnionic = cleansers.some(({ charge }) => charge === "anionic");
+  const irritation =
+    zein === null || (hasAnionic && micelles === null) ? null : irritationOf(zein, micelles?.relief ?? null, activePercent);
+  const foam = foamOf(cleansers, looseOil);
+  const notJudged: LackingMildness[] = [];
+  if (!solved.found)
+    notJudged.push({ what: "micelles", missing: solved.reason, lines: linesWithout(cleansers, "cmcMillimolar", "molarMass") });
+  if (irritation === null) {
+    const missing = zein === null && cleansers.length > 0 ? "zein number of these materials" : "mixed micelles of the blend";
+    notJudged.push({ what: "irritation", missing: cleansers.length === 0 ? NO_ACTIVES : missing, lines: linesWithout(cleansers, "zein") });
+  }
+  if (foam === null) {
+    const missing = cleansers.length === 0 ? NO_ACTIVES : "foam figures of these materials";
+    notJudged.push({ what: "foam", missing, lines: linesWithout(cleansers, "foam") });
+  }
+  return { micelles, irritation, foam, looseOilPercent: looseOil, notJudged };
+}
+
+const NO_ACTIVES = "cleansing actives in the formula";
+
+function linesWithout(
+  cleansers: readonly Cleanser[],
+  ...facts: readonly ("cmcMillimolar" | "molarMass" | "zein" | "foam")[]
+): readonly string[] {
+  const silent = cleansers.filter((cleanser) => facts.some((fact) => cleanser[fact] === null));
+  return [...new Set(silent.flatMap(({ lines }) => lines))];
+}
