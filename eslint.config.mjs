@@ -39,10 +39,9 @@ const elements = [
   { type: "workers", pattern: "workers" },
   { type: "server", pattern: "server" },
   { type: "cli", pattern: "cli" },
-  { type: "operations", pattern: "operations" },
+  { type: "scripts", pattern: "scripts" },
   { type: "e2e", pattern: "e2e" },
-  // The benchmarks, not the feature of the same name.
-  { type: "bench", pattern: "bench/**/*", partialMatch: false },
+  { type: "benchmarks", pattern: "benchmarks" },
   { type: "world", pattern: "simulate/world" },
   { type: "simulate", pattern: "simulate" },
 ];
@@ -54,7 +53,7 @@ const mayImport = [
     from: { element: { type: "core", captured: { layer } } },
     allow: { to: { element: coreLayers.slice(0, at + 1).map((below) => ({ type: "core", captured: { layer: below } })) } },
   })),
-  { from: { element: { type: "db" } }, allow: { to: { element: { type: ["core", "db", "operations"] } } } },
+  { from: { element: { type: "db" } }, allow: { to: { element: { type: ["core", "db", "scripts"] } } } },
   { from: { element: { type: "workers" } }, allow: { to: { element: { type: ["core", "workers"] } } } },
   { from: { element: { type: "components" } }, allow: { to: { element: { type: ["core", "components"] } } } },
   { from: { element: { type: "pictures" } }, allow: { to: { element: { type: ["core", "components", "pictures"] } } } },
@@ -69,9 +68,9 @@ const mayImport = [
   // The hidden world of the simulations knows nothing of who is to be tested in it.
   { from: { element: { type: "world" } }, allow: { to: { element: { type: ["world"] } } } },
   { from: { element: { type: "simulate" } }, allow: { to: { element: { type: ["simulate", "world", "core"] } } } },
-  { from: { element: { type: "operations" } }, allow: { to: { element: { type: ["operations", "core"] } } } },
-  { from: { element: { type: "e2e" } }, allow: { to: { element: { type: ["e2e", "operations", "core"] } } } },
-  { from: { element: { type: "bench" } }, allow: { to: { element: { type: ["bench", "core", "db", "feature", "operations", "e2e"] } } } },
+  { from: { element: { type: "scripts" } }, allow: { to: { element: { type: ["scripts", "core"] } } } },
+  { from: { element: { type: "e2e" } }, allow: { to: { element: { type: ["e2e", "scripts", "core"] } } } },
+  { from: { element: { type: "benchmarks" } }, allow: { to: { element: { type: ["benchmarks", "core", "db", "feature", "scripts", "e2e"] } } } },
 ];
 
 const noBarrel = {
@@ -97,7 +96,7 @@ export default tseslint.config(
     settings: {
       "boundaries/elements": elements,
       "boundaries/ignore": ["core/src/**/*.test.ts", "core/src/testing/**", "core/src/**/testing/**"],
-      "boundaries/include": ["{app,bench,cli,core,db,e2e,operations,server,simulate,workers}/**/*"],
+      "boundaries/include": ["{app,benchmarks,cli,core,db,e2e,scripts,server,simulate,workers}/**/*"],
       "import/resolver": { typescript: { project: "tsconfig.json" } },
       "import-x/resolver-next": [createTypeScriptImportResolver({ project: "tsconfig.json" })],
     },

@@ -20,7 +20,7 @@ import { refusedBefore } from "./frame/requestContext.server";
 import { ProblemPage } from "./frame/ProblemPage";
 import { useNonce } from "./frame/nonce";
 import { useEnterKey } from "./frame/enterKey";
-import { openBenchState } from "./frame/rests.server";
+import { openBenchState } from "./frame/restingBatches.server";
 import { openUnits } from "./frame/units.server";
 import { cssVariablesResolver, theme } from "./frame/theme";
 

@@ -7,7 +7,7 @@ import {
   readLabelledFormula,
   readMicelles,
   readSaltCurve,
-  readSettle,
+  readSedimentation,
   readThicken,
   readTitration,
   readUnmix,
@@ -19,7 +19,7 @@ import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { stepsOf } from "@tensidrum/core/process";
 import { answerMicelles } from "@tensidrum/core/surfactants";
 import { labelOf } from "@tensidrum/core/packaging";
-import { adviseThickening, answerSaltCurve, beadViscosity, settlingOf } from "@tensidrum/core/rheology";
+import { adviseThickening, answerSaltCurve, beadViscosity, sedimentationOf } from "@tensidrum/core/rheology";
 import { loadLinearSolver } from "@tensidrum/core/numerics";
 import { unmix } from "@tensidrum/core/stability";
 
@@ -84,7 +84,7 @@ export const commands: ReadonlyMap<string, Command> = new Map([
     }),
   ],
   ["bead-drop", reading("tensidrum-bead-drop/1", "thickness from a falling bead", (value) => beadViscosity(readBeadDrop(value)))],
-  ["settle", reading("tensidrum-settle/1", "whether particles sink", (value) => settlingOf(readSettle(value)))],
+  ["settle", reading("tensidrum-settle/1", "whether particles sink", (value) => sedimentationOf(readSedimentation(value)))],
   [
     "micelles",
     reading("tensidrum-micelles/1", "mixed micelles of a blend", (value) => {

@@ -4,11 +4,11 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Database } from "./client.server";
 import { demoFormulas } from "./demo/formulas";
 import { workshop } from "./demo/workshop";
-import * as answerQueries from "./answers/queries.server";
+import * as acknowledgementQueries from "./acknowledgements/queries.server";
 import * as formulaQueries from "./formulas/queries.server";
 import * as formulaWrites from "./formulas/writes.server";
 import { makers } from "./makers/schema";
-import * as jarQueries from "./jars/queries.server";
+import * as saltSampleQueries from "./saltSamples/queries.server";
 import * as makerQueries from "./makers/queries.server";
 import * as materialQueries from "./materials/queries.server";
 import * as batchQueries from "./batches/queries.server";
@@ -17,17 +17,17 @@ import * as containerQueries from "./containers/queries.server";
 import * as scaleQueries from "./scales/queries.server";
 import * as scentQueries from "./scents/queries.server";
 import * as scentWrites from "./scents/writes.server";
-import { importShelf } from "./stock/importShelf.server";
-import { demoScent } from "./demo/madeHere";
+import { importShelf } from "./inventory/importShelf.server";
+import { demoScent } from "./demo/preparations";
 import { stableUuid } from "./demo/stableUuid";
-import * as stockQueries from "./stock/queries.server";
-import * as stockWrites from "./stock/writes.server";
+import * as stockQueries from "./inventory/queries.server";
+import * as stockWrites from "./inventory/writes.server";
 import { freshDatabase } from "./testing/freshDatabase";
 
 const stranger = { id: crypto.randomUUID(), name: "Somebody else" };
 const ownMaterialId = crypto.randomUUID();
-const jarBase = "ab".repeat(32);
-const jar = { id: crypto.randomUUID(), saltPercent: 1.5, viscosity: 0.6, unit: "Pa·s", said: "" } as const;
+const saltSampleBase = "ab".repeat(32);
+const saltSample = { id: crypto.randomUUID(), saltPercent: 1.5, viscosity: 0.6, unit: "Pa·s", said: "" } as const;
 
 let db: Database;
 let close: () => Promise<void>;
@@ -52,7 +52,7 @@ async function possessions() {
     "batch_lots",
     "batch_entries",
     "batch_photos",
-    "jars",
+    "salt_samples",
     "scents",
     "scent_rounds",
     "scent_counts",
@@ -79,7 +79,7 @@ beforeAll(async () => {
   const [lot] = await stockQueries.lotsOfMaterial(db, workshop.id, glycerinId);
   if (lot === undefined) throw new Error("no glycerin on the demo's shelf");
   lotId = lot.id;
-  await jarQueries.addJar(db, workshop.id, jarBase, jar);
+  await saltSampleQueries.addSaltSample(db, workshop.id, saltSampleBase, saltSample);
   await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
   await batchWrites.addPhoto(db, workshop.id, batchId, {
     photo: { id: photoId, picture: Buffer.from("x"), width: 1, height: 1 },
@@ -217,12 +217,12 @@ const asked: Record<string, () => Promise<unknown>> = {
     ),
   findPhoto: async () => batchQueries.findPhoto(db, stranger.id, { batchId, photoId }),
   listOpenBatches: async () => batchQueries.listOpenBatches(db, stranger.id),
-  listJars: async () => jarQueries.listJars(db, stranger.id, jarBase),
-  addJar: async () => {
-    await jarQueries.addJar(db, stranger.id, jarBase, { ...jar, viscosity: 9 });
+  listSaltSamples: async () => saltSampleQueries.listSaltSamples(db, stranger.id, saltSampleBase),
+  addSaltSample: async () => {
+    await saltSampleQueries.addSaltSample(db, stranger.id, saltSampleBase, { ...saltSample, viscosity: 9 });
     return [];
   },
-  removeJar: async () => jarQueries.removeJar(db, stranger.id, jar.id),
+  removeSaltSample: async () => saltSampleQueries.removeSaltSample(db, stranger.id, saltSample.id),
   saveFunnel: async () => {
     await makerQueries.saveFunnel(db, stranger.id, { k: 7, c: 0 });
     return (await makerQueries.findMaker(db, workshop.id))?.funnelK === 7 ? ["another's funnel"] : [];
@@ -277,9 +277,11 @@ const asked: Record<string, () => Promise<unknown>> = {
   addMovement: async () =>
     stockWrites.addMovement(db, stranger.id, { lotId, movementId: crypto.randomUUID() }, () => ({ kind: "use", grams: -1, note: "" })),
   deleteLot: async () => stockWrites.deleteLot(db, stranger.id, lotId),
-  listAnswers: async () => answerQueries.listAnswers(db, stranger.id, greenRoom.id),
-  saveAnswer: async () => answerQueries.saveAnswer(db, stranger.id, greenRoom.id, { code: "DUST", says: "It flies.", reason: "Mine now." }),
-  deleteAnswer: async () => answerQueries.deleteAnswer(db, stranger.id, greenRoom.id, { code: "DUST", says: "Powder flies." }),
+  listAcknowledgements: async () => acknowledgementQueries.listAcknowledgements(db, stranger.id, greenRoom.id),
+  saveAcknowledgement: async () =>
+    acknowledgementQueries.saveAcknowledgement(db, stranger.id, greenRoom.id, { code: "DUST", says: "It flies.", reason: "Mine now." }),
+  deleteAcknowledgement: async () =>
+    acknowledgementQueries.deleteAcknowledgement(db, stranger.id, greenRoom.id, { code: "DUST", says: "Powder flies." }),
   ensureMaker: async () => {
     await makerQueries.ensureMaker(db, { ...stranger, name: "Renamed" });
     return (await makerQueries.findMaker(db, stranger.id))?.name === stranger.name ? [] : ["renamed"];

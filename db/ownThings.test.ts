@@ -9,7 +9,7 @@ import { listLines } from "./formulas/queries.server";
 import { findMaterial, materialsBySlug, materialsStamp, saveOwnFacts } from "./materials/queries.server";
 import { materials, ownFacts } from "./materials/schema";
 import { scentCounts, scentRounds, scents } from "./scents/schema";
-import { listLots } from "./stock/queries.server";
+import { listLots } from "./inventory/queries.server";
 import { freshDatabase } from "./testing/freshDatabase";
 
 let db: Database;

@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
-import { startCluster } from "../operations/cluster.mjs";
+import { startCluster } from "../scripts/cluster.mjs";
 import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, takeTyped, typedWeight } from "./testing/atTheBench";
 import { expect, FAILED_LOAD, test } from "./testing/test";
 

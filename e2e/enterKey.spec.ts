@@ -20,7 +20,7 @@ const views = [
   "/scents",
   "/scents/ca7de3b0-5ff1-8486-aa8f-0b107e4ca350",
   GREEN_ROOM_BATCH,
-  "/bench/jars/5ea50000-0000-4000-8000-00000000a200/1",
+  "/bench/salt-samples/5ea50000-0000-4000-8000-00000000a200/1",
   "/settings",
 ];
 

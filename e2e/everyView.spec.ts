@@ -29,8 +29,8 @@ const views = [
   ["scent", "/scents/ca7de3b0-5ff1-8486-aa8f-0b107e4ca350"],
   ["bench", "/bench"],
   ["before a batch", `/bench/begin/5ea50000-0000-4000-8000-00000000c100/1`],
-  ["jars of a base", "/bench/jars/5ea50000-0000-4000-8000-00000000a200/1"],
-  ["dry run", "/bench/rehearsal/5ea50000-0000-4000-8000-00000000a200/1"],
+  ["jars of a base", "/bench/salt-samples/5ea50000-0000-4000-8000-00000000a200/1"],
+  ["dry run", "/bench/practice/5ea50000-0000-4000-8000-00000000a200/1"],
   ["settings", "/settings"],
   ["nothing here", "/nowhere"],
 ] as const;

@@ -1,4 +1,4 @@
-import { freePort } from "../operations/cluster.mjs";
+import { freePort } from "../scripts/cluster.mjs";
 import { addLine, beginFormula, expect, saved, test } from "./testing/test";
 
 // While the server is gone the browser says so in its console.

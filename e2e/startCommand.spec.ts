@@ -1,7 +1,7 @@
 import { spawn, spawnSync } from "node:child_process";
 import { readFileSync, statSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
-import { root } from "../operations/commands.mjs";
+import { root } from "../scripts/commands.mjs";
 import { expect, test } from "./testing/test";
 
 function startToItsEnd(options: readonly string[], environment: Readonly<Record<string, string>> = {}) {

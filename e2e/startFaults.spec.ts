@@ -1,8 +1,8 @@
 import { spawn, spawnSync } from "node:child_process";
 import { chownSync, mkdirSync, writeFileSync } from "node:fs";
-import { findPostgres, freePort, startCluster } from "../operations/cluster.mjs";
-import { isRoot, root } from "../operations/commands.mjs";
-import { owner, unprivileged } from "../operations/unprivileged.mjs";
+import { findPostgres, freePort, startCluster } from "../scripts/cluster.mjs";
+import { isRoot, root } from "../scripts/commands.mjs";
+import { owner, unprivileged } from "../scripts/unprivileged.mjs";
 import { expect, test } from "./testing/test";
 
 function startToItsEnd(environment: Readonly<Record<string, string>>, options: readonly string[] = []) {
@@ -94,7 +94,7 @@ test("of two starts of one folder at the same moment one runs and the other says
       stdio: ["ignore", "pipe", "pipe"],
     });
     let output = "";
-    const settled = new Promise<string>((resolve) => {
+    const resolved = new Promise<string>((resolve) => {
       const read = (chunk: Buffer) => {
         output += String(chunk);
         if (output.includes("is ready at")) resolve("ready");
@@ -103,11 +103,11 @@ test("of two starts of one folder at the same moment one runs and the other says
       child.stderr.on("data", read);
       child.on("exit", () => resolve(output));
     });
-    return { child, settled: await settled };
+    return { child, resolved: await resolved };
   };
   const both = await Promise.all([run(), run()]);
-  expect(both.filter(({ settled }) => settled === "ready")).toHaveLength(1);
-  expect(both.find(({ settled }) => settled !== "ready")?.settled).toContain("Tensidrum already runs from this folder");
+  expect(both.filter(({ resolved }) => resolved === "ready")).toHaveLength(1);
+  expect(both.find(({ resolved }) => resolved !== "ready")?.resolved).toContain("Tensidrum already runs from this folder");
   for (const { child } of both) {
     if (child.exitCode !== null) continue;
     child.kill("SIGTERM");

@@ -1,6 +1,6 @@
 import { adviseThickening, ON_TARGET, type Thickening } from "@tensidrum/core/rheology";
 import { drawsFrom } from "./world/draws";
-import { hiddenHill, type HiddenHill } from "./world/hiddenHill";
+import { trueSaltCurve, type TrueSaltCurve } from "./world/trueSaltCurve";
 
 /** How careful a maker is. */
 export interface Maker {
@@ -25,7 +25,7 @@ const MOST_ADVICES = 25;
 
 /** A maker who salts as advised and sees only the funnel. */
 export function thickenByAdvice(number: number, { readingsEach, jarSteps }: Maker): ThickeningOutcome {
-  const batch = hiddenHill(drawsFrom(number));
+  const batch = trueSaltCurve(drawsFrom(number));
   const { batchGrams, hiddenSaltPercent, target } = batch;
   const readings = (gramsTotal: number): Thickening["additions"] =>
     Array.from({ length: readingsEach }, () => ({ gramsTotal, viscosity: batch.read() }));
@@ -54,6 +54,6 @@ export function thickenByAdvice(number: number, { readingsEach, jarSteps }: Make
   }
 }
 
-function isOnTarget(batch: HiddenHill): boolean {
+function isOnTarget(batch: TrueSaltCurve): boolean {
   return Math.abs(batch.trueViscosity() / batch.target - 1) <= ON_TARGET;
 }

@@ -1,9 +1,9 @@
 import { adviseTitration, knownBuffersOf, type Agent, type KnownBuffer, type Titration } from "@tensidrum/core/acidity";
-import { settle } from "@tensidrum/core/formula";
+import { resolveLines } from "@tensidrum/core/formula";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { randomFormula } from "./randomFormula";
 import { drawsFrom } from "./world/draws";
-import { hiddenBatch, type HiddenBatch } from "./world/hiddenBatch";
+import { simulatedBatch, type SimulatedBatch } from "./world/trueBatch";
 
 const library = new Map(referenceLibrary.map((material) => [material.slug, material]));
 
@@ -31,7 +31,7 @@ interface Task {
   readonly target: { readonly low: number; readonly high: number };
   readonly dropGrams: number | null;
   readonly known: readonly KnownBuffer[];
-  readonly batch: HiddenBatch;
+  readonly batch: SimulatedBatch;
 }
 
 /** A batch to bring into its window; the same number draws the same one. */
@@ -47,9 +47,9 @@ function drawTask(number: number): Task {
     ? draws.uniform(target.high + 0.4, Math.min(10.5, target.high + 4))
     : draws.uniform(target.low - 2.5, target.low - 0.4);
   const dropGrams = draws.uniform(0, 1) < 0.5 ? draws.uniform(0.03, 0.06) : null;
-  const { sheet } = settle(randomFormula(draws), library);
+  const { sheet } = resolveLines(randomFormula(draws), library);
   const known = knownBuffersOf(sheet);
-  return { batchGrams, agent, target, dropGrams, known, batch: hiddenBatch({ batchGrams, stated: known, startPh }, draws) };
+  return { batchGrams, agent, target, dropGrams, known, batch: simulatedBatch({ batchGrams, stated: known, startPh }, draws) };
 }
 
 /** A maker who follows the advice to the letter and sees only the meter. */
@@ -95,7 +95,7 @@ function withWeakerSolution(titration: Titration): Titration {
   };
 }
 
-function watcher(batch: HiddenBatch, { kind }: Agent, { low, high }: Task["target"]) {
+function watcher(batch: SimulatedBatch, { kind }: Agent, { low, high }: Task["target"]) {
   let passed = false;
   return {
     look(): void {

@@ -5,7 +5,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { database } from "../../db/client.server";
 import { demoFormulas } from "../../db/demo/formulas";
 import { brokenConstraint } from "../../db/failures.server";
-import { standingLots } from "../../db/stock/queries.server";
+import { standingLots } from "../../db/inventory/queries.server";
 import { deleteFormula } from "../../db/formulas/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";

@@ -3,7 +3,7 @@ import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { listBatches } from "../../db/batches/queries.server";
 import { currentMakerId } from "../frame/maker.server";
-import { restsNow } from "../frame/rests.server";
+import { restsNow } from "../frame/restingBatches.server";
 
 const MOST_BATCHES = 100;
 

@@ -1,10 +1,10 @@
 import { Link } from "react-router";
 import { answer } from "../frame/answer.server";
 import { Frame } from "../frame/Frame";
-import { WashLine } from "../frame/washLine/WashLine";
+import { StationNav } from "../frame/stationNav/StationNav";
 import type { Route } from "./+types/benchRoute";
 import { openBench } from "./bench.server";
-import { benchPegs } from "./benchPegs";
+import { benchStations } from "./benchStation";
 import classes from "./Bench.module.css";
 
 export const loader = answer(async (_: Route.LoaderArgs) => openBench());
@@ -13,7 +13,7 @@ export default function BenchRoute({ loaderData: batches }: Route.ComponentProps
   const open = batches.filter(({ finished }) => finished === null).length;
   const state = open === 0 ? "nothing being made" : `${open} being made`;
   return (
-    <Frame head={<h1 className={classes.head}>The bench</h1>} line={<WashLine pegs={benchPegs(state)} />}>
+    <Frame head={<h1 className={classes.head}>The bench</h1>} line={<StationNav stations={benchStations(state)} />}>
       <title>The bench, Tensidrum</title>
       {batches.length === 0 ? (
         <p className={classes.empty}>

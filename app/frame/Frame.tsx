@@ -1,7 +1,7 @@
 import IconAdjustmentsHorizontal from "@tabler/icons-react/dist/esm/icons/IconAdjustmentsHorizontal.mjs";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
-import { FindAndDo } from "./FindAndDo";
+import { SearchAndCommands } from "./SearchAndCommands";
 import classes from "./Frame.module.css";
 import { Mark } from "./Mark";
 import { ThemeSwitch } from "./ThemeSwitch";
@@ -31,7 +31,7 @@ export function Frame({ head, doors, line, children }: FrameProps) {
         <div className={classes.head}>{head}</div>
         <div className={classes.doors}>
           {doors}
-          <FindAndDo />
+          <SearchAndCommands />
           <Link
             to="/settings"
             className={classes.settings}

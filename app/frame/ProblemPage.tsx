@@ -2,8 +2,8 @@ import { useEffect, type ReactNode } from "react";
 import { isRouteErrorResponse } from "react-router";
 import { Frame } from "./Frame";
 import classes from "./ProblemPage.module.css";
-import { pegsSeenFrom } from "./washLine/pegs";
-import { WashLine } from "./washLine/WashLine";
+import { stationsSeenFrom } from "./stationNav/stations";
+import { StationNav } from "./stationNav/StationNav";
 
 interface Told {
   readonly title: string;
@@ -51,7 +51,7 @@ export function ProblemPage({ error, children }: { readonly error: unknown; read
   return (
     <Frame
       head={<span className={classes.head}>{told.title}</span>}
-      line={<WashLine pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })} />}
+      line={<StationNav stations={stationsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })} />}
     >
       <title>{`${told.title}, Tensidrum`}</title>
       <section className={classes.problem}>

@@ -30,8 +30,8 @@ describe("containers", () => {
   const pump = { name: "Pump", nominal: "250", brimful: "276", headspace: "10", dipTube: "6", price: "0.92" };
 
   it("are kept; who has not measured the brim counts with what it is sold as", async () => {
-    const jar = row({ name: "Jar", nominal: "100 mL", brimful: "", headspace: "", dipTube: "", price: "" });
-    expect(await fieldsOf({ intent: "containers", rows: [row(pump), jar] })).toBeNull();
+    const saltSample = row({ name: "Jar", nominal: "100 mL", brimful: "", headspace: "", dipTube: "", price: "" });
+    expect(await fieldsOf({ intent: "containers", rows: [row(pump), saltSample] })).toBeNull();
     expect((await openSettings()).containers.map(({ cells }) => cells)).toEqual([
       pump,
       { name: "Jar", nominal: "100", brimful: "100", headspace: "0", dipTube: "0", price: "" },

@@ -6,8 +6,8 @@ import { formOf } from "../frame/readForm.server";
 import { Frame } from "../frame/Frame";
 import { useUnits } from "../frame/units";
 import { pairingDesk } from "../frame/requestContext.server";
-import { pegsSeenFrom } from "../frame/washLine/pegs";
-import { WashLine } from "../frame/washLine/WashLine";
+import { stationsSeenFrom } from "../frame/stationNav/stations";
+import { StationNav } from "../frame/stationNav/StationNav";
 import type { Route } from "./+types/settingsRoute";
 import { containerColumns, scaleColumns } from "./rows";
 import { Devices } from "./Devices";
@@ -39,7 +39,7 @@ export default function SettingsRoute({ loaderData }: Route.ComponentProps) {
   return (
     <Frame
       head={<h1 className={classes.head}>Settings</h1>}
-      line={<WashLine pegs={pegsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })} />}
+      line={<StationNav stations={stationsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })} />}
     >
       <title>Settings, Tensidrum</title>
       <div className={classes.page}>

@@ -4,7 +4,7 @@ import { createContext, type ReactNode, useContext, useMemo, useRef } from "reac
 import { findingTags, tagsKey } from "./lines/findingTags";
 import { useSheet } from "./SheetState";
 import type { SheetReadings } from "./useReadings";
-import { useSettled } from "./useSettled";
+import { useDebounced } from "./useDebounced";
 import { useUnchanged } from "./useUnchanged";
 
 /** What the last change of the aim did: findings it brought up and findings it settled. */
@@ -20,7 +20,7 @@ export interface Judged {
 }
 
 const JudgedContext = createContext<Judged>({ findings: [], notJudged: [], aimEffect: null });
-const SettledContext = createContext<SheetReadings | null>(null);
+const PausedContext = createContext<SheetReadings | null>(null);
 const TagsContext = createContext<Readonly<Record<string, string>>>({});
 
 /** Which numbered findings speak of which line, as `tagsKey` writes them. */
@@ -34,8 +34,8 @@ export function useFindingTags(): Readonly<Record<string, string>> {
  */
 export function useReadingsInSight(isInSight: boolean): SheetReadings {
   const { readings } = useSheet();
-  const settled = useContext(SettledContext);
-  return isInSight || settled === null ? readings : settled;
+  const paused = useContext(PausedContext);
+  return isInSight || paused === null ? readings : paused;
 }
 
 /** What the rules say of the sheet round about. */
@@ -52,8 +52,8 @@ const PAUSE_MILLISECONDS = 150;
  */
 export function JudgedSheet({ children }: { readonly children: ReactNode }) {
   const { readings, sheet } = useSheet();
-  const settled = useSettled(readings, PAUSE_MILLISECONDS);
-  const { formula, reading } = settled;
+  const paused = useDebounced(readings, PAUSE_MILLISECONDS);
+  const { formula, reading } = paused;
   const stored = sheet.storedAssessment;
   const { findings, notJudged } = useMemo(() => stored ?? judgementOf(reading), [stored, reading]);
   const aim = JSON.stringify([formula.profile, formula.school, formula.eyeArea, formula.wantsClear, formula.leftOn, formula.aim]);
@@ -61,11 +61,11 @@ export function JudgedSheet({ children }: { readonly children: ReactNode }) {
   const judged = useUnchanged<Judged>(useMemo(() => ({ findings, notJudged, aimEffect }), [findings, notJudged, aimEffect]));
   const tags = useUnchanged(useMemo(() => lineTags(findings), [findings]));
   return (
-    <SettledContext.Provider value={settled}>
+    <PausedContext.Provider value={paused}>
       <TagsContext.Provider value={tags}>
         <JudgedContext.Provider value={judged}>{children}</JudgedContext.Provider>
       </TagsContext.Provider>
-    </SettledContext.Provider>
+    </PausedContext.Provider>
   );
 }
 

@@ -14,7 +14,7 @@ import { Versions } from "./readings/Versions";
 import { NoticePart } from "./saving/NoticePart";
 import { ShelfLotsProvider } from "./shelfLots";
 import classes from "./Sheet.module.css";
-import { FormPart, HeadPart, PicturePart, SavePart, TitlePart, UndoPart, WashLinePart } from "./SheetParts";
+import { FormPart, HeadPart, PicturePart, SavePart, TitlePart, UndoPart, StationNavPart } from "./SheetParts";
 import { SheetStateProvider } from "./SheetState";
 
 /** The Sheet: aim, lines, readings and findings of one version. */
@@ -34,7 +34,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
                 </Link>
               </>
             }
-            line={<WashLinePart />}
+            line={<StationNavPart />}
           >
             <TitlePart />
             <FormPart>

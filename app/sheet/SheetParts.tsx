@@ -2,8 +2,8 @@ import { DefaultButton } from "../components/DefaultButton";
 import { charges } from "@tensidrum/core/library";
 import { type ReactNode, useMemo } from "react";
 import { Form } from "react-router";
-import { pegsSeenFrom, sheetState } from "../frame/washLine/pegs";
-import { WashLine } from "../frame/washLine/WashLine";
+import { stationsSeenFrom, sheetState } from "../frame/stationNav/stations";
+import { StationNav } from "../frame/stationNav/StationNav";
 import { Column } from "../pictures/Column/Column";
 import { AimHead } from "./AimHead";
 import { SaveState } from "./saving/SaveState";
@@ -41,16 +41,16 @@ export function SavePart() {
   return <SaveState status={useSheet().save.status} />;
 }
 
-export function WashLinePart() {
+export function StationNavPart() {
   const { sheet } = useSheet();
   const { findings } = useJudged();
   const here = `/sheet/${sheet.formulaId}/${sheet.number}`;
-  const pegs = useMemo(() => {
+  const stations = useMemo(() => {
     const count = (severity: string) => findings.filter((finding) => finding.severity === severity).length;
     const state = sheetState({ stops: count("stop"), fixes: count("fix"), considers: count("consider") });
-    return pegsSeenFrom("sheet", { ...state, to: here });
+    return stationsSeenFrom("sheet", { ...state, to: here });
   }, [findings, here]);
-  return <WashLine pegs={pegs} />;
+  return <StationNav stations={stations} />;
 }
 
 export function FormPart({ children }: { readonly children: ReactNode }) {
@@ -74,10 +74,10 @@ export function FormPart({ children }: { readonly children: ReactNode }) {
 }
 
 export function PicturePart() {
-  const { shown, profile, strata } = useSheet().readings;
+  const { shown, profile, layers } = useSheet().readings;
   const actives = useMemo(() => charges.map((charge) => ({ charge, percent: shown.activeMatter.byCharge[charge] })), [shown]);
   return (
-    <Column profileName={profile.name} actives={actives} strata={strata} window={profile.activePercent} openPercent={shown.openPercent} />
+    <Column profileName={profile.name} actives={actives} layers={layers} window={profile.activePercent} openPercent={shown.openPercent} />
   );
 }
 

@@ -1,5 +1,5 @@
 import type { Database } from "../../db/client.server";
-import { lotsById } from "../../db/stock/queries.server";
+import { lotsById } from "../../db/inventory/queries.server";
 import { assayField, type FieldProblem } from "./typed/readTyped";
 import type { TypedLine, TypedSheet } from "./typed/typedSheet";
 

@@ -3,7 +3,7 @@ import { briefMaterial, type Material } from "@tensidrum/core/library";
 import { percentText, writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import { database, type Database } from "../../db/client.server";
-import { listAnswers } from "../../db/answers/queries.server";
+import { listAcknowledgements } from "../../db/acknowledgements/queries.server";
 import { findVersion, listFormulas, listLineLots, listLines, listPhases, listVersions } from "../../db/formulas/queries.server";
 import { listMaterials } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
@@ -83,7 +83,7 @@ export async function openSheet(address: SheetAddress, find: string) {
     findVersion(db, makerId, address),
     listScales(db, makerId),
     listVersions(db, makerId, address.formulaId),
-    listAnswers(db, makerId, address.formulaId),
+    listAcknowledgements(db, makerId, address.formulaId),
     find === "" ? [] : matchesFor(db, makerId, find),
   ]);
   const { version, typed, materials: ofLines } = await typedLines(db, makerId, found);

@@ -3,7 +3,7 @@ import { beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { database } from "../../db/client.server";
 import { findVersion, listFormulas, listVersions } from "../../db/formulas/queries.server";
 import { materialsBySlug, saveOwnFacts } from "../../db/materials/queries.server";
-import { deleteLot, receiveLot } from "../../db/stock/writes.server";
+import { deleteLot, receiveLot } from "../../db/inventory/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
 import { openSheet } from "./openSheet.server";

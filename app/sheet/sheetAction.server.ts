@@ -1,6 +1,6 @@
 import { data, redirect } from "react-router";
 import { isDatabaseAway } from "../../db/failures.server";
-import { branchVersion, restoreVersion } from "./versions/branch.server";
+import { newDraftOf, restoreVersion } from "./versions/newDraft.server";
 import { keepAsMaterial } from "./versions/keepAsMaterial.server";
 import { readSheetForm, type SheetForm, type SheetIntent } from "./forms.server";
 import { beginDraft, discardDraft, removeFormula, saveSheet, setSheet, type SaveResult } from "./saveSheet.server";
@@ -40,7 +40,7 @@ async function carryOut(formulaId: string, form: SheetForm) {
       await beginDraft(formulaId, form.versionId);
       return redirect(here);
     case "branch":
-      return redirect(`/sheet/${(await branchVersion(formulaId, form.versionId)).formulaId}`);
+      return redirect(`/sheet/${(await newDraftOf(formulaId, form.versionId)).formulaId}`);
     case "as-material":
       return redirect(`/shelf/${await keepAsMaterial(formulaId, form.versionId)}`);
     case "restore":

@@ -1,5 +1,5 @@
 import { readingOf, type Assessment, type FormulaReading, type Readings } from "@tensidrum/core/assessment";
-import { bodyStrata, profileOf, profiles, type Formula, type Profile, type Stratum } from "@tensidrum/core/formula";
+import { bodyComposition, profileOf, profiles, type Formula, type Profile, type Layer } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
 import { useMemo } from "react";
@@ -14,7 +14,7 @@ export interface SheetReadings {
   /** What is shown: of a set version what was stored with it. */
   readonly shown: Readings;
   readonly profile: Profile;
-  readonly strata: readonly Stratum[];
+  readonly layers: readonly Layer[];
   readonly problems: readonly FieldProblem[];
 }
 
@@ -41,7 +41,7 @@ export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatch
       shown,
       problems,
       profile: profileOf(sheet.profile) ?? (profiles[0] as Profile),
-      strata: bodyStrata(reading.read.sheet.lines, shown.lines),
+      layers: bodyComposition(reading.read.sheet.lines, shown.lines),
     };
   }, [typed, byId, bySlug, scales, lastBatchGrams, stored]);
 }

@@ -4,8 +4,8 @@ import { ChargeTag } from "../components/ChargeSign";
 import { chargeWords } from "../components/chargeWords";
 import { Frame } from "../frame/Frame";
 import { useUnits } from "../frame/units";
-import { shelfPegs } from "./shelfPegs";
-import { WashLine } from "../frame/washLine/WashLine";
+import { shelfStations } from "./shelfStation";
+import { StationNav } from "../frame/stationNav/StationNav";
 import { doseScale } from "../pictures/Strip/geometry";
 import { Strip } from "../pictures/Strip/Strip";
 import { Vessel } from "../pictures/Vessel/Vessel";
@@ -53,7 +53,7 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
           </Link>
         </>
       }
-      line={<WashLine pegs={shelfPegs("all that stands")} />}
+      line={<StationNav stations={shelfStations("all that stands")} />}
     >
       <title>{`${name}, Tensidrum`}</title>
       <div className={classes.page}>

@@ -3,12 +3,12 @@ import { Link } from "react-router";
 import { chargeWords } from "../components/chargeWords";
 import { Frame } from "../frame/Frame";
 import { useUnits } from "../frame/units";
-import { shelfPegs } from "./shelfPegs";
-import { WashLine } from "../frame/washLine/WashLine";
+import { shelfStations } from "./shelfStation";
+import { StationNav } from "../frame/stationNav/StationNav";
 import { Vessel } from "../pictures/Vessel/Vessel";
-import { allBoards } from "./boards";
+import { allShelfGroups } from "./shelfGroups";
 import { FoundAtOnce } from "./FoundAtOnce";
-import { FirstToSeeTo } from "./FirstToSeeTo";
+import { NeedsAttention } from "./NeedsAttention";
 import { LibraryTable } from "./LibraryTable";
 import type { OpenShelf } from "./shelf.server";
 import { ShelfSentence } from "./ShelfSentence";
@@ -41,7 +41,7 @@ export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
           </Link>
         </>
       }
-      line={<WashLine pegs={shelfPegs(state, concerns.length > 0)} />}
+      line={<StationNav stations={shelfStations(state, concerns.length > 0)} />}
     >
       <title>The shelf, Tensidrum</title>
       <div className={classes.page}>
@@ -50,7 +50,7 @@ export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
             filter={filter}
             onFocus={atOnce.load}
             onType={atOnce.type}
-            boards={allBoards}
+            shelfGroups={allShelfGroups}
             flags={shelf.flags}
             charges={charges.map((charge) => ({ charge, name: chargeWords[charge].name }))}
           />
@@ -59,11 +59,11 @@ export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
           ) : filter.where === "library" ? (
             <LibraryTable shelf={shelf} />
           ) : (
-            <Boards shelf={shelf} />
+            <ShelfGroups shelf={shelf} />
           )}
         </div>
         <div>
-          <FirstToSeeTo concerns={concerns} />
+          <NeedsAttention concerns={concerns} />
           <MakeHere />
         </div>
       </div>
@@ -102,7 +102,7 @@ function MakeHere() {
   );
 }
 
-function Boards({ shelf }: { readonly shelf: OpenShelf }) {
+function ShelfGroups({ shelf }: { readonly shelf: OpenShelf }) {
   const { mass } = useUnits();
   if (shelf.standingCount === 0) {
     return (
@@ -112,7 +112,7 @@ function Boards({ shelf }: { readonly shelf: OpenShelf }) {
       </p>
     );
   }
-  if (shelf.boards.length === 0) {
+  if (shelf.shelfGroups.length === 0) {
     return (
       <p className={classes.empty}>
         Nothing like that stands here.{" "}
@@ -122,7 +122,7 @@ function Boards({ shelf }: { readonly shelf: OpenShelf }) {
   }
   return (
     <>
-      {shelf.boards.map((board) => (
+      {shelf.shelfGroups.map((board) => (
         <section key={board.slug} className={classes.board} aria-label={board.name}>
           <div className={classes.name}>
             <h2>{board.name}</h2>

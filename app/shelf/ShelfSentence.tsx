@@ -1,11 +1,11 @@
 import { Form, useSubmit } from "react-router";
-import type { Board } from "./boards";
+import type { ShelfGroup } from "./shelfGroups";
 import type { ShelfFilter } from "./forms.server";
 import classes from "./ShelfSentence.module.css";
 
 interface ShelfSentenceProps {
   readonly filter: ShelfFilter;
-  readonly boards: readonly Board[];
+  readonly shelfGroups: readonly ShelfGroup[];
   readonly charges: readonly { readonly charge: string; readonly name: string }[];
   readonly flags: readonly string[];
   /** The caret is in the field for names. */
@@ -14,7 +14,7 @@ interface ShelfSentenceProps {
 }
 
 /** What is shown, as a sentence to choose in; with scripts each choice shows at once. */
-export function ShelfSentence({ filter, boards, charges, flags, onFocus, onType }: ShelfSentenceProps) {
+export function ShelfSentence({ filter, shelfGroups, charges, flags, onFocus, onType }: ShelfSentenceProps) {
   const submit = useSubmit();
   return (
     <Form
@@ -31,7 +31,7 @@ export function ShelfSentence({ filter, boards, charges, flags, onFocus, onType 
       <span>Show</span>
       <select name="board" aria-label="Which materials" defaultValue={filter.board}>
         <option value="all">everything</option>
-        {boards.map((board) => (
+        {shelfGroups.map((board) => (
           <option key={board.slug} value={board.slug}>
             {board.name.toLowerCase()}
           </option>

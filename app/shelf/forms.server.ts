@@ -1,7 +1,7 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { charges, type Charge } from "@tensidrum/core/library";
 import Joi from "joi";
-import { allBoards } from "./boards";
+import { allShelfGroups } from "./shelfGroups";
 import type { TypedLot } from "./readLot";
 import { idField, readForm } from "../frame/readForm.server";
 
@@ -48,7 +48,7 @@ export interface ShelfFilter {
 export function readShelfFilter(address: URL): ShelfFilter {
   const ask = (key: string): string => address.searchParams.get(key) ?? "";
   return {
-    board: allBoards.find(({ slug }) => slug === ask("board"))?.slug ?? "all",
+    board: allShelfGroups.find(({ slug }) => slug === ask("board"))?.slug ?? "all",
     charge: charges.find((charge) => charge === ask("charge")) ?? "any",
     form: consistencies.find((form) => form === ask("form")) ?? "any",
     flag: soughtFlags.find((flag) => flag === ask("flag")) ?? "any",

@@ -5,12 +5,12 @@ import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { usesOfMaterial } from "../../db/formulas/queries.server";
 import { findMaterial, materialsBySlug } from "../../db/materials/queries.server";
-import { lotsOfMaterial, movementsOfMaterial } from "../../db/stock/queries.server";
+import { lotsOfMaterial, movementsOfMaterial } from "../../db/inventory/queries.server";
 import { currentMakerId } from "../frame/maker.server";
-import { boardOf } from "./boards";
+import { shelfGroupOf } from "./shelfGroups";
 import { factRows } from "./facts";
 import { factName, factWords } from "./factWords";
-import { isDissolvable } from "./making/dissolvable";
+import { isDissolvable } from "./preparations/dissolvable";
 
 const MOST_MOVEMENTS = 60;
 const MOST_USES = 40;
@@ -41,7 +41,7 @@ export async function openMaterial(slug: string) {
     form: facts.form,
     charge: facts.charge,
     isScent: facts.role === "fragrance",
-    tint: boardOf(facts.role).tint,
+    tint: shelfGroupOf(facts.role).tint,
     facts: factRows(facts, own),
     isOwn: material.isOwn,
     basedOn: material.basedOnSlug,

@@ -2,8 +2,8 @@ import { data, redirect, useActionData } from "react-router";
 import { answer } from "../frame/answer.server";
 import { formOf } from "../frame/readForm.server";
 import { Frame } from "../frame/Frame";
-import { shelfPegs } from "./shelfPegs";
-import { WashLine } from "../frame/washLine/WashLine";
+import { shelfStations } from "./shelfStation";
+import { StationNav } from "../frame/stationNav/StationNav";
 import type { Route } from "./+types/receiveRoute";
 import { readLotForm } from "./forms.server";
 import { LotForm } from "./LotForm";
@@ -22,7 +22,7 @@ export const action = answer(async ({ request }: Route.ActionArgs) => {
 export default function ReceiveRoute({ loaderData }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   return (
-    <Frame head={<h1 className={classes.head}>Receive a lot</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+    <Frame head={<h1 className={classes.head}>Receive a lot</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Receive a lot, Tensidrum</title>
       <LotForm {...loaderData} typed={answered?.typed} problems={answered?.problems ?? []} />
     </Frame>

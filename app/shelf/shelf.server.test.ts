@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { database } from "../../db/client.server";
-import { addMovement } from "../../db/stock/writes.server";
+import { addMovement } from "../../db/inventory/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
 import type { ShelfFilter } from "./forms.server";
@@ -34,7 +34,7 @@ const lotOf = async (lotId: string, slug = "glycerin") => (await openMaterial(sl
 describe("an empty shelf", () => {
   it("holds nothing, sees to nothing, and knows the library", async () => {
     const shelf = await openShelf(everything);
-    expect(shelf).toMatchObject({ standingCount: 0, boards: [], concerns: [], rows: [], libraryCount: 261 });
+    expect(shelf).toMatchObject({ standingCount: 0, shelfGroups: [], concerns: [], rows: [], libraryCount: 261 });
     expect((await openShelf({ ...everything, where: "library" })).found).toBe(261);
   });
 });
@@ -140,12 +140,12 @@ describe("the sentence of the shelf", () => {
   });
 
   it("names the one that has ended first, and leaves out what is used up", async () => {
-    const { concerns, boards } = await openShelf(everything);
+    const { concerns, shelfGroups } = await openShelf(everything);
     expect(concerns[0]).toMatchObject({ slug: "cocamidopropyl-betaine", concern: "ended", code: "B-9" });
     const used = typedLot({ material: "panthenol-75", grams: "10" });
     await receive(used);
     await byHand(used.id, "use", "10");
     expect(await slugs({})).not.toContain("panthenol-75");
-    expect(boards.map(({ slug }) => slug)).toEqual(["cleansers", "care", "scent"]);
+    expect(shelfGroups.map(({ slug }) => slug)).toEqual(["cleansers", "care", "scent"]);
   });
 });

@@ -1,12 +1,12 @@
 import { shownInci, shownMaterial, roleOf, type Material } from "@tensidrum/core/library";
 import { materialFinder } from "@tensidrum/core/search";
-import { seeTo } from "@tensidrum/core/inventory";
+import { needsAttention } from "@tensidrum/core/inventory";
 import dayjs from "dayjs";
 import { database } from "../../db/client.server";
 import { listMaterials, listOwnMaterials } from "../../db/materials/queries.server";
-import { listLots } from "../../db/stock/queries.server";
+import { listLots } from "../../db/inventory/queries.server";
 import { currentMakerId } from "../frame/maker.server";
-import { allBoards, boardFor } from "./boards";
+import { allShelfGroups, shelfGroupFor } from "./shelfGroups";
 import { soughtFlags, type ShelfFilter } from "./forms.server";
 
 type StandingLot = Awaited<ReturnType<typeof listLots>>[number];
@@ -27,10 +27,10 @@ export async function openShelf(filter: ShelfFilter) {
   const standing = lots.filter(({ leftGrams }) => leftGrams !== 0);
   const lotsOf = new Map(standing.map(({ materialId }) => [materialId, standing.filter((lot) => lot.materialId === materialId)]));
   const wanted = chosen(all, filter, { standing, made });
-  const concerns = seeTo(standing, today);
+  const concerns = needsAttention(standing, today);
   const rows = wanted.slice(0, MOST_ROWS).map(({ id, facts }) => {
     const own = lotsOf.get(id) ?? [];
-    const board = boardFor(facts, made.has(id));
+    const board = shelfGroupFor(facts, made.has(id));
     return {
       slug: facts.slug,
       name: shownMaterial(facts).name,
@@ -55,7 +55,7 @@ export async function openShelf(filter: ShelfFilter) {
     found: wanted.length,
     rows,
     flags: soughtFlags,
-    boards: allBoards
+    shelfGroups: allShelfGroups
       .map((board) => ({ slug: board.slug, name: board.name, tint: board.tint, things: rows.filter((row) => row.board === board.slug) }))
       .filter(({ things }) => things.length > 0),
     concerns: concerns.map(({ lot, concern, days }) => ({
@@ -92,7 +92,7 @@ function chosen(
 ): readonly Stored[] {
   const onShelf = new Set(standing.map(({ materialId }) => materialId));
   const fits = ({ id, facts }: Stored): boolean =>
-    (board === "all" || boardFor(facts, made.has(id)).slug === board) &&
+    (board === "all" || shelfGroupFor(facts, made.has(id)).slug === board) &&
     (charge === "any" || facts.charge === charge) &&
     (form === "any" || isOfForm(facts, form)) &&
     (flag === "any" || facts.flags.includes(flag));

@@ -3,8 +3,8 @@ import { readMassGrams, readNumber, textProblem, writtenMass } from "@tensidrum/
 import { database } from "../../db/client.server";
 import { brokenConstraint } from "../../db/failures.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
-import { findLot, standingLots } from "../../db/stock/queries.server";
-import { addMovement, deleteLot, receiveLot, type NewMovement } from "../../db/stock/writes.server";
+import { findLot, standingLots } from "../../db/inventory/queries.server";
+import { addMovement, deleteLot, receiveLot, type NewMovement } from "../../db/inventory/writes.server";
 import { currentMakerId } from "../frame/maker.server";
 import type { TypedLotIds, TypedMovement } from "./forms.server";
 import { LEAST_GRAMS, readLot, type LotProblem, type TypedLot } from "./readLot";

@@ -4,8 +4,8 @@ import { useRef } from "react";
 import { Form, Link } from "react-router";
 import { FindingMark } from "../components/FindingMark";
 import { Frame } from "../frame/Frame";
-import { pegsSeenFrom } from "../frame/washLine/pegs";
-import { WashLine } from "../frame/washLine/WashLine";
+import { stationsSeenFrom } from "../frame/stationNav/stations";
+import { StationNav } from "../frame/stationNav/StationNav";
 import { Neck } from "../pictures/Neck/Neck";
 import type { TodayBoard } from "./today.server";
 import classes from "./Today.module.css";
@@ -26,8 +26,8 @@ export function Today({ board }: { readonly board: TodayBoard }) {
         </>
       }
       line={
-        <WashLine
-          pegs={pegsSeenFrom(null, {
+        <StationNav
+          stations={stationsSeenFrom(null, {
             to: first === undefined ? null : `/sheet/${first.id}`,
             state: sheetWords({ total, stops, fixes }),
             isAlarm: stops + fixes > 0,
@@ -185,8 +185,8 @@ function FormulaRow({ formula }: { readonly formula: BoardFormula }) {
   );
 }
 
-function moreWords(toMend: number, toConsider: number): string {
-  const parts = [...(toMend > 0 ? [`${toMend} more to mend`] : []), ...(toConsider > 0 ? [`${toConsider} to consider`] : [])];
+function moreWords(toFix: number, toConsider: number): string {
+  const parts = [...(toFix > 0 ? [`${toFix} more to mend`] : []), ...(toConsider > 0 ? [`${toConsider} to consider`] : [])];
   return parts.join(", ");
 }
 

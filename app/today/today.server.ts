@@ -6,7 +6,7 @@ import { database } from "../../db/client.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import { currentMakerId } from "../frame/maker.server";
 import type { PairingDesk } from "../frame/requestContext.server";
-import { restsNow } from "../frame/rests.server";
+import { restsNow } from "../frame/restingBatches.server";
 
 const PAGE = 30;
 const FINDINGS_SHOWN = 2;

@@ -3,8 +3,8 @@ import { Fragment } from "react";
 import { Link } from "react-router";
 import { answer } from "../frame/answer.server";
 import { Frame } from "../frame/Frame";
-import { pegsSeenFrom } from "../frame/washLine/pegs";
-import { WashLine } from "../frame/washLine/WashLine";
+import { stationsSeenFrom } from "../frame/stationNav/stations";
+import { StationNav } from "../frame/stationNav/StationNav";
 import type { Route } from "./+types/weighingRoute";
 import classes from "./weighing.module.css";
 import { openWeighing, readWeighingAddress } from "./weighing.server";
@@ -26,7 +26,7 @@ export default function WeighingRoute({ loaderData: sheet }: Route.ComponentProp
           </Button>
         </>
       }
-      line={<WashLine pegs={pegsSeenFrom("sheet", { to: back, state: sheet.isDraft ? "draft" : "set", isAlarm: false })} />}
+      line={<StationNav stations={stationsSeenFrom("sheet", { to: back, state: sheet.isDraft ? "draft" : "set", isAlarm: false })} />}
     >
       <title>{`Weighing sheet, ${sheet.name}, v${sheet.number}`}</title>
       <article className={classes.paper}>

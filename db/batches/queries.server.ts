@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, notInArray, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { versions } from "../formulas/schema";
-import { lots, movements } from "../stock/schema";
+import { lots, movements } from "../inventory/schema";
 import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
 
 /** The batches of a maker, those still being made first, then the newest. */

@@ -3,7 +3,7 @@ import type { BatchEntry, Step, Vessel } from "@tensidrum/core/process";
 import { bookedForBatch, type Booked, type LotShare } from "@tensidrum/core/inventory";
 import { and, asc, eq, inArray, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
-import { lots, movements } from "../stock/schema";
+import { lots, movements } from "../inventory/schema";
 import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
 
 export interface NewBatch {

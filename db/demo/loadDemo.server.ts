@@ -7,10 +7,10 @@ import { deleteFormula, insertDraftFrom, insertFormula, saveDraft, setDraft, typ
 import { listMaterials } from "../materials/queries.server";
 import { listScales } from "../scales/queries.server";
 import { demoFormulas, type DemoFormula, type DemoVersion } from "./formulas";
-import { demoJars } from "./jars";
-import { loadJars } from "./loadJars.server";
+import { demoSaltSamples } from "./saltSamples";
+import { loadSaltSamples } from "./loadSaltSamples.server";
 import { loadLots } from "./loadLots.server";
-import { loadMadeHere } from "./loadMadeHere.server";
+import { loadMadeHere } from "./loadPreparations.server";
 import { stableUuid } from "./stableUuid";
 import { workshop } from "./workshop";
 
@@ -54,7 +54,7 @@ async function layIn(db: Executor, formula: DemoFormula, bench: Bench): Promise<
       await setDraft(db, workshop.id, { versionId: version.id, revision }, record);
     }
     parentId = version.id;
-    if (formula.name === demoJars.formula && version.note !== undefined) await loadJars(db, snapshot, bench.materials);
+    if (formula.name === demoSaltSamples.formula && version.note !== undefined) await loadSaltSamples(db, snapshot, bench.materials);
   }
 }
 

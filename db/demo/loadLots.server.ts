@@ -1,6 +1,6 @@
 import dayjs from "dayjs";
 import type { Executor } from "../client.server";
-import { lots, movements } from "../stock/schema";
+import { lots, movements } from "../inventory/schema";
 import { demoLots, type DemoLot } from "./lots";
 import { stableUuid } from "./stableUuid";
 import { workshop } from "./workshop";

@@ -1,4 +1,4 @@
-import type { MovementKind } from "../stock/schema";
+import type { MovementKind } from "../inventory/schema";
 
 /** What went from a lot or came to it after it was received: grams, how many days ago, why. */
 export type DemoMovement = readonly [kind: MovementKind, grams: number, daysAgo: number, note: string];

@@ -5,7 +5,7 @@ import { withOwnFacts } from "@tensidrum/core/library";
 import { and, asc, count, desc, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { materials, ownFacts } from "../materials/schema";
-import { lots } from "../stock/schema";
+import { lots } from "../inventory/schema";
 import { formulas, lineLots, lines, phases, versions } from "./schema";
 
 const currentFirst = [desc(sql`${versions.state} = 'draft'`), desc(versions.number)] as const;

@@ -19,7 +19,7 @@ import {
 } from "drizzle-orm/pg-core";
 import { makers } from "../makers/schema";
 import { materials } from "../materials/schema";
-import { lots } from "../stock/schema";
+import { lots } from "../inventory/schema";
 
 const moment = (name: string) => timestamp(name, { withTimezone: true });
 

@@ -1,6 +1,6 @@
 import { chmodSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { ensurePostgres, startCluster } from "../../operations/cluster.mjs";
+import { ensurePostgres, startCluster } from "../../scripts/cluster.mjs";
 
 /** A database cluster for one run of the tests, unless DATABASE_URL names a server. */
 export default async function setup() {

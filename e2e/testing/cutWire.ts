@@ -1,5 +1,5 @@
 import { connect, createServer, type Socket } from "node:net";
-import { freePort } from "../../operations/cluster.mjs";
+import { freePort } from "../../scripts/cluster.mjs";
 
 export interface CutWire {
   readonly address: string;

@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn } from "node:child_process";
-import { freePort } from "../../operations/cluster.mjs";
-import { root } from "../../operations/commands.mjs";
+import { freePort } from "../../scripts/cluster.mjs";
+import { root } from "../../scripts/commands.mjs";
 
 export interface RunningApplication {
   readonly address: string;

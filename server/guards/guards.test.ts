@@ -122,7 +122,7 @@ describe("how much a route takes", () => {
     ["/sheet/5ea5", 1024 * KB],
     ["/sheet/5ea5/3.data", 1024 * KB],
     ["/sheet/5ea5/save", 1024 * KB],
-    ["/sheet/5ea5/answers", 64 * KB],
+    ["/sheet/5ea5/acknowledgements", 64 * KB],
     ["/imports", 64 * KB],
   ])("%s: %i bytes", (path, most) => {
     expect(bodyRuleOf(path).mostBytes).toBe(most);

@@ -37,13 +37,20 @@ export function measuredThickness(
 }
 
 function beadThickness(bead: BenchForm["bead"], liquidDensity: number): Measured | { readonly problem: string } {
-  const [diameter, density, jar, fall, seconds] = beadFields
+  const [diameter, density, saltSample, fall, seconds] = beadFields
     .map((field) => readNumber(bead[field]))
     .map((one) => (one.ok && one.value > 0 ? one.value : null));
-  if (diameter == null || density == null || jar == null || fall == null || seconds == null) {
+  if (diameter == null || density == null || saltSample == null || fall == null || seconds == null) {
     return { problem: "Type the bead's diameter and density, the jar's width, how far it fell and in how many seconds." };
   }
-  const found = beadViscosity({ beadDiameterMm: diameter, beadDensity: density, jarDiameterMm: jar, liquidDensity, fallMm: fall, seconds });
+  const found = beadViscosity({
+    beadDiameterMm: diameter,
+    beadDensity: density,
+    jarDiameterMm: saltSample,
+    liquidDensity,
+    fallMm: fall,
+    seconds,
+  });
   if (!found.valid || found.pascalSeconds === null) return { problem: found.text };
   return {
     viscosity: Number(found.pascalSeconds.toPrecision(3)),

@@ -1,6 +1,6 @@
 import type { Formula } from "@tensidrum/core/formula";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
-import { planBatch, type BatchEntry, type BatchPlan, type Jar, type Step, type Vessel } from "@tensidrum/core/process";
+import { planBatch, type BatchEntry, type BatchPlan, type SaltSample, type Step, type Vessel } from "@tensidrum/core/process";
 import type { FunnelConstants } from "@tensidrum/core/rheology";
 
 /** An entry as the server holds it; positions of a batch only grow. */
@@ -25,7 +25,7 @@ export interface SentBatch {
   /** The last batch of this version in which something was dosed; null for none. */
   readonly earlier: { readonly code: string; readonly batchGrams: number; readonly entries: readonly BatchEntry[] } | null;
   /** Trials with the same surfactants. */
-  readonly jars: readonly Jar[];
+  readonly saltSamples: readonly SaltSample[];
   /** The maker's own funnel; null while it was never run with known liquids. */
   readonly funnel: FunnelConstants | null;
   /** ISO moments. */

@@ -2,7 +2,7 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { standingEntries, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
 import { database } from "../../../db/client.server";
 import { findBatch, findLastTuned, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
-import { listJars } from "../../../db/jars/queries.server";
+import { listSaltSamples } from "../../../db/saltSamples/queries.server";
 import { findMaker } from "../../../db/makers/queries.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { batchView } from "./batchView";
@@ -25,7 +25,7 @@ export async function storedBatch(batchId: string) {
 
 type Stored = Awaited<ReturnType<typeof foundBatch>>;
 
-type Beside = Pick<SentBatch, "entries" | "position" | "earlier" | "jars" | "funnel">;
+type Beside = Pick<SentBatch, "entries" | "position" | "earlier" | "saltSamples" | "funnel">;
 
 function sent({ batch, lots }: Stored, beside: Beside): SentBatch {
   return {
@@ -60,7 +60,7 @@ export async function sendBatch(batchId: string): Promise<SentBatch> {
 /** A batch where it stands now, with all that was entered. */
 export async function viewBatch(batchId: string) {
   const { entries, ...found } = await storedBatch(batchId);
-  const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0, earlier: null, jars: [], funnel: null });
+  const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0, earlier: null, saltSamples: [], funnel: null });
   const plan = planOfBatch(batch);
   const all = entries.map(({ entry }) => entry);
   return { sent: batch, plan, entries: all, view: batchView(batch, plan, all) };
@@ -73,12 +73,12 @@ export async function plannedBatch(batchId: string) {
 }
 
 /** What the maker has to judge a thickness by: jars of a base, and their own funnel. */
-export async function measuringBy(base: SurfactantBase | null): Promise<Pick<SentBatch, "jars" | "funnel">> {
-  const [jars, maker] = await Promise.all([
-    base === null ? [] : listJars(database(), currentMakerId(), base.hash),
+export async function measuringBy(base: SurfactantBase | null): Promise<Pick<SentBatch, "saltSamples" | "funnel">> {
+  const [saltSamples, maker] = await Promise.all([
+    base === null ? [] : listSaltSamples(database(), currentMakerId(), base.hash),
     findMaker(database(), currentMakerId()),
   ]);
   const { funnelK = null, funnelC = null } = maker ?? {};
   const funnel = funnelK === null || funnelC === null ? null : { k: funnelK, c: funnelC };
-  return { jars: jars.map(({ saltPercent, viscosity, unit }) => ({ saltPercent, viscosity, unit })), funnel };
+  return { saltSamples: saltSamples.map(({ saltPercent, viscosity, unit }) => ({ saltPercent, viscosity, unit })), funnel };
 }

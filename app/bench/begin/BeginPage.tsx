@@ -3,9 +3,9 @@ import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link, useNavigation } from "react-router";
 import { DefaultButton } from "../../components/DefaultButton";
 import { Frame } from "../../frame/Frame";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import type { OpenBegin } from "./begin.server";
-import { benchPegs } from "../benchPegs";
+import { benchStations } from "../benchStation";
 import classes from "../Bench.module.css";
 
 interface BeginPageProps {
@@ -29,12 +29,12 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
       }
       doors={
         <>
-          <Link to={`/bench/rehearsal/${plan.formulaId}/${number}`}>Dry run first</Link>
-          <Link to={`/bench/jars/${plan.formulaId}/${number}`}>Jars of its base</Link>
+          <Link to={`/bench/practice/${plan.formulaId}/${number}`}>Dry run first</Link>
+          <Link to={`/bench/salt-samples/${plan.formulaId}/${number}`}>Jars of its base</Link>
           <Link to={`/sheet/${plan.formulaId}/${number}`}>Back to the sheet</Link>
         </>
       }
-      line={<WashLine pegs={benchPegs("before you begin")} />}
+      line={<StationNav stations={benchStations("before you begin")} />}
     >
       <title>{`Before you begin, ${name}`}</title>
       {(problem ?? plan.sizeProblem) !== null && (

@@ -14,7 +14,7 @@ import { listContainers } from "../../../db/containers/queries.server";
 import { findMaker } from "../../../db/makers/queries.server";
 import { usualBatchCode } from "../../../db/makers/schema";
 import { listScales } from "../../../db/scales/queries.server";
-import { listLots } from "../../../db/stock/queries.server";
+import { listLots } from "../../../db/inventory/queries.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { batchCode, batchCodeStart } from "./batchCode";
 import type { BeginForm } from "../forms.server";

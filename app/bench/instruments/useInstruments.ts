@@ -1,4 +1,4 @@
-import { hiddenBatch, truthAfter, type BatchEntry, type BatchPlan, type HiddenBatch, type Jar } from "@tensidrum/core/process";
+import { simulatedBatch, truthAfter, type BatchEntry, type BatchPlan, type SimulatedBatch, type SaltSample } from "@tensidrum/core/process";
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { Instrument, type InstrumentState } from "./instrument";
 import { instrumentKinds, type InstrumentKind, type InstrumentLink } from "./instrumentLink";
@@ -20,7 +20,7 @@ interface Asked {
   readonly plan: BatchPlan;
   readonly standing: readonly BatchEntry[];
   /** Of the batch the stand-ins measure. */
-  readonly hidden: () => HiddenBatch;
+  readonly hidden: () => SimulatedBatch;
   readonly clock: () => string;
   /** In a rehearsal every instrument is a stand-in. */
   readonly isAllSimulated: boolean;
@@ -98,11 +98,11 @@ function useLink(instrument: Instrument): InstrumentLink | null {
 }
 
 /** The hidden batch behind the stand-ins of a batch, drawn once one of them asks: always the same one for the same batch. */
-export function useHiddenBatch(plan: BatchPlan, seed: string, jars: readonly Jar[]): () => HiddenBatch {
+export function useSimulatedBatch(plan: BatchPlan, seed: string, saltSamples: readonly SaltSample[]): () => SimulatedBatch {
   return useMemo(() => {
-    let drawn: HiddenBatch | null = null;
-    return () => (drawn ??= hiddenBatch(plan, seedOf(seed), jars));
-  }, [plan, seed, jars]);
+    let drawn: SimulatedBatch | null = null;
+    return () => (drawn ??= simulatedBatch(plan, seedOf(seed), saltSamples));
+  }, [plan, seed, saltSamples]);
 }
 
 const SEED_PARTS = 1_000_003;

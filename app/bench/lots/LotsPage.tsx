@@ -1,9 +1,9 @@
 import { Button } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import bench from "../Bench.module.css";
-import { benchPegs } from "../benchPegs";
+import { benchStations } from "../benchStation";
 import type { OpenOverdrawn } from "./lots.server";
 import type { LotsForm } from "./lotsForm.server";
 import classes from "./LotsPage.module.css";
@@ -19,7 +19,7 @@ export function LotsPage({ batch: { id, code, lots }, answered }: LotsPageProps)
     <Frame
       head={<h1 className={bench.head}>Lots of {code}</h1>}
       doors={<Link to={`/bench/${id}`}>Back to the batch</Link>}
-      line={<WashLine pegs={benchPegs("lots to correct")} />}
+      line={<StationNav stations={benchStations("lots to correct")} />}
     >
       <title>{`Lots of ${code}, Tensidrum`}</title>
       {lots.length === 0 ? (

@@ -39,7 +39,7 @@ class PlayedServer {
   }
 }
 
-const settled = () => new Promise((resolve) => setTimeout(resolve, 5));
+const resolved = () => new Promise((resolve) => setTimeout(resolve, 5));
 
 function ids(entries: readonly { readonly id: string }[]): readonly string[] {
   return entries.map(({ id }) => id);
@@ -72,7 +72,7 @@ describe.each([
     const adding = queue.add([noted("a")]);
     expect(ids(queue.now().waiting)).toEqual(["a"]);
     await adding;
-    await settled();
+    await resolved();
     expect(queue.now()).toMatchObject({ waiting: [], link: "there" });
     expect(ids(server.held.map(({ entry }) => entry))).toEqual(["a"]);
   });
@@ -81,7 +81,7 @@ describe.each([
     server.isAway = true;
     const first = device(server, keep);
     for (const id of ["a", "b", "c"]) await first.queue.add([noted(id)]);
-    await settled();
+    await resolved();
     expect(first.queue.now()).toMatchObject({ link: "away", stored: [] });
     first.queue.stop();
 
@@ -89,10 +89,10 @@ describe.each([
     await again.queue.start();
     await again.queue.add([noted("d")]);
     expect(ids(again.queue.now().waiting)).toEqual(["a", "b", "c", "d"]);
-    await settled();
+    await resolved();
     server.isAway = false;
     again.retry();
-    await settled();
+    await resolved();
     expect(ids(server.held.map(({ entry }) => entry))).toEqual(["a", "b", "c", "d"]);
     expect(again.queue.now()).toMatchObject({ waiting: [], link: "there" });
   });
@@ -101,10 +101,10 @@ describe.each([
     server.answersLost = 1;
     const { queue, retry } = device(server, keep);
     await queue.add([noted("a")]);
-    await settled();
+    await resolved();
     expect(queue.now().link).toBe("away");
     retry();
-    await settled();
+    await resolved();
     expect(server.held).toHaveLength(1);
     expect(queue.now()).toMatchObject({ waiting: [], link: "there" });
   });
@@ -113,12 +113,12 @@ describe.each([
     server.answersLost = 1;
     const before = device(server, keep);
     await before.queue.add([noted("a")]);
-    await settled();
+    await resolved();
     before.queue.stop();
     // The page leaves out what changes nothing, as an entry that takes another back.
     const { queue } = device(server, keep, [], server.held.at(-1)?.position);
     await queue.start();
-    await settled();
+    await resolved();
     expect(queue.now()).toMatchObject({ waiting: [], link: "there" });
     expect(server.held).toHaveLength(1);
   });
@@ -127,7 +127,7 @@ describe.each([
     server.refuses.add("b");
     const { queue } = device(server, keep);
     await queue.add([noted("a"), noted("b"), noted("c")]);
-    await settled();
+    await resolved();
     expect(ids(server.held.map(({ entry }) => entry))).toEqual(["a", "c"]);
     expect(queue.now().refused).toEqual([{ entry: noted("b"), why: "It has been done already." }]);
     const again = device(server, keep, server.held);
@@ -141,7 +141,7 @@ describe.each([
   it("hears what another device entered, and what it sent itself only once", async () => {
     const { queue } = device(server, keep);
     await queue.add([noted("mine")]);
-    await settled();
+    await resolved();
     server.put(noted("theirs"));
     await queue.receive(server.held);
     await queue.receive(server.held);
@@ -151,7 +151,7 @@ describe.each([
   it("a page from before, served without the server, knows what came after it", async () => {
     const { queue } = device(server, keep);
     await queue.add([noted("a")]);
-    await settled();
+    await resolved();
     const stale = device(server, keep, []);
     server.isAway = true;
     await stale.queue.start();
@@ -174,11 +174,11 @@ describe.each([
             await at.queue.start();
           }
           await at.queue.add([noted(`e${count}`)]);
-          await settled();
+          await resolved();
         }
         here.isAway = false;
         at.queue.linkIs("there");
-        await settled();
+        await resolved();
         expect(here.held.map(({ entry }) => entry.id)).toEqual(troubles.map((_kind, count) => `e${count}`));
         expect(at.queue.now().waiting).toEqual([]);
       }),

@@ -144,7 +144,7 @@ export class EntryQueue {
       while (this.state.waiting.length > 0) {
         const sent = this.state.waiting.slice(0, MOST_AT_ONCE);
         const answer = await this.tools.send(this.lastPosition(), sent);
-        await this.settle(sent, answer);
+        await this.resolveLines(sent, answer);
       }
       this.retryAfter = FIRST_RETRY_MILLISECONDS;
       if (this.state.link === "away") this.change({ link: "there" });
@@ -157,20 +157,21 @@ export class EntryQueue {
     }
   }
 
-  private async settle(sent: readonly BatchEntry[], { stored, refused }: Answer): Promise<void> {
+  private async resolveLines(sent: readonly BatchEntry[], { stored, refused }: Answer): Promise<void> {
     await this.receive(stored);
     const why = new Map(refused.map((one) => [one.id, one.why]));
     const known = new Set(this.state.stored.map(({ entry }) => entry.id));
     const over = new Set(sent.filter(({ id }) => why.has(id) || known.has(id)).map(({ id }) => id));
     // A server that neither stored nor refused an entry has not answered; it is asked again later.
     if (over.size < sent.length) throw new Error("not every entry was answered");
-    const aside = sent.flatMap((entry) => (why.has(entry.id) ? [{ entry, why: why.get(entry.id) ?? "" }] : []));
+    const sidePanel = sent.flatMap((entry) => (why.has(entry.id) ? [{ entry, why: why.get(entry.id) ?? "" }] : []));
     this.change({
       waiting: this.state.waiting.filter(({ id }) => !over.has(id)),
-      refused: [...this.state.refused, ...aside],
+      refused: [...this.state.refused, ...sidePanel],
     });
     const { batch, keep } = this.tools;
-    if (aside.length > 0) await keep.put(aside.map(({ entry, why: said }) => ({ id: entry.id, batch, entry, position: null, why: said })));
+    if (sidePanel.length > 0)
+      await keep.put(sidePanel.map(({ entry, why: said }) => ({ id: entry.id, batch, entry, position: null, why: said })));
   }
 
   /** The last position this device knows of. */

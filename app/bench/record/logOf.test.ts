@@ -31,7 +31,7 @@ const sent: SentBatch = {
   entries: [],
   position: 0,
   earlier: null,
-  jars: [],
+  saltSamples: [],
   funnel: null,
   started: "",
   now: "",

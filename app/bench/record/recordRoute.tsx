@@ -3,9 +3,9 @@ import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { Frame } from "../../frame/Frame";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import classes from "../Bench.module.css";
-import { benchPegs } from "../benchPegs";
+import { benchStations } from "../benchStation";
 import { readBatchId } from "../forms.server";
 import type { Route } from "./+types/recordRoute";
 import { SumsTable } from "./SumsTable";
@@ -32,7 +32,7 @@ export default function RecordRoute({ loaderData: record }: Route.ComponentProps
           </Button>
         </>
       }
-      line={<WashLine pegs={benchPegs(finished === null ? "being made" : "finished")} />}
+      line={<StationNav stations={benchStations(finished === null ? "being made" : "finished")} />}
     >
       <title>{`Record of ${code}`}</title>
       <article className={classes.record}>

@@ -1,13 +1,13 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { Frame } from "../../frame/Frame";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import { Streams } from "../../pictures/Streams/Streams";
 import type { BenchForm } from "../batch/benchForm";
-import { benchPegs } from "../benchPegs";
-import { useHiddenBatch, useInstruments } from "../instruments/useInstruments";
+import { benchStations } from "../benchStation";
+import { useSimulatedBatch, useInstruments } from "../instruments/useInstruments";
 import type { BatchHere } from "../queue/useBatchHere";
 import { AsWeighed } from "./AsWeighed";
-import { Asides } from "./Asides";
+import { SidePanels } from "./SidePanels";
 import { BenchProvider, type Bench } from "./bench";
 import { Clocks } from "./Clocks";
 import { InstrumentsPanel } from "./instruments/InstrumentsPanel";
@@ -25,7 +25,7 @@ interface BenchPageProps {
   readonly refused: { readonly problem: string; readonly form: BenchForm } | null;
   /** Of the hidden batch behind the stand-ins. */
   readonly seed: string;
-  readonly isRehearsal?: boolean;
+  readonly isPractice?: boolean;
   readonly title: string;
   readonly under: ReactNode;
   readonly doors: ReactNode;
@@ -38,11 +38,11 @@ interface BenchPageProps {
 const GUARD_MILLISECONDS = 400;
 
 /** A bench: the streams, the step that is due, and what can be entered. */
-export function BenchPage({ here: batch, newId, refused, seed, isRehearsal = false, title, under, doors, above, end }: BenchPageProps) {
+export function BenchPage({ here: batch, newId, refused, seed, isPractice = false, title, under, doors, above, end }: BenchPageProps) {
   const { enter: enterHere, ...here } = batch;
   const { view, next, plan, clock } = here;
-  const hidden = useHiddenBatch(plan, seed, here.jars);
-  const instruments = useInstruments({ plan, standing: view.standing, hidden, clock, isAllSimulated: isRehearsal });
+  const hidden = useSimulatedBatch(plan, seed, here.saltSamples);
+  const instruments = useInstruments({ plan, standing: view.standing, hidden, clock, isAllSimulated: isPractice });
   const [answered, setAnswered] = useState(refused);
   const [isGuarded, setGuarded] = useState(false);
   const column = useRef<HTMLDivElement>(null);
@@ -65,7 +65,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isRehearsal = fal
     },
     [enterHere],
   );
-  const bench: Bench = { ...here, instruments, isRehearsal, newId, answered, isGuarded, enter };
+  const bench: Bench = { ...here, instruments, isPractice, newId, answered, isGuarded, enter };
   const { steps, finished } = view;
   const current = finished === null ? next.step : null;
   const at = steps.findIndex(({ step }) => step.id === current?.id);
@@ -83,7 +83,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isRehearsal = fal
           </>
         }
         doors={doors}
-        line={<WashLine pegs={benchPegs(current === null ? "all steps through" : `step ${at + 1} of ${steps.length}`)} />}
+        line={<StationNav stations={benchStations(current === null ? "all steps through" : `step ${at + 1} of ${steps.length}`)} />}
       >
         <title>{title}</title>
         <div className={classes.page}>
@@ -109,7 +109,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isRehearsal = fal
               <Clocks />
               <NextSteps after={at} />
             </div>
-            {finished === null && <Asides step={current} />}
+            {finished === null && <SidePanels step={current} />}
             <AsWeighed />
             <InstrumentsPanel />
           </div>

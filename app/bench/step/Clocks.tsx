@@ -21,7 +21,7 @@ function clocksOf({ view, now }: Pick<Bench, "view" | "now">): readonly Wait[] {
 
 /** Every clock of the batch, by the server's time, on every device alike; one that runs out is heard. */
 export function Clocks() {
-  const { view, now, isGuarded, isRehearsal } = useBench();
+  const { view, now, isGuarded, isPractice } = useBench();
   const clocks = clocksOf({ view, now });
   const [isLoud, setLoud] = useState(true);
   const [mayNotify, setMayNotify] = useState<NotificationPermission | "unknown">("unknown");
@@ -105,7 +105,7 @@ export function Clocks() {
               notify me too
             </button>
           )}
-          {!isRehearsal && (
+          {!isPractice && (
             <a href={`/bench/${view.id}/waits.ics`} data-act="Take the waits into a calendar">
               into a calendar
             </a>

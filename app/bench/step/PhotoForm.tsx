@@ -15,7 +15,7 @@ export function PhotoForm({ step, onSent }: { readonly step: string; readonly on
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [fetcher.state, answer]);
   return (
-    <fetcher.Form method="post" action={`/bench/${view.id}/photos`} encType="multipart/form-data" className={classes.aside}>
+    <fetcher.Form method="post" action={`/bench/${view.id}/photos`} encType="multipart/form-data" className={classes.sidePanel}>
       <input type="hidden" name="step" value={step} />
       <label className={classes.field}>
         JPEG or PNG, up to 5 MB <input type="file" name="photo" accept="image/jpeg,image/png" required />

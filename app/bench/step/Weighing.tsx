@@ -8,7 +8,7 @@ import { useInstrument } from "../instruments/useInstruments";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import { Entry } from "./Entry";
-import { PlayScale } from "./instruments/PlayScale";
+import { PlayScale } from "./instruments/SimulatedScalePanel";
 import classes from "./Step.module.css";
 
 interface WeighingProps {

@@ -7,7 +7,7 @@ import type { BatchHere } from "../queue/useBatchHere";
 export interface Bench extends Omit<BatchHere, "enter"> {
   readonly instruments: Instruments;
   /** Nothing of it is stored: a dry run. */
-  readonly isRehearsal: boolean;
+  readonly isPractice: boolean;
   /** For a page without scripts: the identifier of its next entry. */
   readonly newId: string;
   /** What was wrong with the last form, and that form. */

@@ -5,14 +5,14 @@ import { PictureDownload } from "../../components/PictureDownload";
 import { ChargeSign } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import classes from "./Column.module.css";
-import { columnGeometry, neckScale, type BodyStratum, type ColumnData, type NeckBand } from "./geometry";
+import { columnGeometry, neckScale, type BodyLayer, type ColumnData, type NeckBand } from "./geometry";
 import { ChargeHatches, hatchId } from "./hatches";
 
 interface ColumnProps extends ColumnData {
   readonly profileName: string;
 }
 
-const stratumWords: Readonly<Record<BodyStratum["kind"], string>> = {
+const layerWords: Readonly<Record<BodyLayer["kind"], string>> = {
   rest: "water, the rest",
   brought: "with the cleansers",
   care: "care",
@@ -26,7 +26,7 @@ const stratumWords: Readonly<Record<BodyStratum["kind"], string>> = {
   open: "still open",
 };
 
-const stratumFill: Readonly<Record<Exclude<BodyStratum["kind"], "brought" | "open">, string>> = {
+const layerFill: Readonly<Record<Exclude<BodyLayer["kind"], "brought" | "open">, string>> = {
   rest: "var(--stratum-water)",
   care: "var(--stratum-care)",
   oils: "var(--stratum-plain)",
@@ -39,13 +39,13 @@ const stratumFill: Readonly<Record<Exclude<BodyStratum["kind"], "brought" | "ope
 };
 
 /** The formula as a measuring bottle: active matter in the neck against the profile's window, the rest in the body. */
-export const Column = memo(function Column({ profileName, actives, strata, window, openPercent }: ColumnProps) {
+export const Column = memo(function Column({ profileName, actives, layers, window, openPercent }: ColumnProps) {
   const prefix = useId().replaceAll(":", "");
-  const picture = useMemo(() => columnGeometry({ actives, strata, window, openPercent }), [actives, strata, window, openPercent]);
+  const picture = useMemo(() => columnGeometry({ actives, layers, window, openPercent }), [actives, layers, window, openPercent]);
   const active = actives.reduce((sum, band) => sum + band.percent, 0);
   const { neck } = picture;
   const svg = useRef<SVGSVGElement>(null);
-  const fillOf = (kind: BodyStratum["kind"]) => (kind === "open" || kind === "brought" ? `url(#${prefix}-${kind})` : stratumFill[kind]);
+  const fillOf = (kind: BodyLayer["kind"]) => (kind === "open" || kind === "brought" ? `url(#${prefix}-${kind})` : layerFill[kind]);
   return (
     <figure className={classes.figure}>
       <svg
@@ -58,8 +58,8 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
         aria-label={`Measuring bottle: ${writtenPercent(active)} % active matter; ${profileName} usually has ${writtenShort(window.low, 2)} to ${writtenShort(window.high, 2)} %.`}
       >
         <NeckScale prefix={prefix} maxPercent={neck.maxPercent} low={window.low} high={window.high} />
-        {picture.strata.map((stratum) => (
-          <path key={stratum.kind} d={stratum.path} fill={fillOf(stratum.kind)} />
+        {picture.layers.map((layer) => (
+          <path key={layer.kind} d={layer.path} fill={fillOf(layer.kind)} />
         ))}
         {picture.bands.map((band) => (
           <rect
@@ -81,8 +81,8 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
         {picture.bands.map((band) => (
           <BandLabel key={band.charge} band={band} x={neck.right} />
         ))}
-        {picture.strata.map((stratum) => (
-          <StratumLabel key={stratum.kind} stratum={stratum} centre={picture.centre} wall={picture.wall} />
+        {picture.layers.map((layer) => (
+          <LayerLabel key={layer.kind} layer={layer} centre={picture.centre} wall={picture.wall} />
         ))}
       </svg>
       <figcaption className={classes.caption}>drawn to area: equal area, equal percent</figcaption>
@@ -94,8 +94,8 @@ export const Column = memo(function Column({ profileName, actives, strata, windo
               .map((band) => (
                 <NumberRow key={band.charge} name={`${chargeWords[band.charge].name} active`} percent={writtenPercent(band.percent)} />
               ))}
-            {picture.strata.toReversed().map((stratum) => (
-              <NumberRow key={stratum.kind} name={stratumWords[stratum.kind]} percent={writtenPercent(stratum.percent)} />
+            {picture.layers.toReversed().map((layer) => (
+              <NumberRow key={layer.kind} name={layerWords[layer.kind]} percent={writtenPercent(layer.percent)} />
             ))}
           </tbody>
         </table>
@@ -162,34 +162,34 @@ function BandLabel({ band, x }: { readonly band: NeckBand; readonly x: number })
   );
 }
 
-function StratumLabel({ stratum, centre, wall }: { readonly stratum: BodyStratum; readonly centre: number; readonly wall: number }) {
-  if (stratum.percent <= 0) return null;
-  const middle = (stratum.top + stratum.bottom) / 2;
-  if (stratum.labelInside) {
-    const isTall = stratum.bottom - stratum.top >= 44;
+function LayerLabel({ layer, centre, wall }: { readonly layer: BodyLayer; readonly centre: number; readonly wall: number }) {
+  if (layer.percent <= 0) return null;
+  const middle = (layer.top + layer.bottom) / 2;
+  if (layer.labelInside) {
+    const isTall = layer.bottom - layer.top >= 44;
     return (
       <g textAnchor="middle">
-        <text className={isTall ? classes.bigAmount : classes.amount} x={centre} y={stratum.labelY + (isTall ? 2 : -1)}>
-          {writtenPercent(stratum.percent)}
+        <text className={isTall ? classes.bigAmount : classes.amount} x={centre} y={layer.labelY + (isTall ? 2 : -1)}>
+          {writtenPercent(layer.percent)}
         </text>
-        <text className={classes.word} x={centre} y={stratum.labelY + (isTall ? 17 : 11)}>
-          {stratumWords[stratum.kind]}
+        <text className={classes.word} x={centre} y={layer.labelY + (isTall ? 17 : 11)}>
+          {layerWords[layer.kind]}
         </text>
       </g>
     );
   }
   return (
     <g>
-      <path className={classes.leader} d={`M${wall} ${middle.toFixed(1)}L${wall + 6} ${stratum.labelY.toFixed(1)}`} />
-      <text className={classes.word} x={wall + 8} y={stratum.labelY + 4}>
-        <tspan className={classes.small}>{writtenPercent(stratum.percent)}</tspan> {shortWords(stratum.kind)}
+      <path className={classes.leader} d={`M${wall} ${middle.toFixed(1)}L${wall + 6} ${layer.labelY.toFixed(1)}`} />
+      <text className={classes.word} x={wall + 8} y={layer.labelY + 4}>
+        <tspan className={classes.small}>{writtenPercent(layer.percent)}</tspan> {shortWords(layer.kind)}
       </text>
     </g>
   );
 }
 
 /** Words that fit beside the glass. */
-function shortWords(kind: BodyStratum["kind"]): string {
+function shortWords(kind: BodyLayer["kind"]): string {
   if (kind === "acid") return "acid";
   if (kind === "oils") return "oil";
   if (kind === "body") return "thick";

@@ -7,7 +7,7 @@ const shampoo: ColumnData = {
     { charge: "amphoteric", percent: 4.2 },
     { charge: "nonionic", percent: 0 },
   ],
-  strata: [
+  layers: [
     { kind: "rest", percent: 60 },
     { kind: "brought", percent: 20 },
     { kind: "keep", percent: 0.8 },
@@ -35,8 +35,8 @@ describe("the measuring bottle", () => {
   const picture = columnGeometry(shampoo);
 
   it("draws every stratum to its area, within 0.1 % of the batch", () => {
-    for (const stratum of picture.strata) {
-      expect(Math.abs(areaOf(stratum.path) / picture.areaPerPercent - stratum.percent), stratum.kind).toBeLessThan(0.1);
+    for (const layer of picture.layers) {
+      expect(Math.abs(areaOf(layer.path) / picture.areaPerPercent - layer.percent), layer.kind).toBeLessThan(0.1);
     }
   });
 
@@ -66,12 +66,12 @@ describe("the measuring bottle", () => {
   it("keeps labels beside thin strata at least a line apart", () => {
     const many = columnGeometry({
       ...shampoo,
-      strata: ["rest", "salt", "acid", "keep", "scent", "care"].map((kind, i) => ({
+      layers: ["rest", "salt", "acid", "keep", "scent", "care"].map((kind, i) => ({
         kind: kind as "rest",
         percent: i === 0 ? 87 : 0.4,
       })),
     });
-    const heights = many.strata.filter((stratum) => !stratum.labelInside).map((stratum) => stratum.labelY);
+    const heights = many.layers.filter((layer) => !layer.labelInside).map((layer) => layer.labelY);
     heights.slice(1).forEach((y, i) => expect(y - (heights[i] ?? 0)).toBeGreaterThanOrEqual(17 - 1e-9));
   });
 
@@ -90,13 +90,13 @@ describe("the measuring bottle", () => {
   });
 
   it("shows what is open as a stratum of its own under the neck", () => {
-    const open = columnGeometry({ ...shampoo, strata: [{ kind: "rest", percent: 80.95 }], openPercent: 9 });
-    expect(open.strata.map((stratum) => stratum.kind)).toEqual(["open", "rest"]);
-    expect(areaOf(open.strata[0]?.path ?? "") / open.areaPerPercent).toBeCloseTo(9, 1);
+    const open = columnGeometry({ ...shampoo, layers: [{ kind: "rest", percent: 80.95 }], openPercent: 9 });
+    expect(open.layers.map((layer) => layer.kind)).toEqual(["open", "rest"]);
+    expect(areaOf(open.layers[0]?.path ?? "") / open.areaPerPercent).toBeCloseTo(9, 1);
   });
 
   it("an empty sheet still has a bottle", () => {
-    const empty = columnGeometry({ actives: [], strata: [], window: { low: 8, high: 15 }, openPercent: 100 });
+    const empty = columnGeometry({ actives: [], layers: [], window: { low: 8, high: 15 }, openPercent: 100 });
     expect(empty.meniscusY).toBe(242);
     expect(empty.glass).toMatch(/^M/);
   });
@@ -114,16 +114,16 @@ describe("the range of the neck", () => {
   });
 
   it("labels of the body begin below those of the neck: little active matter over a thin layer of care", () => {
-    const { bands, strata } = columnGeometry({
+    const { bands, layers } = columnGeometry({
       actives: [{ charge: "anionic", percent: 0.9 }],
-      strata: [
+      layers: [
         { kind: "rest", percent: 95.1 },
         { kind: "care", percent: 4 },
       ],
       window: { low: 0.3, high: 8 },
       openPercent: 0,
     });
-    const care = strata.find(({ kind }) => kind === "care");
+    const care = layers.find(({ kind }) => kind === "care");
     expect(care?.labelInside).toBe(false);
     expect((care?.labelY ?? 0) - (bands[0]?.labelY ?? 0)).toBeGreaterThanOrEqual(26);
   });

@@ -1,11 +1,11 @@
 import type { Charge, Span } from "@tensidrum/core/library";
-import type { StratumKind } from "@tensidrum/core/formula";
+import type { LayerKind } from "@tensidrum/core/formula";
 
 export interface ColumnData {
   /** Active matter by charge type, bottom of the neck first, % w/w. */
   readonly actives: readonly { readonly charge: Charge; readonly percent: number }[];
   /** What else the formula holds, bottom first, % w/w. */
-  readonly strata: readonly { readonly kind: StratumKind; readonly percent: number }[];
+  readonly layers: readonly { readonly kind: LayerKind; readonly percent: number }[];
   /** Usual active matter of the profile, % w/w. */
   readonly window: Span;
   /** Still open to 100, % w/w. */
@@ -21,8 +21,8 @@ export interface NeckBand {
   readonly labelY: number;
 }
 
-export interface BodyStratum {
-  readonly kind: StratumKind | "open";
+export interface BodyLayer {
+  readonly kind: LayerKind | "open";
   readonly percent: number;
   readonly path: string;
   readonly top: number;
@@ -49,7 +49,7 @@ export interface ColumnGeometry {
   };
   readonly bands: readonly NeckBand[];
   readonly meniscusY: number;
-  readonly strata: readonly BodyStratum[];
+  readonly layers: readonly BodyLayer[];
   /** px² that stand for one percent of the batch, the same everywhere in the picture. */
   readonly areaPerPercent: number;
 }
@@ -175,7 +175,7 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
   );
 
   const lowestOfNeck = upwards.length === 0 ? -Infinity : -Math.min(...upwards);
-  const fromTheTop = [...(data.openPercent > 0 ? [{ kind: "open" as const, percent: data.openPercent }] : []), ...data.strata.toReversed()];
+  const fromTheTop = [...(data.openPercent > 0 ? [{ kind: "open" as const, percent: data.openPercent }] : []), ...data.layers.toReversed()];
   let above = 0;
   const slices = fromTheTop.map(({ kind, percent }) => {
     const top = levelAt(above * areaPerPercent);
@@ -190,14 +190,14 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
     LABEL_GAP,
     lowestOfNeck + BELOW_NECK_LABEL,
   );
-  const strata = slices.map((slice, i): BodyStratum => {
+  const layers = slices.map((slice, i): BodyLayer => {
     const labelY = slice.labelInside ? (middles[i] ?? 0) : (outside.shift() ?? 0);
     return { ...slice, path: slicePath(slice.top, slice.bottom), labelY };
   });
 
   // As high as this neck ever needs: a picture that changed its height would lay out everything in it anew.
   const deepest = levelAt(WHOLE_PERCENT * areaPerPercent);
-  const lowest = Math.max(bottom, deepest, ...strata.map((stratum) => stratum.labelY));
+  const lowest = Math.max(bottom, deepest, ...layers.map((layer) => layer.labelY));
   return {
     width: WIDTH,
     height: Math.ceil(lowest + FOOT),
@@ -207,7 +207,7 @@ export function columnGeometry(data: ColumnData): ColumnGeometry {
     neck: { left: CENTRE - NECK_HALF, right: CENTRE + NECK_HALF, top: NECK_TOP, bottom: NECK_BOTTOM, maxPercent },
     bands: bands.map((band, i) => ({ ...band, labelY: -(upwards[i] ?? 0) })),
     meniscusY: yOf(Math.min(below, maxPercent)),
-    strata,
+    layers,
     areaPerPercent,
   };
 }

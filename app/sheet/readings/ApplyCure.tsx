@@ -2,7 +2,7 @@ import type { FormulaChange } from "@tensidrum/core/formula";
 import { writtenMass, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { useState } from "react";
 import { useSheetActs } from "../SheetState";
-import { withChange } from "../typed/mending";
+import { withChange } from "../typed/fixing";
 import classes from "./Findings.module.css";
 
 /** One click that does what the finding advises; undo takes it back. */

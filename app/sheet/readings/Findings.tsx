@@ -3,7 +3,7 @@ import { memo, type ReactNode } from "react";
 import { FindingMark } from "../../components/FindingMark";
 import { Fold } from "../../components/Fold";
 import { focusPercent } from "../lines/lineKeys";
-import { AnswerFinding, type Answer } from "./AnswerFinding";
+import { AcknowledgeFinding, type Answer } from "./AcknowledgeFinding";
 import { ApplyCure } from "./ApplyCure";
 import classes from "./Findings.module.css";
 import { PlanSolution } from "./PlanSolution";
@@ -32,11 +32,11 @@ export const Findings = memo(function Findings({ formulaId, isDraft, findings, n
     number: index + 1,
     answer: answers.find(({ code, says }) => code === finding.code && says === finding.what),
   }));
-  const isSettled = ({ finding, answer }: Numbered): boolean => answer !== undefined && finding.severity !== "stop";
-  const open = numbered.filter((one) => !isSettled(one));
+  const isAcknowledged = ({ finding, answer }: Numbered): boolean => answer !== undefined && finding.severity !== "stop";
+  const open = numbered.filter((one) => !isAcknowledged(one));
   const urgent = open.filter(({ finding }) => finding.severity !== "consider");
   const toKnow = open.filter(({ finding }) => finding.severity === "consider");
-  const settled = numbered.filter(isSettled);
+  const resolved = numbered.filter(isAcknowledged);
   const count = (severity: Severity) => open.filter(({ finding }) => finding.severity === severity).length;
   const list = (some: readonly Numbered[]) => <FindingList numbered={some} formulaId={formulaId} isDraft={isDraft} />;
   return (
@@ -52,8 +52,8 @@ export const Findings = memo(function Findings({ formulaId, isDraft, findings, n
       <FoldedPart title="To consider" count={toKnow.length}>
         {list(toKnow)}
       </FoldedPart>
-      <FoldedPart title="Answered" count={settled.length}>
-        {list(settled)}
+      <FoldedPart title="Answered" count={resolved.length}>
+        {list(resolved)}
       </FoldedPart>
       <FoldedPart title="Not judged" count={notJudged.length}>
         <ul className={classes.unjudged}>
@@ -124,7 +124,7 @@ const FindingItem = memo(function FindingItem({ finding, number, answer, formula
         {isDraft && finding.change !== undefined && <ApplyCure change={finding.change} />}
         {finding.lines[0] !== undefined && finding.code === "TOO_SMALL_TO_WEIGH" && <PlanSolution lineId={finding.lines[0]} />}
         {finding.lines[0] !== undefined && <ToLine lineId={finding.lines[0]} />}
-        <AnswerFinding formulaId={formulaId} finding={finding} answer={answer} />
+        <AcknowledgeFinding formulaId={formulaId} finding={finding} answer={answer} />
       </div>
     </li>
   );

@@ -73,7 +73,7 @@ function corridorData({ readings, materials }: MoreProps): CorridorData | null {
 }
 
 const stateWords = { holds: "holds", weak: "weak", open: "open", unknown: "not known", yours: "yours to do" } as const;
-const hurdleNames = {
+const preservationCheckNames = {
   ph: "pH",
   "water-activity": "free water",
   preservative: "preservative",
@@ -106,7 +106,7 @@ const Keeping = memo(function Keeping({ hurdles, preservatives, waterActivity }:
       <dl className={classes.hurdles}>
         {hurdles.map(({ hurdle, state, says }) => (
           <div key={hurdle} data-state={state}>
-            <dt>{hurdleNames[hurdle]}</dt>
+            <dt>{preservationCheckNames[hurdle]}</dt>
             <dd>
               <strong>{stateWords[state]}</strong> {says}
             </dd>

@@ -1,13 +1,13 @@
-import { BalancePart } from "../balance/BalancePart";
+import { BlendPart } from "../blend/BlendPart";
 import { useJudged } from "../JudgedSheet";
 import { useSheet } from "../SheetState";
 import { useUnchanged } from "../useUnchanged";
 import { ActiveReading } from "./ActiveReading";
-import { BalanceReading } from "./BalanceReading";
+import { BlendReading } from "./BlendReading";
 import { Findings } from "./Findings";
 
 /** Made once, so that the reading round it draws again only for its own numbers. */
-const balanceDoor = <BalancePart />;
+const blendDoor = <BlendPart />;
 
 /** What the core reads from the typed lines. */
 export function ReadingsPart() {
@@ -18,7 +18,7 @@ export function ReadingsPart() {
   return (
     <>
       <ActiveReading sums={readings.shown} profile={readings.profile} />
-      <BalanceReading assessment={balance}>{balanceDoor}</BalanceReading>
+      <BlendReading assessment={balance}>{blendDoor}</BlendReading>
       <Findings formulaId={sheet.formulaId} isDraft={isDraft} findings={findings} notJudged={notJudged} answers={sheet.answers} />
     </>
   );

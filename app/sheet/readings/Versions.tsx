@@ -58,7 +58,7 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
         <button type="submit" name="intent" value="branch" className={classes.quiet} data-act="Branch a trial">
           Branch a trial off v{shown}
         </button>
-        <Link to={`/bench/rehearsal/${formulaId}/${shown}`} data-act="Rehearse this version with stand-ins">
+        <Link to={`/bench/practice/${formulaId}/${shown}`} data-act="Rehearse this version with stand-ins">
           Dry run
         </Link>
         {state === "set" && (

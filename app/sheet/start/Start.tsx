@@ -1,5 +1,5 @@
 import { type ProfileSlug } from "@tensidrum/core/formula";
-import { skeletonOf, type Skeleton } from "@tensidrum/core/surfactants";
+import { startingFormulaOf, type StartingFormula } from "@tensidrum/core/surfactants";
 import { shownMaterial } from "@tensidrum/core/library";
 import { percentText, written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";
@@ -69,12 +69,15 @@ function useStore(): MaterialStore | null {
 
 function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { readonly store: MaterialStore | null }) {
   const library = useMemo(() => (store === null ? null : new Map(store.all.map(({ facts }) => [facts.slug, facts]))), [store]);
-  const skeleton = useMemo(() => (library === null ? null : skeletonOf(profile, readAim(aim), library)), [library, profile, aim]);
+  const startingFormula = useMemo(
+    () => (library === null ? null : startingFormulaOf(profile, readAim(aim), library)),
+    [library, profile, aim],
+  );
   const take = () => {
-    if (store === null || skeleton === null) return;
-    const found = store.all.filter(({ facts }) => skeleton.lines.some(({ material }) => material === facts.slug));
+    if (store === null || startingFormula === null) return;
+    const found = store.all.filter(({ facts }) => startingFormula.lines.some(({ material }) => material === facts.slug));
     const idOf = new Map(found.map(({ id, facts }) => [facts.slug, id]));
-    onTake(startLines(skeleton, idOf), startPhases(skeleton), found, store, null);
+    onTake(startLines(startingFormula, idOf), startPhases(startingFormula), found, store, null);
   };
   return (
     <div>
@@ -82,13 +85,13 @@ function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { re
       <p>
         Lines that suit {/^[aeiou]/.test(profileName) ? "an" : "a"} {profileName}. A start, not a finished product.
       </p>
-      {skeleton === null || library === null ? (
+      {startingFormula === null || library === null ? (
         <p className={classes.quiet}>{store === null ? "The library is being fetched." : "No skeleton can be made of this library."}</p>
       ) : (
         <>
           <table className={classes.lines}>
             <tbody>
-              {skeleton.lines.map(({ material, percent, phase }) => (
+              {startingFormula.lines.map(({ material, percent, phase }) => (
                 <tr key={`${phase} ${material}`}>
                   <th scope="row">{shownName(library.get(material), material)}</th>
                   <td>{percent === null ? <em>q.s.</em> : writtenPercent(percent)}</td>
@@ -109,7 +112,7 @@ function shownName(material: Parameters<typeof shownMaterial>[0] | undefined, sl
   return material === undefined ? slug : shownMaterial(material).name;
 }
 
-function startLines({ lines }: Skeleton, idOf: ReadonlyMap<string, string>): readonly StartLine[] {
+function startLines({ lines }: StartingFormula, idOf: ReadonlyMap<string, string>): readonly StartLine[] {
   return lines.map(({ phase, material, percent }) => ({
     phase,
     materialId: idOf.get(material) ?? "",
@@ -119,7 +122,7 @@ function startLines({ lines }: Skeleton, idOf: ReadonlyMap<string, string>): rea
   }));
 }
 
-function startPhases({ phases }: Skeleton): readonly StartPhase[] {
+function startPhases({ phases }: StartingFormula): readonly StartPhase[] {
   return phases.map(({ letter, title, temperatureC }) => ({
     letter,
     title,

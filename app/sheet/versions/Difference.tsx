@@ -2,8 +2,8 @@ import type { ComparedLine } from "@tensidrum/core/assessment";
 import { written, writtenPercent } from "@tensidrum/core/quantities";
 import { Form, Link } from "react-router";
 import { Frame } from "../../frame/Frame";
-import { pegsSeenFrom } from "../../frame/washLine/pegs";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { stationsSeenFrom } from "../../frame/stationNav/stations";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import classes from "./Difference.module.css";
 import type { OpenedDifference } from "./openDifference.server";
 import { readingWords } from "./readingWords";
@@ -25,7 +25,9 @@ export function Difference({ difference }: { readonly difference: OpenedDifferen
         </>
       }
       doors={<Link to={`/sheet/${formulaId}`}>Back to the Sheet</Link>}
-      line={<WashLine pegs={pegsSeenFrom("sheet", { to: `/sheet/${formulaId}`, state: `v${from} and v${to}`, isAlarm: false })} />}
+      line={
+        <StationNav stations={stationsSeenFrom("sheet", { to: `/sheet/${formulaId}`, state: `v${from} and v${to}`, isAlarm: false })} />
+      }
     >
       <title>{`${name}, v${from} and v${to}, Tensidrum`}</title>
       <Choice difference={difference} />

@@ -3,8 +3,8 @@ import { Fragment } from "react";
 import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { Frame } from "../../frame/Frame";
-import { pegsSeenFrom } from "../../frame/washLine/pegs";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { stationsSeenFrom } from "../../frame/stationNav/stations";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import { readSheetAddress } from "../forms.server";
 import type { Route } from "./+types/cardRoute";
 import classes from "./Card.module.css";
@@ -32,7 +32,7 @@ export default function CardRoute({ loaderData: { formulaId, number, isDraft, wr
           </Button>
         </>
       }
-      line={<WashLine pegs={pegsSeenFrom("sheet", { to: back, state: isDraft ? "draft" : "set", isAlarm: false })} />}
+      line={<StationNav stations={stationsSeenFrom("sheet", { to: back, state: isDraft ? "draft" : "set", isAlarm: false })} />}
     >
       <title>{`Card, ${card.title}, v${number}`}</title>
       <article className={classes.card}>

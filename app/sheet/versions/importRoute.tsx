@@ -2,8 +2,8 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { data, Form, Link, redirect } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { Frame } from "../../frame/Frame";
-import { pegsSeenFrom } from "../../frame/washLine/pegs";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { stationsSeenFrom } from "../../frame/stationNav/stations";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import type { Route } from "./+types/importRoute";
 import classes from "./ImportPage.module.css";
 import { importFormula } from "./importFormula.server";
@@ -28,7 +28,7 @@ export default function ImportRoute({ actionData }: Route.ComponentProps) {
     <Frame
       head={<h1 className={classes.head}>Bring a formula in</h1>}
       doors={<Link to="/">Back to Today</Link>}
-      line={<WashLine pegs={pegsSeenFrom("sheet", { to: "/import", state: "from a file", isAlarm: false })} />}
+      line={<StationNav stations={stationsSeenFrom("sheet", { to: "/import", state: "from a file", isAlarm: false })} />}
     >
       <title>Bring a formula in, Tensidrum</title>
       <Form method="post" encType="multipart/form-data" className={classes.form}>

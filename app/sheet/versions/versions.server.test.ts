@@ -8,9 +8,9 @@ import { countFormulas, listVersions } from "../../../db/formulas/queries.server
 import { listMaterials } from "../../../db/materials/queries.server";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../../frame/maker.server";
-import { answerFinding, readAnswerForm } from "../answers.server";
+import { acknowledgeFinding, readAcknowledgementForm } from "../acknowledgements.server";
 import { openSheet } from "../openSheet.server";
-import { branchVersion, restoreVersion } from "./branch.server";
+import { newDraftOf, restoreVersion } from "./newDraft.server";
 import { exportFile } from "./exportFiles.server";
 import { importFormula } from "./importFormula.server";
 import { openDifference } from "./openDifference.server";
@@ -113,11 +113,11 @@ describe("files", () => {
 
 describe("trials and what comes back", () => {
   it("a trial is a formula of its own; the old one stays", async () => {
-    const { formulaId: trial } = await branchVersion(formulaId, firstId);
-    const [old, branched] = [await read({ formulaId, number: 1 }), await read({ formulaId: trial })];
-    expect(branched.formula.name).toBe("Curtain Call shampoo, trial from v1");
-    expect(branched.formula.lines.map(({ percent }) => percent)).toEqual(old.formula.lines.map(({ percent }) => percent));
-    expect(new Set([...old.formula.lines, ...branched.formula.lines].map(({ id }) => id)).size).toBe(old.formula.lines.length * 2);
+    const { formulaId: trial } = await newDraftOf(formulaId, firstId);
+    const [old, drafted] = [await read({ formulaId, number: 1 }), await read({ formulaId: trial })];
+    expect(drafted.formula.name).toBe("Curtain Call shampoo, trial from v1");
+    expect(drafted.formula.lines.map(({ percent }) => percent)).toEqual(old.formula.lines.map(({ percent }) => percent));
+    expect(new Set([...old.formula.lines, ...drafted.formula.lines].map(({ id }) => id)).size).toBe(old.formula.lines.length * 2);
   });
 
   it("an earlier version comes back into the draft", async () => {
@@ -139,16 +139,16 @@ describe("answers to findings", () => {
 
   it("are kept with the formula, replaced, and taken back", async () => {
     const answers = async () => (await openSheet({ formulaId }, "")).answers;
-    await answerFinding(formulaId, readAnswerForm(form({ intent: "keep", ...says, reason: "I wear a mask." })));
-    await answerFinding(formulaId, readAnswerForm(form({ intent: "keep", ...says, reason: "Always." })));
+    await acknowledgeFinding(formulaId, readAcknowledgementForm(form({ intent: "keep", ...says, reason: "I wear a mask." })));
+    await acknowledgeFinding(formulaId, readAcknowledgementForm(form({ intent: "keep", ...says, reason: "Always." })));
     expect(await answers()).toEqual([{ ...says, reason: "Always." }]);
-    await answerFinding(formulaId, readAnswerForm(form({ intent: "take-back", ...says })));
+    await acknowledgeFinding(formulaId, readAcknowledgementForm(form({ intent: "take-back", ...says })));
     expect(await answers()).toEqual([]);
   });
 
   it("need a reason, a known code and a formula of one's own", async () => {
-    expect(() => readAnswerForm(form({ intent: "keep", ...says, reason: " " }))).toThrow(Refusal);
-    expect(() => readAnswerForm(form({ intent: "keep", code: "NO_SUCH", says: "x", reason: "y" }))).toThrow(Refusal);
-    await expect(answerFinding(crypto.randomUUID(), { intent: "keep", ...says, reason: "y" })).rejects.toThrow("not here");
+    expect(() => readAcknowledgementForm(form({ intent: "keep", ...says, reason: " " }))).toThrow(Refusal);
+    expect(() => readAcknowledgementForm(form({ intent: "keep", code: "NO_SUCH", says: "x", reason: "y" }))).toThrow(Refusal);
+    await expect(acknowledgeFinding(crypto.randomUUID(), { intent: "keep", ...says, reason: "y" })).rejects.toThrow("not here");
   });
 });

@@ -4,12 +4,12 @@ import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
 import { Frame } from "../../frame/Frame";
 import { useUnits } from "../../frame/units";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import { doseScale } from "../../pictures/Strip/geometry";
 import { Strip } from "../../pictures/Strip/Strip";
 import { Vessel } from "../../pictures/Vessel/Vessel";
 import shelf from "../Shelf.module.css";
-import { shelfPegs } from "../shelfPegs";
+import { shelfStations } from "../shelfStation";
 import classes from "./Compare.module.css";
 import type { OpenCompare } from "./compare.server";
 
@@ -22,7 +22,7 @@ export function Compare({ compared }: { readonly compared: OpenCompare }) {
   const [one, other] = sides;
   const missing = asked.filter((name, at) => name !== "" && sides.length < 2 && sides[at] === undefined);
   return (
-    <Frame head={<h1 className={shelf.head}>Two side by side</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+    <Frame head={<h1 className={shelf.head}>Two side by side</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Two side by side, Tensidrum</title>
       <Form method="get" className={classes.ask} key={asked.join("|")}>
         {(["one", "other"] as const).map((name, at) => (

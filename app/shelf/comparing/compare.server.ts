@@ -2,9 +2,9 @@ import { factDifferences, roleOf, shownInci, shownMaterial, type Material } from
 import { packPriceOf } from "@tensidrum/core/inventory";
 import { database } from "../../../db/client.server";
 import { listMaterials } from "../../../db/materials/queries.server";
-import { standingLots } from "../../../db/stock/queries.server";
+import { standingLots } from "../../../db/inventory/queries.server";
 import { currentMakerId } from "../../frame/maker.server";
-import { boardOf } from "../boards";
+import { shelfGroupOf } from "../shelfGroups";
 import { factName, factWords } from "../factWords";
 import { knownMaterials } from "../knownMaterials";
 
@@ -45,7 +45,7 @@ export async function openCompare(one: string, other: string) {
       form: material.form,
       charge: material.charge,
       isScent: material.role === "fragrance",
-      tint: boardOf(material.role).tint,
+      tint: shelfGroupOf(material.role).tint,
       leftGrams: own.reduce((sum, { leftGrams }) => sum + leftGrams, 0),
       packGrams: own.reduce((sum, { packGrams }) => sum + packGrams, 0),
       pricePerKilogram: pack === null ? null : (1000 * pack.price) / pack.packGrams,

@@ -2,8 +2,8 @@ import { Button } from "@mantine/core";
 import { useEffect, useState } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
-import { shelfPegs } from "../shelfPegs";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { shelfStations } from "../shelfStation";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
 import { lotColumns, materialColumns } from "./columns";
 import type { ListPreview } from "./importList.server";
@@ -21,7 +21,7 @@ interface ImportPageProps {
 export function ImportPage({ preview, problem, text }: ImportPageProps) {
   const isBusy = useNavigation().state !== "idle";
   return (
-    <Frame head={<h1 className={shelf.head}>Import a list</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+    <Frame head={<h1 className={shelf.head}>Import a list</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Import a list, Tensidrum</title>
       {problem !== null && (
         <p role="alert" className={classes.problem}>

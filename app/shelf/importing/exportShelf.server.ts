@@ -3,7 +3,7 @@ import { referenceLibraryVersion } from "@tensidrum/core/reference";
 import Papa from "papaparse";
 import { database } from "../../../db/client.server";
 import { findMaterial, listOwnFacts, listOwnMaterials } from "../../../db/materials/queries.server";
-import { listLots } from "../../../db/stock/queries.server";
+import { listLots } from "../../../db/inventory/queries.server";
 import { currentMakerId } from "../../frame/maker.server";
 import { numberKey, spanKey, numberFields, spanFields, typedMaterial } from "../owning/materialFields";
 import { lotColumns, materialColumns } from "./columns";

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { closeDatabase } from "../../../db/client.server";
 import { freshDatabase } from "../../../db/testing/freshDatabase";
-import { makeSolution } from "../making/solution.server";
+import { makeSolution } from "../preparations/solution.server";
 import { openMaterial } from "../openMaterial.server";
 import { typedMaterial } from "../owning/materialFields";
 import { saveNewMaterial, saveOwn } from "../owning/own.server";

@@ -2,7 +2,7 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { database } from "../../../db/client.server";
 import { brokenConstraint } from "../../../db/failures.server";
 import { listMaterials } from "../../../db/materials/queries.server";
-import { importShelf } from "../../../db/stock/importShelf.server";
+import { importShelf } from "../../../db/inventory/importShelf.server";
 import { currentMakerId } from "../../frame/maker.server";
 import type { ColumnChoice } from "./columns";
 import type { ImportItem, ImportKind, ImportRow } from "./importRow";

@@ -1,10 +1,10 @@
 import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { Frame } from "../../frame/Frame";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import material from "../MaterialPage.module.css";
 import shelf from "../Shelf.module.css";
-import { shelfPegs } from "../shelfPegs";
+import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/libraryChangesRoute";
 import classes from "./LibraryChanges.module.css";
 import { openLibraryChanges } from "./libraryChanges.server";
@@ -13,7 +13,7 @@ export const loader = answer(async (_: Route.LoaderArgs) => openLibraryChanges()
 
 export default function LibraryChangesRoute({ loaderData: { version, updates } }: Route.ComponentProps) {
   return (
-    <Frame head={<h1 className={shelf.head}>What changed in the library</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+    <Frame head={<h1 className={shelf.head}>What changed in the library</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>What changed in the library, Tensidrum</title>
       <p className={classes.lead}>
         The library is at {version}. Set versions keep the facts they were set with; drafts count with the new ones, and your own facts

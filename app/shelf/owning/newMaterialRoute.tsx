@@ -2,9 +2,9 @@ import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { formOf } from "../../frame/readForm.server";
 import { Frame } from "../../frame/Frame";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
-import { shelfPegs } from "../shelfPegs";
+import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/newMaterialRoute";
 import { readMaterialForm } from "./materialForm.server";
 import { MaterialForm } from "./MaterialForm";
@@ -23,7 +23,7 @@ export const action = answer(async ({ request }: Route.ActionArgs) => {
 export default function NewMaterialRoute({ loaderData: { from, typed } }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   return (
-    <Frame head={<h1 className={shelf.head}>A material of your own</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+    <Frame head={<h1 className={shelf.head}>A material of your own</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>A material of your own, Tensidrum</title>
       <MaterialForm
         key={from}

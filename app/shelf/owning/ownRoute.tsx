@@ -2,10 +2,10 @@ import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { formOf } from "../../frame/readForm.server";
 import { Frame } from "../../frame/Frame";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import { readMaterialSlug } from "../forms.server";
 import shelf from "../Shelf.module.css";
-import { shelfPegs } from "../shelfPegs";
+import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/ownRoute";
 import { readMaterialForm } from "./materialForm.server";
 import { MaterialForm } from "./MaterialForm";
@@ -29,7 +29,7 @@ export const action = answer(async ({ params, request }: Route.ActionArgs) => {
 export default function OwnRoute({ loaderData: { slug, name, isOwn, typed, library } }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   return (
-    <Frame head={<h1 className={shelf.head}>{name}</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+    <Frame head={<h1 className={shelf.head}>{name}</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>{`Yours of ${name}, Tensidrum`}</title>
       <MaterialForm
         key={slug}

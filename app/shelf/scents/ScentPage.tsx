@@ -2,11 +2,11 @@ import { written, writtenShort } from "@tensidrum/core/quantities";
 import { Button } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import { shareSign } from "../../pictures/Shares/geometry";
 import { Shares } from "../../pictures/Shares/Shares";
 import shelf from "../Shelf.module.css";
-import { shelfPegs } from "../shelfPegs";
+import { shelfStations } from "../shelfStation";
 import { InProduct } from "./InProduct";
 import type { TypedRound } from "./scentForms.server";
 import classes from "./Scents.module.css";
@@ -30,7 +30,7 @@ export function ScentPage({ scent, answered }: ScentPageProps) {
         </>
       }
       doors={<Link to="/scents">All scents</Link>}
-      line={<WashLine pegs={shelfPegs("back to it")} />}
+      line={<StationNav stations={shelfStations("back to it")} />}
     >
       <title>{`${name}, Tensidrum`}</title>
       {answered !== null && (

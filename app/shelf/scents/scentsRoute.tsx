@@ -3,9 +3,9 @@ import { data, Form, Link, redirect, useActionData, useNavigation } from "react-
 import { answer } from "../../frame/answer.server";
 import { formOf } from "../../frame/readForm.server";
 import { Frame } from "../../frame/Frame";
-import { WashLine } from "../../frame/washLine/WashLine";
+import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
-import { shelfPegs } from "../shelfPegs";
+import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/scentsRoute";
 import { readNewScent } from "./scentForms.server";
 import { beginScent, openScents } from "./scents.server";
@@ -23,7 +23,7 @@ export default function ScentsRoute({ loaderData: { scents, newId } }: Route.Com
   const answered = useActionData<typeof action>();
   const isBusy = useNavigation().state !== "idle";
   return (
-    <Frame head={<h1 className={shelf.head}>Scents</h1>} line={<WashLine pegs={shelfPegs("back to it")} />}>
+    <Frame head={<h1 className={shelf.head}>Scents</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Scents, Tensidrum</title>
       <Form method="post" className={classes.begin} key={newId}>
         <input type="hidden" name="id" value={newId} />

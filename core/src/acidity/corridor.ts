@@ -2,7 +2,7 @@ import type { Material, MaterialsBySlug, PreservativeFacts, Span } from "../libr
 import { leavesOf } from "../formula/leaves.ts";
 import type { Profile } from "../formula/profiles.ts";
 import { schoolOf } from "../formula/schools.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 
 /** Where tears are; beside it the eye stings. */
 export const EYE_PH: Span = { low: 6.5, high: 7.2 };
@@ -31,7 +31,7 @@ export interface PhCorridor extends Span {
  * The pH that suits everyone: the profile's window (or that of the eye area), the school, the stable range of every
  * material and the effective range of every preservative. Null when nobody claims anything.
  */
-export function phCorridor(sheet: SettledSheet, profile: Profile, doses: readonly EffectiveRange[]): PhCorridor | null {
+export function phCorridor(sheet: ResolvedSheet, profile: Profile, doses: readonly EffectiveRange[]): PhCorridor | null {
   const claims = [...aimClaims(sheet, profile), ...materialClaims(sheet, doses)];
   return claims.length === 0 ? null : intersect(claims);
 }
@@ -58,7 +58,7 @@ function conflictOf(lowest: PhClaim, highest: PhClaim): readonly string[] {
   return lowest === highest ? [lowest.who] : [lowest.who, highest.who];
 }
 
-function aimClaims({ formula }: SettledSheet, profile: Profile): readonly PhClaim[] {
+function aimClaims({ formula }: ResolvedSheet, profile: Profile): readonly PhClaim[] {
   const claims: PhClaim[] = [];
   if (formula.eyeArea === true) claims.push({ who: "eye area", ...EYE_PH });
   else if (profile.ph !== null) claims.push({ who: "profile", ...profile.ph });
@@ -67,7 +67,7 @@ function aimClaims({ formula }: SettledSheet, profile: Profile): readonly PhClai
   return claims;
 }
 
-function materialClaims({ lines, materials }: SettledSheet, doses: readonly EffectiveRange[]): readonly PhClaim[] {
+function materialClaims({ lines, materials }: ResolvedSheet, doses: readonly EffectiveRange[]): readonly PhClaim[] {
   const spans = new Map<string, Span>();
   const narrow = (who: string, span: Span): void => {
     const known = spans.get(who);

@@ -1,7 +1,7 @@
 import { writtenPercent } from "../quantities/written.ts";
 import { shownMaterial } from "../library/shownMaterial.ts";
 import { forEachSource, leavesOf } from "../formula/leaves.ts";
-import type { SettledLine, SettledSheet } from "../formula/types.ts";
+import type { ResolvedLine, ResolvedSheet } from "../formula/types.ts";
 
 export interface ClarityOutlook {
   readonly outlook: "clear" | "hazy" | "cloudy";
@@ -13,20 +13,20 @@ export interface ClarityOutlook {
 const NOISE_PERCENT = 1e-9;
 
 /** Lines that cloud a product: opacifiers, and proteins. */
-export function cloudingLines({ lines, materials }: SettledSheet): {
-  readonly opaque: readonly SettledLine[];
-  readonly proteins: readonly SettledLine[];
+export function cloudingLines({ lines, materials }: ResolvedSheet): {
+  readonly opaque: readonly ResolvedLine[];
+  readonly proteins: readonly ResolvedLine[];
 } {
-  const opaque: SettledLine[] = [];
-  const proteins: SettledLine[] = [];
-  for (const settled of lines) {
-    if (settled.percent === 0) continue;
+  const opaque: ResolvedLine[] = [];
+  const proteins: ResolvedLine[] = [];
+  for (const resolved of lines) {
+    if (resolved.percent === 0) continue;
     let opacifies = false;
-    forEachSource(settled.material, "flags", materials, ({ flags }) => {
+    forEachSource(resolved.material, "flags", materials, ({ flags }) => {
       opacifies ||= flags.includes("opacifies");
     });
-    if (opacifies) opaque.push(settled);
-    else if (leavesOf(settled.material, materials).some((leaf) => leaf.material.role === "protein")) proteins.push(settled);
+    if (opacifies) opaque.push(resolved);
+    else if (leavesOf(resolved.material, materials).some((leaf) => leaf.material.role === "protein")) proteins.push(resolved);
   }
   return { opaque, proteins };
 }
@@ -35,10 +35,10 @@ export function cloudingLines({ lines, materials }: SettledSheet): {
  * How clear it will likely be (an estimate): cloudy with opacifiers, hazy with proteins or oil that nothing carries,
  * clear otherwise.
  */
-export function clarityOutlook(sheet: SettledSheet, looseOilPercent: number): ClarityOutlook {
+export function clarityOutlook(sheet: ResolvedSheet, looseOilPercent: number): ClarityOutlook {
   const { opaque, proteins } = cloudingLines(sheet);
-  const ids = (lines: readonly SettledLine[]): readonly string[] => lines.map(({ line }) => line.id);
-  const names = (lines: readonly SettledLine[]): string => lines.map(({ material }) => shownMaterial(material).name).join(", ");
+  const ids = (lines: readonly ResolvedLine[]): readonly string[] => lines.map(({ line }) => line.id);
+  const names = (lines: readonly ResolvedLine[]): string => lines.map(({ material }) => shownMaterial(material).name).join(", ");
   if (opaque.length > 0) return { outlook: "cloudy", why: `light is scattered by ${names(opaque)}`, lines: ids(opaque) };
   if (looseOilPercent > NOISE_PERCENT) {
     return { outlook: "hazy", why: `${writtenPercent(looseOilPercent)} % oil that nothing carries`, lines: ids(proteins) };

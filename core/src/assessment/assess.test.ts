@@ -2,9 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { library, sheetOf } from "../testing/exampleSheet.ts";
 import { assess } from "./assess.ts";
-import { bodyStrata } from "../formula/bodyComposition.ts";
+import { bodyComposition } from "../formula/bodyComposition.ts";
 import { Refusal } from "../quantities/refusal.ts";
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import { completeSnapshot } from "../formula/snapshot.ts";
 import type { Formula } from "../formula/types.ts";
 
@@ -83,14 +83,14 @@ describe("the assessment of a sheet", () => {
 
 describe("what the bottle holds beside the actives", () => {
   it("comes, together with the active matter, to the whole", () => {
-    const { sheet } = settle(wash, library);
+    const { sheet } = resolveLines(wash, library);
     const assessed = assess(wash, library);
-    const strata = bodyStrata(sheet.lines, assessed.lines);
-    const sum = strata.reduce((total, stratum) => total + stratum.percent, 0);
+    const layers = bodyComposition(sheet.lines, assessed.lines);
+    const sum = layers.reduce((total, layer) => total + layer.percent, 0);
     expect(sum + assessed.activeMatter.percent).toBeCloseTo(100, 9);
     // what the three cleansers' bottles hold beside the actives: 15 × 0.61 + 14 × 0.70 + 5 × 0.67001
-    expect(strata.find((stratum) => stratum.kind === "brought")?.percent).toBeCloseTo(9.15 + 9.8 + 3.35005, 9);
-    expect(strata[0]?.kind).toBe("rest");
+    expect(layers.find((layer) => layer.kind === "brought")?.percent).toBeCloseTo(9.15 + 9.8 + 3.35005, 9);
+    expect(layers[0]?.kind).toBe("rest");
   });
 });
 

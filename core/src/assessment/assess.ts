@@ -5,7 +5,7 @@ import type { Irritation } from "../surfactants/irritation.ts";
 import type { Finding, NotJudged } from "../findings/finding.ts";
 import type { ReadSheet } from "../findings/judged.ts";
 import { judge } from "../findings/registry.ts";
-import { hurdlePanel, type Hurdle } from "../preservation/checks.ts";
+import { preservationChecks, type PreservationCheck } from "../preservation/checks.ts";
 import { judgedPh, type JudgedPh } from "../preservation/judgedPh.ts";
 import { preservativeDoses, preservativeReadings, type PreservativeReading } from "../preservation/preservatives.ts";
 import { waterActivityReading } from "../preservation/waterActivity.ts";
@@ -19,11 +19,11 @@ import { estimatesOf, type Estimate } from "./estimates.ts";
 import { leavesOf } from "../formula/leaves.ts";
 import type { MassBalance } from "../formula/massBalance.ts";
 import type { Profile } from "../formula/profiles.ts";
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import { densityReading } from "../formula/sums/density.ts";
 import { saltReading } from "../formula/sums/hiddenSalt.ts";
 import { compositionOf, percentByInci, type CompositionEntry } from "../formula/sums/rollUp.ts";
-import type { Formula, SettledSheet } from "../formula/types.ts";
+import type { Formula, ResolvedSheet } from "../formula/types.ts";
 import { weighSheet, type WeighedLine } from "../formula/weighSheet.ts";
 
 /** Stored beside every assessment, so that a reading can be traced to the sums that made it. */
@@ -59,7 +59,7 @@ export interface Readings extends Sums {
   readonly preservatives: readonly PreservativeReading[];
   /** The pH the preservatives are judged at. */
   readonly preservativePh: JudgedPh;
-  readonly hurdles: readonly Hurdle[];
+  readonly hurdles: readonly PreservationCheck[];
   readonly composition: readonly CompositionEntry[];
   /** Which ways of thickening work, and why. */
   readonly thickening: readonly ThickeningRoute[];
@@ -85,7 +85,7 @@ export interface Known {
 }
 
 interface Summed {
-  readonly sheet: SettledSheet;
+  readonly sheet: ResolvedSheet;
   readonly profile: Profile;
   readonly balance: MassBalance;
   readonly sums: Sums;
@@ -95,8 +95,8 @@ interface Summed {
 
 function summed(formula: Formula, library: MaterialsBySlug): Summed {
   const profile = aimedProfile(formula);
-  const { sheet, balance } = settle(formula, library);
-  const activePerLine = sheet.lines.map((settled) => activeMatterOfLine(settled, sheet.materials));
+  const { sheet, balance } = resolveLines(formula, library);
+  const activePerLine = sheet.lines.map((resolved) => activeMatterOfLine(resolved, sheet.materials));
   const density = densityReading(sheet);
   const sums: Sums = {
     totalPercent: balance.totalPercent,
@@ -162,7 +162,7 @@ export function readingOf(formula: Formula, library: MaterialsBySlug, known: Kno
       phCorridor: corridor,
       preservatives,
       preservativePh,
-      hurdles: hurdlePanel(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
+      hurdles: preservationChecks(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
       composition: compositionOf(byInci),
       thickening: thickeningRoutes(sheet, sums.saltPercent + sums.electrolytePercent),
       clarity: clarityOutlook(sheet, mildness.looseOilPercent),
@@ -206,7 +206,7 @@ function notJudgedReadings(activity: number | null, corridor: PhCorridor | null)
 const TOLD_PERCENT = 99.5;
 
 /** Lines whose material does not tell all it consists of; the composition stays short by that much. */
-function untold({ lines, materials }: SettledSheet): readonly NotJudged[] {
+function untold({ lines, materials }: ResolvedSheet): readonly NotJudged[] {
   const silent = lines.filter(
     ({ material, percent }) =>
       percent > 0 &&

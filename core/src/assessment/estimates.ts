@@ -1,5 +1,5 @@
 import { forEachSource, type FactName } from "../formula/leaves.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 
 /** Readings that take facts of materials, and the facts they take. */
 const FACTS_OF_READING = {
@@ -35,7 +35,7 @@ export interface Estimate {
 }
 
 /** Every reading that rests on an estimate: a rough model or a material's fact marked uncertain. */
-export function estimatesOf(sheet: SettledSheet): readonly Estimate[] {
+export function estimatesOf(sheet: ResolvedSheet): readonly Estimate[] {
   const { measured } = sheet.formula;
   const found: Estimate[] = [];
   for (const [name, facts] of Object.entries(FACTS_OF_READING)) {
@@ -55,7 +55,7 @@ interface Sources {
   readonly lines: readonly string[];
 }
 
-function uncertainSources(sheet: SettledSheet, facts: readonly FactName[]): Sources {
+function uncertainSources(sheet: ResolvedSheet, facts: readonly FactName[]): Sources {
   const materials = new Set<string>();
   const lines = new Set<string>();
   for (const { line, material, percent } of sheet.lines) {
@@ -78,7 +78,7 @@ function counts(value: unknown): boolean {
   return value !== null && value !== 0 && value !== undefined;
 }
 
-function uncertainCompositions(sheet: SettledSheet): Sources {
+function uncertainCompositions(sheet: ResolvedSheet): Sources {
   const rough = sheet.lines.filter(
     ({ material, percent }) => percent > 0 && (material.uncertain.includes("inci") || material.uncertain.includes("parts")),
   );

@@ -1,5 +1,5 @@
 import type { FormulaChange } from "../formula/changes/formulaChange.ts";
-import type { SettledLine } from "../formula/types.ts";
+import type { ResolvedLine } from "../formula/types.ts";
 import { roomPercent, sumPercent, type Judged } from "./judged.ts";
 
 /** Shares are offered with so many decimals, % w/w. */
@@ -17,7 +17,7 @@ export function roundedDown(percent: number): number {
 }
 
 /** Lines of a named part and the line that takes the rest have no share of their own to set. */
-function canBeSet({ sheet }: Judged, { line }: SettledLine): boolean {
+function canBeSet({ sheet }: Judged, { line }: ResolvedLine): boolean {
   return line.qs !== true && sheet.formula.lines.some(({ id }) => id === line.id);
 }
 
@@ -25,8 +25,8 @@ function canBeSet({ sheet }: Judged, { line }: SettledLine): boolean {
  * All these lines by one factor, upwards rounded up, downwards rounded down. Undefined where one of them has no share of
  * its own or the rest has no room.
  */
-export function scaledLines(judged: Judged, lines: readonly SettledLine[], factor: number): FormulaChange | undefined {
-  if (lines.length === 0 || !lines.every((settled) => canBeSet(judged, settled))) return undefined;
+export function scaledLines(judged: Judged, lines: readonly ResolvedLine[], factor: number): FormulaChange | undefined {
+  if (lines.length === 0 || !lines.every((resolved) => canBeSet(judged, resolved))) return undefined;
   const rounded = factor > 1 ? roundedUp : roundedDown;
   const percents = lines.map(({ line, percent }) => ({ line: line.id, percent: rounded(percent * factor) }));
   if (sumPercent(percents) - sumPercent(lines) > roomPercent(judged)) return undefined;
@@ -34,12 +34,12 @@ export function scaledLines(judged: Judged, lines: readonly SettledLine[], facto
 }
 
 /** One line to a share of its own; undefined where it has none or the rest has no room. */
-export function lineSetTo(judged: Judged, settled: SettledLine, percent: number): FormulaChange | undefined {
-  return scaledLines(judged, [settled], percent / settled.percent);
+export function lineSetTo(judged: Judged, resolved: ResolvedLine, percent: number): FormulaChange | undefined {
+  return scaledLines(judged, [resolved], percent / resolved.percent);
 }
 
 /** A new line beside another; undefined where the rest has no room for it. */
-export function lineAdded(judged: Judged, material: string, percent: number, beside: SettledLine): FormulaChange | undefined {
+export function lineAdded(judged: Judged, material: string, percent: number, beside: ResolvedLine): FormulaChange | undefined {
   const isOfSheet = judged.sheet.formula.lines.some(({ id }) => id === beside.line.id);
   if (!isOfSheet || percent > roomPercent(judged)) return undefined;
   return { kind: "add", material, percent: roundedUp(percent), beside: beside.line.id };

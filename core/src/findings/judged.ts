@@ -5,7 +5,7 @@ import { forEachSource, leavesOf } from "../formula/leaves.ts";
 import type { MassBalance } from "../formula/massBalance.ts";
 import type { Profile } from "../formula/profiles.ts";
 import type { SaltReading } from "../formula/sums/hiddenSalt.ts";
-import type { SettledLine, SettledSheet } from "../formula/types.ts";
+import type { ResolvedLine, ResolvedSheet } from "../formula/types.ts";
 import type { WeighedLine } from "../formula/weighSheet.ts";
 import type { JudgedPh } from "../preservation/judgedPh.ts";
 import type { PreservativeDose } from "../preservation/preservatives.ts";
@@ -17,7 +17,7 @@ const ROOM_C = 22;
 
 /** A plain material in the formula, from a line of its own or out of a blend. */
 export interface Content {
-  readonly settled: SettledLine;
+  readonly resolved: ResolvedLine;
   readonly material: PlainMaterial;
   /** % w/w of the formula. */
   readonly percent: number;
@@ -25,7 +25,7 @@ export interface Content {
 
 /** What the readings before the rules have worked out. */
 export interface ReadSheet {
-  readonly sheet: SettledSheet;
+  readonly sheet: ResolvedSheet;
   readonly profile: Profile;
   readonly balance: MassBalance;
   readonly activeMatter: ActiveMatter;
@@ -45,11 +45,11 @@ export interface ReadSheet {
 /** All a rule may look at. */
 export interface Judged extends ReadSheet {
   /** Lines with something in them. */
-  readonly lines: readonly SettledLine[];
+  readonly lines: readonly ResolvedLine[];
   /** Every plain material in it, blends taken apart. */
   readonly contents: readonly Content[];
   /** Flags of each line's material, those of its leaves where a blend states none. */
-  readonly flags: ReadonlyMap<SettledLine, ReadonlySet<string>>;
+  readonly flags: ReadonlyMap<ResolvedLine, ReadonlySet<string>>;
   /** Temperature of each phase, °C. */
   readonly temperatures: ReadonlyMap<string, number>;
   /** Water in what is wet, % w/w of the formula; moisture of powders and water of the preservatives do not count. */
@@ -61,12 +61,12 @@ export function judgedOf(read: ReadSheet): Judged {
   const { sheet } = read;
   const lines = sheet.lines.filter(({ percent }) => percent > 0);
   const contents: Content[] = [];
-  const flags = new Map<SettledLine, ReadonlySet<string>>();
-  for (const settled of lines) {
-    for (const { material, fraction } of leavesOf(settled.material, sheet.materials)) {
-      contents.push({ settled, material, percent: settled.percent * fraction });
+  const flags = new Map<ResolvedLine, ReadonlySet<string>>();
+  for (const resolved of lines) {
+    for (const { material, fraction } of leavesOf(resolved.material, sheet.materials)) {
+      contents.push({ resolved, material, percent: resolved.percent * fraction });
     }
-    flags.set(settled, settled.material.parts === undefined ? flagsOf(settled.material) : flagsOfBlend(settled, sheet.materials));
+    flags.set(resolved, resolved.material.parts === undefined ? flagsOf(resolved.material) : flagsOfBlend(resolved, sheet.materials));
   }
   const temperatures = new Map(sheet.formula.phases.map(({ id, temperatureC }) => [id, temperatureC ?? ROOM_C]));
   return { ...read, lines, contents, flags, temperatures, wetPercent: wetPercentOf(contents) };
@@ -76,7 +76,7 @@ export function judgedOf(read: ReadSheet): Judged {
 const MOISTURE_PERCENT = 5;
 const flagsOf = remembered((material: Material): ReadonlySet<string> => new Set(material.flags));
 
-function flagsOfBlend({ material }: SettledLine, materials: MaterialsBySlug): ReadonlySet<string> {
+function flagsOfBlend({ material }: ResolvedLine, materials: MaterialsBySlug): ReadonlySet<string> {
   const own = new Set<string>();
   forEachSource(material, "flags", materials, (source) => source.flags.forEach((flag) => own.add(flag)));
   return own;
@@ -99,11 +99,11 @@ const wetPartPercent = remembered(({ role, form, inci }: PlainMaterial): number 
 });
 
 /** Lines of contents, each once and in the order of the sheet. */
-export function linesOf(contents: readonly Content[]): readonly SettledLine[] {
-  return [...new Set(contents.map(({ settled }) => settled))];
+export function linesOf(contents: readonly Content[]): readonly ResolvedLine[] {
+  return [...new Set(contents.map(({ resolved }) => resolved))];
 }
 
-export function idsOf(lines: readonly SettledLine[]): readonly string[] {
+export function idsOf(lines: readonly ResolvedLine[]): readonly string[] {
   return lines.map(({ line }) => line.id);
 }
 
@@ -112,8 +112,8 @@ export function sumPercent(parts: readonly { readonly percent: number }[]): numb
 }
 
 /** Lines whose material carries a flag. */
-export function flagged({ lines, flags }: Judged, flag: string): readonly SettledLine[] {
-  return lines.filter((settled) => flags.get(settled)?.has(flag) === true);
+export function flagged({ lines, flags }: Judged, flag: string): readonly ResolvedLine[] {
+  return lines.filter((resolved) => flags.get(resolved)?.has(flag) === true);
 }
 
 /** What else could go into the sheet before the q.s. line is used up, % w/w. */

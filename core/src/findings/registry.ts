@@ -3,10 +3,10 @@ import { anionicHeavy } from "./surfactants/anionicHeavy.ts";
 import { chargeClash } from "./surfactants/chargeClash.ts";
 import { mildnessForFace } from "./surfactants/mildnessForFace.ts";
 import { oneSurfactant } from "./surfactants/oneSurfactant.ts";
-import { schoolBreach } from "./surfactants/styleBreach.ts";
+import { styleBreach } from "./surfactants/styleBreach.ts";
 import type { Finding, NotJudged, Rule, Severity } from "./finding.ts";
 import { judgedOf, type ReadSheet } from "./judged.ts";
-import { microbeFoodRule } from "./preservation/microbeNutrients.ts";
+import { microbeNutrientsRule } from "./preservation/microbeNutrients.ts";
 import { preservativeDose } from "./preservation/preservativeDose.ts";
 import { preservativeHeat } from "./preservation/preservativeHeat.ts";
 import { preservativeHelper } from "./preservation/preservativeHelper.ts";
@@ -50,7 +50,7 @@ import { tooSmallToWeigh } from "./weighing/tooSmallToWeigh.ts";
 /** Every rule, by family. A new rule is one file and one line here. */
 export const families: Readonly<Record<string, readonly Rule[]>> = {
   mass: [massOver, massOpen, massNoQs],
-  actives: [activeWindow, chargeClash, oneSurfactant, anionicHeavy, mildnessForFace, schoolBreach],
+  actives: [activeWindow, chargeClash, oneSurfactant, anionicHeavy, mildnessForFace, styleBreach],
   ph: [soapAcidified, phNoCorridor, phOutside, eyePh],
   keeping: [
     preservativeMissing,
@@ -60,7 +60,7 @@ export const families: Readonly<Record<string, readonly Rule[]>> = {
     preservativeHeat,
     preservativeHelper,
     preservativeNeedless,
-    microbeFoodRule,
+    microbeNutrientsRule,
   ],
   thickness: [gumSlurry, saltNoGrip, saltPastPeak, saltMeetsGum, polymerSalt, guarAcidFirst, particlesSink, pumpClog],
   oils: [oilLoose, emulsifierMissing, waxCold, splitTemperature],

@@ -32,7 +32,7 @@ export interface BeadDropFile extends BeadDrop {
   readonly format: "tensidrum-bead-drop/1";
 }
 
-export interface SettleFile extends Particle {
+export interface SedimentationFile extends Particle {
   readonly format: "tensidrum-settle/1";
 }
 

@@ -1,4 +1,4 @@
-export type { BeadDropFile, MicellesFile, SaltCurveFile, SettleFile, ThickenFile, TitrationFile, UnmixFile } from "./fileTypes.ts";
+export type { BeadDropFile, MicellesFile, SaltCurveFile, SedimentationFile, ThickenFile, TitrationFile, UnmixFile } from "./fileTypes.ts";
 export { formatNames } from "./formatNames.ts";
 export type { FormatName } from "./formatNames.ts";
 export { readBatch, readEntries } from "./readBatch.ts";
@@ -11,7 +11,7 @@ export {
   readMaterialsFile,
   readMicelles,
   readSaltCurve,
-  readSettle,
+  readSedimentation,
   readThicken,
   readTitration,
   readUnmix,

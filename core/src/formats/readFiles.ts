@@ -8,10 +8,10 @@ import { checked, refusalOf } from "./checked.ts";
 import { batchSchema } from "./files/batchFile.ts";
 import { dilutionSchema, micellesSchema, unmixSchema } from "./files/blendFiles.ts";
 import { formulaSchema } from "./files/formulaFile.ts";
-import { beadDropSchema, saltCurveSchema, settleSchema, thickenSchema, titrationSchema } from "./files/instrumentFiles.ts";
+import { beadDropSchema, saltCurveSchema, sedimentationSchema, thickenSchema, titrationSchema } from "./files/instrumentFiles.ts";
 import { materialsFileSchema } from "./files/materialFile.ts";
 import type { FormatName } from "./formatNames.ts";
-import type { BeadDropFile, MicellesFile, SaltCurveFile, SettleFile, ThickenFile, TitrationFile, UnmixFile } from "./fileTypes.ts";
+import type { BeadDropFile, MicellesFile, SaltCurveFile, SedimentationFile, ThickenFile, TitrationFile, UnmixFile } from "./fileTypes.ts";
 import { readBatch } from "./readBatch.ts";
 import { readFormula, wholeFormula } from "./readFormula.ts";
 import { materialFaults, materialOfFile, nestingFaults } from "./readMaterial.ts";
@@ -25,7 +25,7 @@ export const formatSchemas: Readonly<Record<FormatName, Joi.ObjectSchema>> = {
   "tensidrum-thicken/1": thickenSchema,
   "tensidrum-salt-curve/1": saltCurveSchema,
   "tensidrum-bead-drop/1": beadDropSchema,
-  "tensidrum-settle/1": settleSchema,
+  "tensidrum-settle/1": sedimentationSchema,
   "tensidrum-micelles/1": micellesSchema,
   "tensidrum-unmix/1": unmixSchema,
   "tensidrum-batch/1": batchSchema,
@@ -178,7 +178,7 @@ export const readTitration = (value: unknown): TitrationFile => readPlain("tensi
 export const readThicken = (value: unknown): ThickenFile => readPlain("tensidrum-thicken/1", value, thickenFaults);
 export const readSaltCurve = (value: unknown): SaltCurveFile => readPlain("tensidrum-salt-curve/1", value);
 export const readBeadDrop = (value: unknown): BeadDropFile => readPlain("tensidrum-bead-drop/1", value);
-export const readSettle = (value: unknown): SettleFile => readPlain("tensidrum-settle/1", value);
+export const readSedimentation = (value: unknown): SedimentationFile => readPlain("tensidrum-settle/1", value);
 export const readMicelles = (value: unknown): MicellesFile => readPlain("tensidrum-micelles/1", value, shareFaults);
 export const readUnmix = (value: unknown): UnmixFile => readPlain("tensidrum-unmix/1", value, lineFaults);
 
@@ -200,7 +200,7 @@ export function readAny(format: FormatName, value: unknown, library: MaterialsBy
     case "tensidrum-bead-drop/1":
       return readBeadDrop(value);
     case "tensidrum-settle/1":
-      return readSettle(value);
+      return readSedimentation(value);
     case "tensidrum-micelles/1":
       return readMicelles(value);
     case "tensidrum-unmix/1":

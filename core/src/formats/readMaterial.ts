@@ -59,19 +59,19 @@ function orderFaults(material: Material, path: string): readonly FieldFault[] {
 
 /** Parts that nobody knows, and materials that contain themselves. */
 export function nestingFaults(materials: readonly Material[], at: string, all: MaterialsBySlug): readonly FieldFault[] {
-  const settled = new Set<string>();
-  return materials.flatMap((material, index) => nestingFaultsOf(material, `${at}[${index}]`, { all, settled, above: [] }));
+  const resolved = new Set<string>();
+  return materials.flatMap((material, index) => nestingFaultsOf(material, `${at}[${index}]`, { all, resolved, above: [] }));
 }
 
 interface Walk {
   readonly all: MaterialsBySlug;
   /** Slugs whose parts are known to be sound. */
-  readonly settled: Set<string>;
+  readonly resolved: Set<string>;
   readonly above: readonly string[];
 }
 
 function nestingFaultsOf(material: Material, path: string, walk: Walk): readonly FieldFault[] {
-  if (material.parts === undefined || walk.settled.has(material.slug)) return [];
+  if (material.parts === undefined || walk.resolved.has(material.slug)) return [];
   const above = [...walk.above, material.slug];
   if (walk.above.includes(material.slug)) return [fault(`${path}.parts`, `the material contains itself (${above.join(" in ")})`)];
   const faults = material.parts.flatMap((part, i) => {
@@ -79,6 +79,6 @@ function nestingFaultsOf(material: Material, path: string, walk: Walk): readonly
     if (inner === undefined) return [fault(`${path}.parts[${i}].material`, `"${part.material}" is not in the library`)];
     return nestingFaultsOf(inner, path, { ...walk, above });
   });
-  if (faults.length === 0) walk.settled.add(material.slug);
+  if (faults.length === 0) walk.resolved.add(material.slug);
   return faults;
 }

@@ -1,17 +1,17 @@
 import type { Role } from "../library/material.ts";
-import type { SettledLine } from "./types.ts";
+import type { ResolvedLine } from "./types.ts";
 import type { WeighedLine } from "./weighSheet.ts";
 
 /** What a formula holds beside its active matter, in kinds a maker would name. */
-export type StratumKind = "rest" | "brought" | "care" | "oils" | "scent" | "keep" | "acid" | "salt" | "body" | "other";
+export type LayerKind = "rest" | "brought" | "care" | "oils" | "scent" | "keep" | "acid" | "salt" | "body" | "other";
 
-export interface Stratum {
-  readonly kind: StratumKind;
+export interface Layer {
+  readonly kind: LayerKind;
   /** % w/w of the formula. */
   readonly percent: number;
 }
 
-const kindOfRole: Readonly<Record<Role, StratumKind>> = {
+const kindOfRole: Readonly<Record<Role, LayerKind>> = {
   water: "rest",
   surfactant: "brought",
   base: "brought",
@@ -39,14 +39,14 @@ const kindOfRole: Readonly<Record<Role, StratumKind>> = {
 };
 
 /** Bottom to top in the bottle. */
-const fromTheBottom: readonly StratumKind[] = ["rest", "brought", "salt", "acid", "body", "other", "keep", "scent", "oils", "care"];
+const fromTheBottom: readonly LayerKind[] = ["rest", "brought", "salt", "acid", "body", "other", "keep", "scent", "oils", "care"];
 
 /**
  * The formula without its active matter, by kind and from the bottom up, % w/w. Together with the active matter it
  * comes to the sheet's total. What the cleansers' bottles hold beside the cleanser, mostly water, is "brought".
  */
-export function bodyStrata(lines: readonly SettledLine[], assessed: readonly WeighedLine[]): readonly Stratum[] {
-  const sums = new Map<StratumKind, number>();
+export function bodyComposition(lines: readonly ResolvedLine[], assessed: readonly WeighedLine[]): readonly Layer[] {
+  const sums = new Map<LayerKind, number>();
   lines.forEach(({ material, line, percent }, index) => {
     const kind = line.qs === true ? "rest" : kindOfRole[material.role];
     const other = percent - (assessed[index]?.activePercent ?? 0);

@@ -1,7 +1,7 @@
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import { massBalance, type MassBalance } from "./massBalance.ts";
 import { Refusal } from "../quantities/refusal.ts";
-import type { Formula, FormulaLine, SettledLine, SettledSheet } from "./types.ts";
+import type { Formula, FormulaLine, ResolvedLine, ResolvedSheet } from "./types.ts";
 
 /** The library with the materials a formula brings along laid over it. */
 export function withOwnMaterials(library: MaterialsBySlug, own: readonly Material[] | undefined): MaterialsBySlug {
@@ -27,11 +27,11 @@ function wholeLines(formula: Formula): readonly FormulaLine[] {
  * Finds every line's material and settles its percent, so that rules and readings need not ask again.
  * @throws Refusal when a line names a material nobody knows.
  */
-export function settle(formula: Formula, library: MaterialsBySlug): { sheet: SettledSheet; balance: MassBalance } {
+export function resolveLines(formula: Formula, library: MaterialsBySlug): { sheet: ResolvedSheet; balance: MassBalance } {
   const materials = withOwnMaterials(library, formula.materials);
   const written = wholeLines(formula);
   const balance = massBalance(written);
-  const lines = written.map((line): SettledLine => {
+  const lines = written.map((line): ResolvedLine => {
     const material = materials.get(line.material);
     if (material === undefined) {
       throw new Refusal(

@@ -80,7 +80,7 @@ export interface Formula {
 }
 
 /** A line with its material found and its percent settled. */
-export interface SettledLine {
+export interface ResolvedLine {
   readonly line: FormulaLine;
   readonly material: Material;
   /** The typed share, or what the others leave. */
@@ -88,9 +88,9 @@ export interface SettledLine {
 }
 
 /** What every rule and reading looks at. */
-export interface SettledSheet {
+export interface ResolvedSheet {
   readonly formula: Formula;
   readonly materials: MaterialsBySlug;
   /** Lines of the sheet, then those of its named parts as shares of the whole. */
-  readonly lines: readonly SettledLine[];
+  readonly lines: readonly ResolvedLine[];
 }

@@ -3,7 +3,7 @@ import { finestFirst, type Scale } from "../quantities/scales.ts";
 import { isTooSmall } from "../quantities/tooSmall.ts";
 import { weighOut } from "../quantities/weighOut.ts";
 import type { MassBalance } from "./massBalance.ts";
-import type { SettledSheet } from "./types.ts";
+import type { ResolvedSheet } from "./types.ts";
 
 /** A line as it goes to the scale. */
 export interface WeighedLine {
@@ -23,27 +23,27 @@ export interface WeighedLine {
 
 /** Grams of every line: batch × percent ⁄ 100, exact and as the maker's scales can show them. */
 export function weighSheet(
-  sheet: SettledSheet,
+  sheet: ResolvedSheet,
   balance: MassBalance,
   activePerLine: readonly { readonly percent: number }[],
 ): readonly WeighedLine[] {
   const { batchGrams, scales } = sheet.formula;
-  const masses = sheet.lines.map((settled) => ({
-    massGrams: (batchGrams * settled.percent) / 100,
-    takesTheRest: settled.line.qs === true && balance.state === "closed",
+  const masses = sheet.lines.map((resolved) => ({
+    massGrams: (batchGrams * resolved.percent) / 100,
+    takesTheRest: resolved.line.qs === true && balance.state === "closed",
   }));
   const finest: Scale | undefined = finestFirst(scales)[0];
   const weighed = weighOut(masses, wholeGrams(batchGrams, masses, balance, finest), scales);
-  return sheet.lines.map((settled, index) => {
+  return sheet.lines.map((resolved, index) => {
     const grams = masses[index]?.massGrams ?? 0;
     const chosen = weighed[index];
     return {
-      id: settled.line.id,
-      percent: settled.percent,
+      id: resolved.line.id,
+      percent: resolved.percent,
       grams,
       gramsToWeigh: chosen?.gramsToWeigh ?? grams,
       scale: chosen?.scale?.name ?? null,
-      tooSmall: finest !== undefined && settled.line.qs !== true && isTooSmall(grams, finest.readabilityGrams),
+      tooSmall: finest !== undefined && resolved.line.qs !== true && isTooSmall(grams, finest.readabilityGrams),
       activePercent: activePerLine[index]?.percent ?? 0,
     };
   });

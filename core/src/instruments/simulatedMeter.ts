@@ -1,5 +1,5 @@
 import { correctedPh, type BufferReading } from "../acidity/calibration.ts";
-import { followed, hasSettled } from "./following.ts";
+import { followed, hasSteadied } from "./following.ts";
 
 /** A pH meter that is not there: what its probe stands in, and how wrong it is. */
 export interface SimulatedMeter {
@@ -18,7 +18,7 @@ export interface SimulatedMeter {
 }
 
 /** A probe follows slowly, ms. */
-const PACE = { followsMilliseconds: 600, settlesMilliseconds: 3_000 };
+const PACE = { followsMilliseconds: 600, steadiesMilliseconds: 3_000 };
 const NEUTRAL = 7;
 const BUFFER_C = 25;
 const ZERO_C_IN_KELVIN = 273.15;
@@ -74,7 +74,7 @@ export function shownPh(
 export function meterLines(meter: SimulatedMeter, now: number, tremble: number): readonly string[] {
   const temperature = `${meter.temperatureC.toFixed(1)} C`;
   if (meter.truePh === null) return ["OL", temperature];
-  const stands = hasSettled(PACE, now - meter.changedAt);
+  const stands = hasSteadied(PACE, now - meter.changedAt);
   const shown = shownPh(meter, feltPh(meter, now)) + tremble * (stands ? SCATTER : UNSETTLED);
   if (shown < 0 || shown > 14) return ["OL", temperature];
   return [`${stands ? "S" : "U"} ${shown.toFixed(2)} pH`, temperature];

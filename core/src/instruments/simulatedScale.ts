@@ -1,5 +1,5 @@
 import { decimalPlaces, roundToMultiple } from "../quantities/decimals.ts";
-import { followed, hasSettled } from "./following.ts";
+import { followed, hasSteadied } from "./following.ts";
 
 /** A bench scale that is not there: what lies on it, since when, and what was tared away. */
 export interface SimulatedScale {
@@ -17,7 +17,7 @@ export interface SimulatedScale {
 }
 
 /** How fast a reading follows the load, ms, and when it stands still. */
-const PACE = { followsMilliseconds: 160, settlesMilliseconds: 900 };
+const PACE = { followsMilliseconds: 160, steadiesMilliseconds: 900 };
 /** A zero creeps by so many steps in a minute, up to the most; then it is warm. */
 const DRIFT_STEPS_PER_MINUTE = 0.4;
 const MOST_DRIFT_STEPS = 3;
@@ -50,7 +50,7 @@ export function simulatedLine(scale: SimulatedScale, now: number, tremble: numbe
   const { readabilityGrams, capacityGrams, tareGrams, changedAt, zeroSince } = scale;
   const load = loadAt(scale, now);
   if (load > capacityGrams) return "OL";
-  const isStable = hasSettled(PACE, now - changedAt);
+  const isStable = hasSteadied(PACE, now - changedAt);
   const driftSteps = Math.min(MOST_DRIFT_STEPS, (DRIFT_STEPS_PER_MINUTE * Math.max(0, now - zeroSince)) / MINUTE_MILLISECONDS);
   const net = load - tareGrams + (driftSteps + (isStable ? 0 : tremble)) * readabilityGrams;
   const shown = roundToMultiple(net, readabilityGrams);

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { lotsOfLine } from "./lotsOfLine.ts";
-import { seeTo } from "./needsAttention.ts";
+import { needsAttention } from "./needsAttention.ts";
 import { packPriceOf, type ShelfLot } from "./shelfLot.ts";
 
 describe("several lots in one line", () => {
@@ -65,7 +65,7 @@ describe("several lots in one line", () => {
 
 describe("what on the shelf wants attention", () => {
   const lot = (endsOn: string | null, leftGrams = 500) => ({ endsOn, leftGrams, packGrams: 1000 });
-  const concerns = (...lots: ReturnType<typeof lot>[]) => seeTo(lots, "2026-11-26").map(({ concern, days }) => [concern, days]);
+  const concerns = (...lots: ReturnType<typeof lot>[]) => needsAttention(lots, "2026-11-26").map(({ concern, days }) => [concern, days]);
 
   it("an ending counts from 60 days ahead, and as ended from the day after", () => {
     expect(concerns(lot("2027-01-25"))).toEqual([["ends", 60]]);

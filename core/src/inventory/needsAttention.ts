@@ -9,7 +9,7 @@ export interface StandingLot {
 
 export type Concern = "overdrawn" | "ended" | "ends" | "low";
 
-export interface ToSeeTo<Lot> {
+export interface AttentionItem<Lot> {
   readonly lot: Lot;
   readonly concern: Concern;
   /** Days until it ends, negative when it has; null for one that is low. */
@@ -27,10 +27,10 @@ const URGENCY: readonly Concern[] = ["overdrawn", "ended", "ends", "low"];
  * What on the shelf needs attention, the most urgent first: lots of which more was used than they held, lots past their end, lots that end within 60 days, lots down
  * to a tenth of their pack. One that is used up wants none. `today` is written 2026-11-26.
  */
-export function seeTo<Lot extends StandingLot>(lots: readonly Lot[], today: string): readonly ToSeeTo<Lot>[] {
+export function needsAttention<Lot extends StandingLot>(lots: readonly Lot[], today: string): readonly AttentionItem<Lot>[] {
   return lots
     .filter(({ leftGrams }) => leftGrams !== 0)
-    .flatMap((lot): ToSeeTo<Lot>[] => {
+    .flatMap((lot): AttentionItem<Lot>[] => {
       if (lot.leftGrams < 0) return [{ lot, concern: "overdrawn", days: null }];
       const days = lot.endsOn === null ? null : dayjs(lot.endsOn).diff(dayjs(today), "day");
       if (days !== null && days <= AHEAD_DAYS) return [{ lot, concern: days < 0 ? "ended" : "ends", days }];

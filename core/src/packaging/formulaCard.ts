@@ -1,7 +1,7 @@
 import { assess } from "../assessment/assess.ts";
 import { aimedProfile } from "../formula/aim.ts";
 import { gramsText } from "../formula/gramsShown.ts";
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import { roleOf, shownMaterial } from "../library/shownMaterial.ts";
@@ -36,7 +36,7 @@ const ALWAYS = [
  * @throws Refusal when a material is unknown.
  */
 export function cardOf(formula: Formula, library: MaterialsBySlug): FormulaCard {
-  const { sheet } = settle(formula, library);
+  const { sheet } = resolveLines(formula, library);
   const assessment = assess(formula, library);
   const weighed = new Map(assessment.lines.map((line) => [line.id, line]));
   const profile = aimedProfile(formula);

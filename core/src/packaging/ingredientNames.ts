@@ -1,6 +1,6 @@
 import type { PlainMaterial } from "../library/material.ts";
 import { leavesOf } from "../formula/leaves.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 
 /** How the names on a label are written: one style throughout, never mixed. */
 export type Naming = "inci" | "common";
@@ -18,7 +18,7 @@ export interface NamedIngredient {
 }
 
 /** The label's name of every INCI name in the formula. */
-export function ingredientNames(sheet: SettledSheet, naming: Naming): ReadonlyMap<string, NamedIngredient> {
+export function ingredientNames(sheet: ResolvedSheet, naming: Naming): ReadonlyMap<string, NamedIngredient> {
   const common = new Map<string, string>();
   const lent = new Map<string, string>();
   const inColours = new Set<string>();

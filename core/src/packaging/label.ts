@@ -1,8 +1,8 @@
 import { aimedProfile } from "../formula/aim.ts";
 import type { Profile } from "../formula/profiles.ts";
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import { percentByInci } from "../formula/sums/rollUp.ts";
-import type { Formula, SettledSheet } from "../formula/types.ts";
+import type { Formula, ResolvedSheet } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import { allergenAmounts, allergenThresholdPercent, type Allergen } from "../formula/sums/allergens.ts";
 import { ingredientNames, type Naming } from "./ingredientNames.ts";
@@ -33,27 +33,27 @@ export interface Label {
  */
 export function labelOf(formula: Formula, naming: Naming, library: MaterialsBySlug, market: Market = usualMarket): Label {
   const profile = aimedProfile(formula);
-  const { sheet } = settle(formula, library);
+  const { sheet } = resolveLines(formula, library);
   const allergens = namedAllergens(sheet, profile, market);
   const ingredients = ingredientList(sheet, naming, allergens);
   return { ingredients, allergens, warnings: labelWarnings(sheet, profile), mayContain: onlyInParts(sheet, naming, ingredients) };
 }
 
 /** What is listed and not in the base that all parts share. */
-function onlyInParts(sheet: SettledSheet, naming: Naming, listed: readonly LabelIngredient[]): readonly string[] {
+function onlyInParts(sheet: ResolvedSheet, naming: Naming, listed: readonly LabelIngredient[]): readonly string[] {
   if (sheet.formula.splits === undefined) return [];
   const ids = new Set(sheet.formula.lines.map(({ id }) => id));
-  const base: SettledSheet = { ...sheet, lines: sheet.lines.filter(({ line }) => ids.has(line.id)) };
+  const base: ResolvedSheet = { ...sheet, lines: sheet.lines.filter(({ line }) => ids.has(line.id)) };
   const shared = new Set(ingredientList(base, naming, []).map(({ name }) => name));
   return listed.map(({ name }) => name).filter((name) => !shared.has(name));
 }
 
-function namedAllergens(sheet: SettledSheet, profile: Profile, market: Market): readonly Allergen[] {
+function namedAllergens(sheet: ResolvedSheet, profile: Profile, market: Market): readonly Allergen[] {
   const threshold = allergenThresholdPercent(profile, market);
   return allergenAmounts(sheet).filter(({ percent }) => percent > threshold);
 }
 
-function ingredientList(sheet: SettledSheet, naming: Naming, allergens: readonly Allergen[]): readonly LabelIngredient[] {
+function ingredientList(sheet: ResolvedSheet, naming: Naming, allergens: readonly Allergen[]): readonly LabelIngredient[] {
   const names = ingredientNames(sheet, naming);
   const amounts = new Map<string, { percent: number; isColour: boolean }>();
   const inci = percentByInci(sheet);

@@ -1,4 +1,4 @@
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula, FormulaLine } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import { Refusal } from "../quantities/refusal.ts";
@@ -11,7 +11,7 @@ import { Refusal } from "../quantities/refusal.ts";
 export function formulaOfPart(formula: Formula, name: string, library: MaterialsBySlug): Formula {
   const part = formula.splits?.find((split) => split.name === name);
   if (part === undefined) throw new Refusal("not-found", `There is no part "${name}".`, "Choose a part of this formula.");
-  const { sheet } = settle(formula, library);
+  const { sheet } = resolveLines(formula, library);
   const base = new Set(formula.lines.map(({ id }) => id));
   const baseLines = sheet.lines.filter(({ line }) => base.has(line.id));
   const whole = baseLines.reduce((sum, { percent }) => sum + percent, 0);

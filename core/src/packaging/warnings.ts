@@ -1,6 +1,6 @@
 import { leavesOf } from "../formula/leaves.ts";
 import type { Profile } from "../formula/profiles.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 
 /** What every label of a wash says, whatever is in it. */
 const ALWAYS: readonly string[] = [
@@ -18,7 +18,7 @@ const TRACES: Readonly<Record<string, string>> = {
 };
 
 /** Warnings for the label: those that always stand, those of what is in it, and the notes of law of its materials. */
-export function labelWarnings(sheet: SettledSheet, profile: Profile): readonly string[] {
+export function labelWarnings(sheet: ResolvedSheet, profile: Profile): readonly string[] {
   const flags = new Set<string>();
   const notes = new Set<string>();
   for (const { material, percent } of sheet.lines) {

@@ -1,26 +1,26 @@
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 import { leavesOf } from "../formula/leaves.ts";
 import { written } from "../quantities/written.ts";
 import { isChelator } from "./classes.ts";
 import type { JudgedPh } from "./judgedPh.ts";
-import { microbeFood } from "./microbeNutrients.ts";
+import { microbeNutrients } from "./microbeNutrients.ts";
 import type { PreservativeReading } from "./preservatives.ts";
 
-export type HurdleName = "ph" | "water-activity" | "preservative" | "chelator" | "microbe-food" | "clean-process" | "pack";
+export type PreservationCheckName = "ph" | "water-activity" | "preservative" | "chelator" | "microbe-food" | "clean-process" | "pack";
 
 /** "yours": nothing in the formula decides it. */
-export type HurdleState = "holds" | "weak" | "open" | "unknown" | "yours";
+export type PreservationCheckState = "holds" | "weak" | "open" | "unknown" | "yours";
 
 /** One of the things that keep germs down. Several weak ones together can do what none does alone (Leistner 2000). */
-export interface Hurdle {
-  readonly hurdle: HurdleName;
-  readonly state: HurdleState;
+export interface PreservationCheck {
+  readonly hurdle: PreservationCheckName;
+  readonly state: PreservationCheckState;
   /** The number it is judged by; null where there is none. */
   readonly value: number | null;
   readonly says: string;
 }
 
-export interface HurdleReadings {
+export interface CheckReadings {
   readonly ph: JudgedPh;
   /** 0 to 1; null without water. */
   readonly waterActivity: number | null;
@@ -28,13 +28,13 @@ export interface HurdleReadings {
 }
 
 /** Everything that keeps the finished product, each with its own state. An aid to thought; only a microbiology test decides. */
-export function hurdlePanel(sheet: SettledSheet, readings: HurdleReadings): readonly Hurdle[] {
+export function preservationChecks(sheet: ResolvedSheet, readings: CheckReadings): readonly PreservationCheck[] {
   return [
-    phHurdle(readings.ph),
-    waterHurdle(readings.waterActivity),
-    preservativeHurdle(readings.preservatives),
-    chelatorHurdle(sheet),
-    foodHurdle(sheet),
+    phCheck(readings.ph),
+    waterCheck(readings.waterActivity),
+    preservativeCheck(readings.preservatives),
+    chelatorCheck(sheet),
+    nutrientCheck(sheet),
     {
       hurdle: "clean-process",
       state: "yours",
@@ -48,7 +48,7 @@ export function hurdlePanel(sheet: SettledSheet, readings: HurdleReadings): read
 const ACID_HOLDS_BELOW = 5;
 const ALKALINE_HOLDS_FROM = 9.5;
 
-function phHurdle({ ph, from }: JudgedPh): Hurdle {
+function phCheck({ ph, from }: JudgedPh): PreservationCheck {
   if (ph === null) return { hurdle: "ph", state: "unknown", value: null, says: "Nobody says which pH it will have." };
   const source = from === "measured" ? "measured" : from === "corridor" ? "high end of the corridor" : "high end of the profile";
   const at = `pH ${written(ph, 1)} (${source})`;
@@ -57,7 +57,7 @@ function phHurdle({ ph, from }: JudgedPh): Hurdle {
   return { hurdle: "ph", state: "weak", value: ph, says: `${at}: comfortable for many germs.` };
 }
 
-function waterHurdle(activity: number | null): Hurdle {
+function waterCheck(activity: number | null): PreservationCheck {
   const hurdle = "water-activity";
   if (activity === null) return { hurdle, state: "holds", value: null, says: "No water, no growth, as long as no wet finger gets in." };
   const value = activity;
@@ -68,7 +68,7 @@ function waterHurdle(activity: number | null): Hurdle {
   return { hurdle, state: "open", value, says: `${at}: everything can grow; a full preservative is needed.` };
 }
 
-function preservativeHurdle(preservatives: readonly PreservativeReading[]): Hurdle {
+function preservativeCheck(preservatives: readonly PreservativeReading[]): PreservationCheck {
   const hurdle = "preservative";
   if (preservatives.length === 0) return { hurdle, state: "open", value: null, says: "There is no preservative in it." };
   const working = preservatives.reduce((sum, { workingPercent }) => sum + (workingPercent ?? 0), 0);
@@ -84,7 +84,7 @@ function preservativeHurdle(preservatives: readonly PreservativeReading[]): Hurd
   return { hurdle, state: "holds", value, says: `Within the usual dose.${words}` };
 }
 
-function chelatorHurdle({ lines, materials }: SettledSheet): Hurdle {
+function chelatorCheck({ lines, materials }: ResolvedSheet): PreservationCheck {
   let percent = 0;
   for (const line of lines) {
     for (const leaf of leavesOf(line.material, materials)) {
@@ -97,8 +97,8 @@ function chelatorHurdle({ lines, materials }: SettledSheet): Hurdle {
   return { hurdle, state: "open", value: 0, says: "No chelator: metals from water and plants feed germs and dull the preservative." };
 }
 
-function foodHurdle(sheet: SettledSheet): Hurdle {
-  const food = microbeFood(sheet);
+function nutrientCheck(sheet: ResolvedSheet): PreservationCheck {
+  const food = microbeNutrients(sheet);
   const hurdle = "microbe-food";
   if (!food.counts) return { hurdle, state: "holds", value: food.percent, says: "Little in it that germs like to eat." };
   return {

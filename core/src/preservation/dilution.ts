@@ -1,6 +1,6 @@
 import { activeMatterOfLine, sumActiveMatter } from "../surfactants/activeMatter.ts";
 import { Refusal } from "../quantities/refusal.ts";
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import { written } from "../quantities/written.ts";
@@ -45,7 +45,7 @@ export function dilute(formula: Formula, { partsProduct, partsWater }: DilutionP
     );
   }
   const share = partsProduct / (partsProduct + partsWater);
-  const { sheet } = settle(formula, library);
+  const { sheet } = resolveLines(formula, library);
   const active = sumActiveMatter(sheet.lines.map((line) => activeMatterOfLine(line, sheet.materials))).percent * share;
   const preservative = preservativeDoses(sheet).map(({ material, percent, use }): DilutedPreservative => {
     const left = percent * share;

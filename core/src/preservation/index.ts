@@ -1,5 +1,5 @@
-export { hurdlePanel } from "./checks.ts";
-export type { Hurdle, HurdleName, HurdleState } from "./checks.ts";
+export { preservationChecks } from "./checks.ts";
+export type { PreservationCheck, PreservationCheckName, PreservationCheckState } from "./checks.ts";
 export { dilute, topUpPercent } from "./dilution.ts";
 export type { DilutedPreservative, Dilution, DilutionParts } from "./dilution.ts";
 export type { JudgedPh } from "./judgedPh.ts";

@@ -1,12 +1,12 @@
 import { forEachSource } from "../formula/leaves.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 import type { Material } from "../library/material.ts";
 
 /** Less of it hardly feeds anyone, % w/w; gums are slow food. */
 const LITTLE_GUM_PERCENT = 1;
 const LITTLE_FOOD_PERCENT = 0.5;
 
-export interface MicrobeFood {
+export interface MicrobeNutrients {
   /** Gums and everything else germs eat, % w/w. */
   readonly percent: number;
   /** Whether the preservative has more to do for it. */
@@ -16,7 +16,7 @@ export interface MicrobeFood {
 }
 
 /** What germs like to eat: honey, juices, infusions, clay, milk, from 0.5 % on; gums from 1 % on. */
-export function microbeFood({ lines, materials }: SettledSheet): MicrobeFood {
+export function microbeNutrients({ lines, materials }: ResolvedSheet): MicrobeNutrients {
   let gums = 0;
   let food = 0;
   const bring = new Set<string>();

@@ -1,6 +1,6 @@
 import type { PreservativeFacts, Span } from "../library/material.ts";
 import { forEachSource } from "../formula/leaves.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 
 /** A preservative of the formula, wherever it comes from. */
 export interface PreservativeDose {
@@ -26,7 +26,7 @@ export interface PreservativeReading {
 }
 
 /** Every preservative with its dose in the whole formula, those inside bases and blends included. */
-export function preservativeDoses({ lines, materials }: SettledSheet): readonly PreservativeDose[] {
+export function preservativeDoses({ lines, materials }: ResolvedSheet): readonly PreservativeDose[] {
   const doses = new Map<string, { facts: PreservativeFacts; use: Span | null; percent: number; lines: string[] }>();
   for (const { line, material, percent } of lines) {
     if (percent === 0) continue;

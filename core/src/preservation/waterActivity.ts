@@ -2,7 +2,7 @@ import type { Material } from "../library/material.ts";
 import { forEachSource } from "../formula/leaves.ts";
 import { saltOf } from "../formula/sums/hiddenSalt.ts";
 import { percentByInci, waterPercent } from "../formula/sums/rollUp.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 
 /** g/mol */
 const WATER_MOLAR_MASS = 18.015;
@@ -76,7 +76,7 @@ function isCommonSalt(molarMass: number, ions: number): boolean {
  * Water activity of the finished wash, an estimate: the product of what each solute does alone in the formula's water
  * (Ross 1975). Salt counts whole, the hidden salt of the cleansers with it.
  */
-export function waterActivityReading(sheet: SettledSheet, composition = percentByInci(sheet)): WaterActivityReading {
+export function waterActivityReading(sheet: ResolvedSheet, composition = percentByInci(sheet)): WaterActivityReading {
   const water = waterPercent(composition);
   if (water <= 0) return { activity: null, waterPercent: 0, solutes: [] };
   const solutes = solutesOf(sheet).map((solute): SoluteShare => {
@@ -91,7 +91,7 @@ export function waterActivityReading(sheet: SettledSheet, composition = percentB
 }
 
 /** Solutes of the formula, one entry for the same substance from several bottles. */
-function solutesOf({ lines, materials }: SettledSheet): readonly Solute[] {
+function solutesOf({ lines, materials }: ResolvedSheet): readonly Solute[] {
   const solutes = new Map<string, Solute>();
   const add = (solute: Omit<Solute, "percent">, percent: number): void => {
     if (percent <= 0) return;

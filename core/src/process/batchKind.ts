@@ -1,5 +1,5 @@
 import { leavesOf } from "../formula/leaves.ts";
-import type { SettledLine, SettledSheet } from "../formula/types.ts";
+import type { ResolvedLine, ResolvedSheet } from "../formula/types.ts";
 import type { Role } from "../library/material.ts";
 
 /** From here on a phase is heated, °C. */
@@ -15,7 +15,7 @@ export type BatchKind = "stock" | "dry" | "oil" | "layers" | "wet";
 const SOLUTES: ReadonlySet<Role> = new Set<Role>(["ph-adjuster", "salt", "colour", "chelator", "preservative"]);
 const DRY_FORMS: ReadonlySet<string | null> = new Set(["powder", "granule", "flake", "needle", "crystal"]);
 
-export function batchKind({ formula }: SettledSheet, lines: readonly SettledLine[]): BatchKind {
+export function batchKind({ formula }: ResolvedSheet, lines: readonly ResolvedLine[]): BatchKind {
   const others = lines.filter(({ material }) => material.role !== "water");
   if (others.length > 0 && others.length < lines.length && others.every(({ material }) => SOLUTES.has(material.role))) return "stock";
   if (formula.profile === "shake-remover") return "layers";
@@ -31,8 +31,8 @@ function isWet(role: Role, form: string | null): boolean {
 
 /** What the making of a sheet turns on. */
 export interface Workbench {
-  readonly sheet: SettledSheet;
-  readonly lines: readonly SettledLine[];
+  readonly sheet: ResolvedSheet;
+  readonly lines: readonly ResolvedLine[];
   readonly kind: BatchKind;
   /** Phases with a fat that must melt and hold oil and water together, or an oil pot. */
   readonly fatPhases: ReadonlySet<string>;
@@ -42,13 +42,13 @@ export interface Workbench {
   temperatureOf(phase: string): number;
 }
 
-export function workbench(sheet: SettledSheet): Workbench {
+export function workbench(sheet: ResolvedSheet): Workbench {
   const lines = sheet.lines;
   const kind = batchKind(
     sheet,
     lines.filter(({ percent }) => percent > 0),
   );
-  const phasesWith = (is: (line: SettledLine) => boolean): ReadonlySet<string> => new Set(lines.filter(is).map(({ line }) => line.phase));
+  const phasesWith = (is: (line: ResolvedLine) => boolean): ReadonlySet<string> => new Set(lines.filter(is).map(({ line }) => line.phase));
   const temperatures = new Map(sheet.formula.phases.map(({ id, temperatureC }) => [id, temperatureC ?? ROOM_C]));
   const temperatureOf = (phase: string): number => temperatures.get(phase) ?? ROOM_C;
   return {
@@ -65,12 +65,12 @@ export function workbench(sheet: SettledSheet): Workbench {
 }
 
 /** A gum with a line of its own that must be wetted before it meets water. */
-export function isSlurryGum({ material }: SettledLine): boolean {
+export function isSlurryGum({ material }: ResolvedLine): boolean {
   return material.parts === undefined && material.role === "thickener" && material.flags.includes("needs-slurry");
 }
 
 /** Whether a line is a ready wash: a bought base, or a formula used as a material. */
-export function isReadyBase({ material }: SettledLine, { sheet }: Workbench): boolean {
+export function isReadyBase({ material }: ResolvedLine, { sheet }: Workbench): boolean {
   if (material.flags.includes("soap")) return false;
   if (material.role === "base") return true;
   return material.parts !== undefined && leavesOf(material, sheet.materials).some((leaf) => leaf.material.role === "water");

@@ -1,4 +1,4 @@
-import type { SettledLine } from "../formula/types.ts";
+import type { ResolvedLine } from "../formula/types.ts";
 
 const WORDS: readonly (readonly [flag: string, words: string])[] = [
   ["dusty-respirator", "Wear a well-fitting dust mask: the powder flies."],
@@ -6,7 +6,7 @@ const WORDS: readonly (readonly [flag: string, words: string])[] = [
 ];
 
 /** What to beware of while these lines are weighed, and what the step itself says; null where there is nothing. */
-export function cautionOf(lines: readonly SettledLine[], own: string | undefined): string | null {
+export function cautionOf(lines: readonly ResolvedLine[], own: string | undefined): string | null {
   const flags = new Set(lines.flatMap(({ material }) => material.flags));
   const said = [...WORDS.filter(([flag]) => flags.has(flag)).map(([, words]) => words), ...(own === undefined ? [] : [own])];
   return said.length === 0 ? null : said.join(" ");

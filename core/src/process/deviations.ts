@@ -1,4 +1,4 @@
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import { Refusal } from "../quantities/refusal.ts";
@@ -30,7 +30,7 @@ export function allowedPercent(linePercent: number): number {
 
 /** Grams of every line as planned. */
 function targets(formula: Formula, library: MaterialsBySlug): ReadonlyMap<string, { readonly percent: number; readonly grams: number }> {
-  const { sheet } = settle(formula, library);
+  const { sheet } = resolveLines(formula, library);
   return new Map(sheet.lines.map(({ line, percent }) => [line.id, { percent, grams: (formula.batchGrams * percent) / 100 }]));
 }
 

@@ -1,4 +1,4 @@
-import type { SettledLine } from "../formula/types.ts";
+import type { ResolvedLine } from "../formula/types.ts";
 import { foamsItself } from "../rheology/routes.ts";
 import type { Planner } from "./planner.ts";
 import type { VesselId } from "./step.ts";
@@ -59,7 +59,7 @@ export function coolDownPart(plan: Planner): void {
   }
 }
 
-function dissolves({ material }: SettledLine): boolean {
+function dissolves({ material }: ResolvedLine): boolean {
   return (material.form === "powder" || material.form === "granule" || material.form === "crystal") && material.solubleIn.includes("water");
 }
 
@@ -176,10 +176,10 @@ function thicknessPart(plan: Planner): void {
 export function dividePart(plan: Planner): void {
   const { splits } = plan.bench.sheet.formula;
   if (splits === undefined || splits.length === 0) return;
-  const byId = new Map(plan.bench.lines.map((settled) => [settled.line.id, settled]));
+  const byId = new Map(plan.bench.lines.map((resolved) => [resolved.line.id, resolved]));
   splits.forEach(({ name, sharePercent, lines }, at) => {
     const vessel: VesselId = `part-${at + 1}`;
-    const own = lines.map(({ id }) => byId.get(id)).filter((line): line is SettledLine => line !== undefined);
+    const own = lines.map(({ id }) => byId.get(id)).filter((line): line is ResolvedLine => line !== undefined);
     plan.add({
       id: `divide-${at + 1}`,
       stage: "part",

@@ -1,4 +1,4 @@
-import type { SettledLine } from "../formula/types.ts";
+import type { ResolvedLine } from "../formula/types.ts";
 import type { WeighedLine } from "../formula/weighSheet.ts";
 import { shownMaterial } from "../library/shownMaterial.ts";
 import { writtenShort } from "../quantities/written.ts";
@@ -15,7 +15,7 @@ export interface StepDraft {
   readonly title: string;
   readonly do: string;
   readonly why: string;
-  readonly lines?: readonly SettledLine[];
+  readonly lines?: readonly ResolvedLine[];
   /** Minutes from and until; none is no wait. */
   readonly wait?: { readonly from: number; readonly until: number };
   readonly caution?: string;
@@ -32,11 +32,11 @@ export interface StepDraft {
 export interface Planner {
   readonly bench: Workbench;
   /** Lines of some tasks, in the order of the sheet, each handed out once. */
-  take(...tasks: readonly Task[]): readonly SettledLine[];
+  take(...tasks: readonly Task[]): readonly ResolvedLine[];
   /** Those of them that share a phase, phase by phase. */
-  takeByPhase(...tasks: readonly Task[]): readonly { readonly phase: string; readonly lines: readonly SettledLine[] }[];
+  takeByPhase(...tasks: readonly Task[]): readonly { readonly phase: string; readonly lines: readonly ResolvedLine[] }[];
   /** "12.0 g glycerin and 0.6 g xanthan gum". */
-  amounts(lines: readonly SettledLine[]): string;
+  amounts(lines: readonly ResolvedLine[]): string;
   add(draft: StepDraft): void;
   holds(vessel: VesselId): boolean;
   finished(): StepList;
@@ -45,20 +45,20 @@ export interface Planner {
 export function planner(bench: Workbench, weighed: readonly WeighedLine[], partNames: readonly string[]): Planner {
   const grams = new Map(weighed.map(({ id, gramsToWeigh }) => [id, gramsToWeigh]));
   const partLines = new Set((bench.sheet.formula.splits ?? []).flatMap(({ lines }) => lines).map(({ id }) => id));
-  const waiting = new Map<Task, SettledLine[]>();
-  for (const settled of bench.lines) {
-    if (partLines.has(settled.line.id)) continue;
-    const task = taskOf(settled, bench);
-    waiting.set(task, [...(waiting.get(task) ?? []), settled]);
+  const waiting = new Map<Task, ResolvedLine[]>();
+  for (const resolved of bench.lines) {
+    if (partLines.has(resolved.line.id)) continue;
+    const task = taskOf(resolved, bench);
+    waiting.set(task, [...(waiting.get(task) ?? []), resolved]);
   }
-  const place = new Map(bench.lines.map((settled, at) => [settled, at]));
+  const place = new Map(bench.lines.map((resolved, at) => [resolved, at]));
   const steps: Step[] = [];
   const lastIn = new Map<VesselId, string>();
   const used = new Set<VesselId>();
   const ids = new Set<string>();
   let gate: string | null = null;
 
-  function take(...tasks: readonly Task[]): readonly SettledLine[] {
+  function take(...tasks: readonly Task[]): readonly ResolvedLine[] {
     const taken = tasks.flatMap((task) => waiting.get(task) ?? []);
     tasks.forEach((task) => waiting.delete(task));
     return taken.sort((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0));
@@ -104,8 +104,8 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
     bench,
     take,
     takeByPhase(...tasks) {
-      const byPhase = new Map<string, SettledLine[]>();
-      for (const settled of take(...tasks)) byPhase.set(settled.line.phase, [...(byPhase.get(settled.line.phase) ?? []), settled]);
+      const byPhase = new Map<string, ResolvedLine[]>();
+      for (const resolved of take(...tasks)) byPhase.set(resolved.line.phase, [...(byPhase.get(resolved.line.phase) ?? []), resolved]);
       return [...byPhase].map(([phase, lines]) => ({ phase, lines }));
     },
     amounts(lines) {

@@ -1,5 +1,5 @@
 import { activeMatterOfLine } from "../surfactants/activeMatter.ts";
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula } from "../formula/types.ts";
 import { weighSheet } from "../formula/weighSheet.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
@@ -21,7 +21,7 @@ import { waterPart } from "./waterPart.ts";
  * @throws Refusal when a material is unknown or contains itself.
  */
 export function stepsOf(formula: Formula, library: MaterialsBySlug): StepList {
-  const { sheet, balance } = settle(formula, library);
+  const { sheet, balance } = resolveLines(formula, library);
   const weighed = weighSheet(
     sheet,
     balance,

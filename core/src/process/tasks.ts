@@ -1,5 +1,5 @@
 import { isWetting } from "../findings/rheology/gums.ts";
-import type { SettledLine } from "../formula/types.ts";
+import type { ResolvedLine } from "../formula/types.ts";
 import type { PlainMaterial, Role } from "../library/material.ts";
 import { isCationicGuar } from "../rheology/routes.ts";
 import { HEATED_C, isReadyBase, isSlurryGum, type Workbench } from "./batchKind.ts";
@@ -39,90 +39,90 @@ const DRY_FORMS: ReadonlySet<string | null> = new Set(["powder", "granule", "fla
 const OILY: ReadonlySet<Role> = new Set<Role>(["emollient", "fatty-solid", "emulsifier", "superfat", "antioxidant"]);
 const COOL_C = 40;
 
-const hasFlag = ({ material }: SettledLine, flag: string): boolean => material.flags.includes(flag);
+const hasFlag = ({ material }: ResolvedLine, flag: string): boolean => material.flags.includes(flag);
 
 /** The task of a line, by what the material is, by its phase and by what else is on the sheet. */
-export function taskOf(settled: SettledLine, bench: Workbench): Task {
-  const { role } = settled.material;
+export function taskOf(resolved: ResolvedLine, bench: Workbench): Task {
+  const { role } = resolved.material;
   if (bench.kind === "stock") return role === "water" ? "water" : "solute";
-  if (bench.kind === "dry") return isDry(settled) ? "dry" : "dry-liquid";
-  if (role === "ph-adjuster") return settled.material.acidBase?.equivalentsModel === "base" && hasCarbomer(bench) ? "neutralise" : "ph";
-  if (bench.kind === "oil") return oilTask(settled, bench);
+  if (bench.kind === "dry") return isDry(resolved) ? "dry" : "dry-liquid";
+  if (role === "ph-adjuster") return resolved.material.acidBase?.equivalentsModel === "base" && hasCarbomer(bench) ? "neutralise" : "ph";
+  if (bench.kind === "oil") return oilTask(resolved, bench);
   if (bench.kind === "layers" && (OILY.has(role) || role === "fragrance")) return "layer-oil";
-  return wetTask(settled, bench);
+  return wetTask(resolved, bench);
 }
 
-function isDry({ material }: SettledLine): boolean {
+function isDry({ material }: ResolvedLine): boolean {
   return DRY_FORMS.has(material.form);
 }
 
-function oilTask(settled: SettledLine, bench: Workbench): Task {
-  const { role } = settled.material;
-  if (role === "fragrance" || role === "preservative" || hasFlag(settled, "add-late")) return "cool-down";
+function oilTask(resolved: ResolvedLine, bench: Workbench): Task {
+  const { role } = resolved.material;
+  if (role === "fragrance" || role === "preservative" || hasFlag(resolved, "add-late")) return "cool-down";
   if (role === "powder" || role === "exfoliant" || role === "colour") return "grains";
-  return bench.temperatureOf(settled.line.phase) < COOL_C && isHot(bench) && !OILY.has(role) ? "cool-down" : "fat";
+  return bench.temperatureOf(resolved.line.phase) < COOL_C && isHot(bench) && !OILY.has(role) ? "cool-down" : "fat";
 }
 
-function wetTask(settled: SettledLine, bench: Workbench): Task {
-  const { material, line } = settled;
+function wetTask(resolved: ResolvedLine, bench: Workbench): Task {
+  const { material, line } = resolved;
   const { role } = material;
   if (role === "water") return "water";
-  if (hasFlag(settled, "soap")) return "soap";
-  if (isReadyBase(settled, bench)) return "base";
-  if (isSlurryGum(settled)) return "gum";
+  if (hasFlag(resolved, "soap")) return "soap";
+  if (isReadyBase(resolved, bench)) return "base";
+  if (isSlurryGum(resolved)) return "gum";
   if (bench.gumPhases.has(line.phase) && material.parts === undefined && isWetting(material as PlainMaterial)) return "gum-wetting";
   if (role === "salt") return "salt";
   if (role === "chelator") return "chelator";
   if (role === "exfoliant") return "grains";
-  if (isFat(settled, bench)) return "fat";
-  if (role === "surfactant") return cleanserTask(settled, bench);
-  if (role === "thickener" || role === "suspender") return thickenerTask(settled);
-  if (role === "powder") return isLatePhase(settled, bench) ? "temper" : "shear";
+  if (isFat(resolved, bench)) return "fat";
+  if (role === "surfactant") return cleanserTask(resolved, bench);
+  if (role === "thickener" || role === "suspender") return thickenerTask(resolved);
+  if (role === "powder") return isLatePhase(resolved, bench) ? "temper" : "shear";
   if (role === "fragrance" || role === "emollient" || role === "antioxidant" || role === "superfat" || role === "fatty-solid") {
-    return isHot(bench) && !isHotPhase(settled, bench) ? "cool-down" : "scent";
+    return isHot(bench) && !isHotPhase(resolved, bench) ? "cool-down" : "scent";
   }
   if (role === "solubiliser")
-    return hasOily(bench) && !(isHot(bench) && !isHotPhase(settled, bench)) ? "solubiliser" : isHot(bench) ? "cool-down" : "dissolve";
-  return restTask(settled, bench);
+    return hasOily(bench) && !(isHot(bench) && !isHotPhase(resolved, bench)) ? "solubiliser" : isHot(bench) ? "cool-down" : "dissolve";
+  return restTask(resolved, bench);
 }
 
-function restTask(settled: SettledLine, bench: Workbench): Task {
-  const { material, line } = settled;
+function restTask(resolved: ResolvedLine, bench: Workbench): Task {
+  const { material, line } = resolved;
   if (material.parts === undefined && isCationicGuar(material as PlainMaterial)) return "guar";
   if (material.role === "colour") return material.form === "powder" && !material.solubleIn.includes("water") ? "temper" : "cool-down";
-  if (material.role === "conditioner" && hasFlag(settled, "hydrates-slowly")) return "spread";
+  if (material.role === "conditioner" && hasFlag(resolved, "hydrates-slowly")) return "spread";
   const inWaterPhase = bench.waterPhases.has(line.phase);
-  if (material.role === "preservative") return inWaterPhase && !isHotPhase(settled, bench) ? "dissolve" : "cool-down";
-  if (hasFlag(settled, "add-late") || (isHot(bench) && !isHotPhase(settled, bench)))
+  if (material.role === "preservative") return inWaterPhase && !isHotPhase(resolved, bench) ? "dissolve" : "cool-down";
+  if (hasFlag(resolved, "add-late") || (isHot(bench) && !isHotPhase(resolved, bench)))
     return inWaterPhase && !isHot(bench) ? "dissolve" : "cool-down";
   return "dissolve";
 }
 
-function cleanserTask(settled: SettledLine, bench: Workbench): Task {
-  const { material, line } = settled;
-  if (bench.kind === "layers" || (bench.waterPhases.has(line.phase) && !hasFlag(settled, "needs-heat"))) return "dissolve";
+function cleanserTask(resolved: ResolvedLine, bench: Workbench): Task {
+  const { material, line } = resolved;
+  if (bench.kind === "layers" || (bench.waterPhases.has(line.phase) && !hasFlag(resolved, "needs-heat"))) return "dissolve";
   if (DRY_FORMS.has(material.form) || material.form === "wax") return "cleanser-powder";
   return material.charge === "amphoteric" ? "cleanser-amphoteric" : "cleanser";
 }
 
-function thickenerTask(settled: SettledLine): Task {
-  const { material } = settled;
-  if (hasFlag(settled, "needs-heat")) return "melt";
-  if (hasFlag(settled, "high-shear") || /clay|bentonite|silicate/i.test(material.name)) return "shear";
+function thickenerTask(resolved: ResolvedLine): Task {
+  const { material } = resolved;
+  if (hasFlag(resolved, "needs-heat")) return "melt";
+  if (hasFlag(resolved, "high-shear") || /clay|bentonite|silicate/i.test(material.name)) return "shear";
   if (material.form === "liquid")
-    return hasFlag(settled, "fragrance-sensitive") ? "late-thickener" : material.charge === "anionic" ? "spread" : "cool-down";
+    return hasFlag(resolved, "fragrance-sensitive") ? "late-thickener" : material.charge === "anionic" ? "spread" : "cool-down";
   return "spread";
 }
 
 /** Handled in the fat beaker: oils and fats of an emulsion, and what shares their phase. */
-function isFat(settled: SettledLine, bench: Workbench): boolean {
-  const { role } = settled.material;
+function isFat(resolved: ResolvedLine, bench: Workbench): boolean {
+  const { role } = resolved.material;
   if (bench.fatPhases.size === 0) return false;
-  if (bench.fatPhases.has(settled.line.phase)) return OILY.has(role) || role === "surfactant" || hasFlag(settled, "needs-heat");
-  return (role === "emollient" || role === "fatty-solid") && isHotPhase(settled, bench);
+  if (bench.fatPhases.has(resolved.line.phase)) return OILY.has(role) || role === "surfactant" || hasFlag(resolved, "needs-heat");
+  return (role === "emollient" || role === "fatty-solid") && isHotPhase(resolved, bench);
 }
 
-function isHotPhase({ line }: SettledLine, { temperatureOf }: Workbench): boolean {
+function isHotPhase({ line }: ResolvedLine, { temperatureOf }: Workbench): boolean {
   return temperatureOf(line.phase) >= HEATED_C;
 }
 
@@ -131,8 +131,8 @@ export function isHot({ lines, temperatureOf }: Workbench): boolean {
   return lines.some(({ line }) => temperatureOf(line.phase) >= HEATED_C);
 }
 
-function isLatePhase(settled: SettledLine, bench: Workbench): boolean {
-  return isHot(bench) && !isHotPhase(settled, bench);
+function isLatePhase(resolved: ResolvedLine, bench: Workbench): boolean {
+  return isHot(bench) && !isHotPhase(resolved, bench);
 }
 
 function hasOily({ lines }: Workbench): boolean {

@@ -1,5 +1,5 @@
 import { leavesOf } from "../formula/leaves.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 import type { PlainMaterial } from "../library/material.ts";
 
 /** When thickness may be looked at, and when it is true, minutes after the addition. */
@@ -55,7 +55,7 @@ const KINDS: readonly Kind[] = [
 ];
 
 /** The clocks that run in a formula, the longest first. */
-export function hydrationClocks({ lines, materials }: SettledSheet): readonly HydrationClock[] {
+export function hydrationClocks({ lines, materials }: ResolvedSheet): readonly HydrationClock[] {
   const clocks = KINDS.flatMap(({ isOne, ...kind }): HydrationClock[] => {
     const its = lines.filter(({ material, percent }) => percent > 0 && leavesOf(material, materials).some((leaf) => isOne(leaf.material)));
     return its.length === 0 ? [] : [{ ...kind, lines: its.map(({ line }) => line.id) }];

@@ -1,19 +1,19 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula } from "../formula/types.ts";
 import { library, sheetOf, type WrittenLine } from "../testing/exampleSheet.ts";
 import { earliestCorrectionMinutes, hydrationClocks, slurryOf } from "./hydration.ts";
 import { polymerStepGrams } from "./polymerStep.ts";
 import { thickeningRoutes, type RouteName } from "./routes.ts";
-import { settlingOf, yieldEstimate } from "./sedimentation.ts";
+import { sedimentationOf, yieldEstimate } from "./sedimentation.ts";
 import { beadViscosity } from "./viscosity/beadDrop.ts";
 import { calibrateFunnel, flowViscosity, glycerinPascalSeconds } from "./viscosity/flowTime.ts";
 import { thicknessWord } from "./viscosity/words.ts";
 
 const water: WrittenLine = ["water-distilled", "q.s."];
 const sheetWith = (lines: readonly WrittenLine[], changes: Partial<Formula> = {}) =>
-  settle(sheetOf([water, ...lines], changes), library).sheet;
+  resolveLines(sheetOf([water, ...lines], changes), library).sheet;
 
 describe("which route works", () => {
   const verdict = (route: RouteName, lines: readonly WrittenLine[], salt = 0.2, changes: Partial<Formula> = {}) =>
@@ -183,7 +183,7 @@ describe("settling", () => {
   const grains = { diameterMicrometre: 300, particleDensity: 1.4, liquidDensity: 1.03, pascalSeconds: 4, yieldPascal: 0 };
 
   it("0.3 mm grains in 4 Pa s fall 391.87 mm a day: overnight", () => {
-    const { speedMmPerDay, daysToFall50mm, held, text } = settlingOf(grains);
+    const { speedMmPerDay, daysToFall50mm, held, text } = sedimentationOf(grains);
     expect(speedMmPerDay).toBeCloseTo(391.8737, 4);
     expect(daysToFall50mm).toBeCloseTo(0.127592, 6);
     expect(held).toBe(false);
@@ -191,7 +191,7 @@ describe("settling", () => {
   });
 
   it("beads of jojoba rise: 400 µm of 0.96 g/mL at −131.8 mm a day, and never fall", () => {
-    const { speedMmPerDay, daysToFall50mm, text } = settlingOf({ ...grains, diameterMicrometre: 400, particleDensity: 0.96 });
+    const { speedMmPerDay, daysToFall50mm, text } = sedimentationOf({ ...grains, diameterMicrometre: 400, particleDensity: 0.96 });
     expect(speedMmPerDay).toBeCloseTo(-131.8, 1);
     expect(daysToFall50mm).toBeNull();
     expect(text).toContain("Rises");
@@ -200,12 +200,12 @@ describe("settling", () => {
   it("is held from 3 τ ⁄ (2 r Δρ g) = 0.143 on: τ = 0.05189 Pa for these grains", () => {
     const edge = (0.143 * 3e-4 * 370 * 9.80665) / 3;
     expect(edge).toBeCloseTo(0.05189, 5);
-    expect(settlingOf({ ...grains, yieldPascal: edge }).held).toBe(true);
-    expect(settlingOf({ ...grains, yieldPascal: edge * 0.999 }).held).toBe(false);
+    expect(sedimentationOf({ ...grains, yieldPascal: edge }).held).toBe(true);
+    expect(sedimentationOf({ ...grains, yieldPascal: edge * 0.999 }).held).toBe(false);
   });
 
   it("what weighs as much as the liquid is held by nothing", () => {
-    expect(settlingOf({ ...grains, particleDensity: 1.03 })).toMatchObject({ speedMmPerDay: 0, daysToFall50mm: null, held: true });
+    expect(sedimentationOf({ ...grains, particleDensity: 1.03 })).toMatchObject({ speedMmPerDay: 0, daysToFall50mm: null, held: true });
   });
 
   it("0.5 % xanthan gives 7 × 0.5^1.8 = 2.010 Pa; salt and associative thickeners none", () => {

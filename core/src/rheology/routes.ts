@@ -1,7 +1,7 @@
 import { cleansersOf, type Cleanser } from "../surfactants/cleansers.ts";
 import { leavesOf } from "../formula/leaves.ts";
 import type { ProfileSlug } from "../formula/profiles.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 import { remembered } from "../library/remembered.ts";
 import type { PlainMaterial } from "../library/material.ts";
 
@@ -26,7 +26,7 @@ export const MOST_CARBOMER_SALT_PERCENT = 0.3;
  * glucosides, isethionates and amphoacetates alone. A self-foaming pump product takes none.
  * @param saltPercent Sodium chloride and other electrolyte, % w/w.
  */
-export function thickeningRoutes(sheet: SettledSheet, saltPercent: number): readonly ThickeningRoute[] {
+export function thickeningRoutes(sheet: ResolvedSheet, saltPercent: number): readonly ThickeningRoute[] {
   if (foamsItself(sheet.formula.profile)) {
     const why = "A foaming pump needs a liquid as thin as water: no thickener at all.";
     return (["salt", "gum", "associative", "cationic-guar", "carbomer", "cellulose-algin", "fatty"] as const).map((route) => ({
@@ -102,7 +102,7 @@ export function foamsItself(profile: ProfileSlug): boolean {
   return profile === "foaming-wash" || profile === "micellar-foam";
 }
 
-function linesOf({ lines, materials }: SettledSheet, isOne: (leaf: PlainMaterial) => boolean): readonly string[] {
+function linesOf({ lines, materials }: ResolvedSheet, isOne: (leaf: PlainMaterial) => boolean): readonly string[] {
   return lines
     .filter(({ material, percent }) => percent > 0 && leavesOf(material, materials).some((leaf) => isOne(leaf.material)))
     .map(({ line }) => line.id);
@@ -116,7 +116,7 @@ interface Groups {
 }
 
 /** Whether the blend answers to salt, and why. */
-export function saltRoute(sheet: SettledSheet): ThickeningRoute {
+export function saltRoute(sheet: ResolvedSheet): ThickeningRoute {
   const cleansers = cleansersOf(sheet);
   const lines = [...new Set(cleansers.flatMap((cleanser) => cleanser.lines))];
   const shares = groupsOf(cleansers, sheet);
@@ -130,7 +130,7 @@ export function saltRoute(sheet: SettledSheet): ThickeningRoute {
   return said("little", "Glucosides, isethionates and amphoacetates hardly answer to salt.");
 }
 
-function groupsOf(cleansers: readonly Cleanser[], { materials }: SettledSheet): Groups {
+function groupsOf(cleansers: readonly Cleanser[], { materials }: ResolvedSheet): Groups {
   const total = cleansers.reduce((sum, { percent }) => sum + percent, 0);
   const share = (isOne: (material: PlainMaterial) => boolean): number => {
     const part = cleansers.reduce((sum, { slug, percent }) => {

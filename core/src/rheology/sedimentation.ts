@@ -1,5 +1,5 @@
 import { GRAVITY } from "../quantities/gravity.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 import { leavesOf } from "../formula/leaves.ts";
 
 /** Something in a liquid. */
@@ -13,7 +13,7 @@ export interface Particle {
   readonly yieldPascal: number;
 }
 
-export interface Settling {
+export interface Sedimentation {
   /** Positive sinks, negative rises. */
   readonly speedMmPerDay: number;
   /** Null where it never does: it is held, rises or floats. */
@@ -35,7 +35,13 @@ const FOR_GOOD_DAYS = 180;
  * Stokes speed 2 r² Δρ g ⁄ 9η, unless the yield stress holds it: 3 τ ⁄ (2 r |Δρ| g) ≥ 0.143. A jojoba bead of 400 µm and
  * 0.96 g/mL in a wash of 1.03 g/mL and 4 Pa s rises 0.0015 mm/s, 132 mm a day.
  */
-export function settlingOf({ diameterMicrometre, particleDensity, liquidDensity, pascalSeconds, yieldPascal }: Particle): Settling {
+export function sedimentationOf({
+  diameterMicrometre,
+  particleDensity,
+  liquidDensity,
+  pascalSeconds,
+  yieldPascal,
+}: Particle): Sedimentation {
   const radius = diameterMicrometre / 2e6;
   const difference = (particleDensity - liquidDensity) * 1000;
   const weight = 2 * radius * Math.abs(difference) * GRAVITY;
@@ -105,7 +111,7 @@ export interface YieldEstimate {
  * Yield stress of a formula from its suspenders: xanthan 7 c^1.8, clay with xanthan 3 c^1.6 (c in %), associative
  * thickeners and salt none. For others only a jar can tell.
  */
-export function yieldEstimate({ lines, materials }: SettledSheet): YieldEstimate {
+export function yieldEstimate({ lines, materials }: ResolvedSheet): YieldEstimate {
   const percents = new Map<string, number>();
   const unknown = new Set<string>();
   for (const { material, percent } of lines) {

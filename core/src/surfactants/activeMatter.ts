@@ -1,6 +1,6 @@
 import type { Charge, Material, MaterialsBySlug, PlainMaterial, Span } from "../library/material.ts";
 import { leavesOf } from "../formula/leaves.ts";
-import type { SettledLine } from "../formula/types.ts";
+import type { ResolvedLine } from "../formula/types.ts";
 
 export type ByCharge = Readonly<Record<Charge, number>>;
 
@@ -52,11 +52,11 @@ export function activeContentOf(material: Material, materials: MaterialsBySlug):
  * What one line brings, % w/w of the formula. An assay replaces low, typical and high of the line, the charge
  * split of a blend stays typical; it speaks only for materials that bring cleansing actives.
  */
-export function activeMatterOfLine(settled: SettledLine, materials: MaterialsBySlug): ActiveMatter {
-  if (settled.material.countsAsActive !== true && settled.material.parts === undefined) return NOTHING;
-  const content = activeContentOf(settled.material, materials);
-  const assay = settled.line.assayPercent;
-  const share = settled.percent / 100;
+export function activeMatterOfLine(resolved: ResolvedLine, materials: MaterialsBySlug): ActiveMatter {
+  if (resolved.material.countsAsActive !== true && resolved.material.parts === undefined) return NOTHING;
+  const content = activeContentOf(resolved.material, materials);
+  const assay = resolved.line.assayPercent;
+  const share = resolved.percent / 100;
   if (assay === undefined || content.percent === 0) return scaled(content, share, share, share);
   const typical = (share * assay) / content.percent;
   return {

@@ -1,5 +1,5 @@
 import { leavesOf } from "../formula/leaves.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 import type { Charge, Material, MaterialFacts, PlainMaterial } from "../library/material.ts";
 import { activeMatterOfLine } from "./activeMatter.ts";
 
@@ -15,21 +15,21 @@ export interface Cleanser extends Pick<MaterialFacts, "molarMass" | "cmcMillimol
 }
 
 /** The cleansing actives of a sheet, one entry per surfactant; blends give theirs by their leaves. */
-export function cleansersOf({ lines, materials }: SettledSheet): readonly Cleanser[] {
+export function cleansersOf({ lines, materials }: ResolvedSheet): readonly Cleanser[] {
   const found = new Map<string, { cleanser: Cleanser; percent: number; lines: string[] }>();
-  for (const settled of lines) {
-    const { percent } = activeMatterOfLine(settled, materials);
+  for (const resolved of lines) {
+    const { percent } = activeMatterOfLine(resolved, materials);
     if (percent === 0) continue;
-    const leaves = leavesOf(settled.material, materials).filter(({ material }) => bringsActive(material));
+    const leaves = leavesOf(resolved.material, materials).filter(({ material }) => bringsActive(material));
     const typical = leaves.reduce((sum, { material, fraction }) => sum + fraction * material.active!.typical, 0);
     for (const { material, fraction } of leaves) {
       const share = (percent * fraction * material.active!.typical) / typical;
       const known = found.get(material.slug);
       if (known === undefined)
-        found.set(material.slug, { cleanser: cleanser(material, settled.material), percent: share, lines: [settled.line.id] });
+        found.set(material.slug, { cleanser: cleanser(material, resolved.material), percent: share, lines: [resolved.line.id] });
       else {
         known.percent += share;
-        if (!known.lines.includes(settled.line.id)) known.lines.push(settled.line.id);
+        if (!known.lines.includes(resolved.line.id)) known.lines.push(resolved.line.id);
       }
     }
   }

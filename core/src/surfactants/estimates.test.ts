@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import { library, sheetOf, type WrittenLine } from "../testing/exampleSheet.ts";
 import type { Cleanser } from "./cleansers.ts";
 import { foamOf, foamWords, looseOilPercent } from "./foam.ts";
@@ -82,7 +82,7 @@ describe("foam estimate", () => {
 });
 
 describe("loose oil", () => {
-  const loose = (lines: readonly WrittenLine[], active: number) => looseOilPercent(settle(sheetOf(lines), library).sheet, active);
+  const loose = (lines: readonly WrittenLine[], active: number) => looseOilPercent(resolveLines(sheetOf(lines), library).sheet, active);
 
   it("3 % sunflower oil and scent beside 12 % active and 4 % solubiliser: 3 − 1.2 − 1 = 0.8 %", () => {
     expect(

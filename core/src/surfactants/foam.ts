@@ -1,5 +1,5 @@
 import { leavesOf } from "../formula/leaves.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 import type { Role } from "../library/material.ts";
 import type { Cleanser } from "./cleansers.ts";
 
@@ -25,7 +25,7 @@ const SOLUBILISER_PER_OIL = 4;
  * Oil that nothing carries, % w/w: emollients, scent and superfats, less a tenth of the active matter and a quarter of
  * the solubilisers; never below 0. 3 % oil beside 12 % active and 4 % solubiliser leaves 3 − 1.2 − 1 = 0.8 %.
  */
-export function looseOilPercent({ lines, materials }: SettledSheet, activePercent: number): number {
+export function looseOilPercent({ lines, materials }: ResolvedSheet, activePercent: number): number {
   let oil = 0;
   let solubiliser = 0;
   for (const { material, percent } of lines) {

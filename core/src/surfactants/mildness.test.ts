@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { cleansersOf } from "./cleansers.ts";
 import { assess } from "../assessment/assess.ts";
-import { settle } from "../formula/resolveLines.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula } from "../formula/types.ts";
 import type { Material } from "../library/material.ts";
 import { library, materialOf, sheetOf, type WrittenLine } from "../testing/exampleSheet.ts";
@@ -9,7 +9,7 @@ import { blendInUse } from "./micelles/inUse.ts";
 import { triangleOf, trianglePoints } from "./blend/triangle.ts";
 
 const water: WrittenLine = ["water-distilled", "q.s."];
-const cleansersIn = (formula: Formula) => cleansersOf(settle(formula, library).sheet);
+const cleansersIn = (formula: Formula) => cleansersOf(resolveLines(formula, library).sheet);
 const missing = (formula: Formula) => assess(formula, library).notJudged;
 
 describe("the blend in use", () => {

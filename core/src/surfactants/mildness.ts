@@ -3,7 +3,7 @@ import { cleansersOf } from "./cleansers.ts";
 import { foamOf, looseOilPercent, type Foam } from "./foam.ts";
 import { irritationOf, zeinIndex, type Irritation } from "./irritation.ts";
 import type { Lacking } from "../formula/lacking.ts";
-import type { SettledSheet } from "../formula/types.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 import { micellesInUse, type MicellesInUse } from "./micelles/inUse.ts";
 
 type LackingMildness = Lacking<"micelles" | "irritation" | "foam">;
@@ -23,7 +23,7 @@ export interface Mildness {
  * Mixed micelles, irritation and foam of a sheet in use.
  * @param activePercent Active matter of the sheet, % w/w.
  */
-export function mildnessOf(sheet: SettledSheet, activePercent: number): Mildness {
+export function mildnessOf(sheet: ResolvedSheet, activePercent: number): Mildness {
   const cleansers = cleansersOf(sheet);
   const looseOil = looseOilPercent(sheet, activePercent);
   const solved = micellesInUse(cleansers);

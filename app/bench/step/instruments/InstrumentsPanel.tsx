@@ -7,9 +7,9 @@ import { useInstrument } from "../../instruments/useInstruments";
 import { useBench } from "../bench";
 import { BoxButton } from "../BoxButton";
 import classes from "./Instruments.module.css";
-import { PlayCup } from "./PlayCup";
-import { PlayMeter } from "./PlayMeter";
-import { PlayScale } from "./PlayScale";
+import { PlayCup } from "./SimulatedCupPanel";
+import { PlayMeter } from "./SimulatedMeterPanel";
+import { PlayScale } from "./SimulatedScalePanel";
 import { shownWords } from "./shownWords";
 
 const names: Readonly<Record<InstrumentKind, string>> = { scale: "Scale", meter: "pH meter", cup: "Flow cup" };
@@ -17,11 +17,11 @@ const sources: Readonly<Record<InstrumentKind, string>> = { scale: "weights", me
 
 /** Where weights, pH and flow times come from: typed, off an instrument on a cable, or off a stand-in that is played here. */
 export function InstrumentsPanel() {
-  const { instruments, isRehearsal } = useBench();
+  const { instruments, isPractice } = useBench();
   const states = { scale: useInstrument(instruments.scale), meter: useInstrument(instruments.meter), cup: useInstrument(instruments.cup) };
   const taken = instrumentKinds.filter((kind) => states[kind].link !== null);
   const typed = instrumentKinds.filter((kind) => states[kind].link === null).map((kind) => sources[kind]);
-  const told = isRehearsal
+  const told = isPractice
     ? ["all of them stand-ins"]
     : [
         ...taken.map((kind) => `${sources[kind]} off the ${states[kind].link?.name ?? ""}`),
@@ -68,7 +68,7 @@ function Ways({
   readonly instrument: Instrument;
   readonly state: InstrumentState;
 }) {
-  const { instruments, isRehearsal } = useBench();
+  const { instruments, isPractice } = useBench();
   const [baud, setBaud] = useState(USUAL_BAUD);
   const [problem, setProblem] = useState<string | null>(null);
   const [isSerialThere, setSerialThere] = useState(false);
@@ -76,7 +76,7 @@ function Ways({
     setSerialThere(canReadSerial());
     setBaud(Number(localStorage.getItem(`${BAUD}-${kind}`)) || USUAL_BAUD);
   }, [kind]);
-  if (isRehearsal) return null;
+  if (isPractice) return null;
   const connect = async (): Promise<void> => {
     localStorage.setItem(`${BAUD}-${kind}`, String(baud));
     setProblem(await instruments.takeSerial(kind, baud));

@@ -6,7 +6,7 @@ import type { BenchForm } from "../../batch/benchForm";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import classes from "./Instruments.module.css";
-import { PlayScale } from "./PlayScale";
+import { PlayScale } from "./SimulatedScalePanel";
 
 interface PortionProps {
   /** What is weighed, for those who only hear it. */

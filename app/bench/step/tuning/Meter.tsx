@@ -6,7 +6,7 @@ import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { ClockTime } from "../ClockTime";
 import { Entry } from "../Entry";
-import { PlayMeter } from "../instruments/PlayMeter";
+import { PlayMeter } from "../instruments/SimulatedMeterPanel";
 import step from "../Step.module.css";
 import { BoxButton } from "../BoxButton";
 import classes from "./Tuning.module.css";

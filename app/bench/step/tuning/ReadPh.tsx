@@ -8,7 +8,7 @@ import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
 import { LiveReading } from "../instruments/LiveReading";
-import { PlayMeter } from "../instruments/PlayMeter";
+import { PlayMeter } from "../instruments/SimulatedMeterPanel";
 import step from "../Step.module.css";
 import classes from "./Tuning.module.css";
 

@@ -9,7 +9,7 @@ import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
 import { LiveReading } from "../instruments/LiveReading";
-import { PlayCup } from "../instruments/PlayCup";
+import { PlayCup } from "../instruments/SimulatedCupPanel";
 import step from "../Step.module.css";
 import classes from "./Tuning.module.css";
 

@@ -1,9 +1,9 @@
-import { aimedThickness, questionOf, saltsOf, thicknessTuning, upToCliffGrams, type Step } from "@tensidrum/core/process";
-import { fittedHill } from "@tensidrum/core/rheology";
+import { aimedThickness, questionOf, saltsOf, thicknessTuning, upToPeakGrams, type Step } from "@tensidrum/core/process";
+import { fittedCurve } from "@tensidrum/core/rheology";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
-import { SaltHill } from "../../../pictures/SaltHill/SaltHill";
+import { SaltCurvePicture } from "../../../pictures/SaltCurve/SaltCurve";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
@@ -22,7 +22,7 @@ function chanceWords(chance: number): string {
 
 /** The thickness of the batch, up its salt hill in small steps: read, add as advised, rest, read again. */
 export function TuneThickness({ step: due }: { readonly step: Step }) {
-  const { view, plan, jars, isRehearsal } = useBench();
+  const { view, plan, saltSamples, isPractice } = useBench();
   const swelling = useHydrating();
   const salts = useMemo(() => saltsOf(plan), [plan]);
   const [chosen, setChosen] = useState("");
@@ -31,11 +31,11 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
   const typed = readNumber(wanted);
   const target = typed.ok && typed.value > 0 ? typed.value : aimedThickness(plan);
   const tuning = useMemo(
-    () => (salt === undefined ? null : thicknessTuning(plan, { standing: view.standing }, { salt, target, jars })),
-    [plan, view.standing, salt, target, jars],
+    () => (salt === undefined ? null : thicknessTuning(plan, { standing: view.standing }, { salt, target, saltSamples })),
+    [plan, view.standing, salt, target, saltSamples],
   );
-  const hill = useMemo(
-    () => (tuning === null || tuning.cameBetween !== null ? null : fittedHill([...tuning.jars, ...tuning.rows])),
+  const saltCurve = useMemo(
+    () => (tuning === null || tuning.cameBetween !== null ? null : fittedCurve([...tuning.saltSamples, ...tuning.rows])),
     [tuning],
   );
   const advice = useThicknessAdvice(tuning === null || tuning.isAddedSince ? null : tuning.thickening);
@@ -44,9 +44,9 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
   const unit = tuning.unit ?? "Pa·s";
   const advised = advice?.recommend.grams ?? 0;
   const grams =
-    hill === null || last === undefined
+    saltCurve === null || last === undefined
       ? advised
-      : upToCliffGrams(advised, { massGrams: tuning.massGrams, saltPercent: last.saltPercent }, { ...hill, ...salt });
+      : upToPeakGrams(advised, { massGrams: tuning.massGrams, saltPercent: last.saltPercent }, { ...saltCurve, ...salt });
   const isCapped = grams < advised;
   const decimals = decimalPlaces(scaleFor(grams, finestFirst(plan.formula.scales))?.readabilityGrams ?? 0.01);
   const isThere = advice?.state === "in-target" || tuning.isOnTarget;
@@ -99,18 +99,18 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           taken="Added, start 8:00"
         >
           {isCapped
-            ? `The hill through jars and readings goes no further than ${written(hill?.safeMaxPercent ?? 0, 2)} % salt${grams > 0 ? `: ${written(grams, decimals)} g more.` : ". Stop here."}`
+            ? `The hill through jars and readings goes no further than ${written(saltCurve?.safeMaxPercent ?? 0, 2)} % salt${grams > 0 ? `: ${written(grams, decimals)} g more.` : ". Stop here."}`
             : advice.text}
           {grams > 0 && !isCapped && ` Chance of passing the peak: ${chanceWords(advice.recommend.peakChance)}.`}
         </Addition>
       )}
-      {(last !== undefined || tuning.jars.length > 0) && (
+      {(last !== undefined || tuning.saltSamples.length > 0) && (
         <>
-          <SaltHill
+          <SaltCurvePicture
             unit={unit}
             readings={tuning.rows}
-            jars={tuning.jars}
-            hill={hill}
+            saltSamples={tuning.saltSamples}
+            saltCurve={saltCurve}
             target={target}
             expected={
               advice === null || last === undefined || grams <= 0 || isCapped
@@ -129,10 +129,10 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
             </ReadAgain>
           )}
           <p className={classes.hint}>
-            {tuning.jars.length === 0
+            {tuning.saltSamples.length === 0
               ? "No jars of this base yet: the hill is guessed from this batch alone."
-              : `${tuning.jars.length} ${tuning.jars.length === 1 ? "jar" : "jars"} of this base${hill === null ? "; five points that go over a peak draw its hill." : `; typical miss ${written(hill.typicalMissPercent ?? 0, 0)} %.`}`}{" "}
-            {!isRehearsal && <Link to={`/bench/${view.id}/jars`}>Jars of this base</Link>}
+              : `${tuning.saltSamples.length} ${tuning.saltSamples.length === 1 ? "jar" : "jars"} of this base${saltCurve === null ? "; five points that go over a peak draw its hill." : `; typical miss ${written(saltCurve.typicalMissPercent ?? 0, 0)} %.`}`}{" "}
+            {!isPractice && <Link to={`/bench/${view.id}/salt-samples`}>Jars of this base</Link>}
           </p>
           <ThicknessRows tuning={tuning} unit={unit} />
         </>

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { settle } from "../../formula/resolveLines.ts";
+import { resolveLines } from "../../formula/resolveLines.ts";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import type { Agent } from "../equivalents.ts";
 import { equivalentsPerMole } from "../equivalents.ts";
@@ -154,7 +154,7 @@ describe("the batch's own buffer curve", () => {
 
 describe("what a formula brings", () => {
   it("1 % of citric acid of 5.075 to 5.283 mmol/g: 50.75 to 52.83 mmol/kg at each of its pKa", () => {
-    const { sheet } = settle(
+    const { sheet } = resolveLines(
       sheetOf([
         ["water-distilled", "q.s."],
         ["citric-acid-anhydrous", 1],

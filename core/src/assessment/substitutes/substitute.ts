@@ -3,8 +3,8 @@ import type { Material, MaterialsBySlug } from "../../library/material.ts";
 import { assess, type Assessment } from "../assess.ts";
 import { changesBetween, readingValues, type Changed, type ChangedReading } from "../versions/changedReadings.ts";
 import { Refusal } from "../../quantities/refusal.ts";
-import { settle, withOwnMaterials } from "../../formula/resolveLines.ts";
-import type { Formula, FormulaLine, SettledSheet } from "../../formula/types.ts";
+import { resolveLines, withOwnMaterials } from "../../formula/resolveLines.ts";
+import type { Formula, FormulaLine, ResolvedSheet } from "../../formula/types.ts";
 
 export interface Substitution {
   readonly lineId: string;
@@ -35,7 +35,7 @@ export interface Substituted {
  */
 export function substitute(formula: Formula, wanted: Substitution, library: MaterialsBySlug): Substituted {
   const materials = withOwnMaterials(library, formula.materials);
-  const before = settle(formula, library).sheet;
+  const before = resolveLines(formula, library).sheet;
   const old = before.lines.find(({ line }) => line.id === wanted.lineId);
   const next = materials.get(wanted.material);
   if (old === undefined || next === undefined || old.line.qs === true) {
@@ -48,7 +48,7 @@ export function substitute(formula: Formula, wanted: Substitution, library: Mate
   const percent = equalActivePercent(activeMatterOfLine(old, materials).percent, old.material, next, wanted, materials);
   const exchanged = formula.lines.map((line) => (line.id === wanted.lineId ? exchangedLine(line, percent, wanted) : line));
   const changed: Formula = { ...formula, lines: exchanged };
-  const after = settle(changed, library).sheet;
+  const after = resolveLines(changed, library).sheet;
   return { formula: changed, percent, ...compare({ before, after, formula, changed, wanted, library }) };
 }
 
@@ -81,8 +81,8 @@ function equalActivePercent(
 }
 
 interface Compared {
-  readonly before: SettledSheet;
-  readonly after: SettledSheet;
+  readonly before: ResolvedSheet;
+  readonly after: ResolvedSheet;
   readonly formula: Formula;
   readonly changed: Formula;
   readonly wanted: Substitution;
@@ -91,7 +91,7 @@ interface Compared {
 
 function compare({ before, after, formula, changed, wanted, library }: Compared) {
   const [left, right] = [assess(formula, library), assess(changed, library)];
-  const valuesOf = (sheet: SettledSheet, assessment: Assessment): ReadonlyMap<ChangedReading, number | null> => {
+  const valuesOf = (sheet: ResolvedSheet, assessment: Assessment): ReadonlyMap<ChangedReading, number | null> => {
     const own = sheet.lines.find(({ line }) => line.id === wanted.lineId)?.percent ?? null;
     return new Map([["linePercent", own], ...readingValues(sheet, assessment, wanted.pricePerKg)]);
   };

@@ -1,7 +1,7 @@
 import { activeMatterOfLine, chargeShares } from "../../surfactants/activeMatter.ts";
 import { charges, type Charge } from "../../library/material.ts";
 import type { Assessment } from "../assess.ts";
-import type { SettledSheet } from "../../formula/types.ts";
+import type { ResolvedSheet } from "../../formula/types.ts";
 
 /** A reading before and after; null is not known. */
 export interface Changed {
@@ -51,7 +51,7 @@ function isSame(a: number | null, b: number | null): boolean {
 
 /** Every number that two versions are compared by; null is not known. */
 export function readingValues(
-  sheet: SettledSheet,
+  sheet: ResolvedSheet,
   assessment: Assessment,
   pricePerKg?: ReadonlyMap<string, number>,
 ): ReadonlyMap<ChangedReading, number | null> {
@@ -80,15 +80,15 @@ export function readingValues(
 }
 
 /** Active matter of materials that answer to salt, % w/w. */
-function saltThickenedPercent({ lines, materials }: SettledSheet): number {
-  return lines.reduce((sum, settled) => {
-    const answers = settled.material.flags.includes("salt-thickens");
-    return answers ? sum + activeMatterOfLine(settled, materials).percent : sum;
+function saltThickenedPercent({ lines, materials }: ResolvedSheet): number {
+  return lines.reduce((sum, resolved) => {
+    const answers = resolved.material.flags.includes("salt-thickens");
+    return answers ? sum + activeMatterOfLine(resolved, materials).percent : sum;
   }, 0);
 }
 
 /** Cost of a kilogram; null unless every line that costs something has a price. Water is free. */
-function costPerKg({ lines }: SettledSheet, prices: ReadonlyMap<string, number> | undefined): number | null {
+function costPerKg({ lines }: ResolvedSheet, prices: ReadonlyMap<string, number> | undefined): number | null {
   if (prices === undefined) return null;
   let cost = 0;
   for (const { material, percent } of lines) {

@@ -2,8 +2,8 @@ import type { Finding } from "../../findings/finding.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { aimOf } from "../../formula/aim.ts";
 import { assess } from "../assess.ts";
-import { settle } from "../../formula/resolveLines.ts";
-import type { Formula, SettledLine } from "../../formula/types.ts";
+import { resolveLines } from "../../formula/resolveLines.ts";
+import type { Formula, ResolvedLine } from "../../formula/types.ts";
 import { changesBetween, readingValues, type Changed } from "./changedReadings.ts";
 
 /** One line in two versions; null where it is not there. */
@@ -47,7 +47,7 @@ export function differenceOf(
   after: Formula,
   libraries: { readonly before: MaterialsBySlug; readonly after: MaterialsBySlug },
 ): FormulaDifference {
-  const [left, right] = [settle(before, libraries.before).sheet, settle(after, libraries.after).sheet];
+  const [left, right] = [resolveLines(before, libraries.before).sheet, resolveLines(after, libraries.after).sheet];
   const [read, reread] = [assess(before, libraries.before), assess(after, libraries.after)];
   const says = (findings: readonly Finding[]): ReadonlySet<string> => new Set(findings.map(({ what }) => what));
   const [saidBefore, saidAfter] = [says(read.findings), says(reread.findings)];
@@ -84,7 +84,7 @@ function headDifferences(before: Formula, after: Formula): readonly HeadDifferen
   return pairs.filter(([, a, b]) => a !== b).map(([what, a, b]) => ({ what, before: a, after: b }));
 }
 
-function lineDifferences(before: readonly SettledLine[], after: readonly SettledLine[]): readonly LineDifference[] {
+function lineDifferences(before: readonly ResolvedLine[], after: readonly ResolvedLine[]): readonly LineDifference[] {
   const [left, right] = [byId(before), byId(after)];
   const ids = [...new Set([...right.keys(), ...left.keys()])];
   return ids
@@ -92,7 +92,7 @@ function lineDifferences(before: readonly SettledLine[], after: readonly Settled
     .filter(({ before: a, after: b }) => !isSame(a, b));
 }
 
-function byId(lines: readonly SettledLine[]): ReadonlyMap<string, ComparedLine> {
+function byId(lines: readonly ResolvedLine[]): ReadonlyMap<string, ComparedLine> {
   return new Map(
     lines.map(({ line, material, percent }) => [
       line.id,

@@ -10,7 +10,7 @@ export const massOver: Rule = {
     const { balance, sheet, lines } = judged;
     if (balance.state !== "over") return [];
     const excess = balance.othersPercent - 100;
-    const rest = sheet.lines.find((settled) => settled.line.qs === true);
+    const rest = sheet.lines.find((resolved) => resolved.line.qs === true);
     const water = lines.find(({ material, percent }) => material.role === "water" && percent > excess);
     return [
       {

@@ -1,5 +1,5 @@
 import { writtenPercent } from "../../quantities/written.ts";
-import type { SettledLine } from "../../formula/types.ts";
+import type { ResolvedLine } from "../../formula/types.ts";
 import { lineSetTo, offering } from "../changes.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf, linesOf, sumPercent, type Judged } from "../judged.ts";
@@ -23,7 +23,7 @@ export const oilLoose: Rule = {
     if (emulsifies(judged)) return [];
     const oils = contents.filter(({ material }) => OILS.has(material.role));
     const more = loose * SOLUBILISER_PER_OIL;
-    const only = solubilisers.length === 1 ? solubilisers[0]?.settled : undefined;
+    const only = solubilisers.length === 1 ? solubilisers[0]?.resolved : undefined;
     return [
       {
         code: "OIL_LOOSE",
@@ -41,7 +41,7 @@ export const oilLoose: Rule = {
   },
 };
 
-function raised(judged: Judged, solubiliser: SettledLine | undefined, more: number) {
+function raised(judged: Judged, solubiliser: ResolvedLine | undefined, more: number) {
   if (solubiliser === undefined || solubiliser.material.parts !== undefined) return undefined;
   return lineSetTo(judged, solubiliser, solubiliser.percent + more);
 }

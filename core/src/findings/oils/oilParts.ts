@@ -24,7 +24,7 @@ export function emulsifies(judged: Judged): boolean {
 
 function isethionateCream({ contents, temperatures }: Judged): boolean {
   const isHot = (phase: string): boolean => (temperatures.get(phase) ?? 0) >= MELTS_WAX_C;
-  const hot = contents.filter(({ settled }) => isHot(settled.line.phase));
+  const hot = contents.filter(({ resolved }) => isHot(resolved.line.phase));
   const isethionate = hot.filter(({ material }) => material.inci.some(({ name, percent }) => percent > 50 && /Isethionate/.test(name)));
   const alcohol = hot.some(({ material }) => material.role === "fatty-solid" && material.inci.some(({ name }) => /Alcohol$/.test(name)));
   return alcohol && sumPercent(isethionate) >= LEAST_ISETHIONATE_PERCENT - NOISE_PERCENT;

@@ -1,12 +1,12 @@
-import { microbeFood } from "../../preservation/microbeNutrients.ts";
+import { microbeNutrients } from "../../preservation/microbeNutrients.ts";
 import { writtenPercent } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 
 /** MICROBE_FOOD: half a percent of honey, juices, infusions, clay, milk, or 1 % of gums: the preservative has more to do. */
-export const microbeFoodRule: Rule = {
+export const microbeNutrientsRule: Rule = {
   codes: ["MICROBE_FOOD"],
   check({ sheet, wetPercent }) {
-    const food = microbeFood(sheet);
+    const food = microbeNutrients(sheet);
     if (wetPercent === 0 || !food.counts) return [];
     return [
       {

@@ -1,7 +1,7 @@
 import type { PreservativeDose } from "../../preservation/preservatives.ts";
 import { topUpPercent } from "../../preservation/dilution.ts";
 import { writtenPercent } from "../../quantities/written.ts";
-import type { SettledLine } from "../../formula/types.ts";
+import type { ResolvedLine } from "../../formula/types.ts";
 import { lineAdded, offering, scaledLines } from "../changes.ts";
 import type { Finding, Rule } from "../finding.ts";
 import type { Judged } from "../judged.ts";
@@ -35,7 +35,7 @@ export const preservativeDose: Rule = {
 };
 
 /** Lines that are this preservative and nothing else. */
-function ownLines({ lines }: Judged, dose: PreservativeDose): readonly SettledLine[] {
+function ownLines({ lines }: Judged, dose: PreservativeDose): readonly ResolvedLine[] {
   return lines.filter(({ material }) => material.slug === dose.material);
 }
 

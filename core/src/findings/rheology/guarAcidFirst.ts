@@ -1,6 +1,6 @@
 import type { Rule } from "../finding.ts";
 import { idsOf, type Judged } from "../judged.ts";
-import type { SettledLine } from "../../formula/types.ts";
+import type { ResolvedLine } from "../../formula/types.ts";
 import { isCationicGuar } from "../../rheology/routes.ts";
 import { namesOf } from "../wording.ts";
 import { offering } from "../changes.ts";
@@ -31,11 +31,11 @@ export const guarAcidFirst: Rule = {
 };
 
 /** Lines in the order in which they are handled: phase by phase. */
-function inOrder({ lines, sheet }: Judged): readonly SettledLine[] {
+function inOrder({ lines, sheet }: Judged): readonly ResolvedLine[] {
   const place = new Map(sheet.formula.phases.map(({ id }, index) => [id, index]));
   return [...lines].sort((a, b) => (place.get(a.line.phase) ?? 0) - (place.get(b.line.phase) ?? 0));
 }
 
-function comesLater({ role, countsAsActive, acidBase }: SettledLine["material"]): boolean {
+function comesLater({ role, countsAsActive, acidBase }: ResolvedLine["material"]): boolean {
   return countsAsActive === true || role === "surfactant" || (role === "ph-adjuster" && acidBase?.equivalentsModel === "acid");
 }

@@ -1,10 +1,10 @@
-import type { SettledLine } from "../../formula/types.ts";
+import type { ResolvedLine } from "../../formula/types.ts";
 import { remembered } from "../../library/remembered.ts";
 import type { PlainMaterial } from "../../library/material.ts";
 import type { Content, Judged } from "../judged.ts";
 
 /** A gum that must be wetted before it meets water. One inside a base has swollen already. */
-export function dryGums({ lines, profile }: Judged): readonly SettledLine[] {
+export function dryGums({ lines, profile }: Judged): readonly ResolvedLine[] {
   if (profile.dry) return [];
   return lines.filter(
     ({ material }) => material.parts === undefined && material.role === "thickener" && material.flags.includes("needs-slurry"),
@@ -30,5 +30,5 @@ const isCalledGum = remembered(({ name }: PlainMaterial): boolean => /gum|cellul
 
 /** What wets gums in a phase. */
 export function wettingIn({ contents }: Judged, phase: string): readonly Content[] {
-  return contents.filter(({ settled, material }) => settled.line.phase === phase && isWetting(material));
+  return contents.filter(({ resolved, material }) => resolved.line.phase === phase && isWetting(material));
 }

@@ -1,4 +1,4 @@
-import { yieldEstimate, holdingYieldPascal, settlingOf, xanthanForYield } from "../../rheology/sedimentation.ts";
+import { yieldEstimate, holdingYieldPascal, sedimentationOf, xanthanForYield } from "../../rheology/sedimentation.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { writtenShort } from "../../quantities/written.ts";
 import type { ProfileSlug } from "../../formula/profiles.ts";
@@ -21,17 +21,17 @@ export const particlesSink: Rule = {
     const { densityGramsPerMl } = judged;
     const { yieldPascal } = yieldEstimate(judged.sheet);
     if (densityGramsPerMl === null || yieldPascal === null) return [];
-    return grains(judged).flatMap(({ settled, material }): Finding[] => {
+    return grains(judged).flatMap(({ resolved, material }): Finding[] => {
       if (material.dispersed === null) return [];
       const { medianDiameterMicrometre: diameterMicrometre, densityGramsPerMl: particleDensity } = material.dispersed;
       const grain = { diameterMicrometre, particleDensity, liquidDensity: densityGramsPerMl };
-      if (diameterMicrometre < COLLOID_MICROMETRE || settlingOf({ ...grain, pascalSeconds: 1, yieldPascal }).held) return [];
+      if (diameterMicrometre < COLLOID_MICROMETRE || sedimentationOf({ ...grain, pascalSeconds: 1, yieldPascal }).held) return [];
       const needed = holdingYieldPascal(grain);
       return [
         {
           code: "PARTICLES_SINK",
           severity: "fix",
-          lines: [settled.line.id],
+          lines: [resolved.line.id],
           what: `${shownMaterial(material).name} (${writtenShort(diameterMicrometre, 1)} µm) ${particleDensity > densityGramsPerMl ? "sinks" : "floats up"}: it takes ${needed.toPrecision(2)} Pa of yield stress, and ${yieldPascal === 0 ? "nothing here has any" : `there are about ${yieldPascal.toPrecision(2)}`} (estimate).`,
           why: "Thickness only slows grains down; what holds them is a gel that does not flow by itself.",
           cure: `About ${writtenShort(Math.ceil(xanthanForYield(needed) * 100) / 100, 2)} % xanthan gum in all holds it, or another suspending agent after a jar test.`,

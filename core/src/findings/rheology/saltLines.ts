@@ -1,8 +1,8 @@
-import type { SettledLine } from "../../formula/types.ts";
+import type { ResolvedLine } from "../../formula/types.ts";
 import type { Judged } from "../judged.ts";
 
 /** Lines that are there to thicken by salt. */
-export function saltLines({ lines }: Judged): readonly SettledLine[] {
+export function saltLines({ lines }: Judged): readonly ResolvedLine[] {
   return lines.filter(({ material }) => material.role === "salt");
 }
 

@@ -18,7 +18,7 @@ export const saltPastPeak: Rule = {
     const excess = salt.saltPercent - most;
     const added = saltLines(judged);
     const hidden = salt.saltPercent - salt.addedSaltPercent;
-    const bring = new Set(contents.filter(({ material }) => (material.saltPercent ?? 0) > 0).map(({ settled }) => settled));
+    const bring = new Set(contents.filter(({ material }) => (material.saltPercent ?? 0) > 0).map(({ resolved }) => resolved));
     const factor = salt.addedSaltPercent > 0 ? 1 - excess / salt.addedSaltPercent : 0;
     return [
       {

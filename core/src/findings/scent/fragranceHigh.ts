@@ -1,5 +1,5 @@
 import { shownMaterial } from "../../library/shownMaterial.ts";
-import type { SettledLine } from "../../formula/types.ts";
+import type { ResolvedLine } from "../../formula/types.ts";
 import { writtenPercent } from "../../quantities/written.ts";
 import { lineSetTo, offering, scaledLines } from "../changes.ts";
 import type { Finding, Rule } from "../finding.ts";
@@ -28,7 +28,7 @@ function mostScented(judged: Judged): { readonly percent: number; readonly part:
   const base = new Set(sheet.formula.lines.map(({ id }) => id));
   const scentOf = (ids: ReadonlySet<string>): number =>
     contents
-      .filter(({ settled, material }) => material.role === "fragrance" && ids.has(settled.line.id))
+      .filter(({ resolved, material }) => material.role === "fragrance" && ids.has(resolved.line.id))
       .reduce((sum, { percent }) => sum + percent, 0);
   const shared = scentOf(base);
   let most: { percent: number; part: string | null } = { percent: shared, part: null };
@@ -66,14 +66,14 @@ function onlyScentsLimit({ contents }: Judged): number {
 }
 
 function overOwnLimit(judged: Judged): readonly Finding[] {
-  const amounts = new Map<string, { limit: number; percent: number; lines: SettledLine[] }>();
-  for (const { settled, material, percent } of judged.contents) {
+  const amounts = new Map<string, { limit: number; percent: number; lines: ResolvedLine[] }>();
+  for (const { resolved, material, percent } of judged.contents) {
     if (material.role !== "fragrance" || material.use === null) continue;
     const known = amounts.get(material.slug);
-    if (known === undefined) amounts.set(material.slug, { limit: material.use.high, percent, lines: [settled] });
+    if (known === undefined) amounts.set(material.slug, { limit: material.use.high, percent, lines: [resolved] });
     else {
       known.percent += percent;
-      known.lines.push(settled);
+      known.lines.push(resolved);
     }
   }
   return [...amounts].flatMap(([slug, { limit, percent, lines }]): Finding[] => {

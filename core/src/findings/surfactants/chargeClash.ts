@@ -1,6 +1,6 @@
 import type { Charge, MaterialsBySlug } from "../../library/material.ts";
 import { leavesOf } from "../../formula/leaves.ts";
-import type { SettledLine } from "../../formula/types.ts";
+import type { ResolvedLine } from "../../formula/types.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf } from "../judged.ts";
 import { isOrAre, namesOf } from "../wording.ts";
@@ -11,7 +11,8 @@ const MADE_FOR_ANIONICS = "anionic-compatible-cationic";
 export const chargeClash: Rule = {
   codes: ["CHARGE_CLASH"],
   check({ sheet }) {
-    const carriers = (charge: Charge) => sheet.lines.filter((settled) => settled.percent > 0 && carries(settled, charge, sheet.materials));
+    const carriers = (charge: Charge) =>
+      sheet.lines.filter((resolved) => resolved.percent > 0 && carries(resolved, charge, sheet.materials));
     const cationics = carriers("cationic");
     if (cationics.length === 0) return [];
     const anionics = carriers("anionic");
@@ -20,7 +21,7 @@ export const chargeClash: Rule = {
       {
         code: "CHARGE_CLASH",
         severity: "stop",
-        lines: [...new Set([...cationics, ...anionics].map((settled) => settled.line.id))],
+        lines: [...new Set([...cationics, ...anionics].map((resolved) => resolved.line.id))],
         what: `${namesOf(cationics)} ${isOrAre(cationics.length)} cationic and would meet ${namesOf(anionics)}, anionic.`,
         why: "The opposite charges bind each other: the blend turns cloudy or curdles, and neither cleans nor conditions.",
         cure: "Take the cationic out, use a conditioner made for anionic blends, or build the wash on amphoterics and nonionics.",
@@ -35,9 +36,9 @@ export const chargeClash: Rule = {
   },
 };
 
-function carries(settled: SettledLine, charge: Charge, materials: MaterialsBySlug): boolean {
-  if (settled.material.parts === undefined) return clashes(settled.material, charge);
-  return leavesOf(settled.material, materials).some((leaf) => leaf.fraction > 0 && clashes(leaf.material, charge));
+function carries(resolved: ResolvedLine, charge: Charge, materials: MaterialsBySlug): boolean {
+  if (resolved.material.parts === undefined) return clashes(resolved.material, charge);
+  return leavesOf(resolved.material, materials).some((leaf) => leaf.fraction > 0 && clashes(leaf.material, charge));
 }
 
 function clashes(material: { readonly charge: Charge | null; readonly flags: readonly string[] }, charge: Charge): boolean {

@@ -1,22 +1,22 @@
 import { schoolOf, type SchoolSlug } from "../../formula/schools.ts";
 import type { Finding, Rule } from "../finding.ts";
 import { flagged, idsOf, linesOf, type Judged } from "../judged.ts";
-import type { SettledLine } from "../../formula/types.ts";
+import type { ResolvedLine } from "../../formula/types.ts";
 import { isOrAre, namesOf } from "../wording.ts";
 
 /** SCHOOL_BREACH: a material that the chosen school, or the aim in its own words, leaves out. */
-export const schoolBreach: Rule = {
+export const styleBreach: Rule = {
   codes: ["SCHOOL_BREACH"],
   check(judged) {
-    return [...outsideSchool(judged), ...unwanted(judged)];
+    return [...outsideStyle(judged), ...unwanted(judged)];
   },
 };
 
-function outsideSchool(judged: Judged): readonly Finding[] {
+function outsideStyle(judged: Judged): readonly Finding[] {
   const school = schoolOf(judged.sheet.formula.school ?? "none");
   if (school === undefined) return [];
   const outside = new Set(excludedBy(school.slug, judged));
-  const lines = judged.lines.filter((settled) => outside.has(settled));
+  const lines = judged.lines.filter((resolved) => outside.has(resolved));
   if (lines.length === 0) return [];
   return [
     {
@@ -30,7 +30,7 @@ function outsideSchool(judged: Judged): readonly Finding[] {
   ];
 }
 
-function excludedBy(school: SchoolSlug, judged: Judged): readonly SettledLine[] {
+function excludedBy(school: SchoolSlug, judged: Judged): readonly ResolvedLine[] {
   switch (school) {
     case "sulfate-free":
       return flagged(judged, "sulfate");
@@ -40,7 +40,7 @@ function excludedBy(school: SchoolSlug, judged: Judged): readonly SettledLine[] 
         ...linesOf(judged.contents.filter(({ material }) => material.charge === "amphoteric" || isNoAcid(material.preservative))),
       ];
     case "true-soap":
-      return linesOf(judged.contents.filter(({ settled, material }) => isOtherCleanser(judged, settled, material.countsAsActive)));
+      return linesOf(judged.contents.filter(({ resolved, material }) => isOtherCleanser(judged, resolved, material.countsAsActive)));
     case "classic":
     case "none":
       return [];
@@ -51,8 +51,8 @@ function isNoAcid(preservative: { readonly acids: readonly unknown[] } | null): 
   return preservative !== null && preservative.acids.length === 0;
 }
 
-function isOtherCleanser({ flags }: Judged, settled: SettledLine, countsAsActive: boolean | null): boolean {
-  return countsAsActive === true && flags.get(settled)?.has("soap") !== true;
+function isOtherCleanser({ flags }: Judged, resolved: ResolvedLine, countsAsActive: boolean | null): boolean {
+  return countsAsActive === true && flags.get(resolved)?.has("soap") !== true;
 }
 
 /** Words that stand for a flag rather than a name. */
@@ -69,7 +69,7 @@ const FLAG_WORDS: readonly (readonly [RegExp, string])[] = [
 function unwanted(judged: Judged): readonly Finding[] {
   return (judged.sheet.formula.aim?.without ?? []).flatMap((word): Finding[] => {
     const plain = word.trim().toLowerCase();
-    const lines = plain === "" ? [] : judged.lines.filter((settled) => matches(judged, settled, plain));
+    const lines = plain === "" ? [] : judged.lines.filter((resolved) => matches(judged, resolved, plain));
     if (lines.length === 0) return [];
     return [
       {
@@ -92,13 +92,13 @@ const ROLE_WORDS: Readonly<Record<string, string>> = {
   preservatives: "preservative",
 };
 
-function matches(judged: Judged, settled: SettledLine, word: string): boolean {
+function matches(judged: Judged, resolved: ResolvedLine, word: string): boolean {
   const flag = FLAG_WORDS.find(([words]) => words.test(word))?.[1];
-  if (flag !== undefined) return judged.flags.get(settled)?.has(flag) === true;
+  if (flag !== undefined) return judged.flags.get(resolved)?.has(flag) === true;
   const role = ROLE_WORDS[word] ?? word;
-  if (judged.contents.some((content) => content.settled === settled && content.material.role === role)) return true;
+  if (judged.contents.some((content) => content.resolved === resolved && content.material.role === role)) return true;
   const stem = word.length > 4 ? word.replace(/s$/, "") : word;
-  return [settled.material.name, ...(settled.material.inci ?? []).map(({ name }) => name)].some((name) =>
+  return [resolved.material.name, ...(resolved.material.inci ?? []).map(({ name }) => name)].some((name) =>
     name.toLowerCase().includes(stem),
   );
 }

@@ -1,4 +1,4 @@
-import type { SettledLine } from "../../formula/types.ts";
+import type { ResolvedLine } from "../../formula/types.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf } from "../judged.ts";
 import { namesOf } from "../wording.ts";
@@ -7,12 +7,12 @@ import { namesOf } from "../wording.ts";
 export const restricted: Rule = {
   codes: ["RESTRICTED"],
   check({ lines }) {
-    const byNote = new Map<string, SettledLine[]>();
-    for (const settled of lines) {
-      for (const note of settled.material.restrictions) {
+    const byNote = new Map<string, ResolvedLine[]>();
+    for (const resolved of lines) {
+      for (const note of resolved.material.restrictions) {
         const known = byNote.get(note);
-        if (known === undefined) byNote.set(note, [settled]);
-        else known.push(settled);
+        if (known === undefined) byNote.set(note, [resolved]);
+        else known.push(resolved);
       }
     }
     return [...byNote].map(([note, bearers]) => ({

@@ -15,8 +15,8 @@ export const tooSmallToWeigh: Rule = {
     const step = finest.readabilityGrams;
     const findings: Finding[] = [];
     weighed.forEach((line, index) => {
-      const settled = sheet.lines[index];
-      if (!line.tooSmall || settled === undefined) return;
+      const resolved = sheet.lines[index];
+      if (!line.tooSmall || resolved === undefined) return;
       const cures = tooSmallCures(line.grams, line.percent, step);
       const batch = `make at least ${writtenMass(Math.ceil(cures.smallestBatchGrams))}`;
       const roomPercent = balance.hasQs ? balance.qsPercent : 0;
@@ -26,7 +26,7 @@ export const tooSmallToWeigh: Rule = {
         code: "TOO_SMALL_TO_WEIGH",
         severity: stock === null ? "fix" : "consider",
         lines: [line.id],
-        what: `${writtenShort(line.grams, decimalPlaces(step) + 2)} g of ${shownMaterial(settled.material).name} is too small to weigh.`,
+        what: `${writtenShort(line.grams, decimalPlaces(step) + 2)} g of ${shownMaterial(resolved.material).name} is too small to weigh.`,
         why: `The ${finest.name} scale shows steps of ${writtenShort(step, 4)} g; below ${writtenShort(cures.leastGrams, 4)} g rounding alone costs over 2.5 %.`,
         cure:
           stock === null

@@ -81,7 +81,7 @@ export const beadDropSchema = Joi.object({
   seconds: positiveField.required(),
 });
 
-export const settleSchema = Joi.object({
+export const sedimentationSchema = Joi.object({
   format: formatField("tensidrum-settle/1"),
   diameterMicrometre: positiveField.required(),
   particleDensity: densityField.required(),

@@ -2,7 +2,7 @@ import { wholeMaterial } from "../../library/briefMaterial.ts";
 import type { MaterialsBySlug, NestedMaterial } from "../../library/material.ts";
 import { massBalance } from "../massBalance.ts";
 import { Refusal } from "../../quantities/refusal.ts";
-import { settle } from "../resolveLines.ts";
+import { resolveLines } from "../resolveLines.ts";
 import type { Formula } from "../types.ts";
 
 /**
@@ -20,7 +20,7 @@ export function formulaMaterial(
     throw new Refusal("not-possible", `The lines of ${formula.name} do not come to 100 %.`, "Let a line take the rest first.");
   }
   const shares = new Map<string, number>();
-  for (const { line, percent } of settle(formula, library).sheet.lines) {
+  for (const { line, percent } of resolveLines(formula, library).sheet.lines) {
     if (percent > 0) shares.set(line.material, (shares.get(line.material) ?? 0) + percent);
   }
   const total = [...shares.values()].reduce((sum, share) => sum + share, 0);

@@ -1,7 +1,7 @@
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { writtenMass } from "../../quantities/written.ts";
 import { Refusal } from "../../quantities/refusal.ts";
-import { settle } from "../resolveLines.ts";
+import { resolveLines } from "../resolveLines.ts";
 import type { Formula } from "../types.ts";
 
 /** What stays on tools and in the beaker, % of the batch. */
@@ -51,7 +51,7 @@ export function batchForMaterial(
   gramsInHand: { readonly material: string; readonly grams: number },
   library: MaterialsBySlug,
 ): number {
-  const { sheet } = settle(formula, library);
+  const { sheet } = resolveLines(formula, library);
   const percent = sheet.lines.reduce((sum, { line, percent: share }) => (line.material === gramsInHand.material ? sum + share : sum), 0);
   if (percent <= 0) {
     throw new Refusal(

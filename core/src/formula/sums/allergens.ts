@@ -1,6 +1,6 @@
 import { forEachSource } from "../leaves.ts";
 import type { Profile } from "../profiles.ts";
-import type { SettledSheet } from "../types.ts";
+import type { ResolvedSheet } from "../types.ts";
 import { usualMarket, type Market } from "../../library/markets.ts";
 
 export interface Allergen {
@@ -10,7 +10,7 @@ export interface Allergen {
 }
 
 /** Scent allergens of the formula summed over everything that brings them, the most first. */
-export function allergenAmounts({ lines, materials }: SettledSheet): readonly Allergen[] {
+export function allergenAmounts({ lines, materials }: ResolvedSheet): readonly Allergen[] {
   const sums = new Map<string, number>();
   for (const { material, percent } of lines) {
     forEachSource(material, "allergens", materials, (source, fraction) => {

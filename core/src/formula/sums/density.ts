@@ -1,6 +1,6 @@
 import type { Material, MaterialsBySlug } from "../../library/material.ts";
 import { leavesOf } from "../leaves.ts";
-import type { SettledSheet } from "../types.ts";
+import type { ResolvedSheet } from "../types.ts";
 
 /** How far ideal mixing is usually off, as a part of the density. */
 export const DENSITY_UNCERTAINTY = 0.02;
@@ -29,7 +29,7 @@ function mlPerGram(material: Material, materials: MaterialsBySlug): number | nul
  * Density of the finished wash by ideal mixing, 1 ⁄ ρ = Σ w ⁄ ρᵢ with the true densities (an estimate, ± 2 %). A
  * measured one stands in its place. Half water (0.997) and half glycerin (1.26) give 1.1132 g/mL.
  */
-export function densityReading({ lines, materials, formula }: SettledSheet): DensityReading {
+export function densityReading({ lines, materials, formula }: ResolvedSheet): DensityReading {
   const measured = formula.measured?.densityGramsPerMl;
   if (measured !== undefined) return { gramsPerMl: measured, isMeasured: true, unknownLines: [] };
   let mass = 0;

@@ -1,6 +1,6 @@
 import type { Material } from "../../library/material.ts";
 import { forEachSource } from "../leaves.ts";
-import type { SettledSheet } from "../types.ts";
+import type { ResolvedSheet } from "../types.ts";
 
 /** INCI names that are common salt. */
 const SALT_NAMES = new Set(["Sodium Chloride", "Maris Sal"]);
@@ -52,7 +52,7 @@ function sumOfNames(material: Material, names: ReadonlySet<string>): number {
  * Salt in the formula: Σ percent × salt ⁄ 100, betaines and other cleansers included. 22 % of a betaine with 5.2 %
  * salt bring 1.144 %; with 1 % salt added it is 2.144 %.
  */
-export function saltReading({ lines, materials }: SettledSheet): SaltReading {
+export function saltReading({ lines, materials }: ResolvedSheet): SaltReading {
   let saltPercent = 0;
   let addedSaltPercent = 0;
   let electrolytePercent = 0;

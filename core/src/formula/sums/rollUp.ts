@@ -1,5 +1,5 @@
 import { leavesOf } from "../leaves.ts";
-import type { SettledSheet } from "../types.ts";
+import type { ResolvedSheet } from "../types.ts";
 
 /** One INCI name with its share of the formula, % w/w. */
 export interface CompositionEntry {
@@ -21,7 +21,7 @@ export function compositionOf(byInci: ReadonlyMap<string, number>): readonly Com
  * What the formula consists of, % w/w by INCI name, nested materials opened to any depth. Adds up to the sheet's total as
  * far as the materials' own compositions do.
  */
-export function percentByInci({ lines, materials }: SettledSheet): ReadonlyMap<string, number> {
+export function percentByInci({ lines, materials }: ResolvedSheet): ReadonlyMap<string, number> {
   const sums = new Map<string, number>();
   for (const { material, percent } of lines) {
     for (const leaf of leavesOf(material, materials)) {

@@ -4,13 +4,13 @@ import type { Material } from "../../library/material.ts";
 import { library, materialOf, sheetOf, type WrittenLine } from "../../testing/exampleSheet.ts";
 import { wholeMaterial } from "../../library/briefMaterial.ts";
 import { assess, assessSums } from "../../assessment/assess.ts";
-import { settle } from "../resolveLines.ts";
+import { resolveLines } from "../resolveLines.ts";
 import type { Formula } from "../types.ts";
 import { densityReading } from "./density.ts";
 import { saltReading } from "./hiddenSalt.ts";
 import { compositionOf, percentByInci, waterPercent } from "./rollUp.ts";
 
-const sheet = (lines: readonly WrittenLine[], changes: Partial<Formula> = {}) => settle(sheetOf(lines, changes), library).sheet;
+const sheet = (lines: readonly WrittenLine[], changes: Partial<Formula> = {}) => resolveLines(sheetOf(lines, changes), library).sheet;
 const own = (slug: string, facts: Partial<Material>): Material =>
   wholeMaterial({ slug, name: slug, role: "active", inci: [{ name: slug, percent: 100 }], ...facts } as Parameters<
     typeof wholeMaterial
@@ -182,8 +182,8 @@ describe("the roll-up", () => {
   it("adds up to 100 whatever is in it", () => {
     fc.assert(
       fc.property(anySheet, (lines) => {
-        const { sheet: settled } = settle(sheetOf([], { lines: [water, ...numbered(lines)] }), library);
-        const total = [...percentByInci(settled).values()].reduce((sum, percent) => sum + percent, 0);
+        const { sheet: resolved } = resolveLines(sheetOf([], { lines: [water, ...numbered(lines)] }), library);
+        const total = [...percentByInci(resolved).values()].reduce((sum, percent) => sum + percent, 0);
         expect(total).toBeCloseTo(100, 8);
       }),
     );

@@ -5,7 +5,7 @@ import type { BatchPlan } from "../batch/batchPlan.ts";
 import type { BatchEntry } from "../batch/entries.ts";
 import { tunedCorridor } from "../tuning/phTuning.ts";
 import { aimedThickness } from "../tuning/thicknessTuning.ts";
-import type { HiddenBatch } from "./simulatedBatch.ts";
+import type { SimulatedBatch } from "./simulatedBatch.ts";
 import { truthAfter } from "./truth.ts";
 
 /** One thing that is judged. */
@@ -17,7 +17,7 @@ export interface ScorePart {
   readonly measured: number;
 }
 
-export interface RehearsalScore {
+export interface PracticeScore {
   /** Of 100. */
   readonly points: number;
   readonly parts: readonly ScorePart[];
@@ -50,7 +50,7 @@ const MINUTE_MILLISECONDS = 60_000;
  * the pH ever went past its far edge, how many doses it took, whether the salt stayed below the cliff, and how long it
  * took beside what must be waited. Parts that the formula has no step for are left out and the rest counts to 100.
  */
-export function rehearsalScore(hidden: HiddenBatch, plan: BatchPlan, standing: readonly BatchEntry[]): RehearsalScore {
+export function practiceScore(hidden: SimulatedBatch, plan: BatchPlan, standing: readonly BatchEntry[]): PracticeScore {
   const corridor = tunedCorridor(plan);
   const target = aimedThickness(plan);
   const tunes = new Set(plan.steps.map((step) => step.tunes));
@@ -65,7 +65,7 @@ export function rehearsalScore(hidden: HiddenBatch, plan: BatchPlan, standing: r
   const doses = standing.filter(({ kind }) => kind === "dosed").length;
   const additions = standing.filter(({ kind }) => kind === "salted").length;
   const mostSaltPercent = standing.reduce((most, { kind }, at) => (kind === "salted" ? Math.max(most, states[at]!.saltPercent) : most), 0);
-  const overSaltPercent = Math.max(0, mostSaltPercent - safeMaxPercent(hidden.hill));
+  const overSaltPercent = Math.max(0, mostSaltPercent - safeMaxPercent(hidden.saltCurve));
   const minutes = tuningMinutes(standing);
   const mustMinutes =
     HANDWORK_MINUTES + Math.max(1, Math.min(doses, FREE_DOSES)) * DOSE_RESTS_MINUTES + Math.min(additions, FREE_DOSES) * SALT_RESTS_MINUTES;

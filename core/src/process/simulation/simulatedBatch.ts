@@ -1,18 +1,18 @@
 import { assessSums } from "../../assessment/assess.ts";
 import { randomFrom, type Random } from "../../numerics/random.ts";
 import { fitSaltCurve } from "../../rheology/salt/fitSaltCurve.ts";
-import { safeMaxPercent, saltFor, viscosityAt, type Hill } from "../../rheology/salt/saltCurve.ts";
+import { safeMaxPercent, saltFor, viscosityAt, type SaltCurve } from "../../rheology/salt/saltCurve.ts";
 import type { BatchPlan } from "../batch/batchPlan.ts";
 import { agentsOf } from "../tuning/agents.ts";
 import { buffersInBatch, tunedCorridor } from "../tuning/phTuning.ts";
-import { aimedThickness, type Jar } from "../tuning/thicknessTuning.ts";
+import { aimedThickness, type SaltSample } from "../tuning/thicknessTuning.ts";
 
 /** What nobody at the bench knows of a batch: what holds its pH, where it begins, how it answers to salt. */
-export interface HiddenBatch {
+export interface SimulatedBatch {
   readonly sites: readonly { readonly pKa: number; readonly mmolPerKg: number }[];
   /** Before anything is dosed. */
   readonly startPh: number;
-  readonly hill: Hill;
+  readonly saltCurve: SaltCurve;
   /** Thickness after a scent that comes late, as a part of what it was. */
   readonly afterScent: number;
   /** What the simulated meter is off by before anybody sets it right. */
@@ -44,7 +44,7 @@ const USUAL_DENSITY = 1.02;
  * two nobody knows of, a pH outside its corridor on the side its own acid or base mends, and a salt hill whose safe part
  * reaches what is wanted; where jars of the same base draw a hill, it is theirs. The same seed gives the same batch.
  */
-export function hiddenBatch(plan: BatchPlan, seed: number, jars: readonly Jar[] = []): HiddenBatch {
+export function simulatedBatch(plan: BatchPlan, seed: number, jars: readonly SaltSample[] = []): SimulatedBatch {
   const random = randomFrom(seed);
   const known = buffersInBatch(plan).map(({ pKa, low, high }) => ({ pKa, mmolPerKg: between(random, { low, high }) }));
   const unknown = Array.from({ length: Math.floor(random.uniform() * (MOST_UNKNOWN + 1)) }, () => ({
@@ -58,27 +58,31 @@ export function hiddenBatch(plan: BatchPlan, seed: number, jars: readonly Jar[] 
   return {
     sites: [...known, ...unknown],
     startPh,
-    hill: hillOfJars(jars) ?? drawnHill(random, plan),
+    saltCurve: curveOfSamples(jars) ?? drawnCurveOf(random, plan),
     afterScent: between(random, AFTER_SCENT),
     meter: { offsetPh: PROBE.offsetPh * random.normal(), slopePercent: between(random, PROBE.slopePercent) },
     density: USUAL_DENSITY,
   };
 }
 
-function hillOfJars(jars: readonly Jar[]): Hill | null {
+function curveOfSamples(jars: readonly SaltSample[]): SaltCurve | null {
   const fitting = fitSaltCurve(jars.filter(({ unit }) => unit === "Pa·s"));
-  return fitting.found ? fitting.value.hill : null;
+  return fitting.found ? fitting.value.saltCurve : null;
 }
 
-function drawnHill(random: Random, plan: BatchPlan): Hill {
+function drawnCurveOf(random: Random, plan: BatchPlan): SaltCurve {
   const target = aimedThickness(plan);
   const sums = assessSums(plan.formula, plan.materials);
   const hiddenSaltPercent = Math.max(0, sums.saltPercent - sums.addedSaltPercent);
-  let drawn = hillThrough(hiddenSaltPercent, { saltPercent: hiddenSaltPercent + 1.5, width: 0.6 }, { start: target / 10, top: target * 2 });
+  let drawn = curveThrough(
+    hiddenSaltPercent,
+    { saltPercent: hiddenSaltPercent + 1.5, width: 0.6 },
+    { start: target / 10, top: target * 2 },
+  );
   for (let draw = 0; draw < MOST_DRAWS; draw += 1) {
     const [start, top] = [target / logBetween(random, THINNER), target * logBetween(random, REACHES)];
     const peak = { saltPercent: hiddenSaltPercent + between(random, PEAK_PERCENT), width: between(random, WIDTH_PERCENT) };
-    drawn = hillThrough(hiddenSaltPercent, peak, { start, top });
+    drawn = curveThrough(hiddenSaltPercent, peak, { start, top });
     const way = (saltFor(drawn, target) ?? 0) - hiddenSaltPercent;
     if (drawn.height < MOST_DECADES && way >= LEAST_WAY_PERCENT && viscosityAt(drawn, safeMaxPercent(drawn)) > target) return drawn;
   }
@@ -91,11 +95,11 @@ const MOST_DECADES = 3.5;
  * The hill of a given peak and width that begins at one thickness and has another on the edge of its safe part. With
  * g = e^(−(s − s₀)² ⁄ 2w²) there and here, log η = b + A g is two lines in b and A.
  */
-function hillThrough(
+function curveThrough(
   hiddenSaltPercent: number,
   { saltPercent: peakSaltPercent, width }: { readonly saltPercent: number; readonly width: number },
   { start, top }: { readonly start: number; readonly top: number },
-): Hill {
+): SaltCurve {
   const shape = (salt: number): number => Math.exp(-((salt - peakSaltPercent) ** 2) / (2 * width * width));
   const safe = safeMaxPercent({ peakSaltPercent, width, baseline: 0, height: 0 });
   const height = (Math.log10(top) - Math.log10(start)) / Math.max(1e-6, shape(safe) - shape(hiddenSaltPercent));

@@ -10,10 +10,10 @@ import { planBatch } from "../batch/planBatch.ts";
 import { agentsOf, type BenchAgent } from "../tuning/agents.ts";
 import { phTuning, tunedCorridor } from "../tuning/phTuning.ts";
 import { aimedThickness, saltsOf, thicknessTuning } from "../tuning/thicknessTuning.ts";
-import { hiddenBatch, type HiddenBatch } from "./simulatedBatch.ts";
+import { simulatedBatch, type SimulatedBatch } from "./simulatedBatch.ts";
 import { trueCurve, trueDoseGrams } from "./trueCurve.ts";
 import { playedUntilTuned } from "./playedUntil.ts";
-import { rehearsalScore } from "./practiceScore.ts";
+import { practiceScore } from "./practiceScore.ts";
 import { alkalinityAt, truthAfter } from "./truth.ts";
 
 const plan = planBatch(
@@ -55,14 +55,14 @@ const salted = (grams: number, at: number) => entry({ kind: "salted", step: step
 
 describe("what is hidden in a batch", () => {
   it("comes from its seed alone", () => {
-    expect(hiddenBatch(plan, 0.4)).toEqual(hiddenBatch(plan, 0.4));
-    expect(hiddenBatch(plan, 0.4)).not.toEqual(hiddenBatch(plan, 0.5));
+    expect(simulatedBatch(plan, 0.4)).toEqual(simulatedBatch(plan, 0.4));
+    expect(simulatedBatch(plan, 0.4)).not.toEqual(simulatedBatch(plan, 0.5));
   });
 
   it.each(seeds)("seed %d: the pH begins where its acid is wanted, and its hill reaches what is wanted below its cliff", (seed) => {
-    const hidden = hiddenBatch(plan, seed);
+    const hidden = simulatedBatch(plan, seed);
     expect(hidden.startPh).toBeGreaterThan(corridor.high + 0.5);
-    expect(viscosityAt(hidden.hill, safeMaxPercent(hidden.hill))).toBeGreaterThan(target);
+    expect(viscosityAt(hidden.saltCurve, safeMaxPercent(hidden.saltCurve))).toBeGreaterThan(target);
     const { pascalSeconds } = truthAfter(hidden, plan, poured, null);
     expect(pascalSeconds).toBeLessThan(target / 3);
     expect(hidden.meter.slopePercent).toBeGreaterThanOrEqual(92);
@@ -75,28 +75,28 @@ describe("what is hidden in a batch", () => {
       ["sodium-hydroxide-solution-10", 0.3],
     ]);
     const basic = planBatch(sheet, 500, library);
-    expect(hiddenBatch(basic, 0.3).startPh).toBeLessThan(tunedCorridor(basic).low - 0.5);
+    expect(simulatedBatch(basic, 0.3).startPh).toBeLessThan(tunedCorridor(basic).low - 0.5);
   });
 
   it("jars of the same base draw its hill; four do not", () => {
-    const hill = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 1.6 };
+    const saltCurve = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 1.6 };
     const jars = [0.8, 1.2, 1.6, 2, 2.4, 2.8, 3.2].map((saltPercent) => {
-      return { saltPercent, viscosity: viscosityAt(hill, saltPercent), unit: "Pa·s" } as const;
+      return { saltPercent, viscosity: viscosityAt(saltCurve, saltPercent), unit: "Pa·s" } as const;
     });
-    expect(hiddenBatch(plan, 0.4, jars).hill.peakSaltPercent).toBeCloseTo(2.4, 4);
-    expect(hiddenBatch(plan, 0.4, jars.slice(0, 4)).hill).toEqual(hiddenBatch(plan, 0.4).hill);
+    expect(simulatedBatch(plan, 0.4, jars).saltCurve.peakSaltPercent).toBeCloseTo(2.4, 4);
+    expect(simulatedBatch(plan, 0.4, jars.slice(0, 4)).saltCurve).toEqual(simulatedBatch(plan, 0.4).saltCurve);
   });
 
   it("what is dosed is no buffer before it is in", () => {
-    const { sites } = hiddenBatch(plan, 0.0);
+    const { sites } = simulatedBatch(plan, 0.0);
     expect(sites.some(({ pKa }) => pKa === 4.76)).toBe(false);
   });
 });
 
 describe("what is true after each entry", () => {
-  const simple: HiddenBatch = {
+  const simple: SimulatedBatch = {
     ...{ sites: [{ pKa: 6, mmolPerKg: 20 }], startPh: 8, afterScent: 0.7, density: 1.02, meter: { offsetPh: 0, slopePercent: 100 } },
-    hill: { peakSaltPercent: 3, width: 0.8, height: 2, baseline: -1 },
+    saltCurve: { peakSaltPercent: 3, width: 0.8, height: 2, baseline: -1 },
   };
 
   it("one site of 20 mmol/kg and pK 6 from pH 8 to 6: half of it less what it had given, and the water's own", () => {
@@ -165,7 +165,7 @@ describe("pouring it all", () => {
 });
 
 /** Makes a hidden batch as the advisors say, with true readings. */
-function advised(hidden: HiddenBatch): readonly BatchEntry[] {
+function advised(hidden: SimulatedBatch): readonly BatchEntry[] {
   const entries: BatchEntry[] = [...poured];
   let at = 0;
   for (let round = 0; round < 12; round += 1) {
@@ -193,8 +193,8 @@ function advised(hidden: HiddenBatch): readonly BatchEntry[] {
 
 describe("the score", () => {
   it.each(seeds.slice(0, 6))("seed %d: who follows the advice overshoots nothing, stays below the cliff and scores well", (seed) => {
-    const hidden = hiddenBatch(plan, seed);
-    const score = rehearsalScore(hidden, plan, advised(hidden));
+    const hidden = simulatedBatch(plan, seed);
+    const score = practiceScore(hidden, plan, advised(hidden));
     const part = (what: string) => score.parts.find((one) => one.what === what);
     expect(part("overshoot")?.measured).toBe(0);
     expect(part("cliff")?.measured).toBe(0);
@@ -204,14 +204,14 @@ describe("the score", () => {
   });
 
   it("its parts sum to the points, and all that can be had is 100", () => {
-    const { parts, points } = rehearsalScore(hiddenBatch(plan, 0.2), plan, [...poured, read(8, 1), dose(0.3, 2), read(7, 3)]);
+    const { parts, points } = practiceScore(simulatedBatch(plan, 0.2), plan, [...poured, read(8, 1), dose(0.3, 2), read(7, 3)]);
     expect(parts.reduce((sum, { of }) => sum + of, 0)).toBeCloseTo(100, 9);
     expect(points).toBe(Math.round(parts.reduce((sum, one) => sum + one.points, 0)));
   });
 
   it("a bath of acid overshoots and loses those points, and reading it at once is counted", () => {
-    const hidden = hiddenBatch(plan, 0.2);
-    const score = rehearsalScore(hidden, plan, [...poured, read(8, 1), dose(60, 2), read(3, 2.2)]);
+    const hidden = simulatedBatch(plan, 0.2);
+    const score = practiceScore(hidden, plan, [...poured, read(8, 1), dose(60, 2), read(3, 2.2)]);
     const overshoot = score.parts.find(({ what }) => what === "overshoot");
     expect(overshoot?.measured).toBeGreaterThan(0.5);
     expect(overshoot?.points).toBe(0);
@@ -219,8 +219,8 @@ describe("the score", () => {
   });
 
   it("too much salt passes the cliff; hours spent reading cost the time, a night in between does not", () => {
-    const hidden = hiddenBatch(plan, 0.2);
-    const score = rehearsalScore(hidden, plan, [...poured, thick(0.2, 1), salted(30, 2), thick(0.1, 42), thick(0.1, 82), thick(0.1, 1000)]);
+    const hidden = simulatedBatch(plan, 0.2);
+    const score = practiceScore(hidden, plan, [...poured, thick(0.2, 1), salted(30, 2), thick(0.1, 42), thick(0.1, 82), thick(0.1, 1000)]);
     const part = (what: string) => score.parts.find((one) => one.what === what);
     expect(part("cliff")?.points).toBe(0);
     expect(part("time")?.points).toBe(0);
@@ -230,7 +230,7 @@ describe("the score", () => {
 
   it("a formula without salt is judged on its pH alone, to 100", () => {
     const plain = planBatch(sheetOf([["water-distilled", "q.s."], ["cocamidopropyl-betaine", 20], ["citric-acid-solution-50", 0.4]]), 500, library); // prettier-ignore
-    const { parts } = rehearsalScore(hiddenBatch(plain, 0.2), plain, []);
+    const { parts } = practiceScore(simulatedBatch(plain, 0.2), plain, []);
     expect(parts.map(({ what }) => what)).toEqual(["ph", "overshoot", "doses", "time"]);
     expect(parts.reduce((sum, { of }) => sum + of, 0)).toBeCloseTo(100, 9);
   });

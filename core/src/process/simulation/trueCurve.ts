@@ -1,12 +1,12 @@
 import { equivalentsPerMole, gramsOf, type Agent } from "../../acidity/equivalents.ts";
-import type { HiddenBatch } from "./simulatedBatch.ts";
+import type { SimulatedBatch } from "./simulatedBatch.ts";
 import { alkalinityAt } from "./truth.ts";
 
 const POINTS = 60;
 
 /** Grams of a solution that bring so much of a hidden batch from its first pH to another; its own mass is not counted. */
 export function trueDoseGrams(
-  hidden: HiddenBatch,
+  hidden: SimulatedBatch,
   agent: Agent,
   { batchGrams, ph }: { readonly batchGrams: number; readonly ph: number },
 ): number {
@@ -16,7 +16,7 @@ export function trueDoseGrams(
 
 /** The true buffer curve for the picture: running grams of a solution against pH, from the first pH to a last one. */
 export function trueCurve(
-  hidden: HiddenBatch,
+  hidden: SimulatedBatch,
   agent: Agent,
   { batchGrams, toPh }: { readonly batchGrams: number; readonly toPh: number },
 ): readonly { readonly grams: number; readonly ph: number }[] {

@@ -5,7 +5,7 @@ import { assessSums } from "../../assessment/assess.ts";
 import { viscosityAt } from "../../rheology/salt/saltCurve.ts";
 import type { BatchPlan } from "../batch/batchPlan.ts";
 import type { BatchEntry, DosedAgent } from "../batch/entries.ts";
-import type { HiddenBatch } from "./simulatedBatch.ts";
+import type { SimulatedBatch } from "./simulatedBatch.ts";
 
 /** What is true of a batch after an entry. */
 export interface Truth {
@@ -32,7 +32,7 @@ interface Inside {
 }
 
 /** Alkalinity the sites and the water hold at a pH, mmol/kg: Σ C ⁄ (1 + 10^(pK − pH)) + 1000 (10^(pH − 14) − 10^−pH). */
-export function alkalinityAt({ sites }: Pick<HiddenBatch, "sites">, ph: number): number {
+export function alkalinityAt({ sites }: Pick<SimulatedBatch, "sites">, ph: number): number {
   return sites.reduce((sum, { pKa, mmolPerKg }) => sum + mmolPerKg * sigmoid(ph - pKa), 0) + waterAlkalinity(ph);
 }
 
@@ -41,7 +41,7 @@ export function alkalinityAt({ sites }: Pick<HiddenBatch, "sites">, ph: number):
  * share; what else is weighed thins; a dose that went in just now is not stirred in yet, and salt not taken up.
  * @param now ISO; null for a batch that has come to rest
  */
-export function truthAfter(hidden: HiddenBatch, plan: BatchPlan, standing: readonly BatchEntry[], now: string | null): Truth {
+export function truthAfter(hidden: SimulatedBatch, plan: BatchPlan, standing: readonly BatchEntry[], now: string | null): Truth {
   const inside = insideOf(plan, standing);
   const at = now === null ? Number.POSITIVE_INFINITY : dayjs(now).valueOf();
   const part = (since: number, seconds: number): number =>
@@ -49,7 +49,7 @@ export function truthAfter(hidden: HiddenBatch, plan: BatchPlan, standing: reado
   const saltPercent = inside.hiddenSaltPercent + inside.salts.reduce((sum, one) => sum + one.percent * part(one.at, TAKEN_UP_SECONDS), 0);
   return {
     ph: phOf(hidden, inside, (since) => part(since, STIRRED_SECONDS)),
-    pascalSeconds: viscosityAt(hidden.hill, saltPercent) * (inside.isScented ? hidden.afterScent : 1),
+    pascalSeconds: viscosityAt(hidden.saltCurve, saltPercent) * (inside.isScented ? hidden.afterScent : 1),
     saltPercent: inside.hiddenSaltPercent + inside.salts.reduce((sum, { percent }) => sum + percent, 0),
     leftGrams: inside.leftGrams,
   };
@@ -99,7 +99,7 @@ function insideOf(plan: BatchPlan, standing: readonly BatchEntry[]): Inside {
 }
 
 /** Where the charges balance: what the sites hold now, less what was dosed, is what they held at the start. */
-function phOf(hidden: HiddenBatch, { thinned, doses }: Inside, stirred: (since: number) => number): number {
+function phOf(hidden: SimulatedBatch, { thinned, doses }: Inside, stirred: (since: number) => number): number {
   const atStart = (alkalinityAt(hidden, hidden.startPh) - waterAlkalinity(hidden.startPh)) * thinned + waterAlkalinity(hidden.startPh);
   const imbalance = (ph: number): number => {
     const held = (alkalinityAt(hidden, ph) - waterAlkalinity(ph)) * thinned + waterAlkalinity(ph);

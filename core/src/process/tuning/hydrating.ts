@@ -1,5 +1,5 @@
 import dayjs from "dayjs";
-import { settle } from "../../formula/resolveLines.ts";
+import { resolveLines } from "../../formula/resolveLines.ts";
 import { hydrationClocks, type HydrationClock } from "../../rheology/hydration.ts";
 import type { BatchState } from "../batch/batchState.ts";
 import type { BatchPlan } from "../batch/batchPlan.ts";
@@ -21,7 +21,7 @@ export interface Hydrating {
  * @param now ISO in UTC
  */
 export function hydrating(plan: BatchPlan, { standing }: Pick<BatchState, "standing">, now: string): readonly Hydrating[] {
-  const { sheet } = settle(plan.formula, plan.materials);
+  const { sheet } = resolveLines(plan.formula, plan.materials);
   const found = hydrationClocks(sheet).flatMap(({ kind, lines, text, firstLookMinutes, trueMinutes }): readonly Hydrating[] => {
     const last = standing.findLast((entry) => (entry.kind === "weighed" || entry.kind === "thickened") && lines.includes(entry.line));
     if (kind === "salt" || last === undefined) return [];

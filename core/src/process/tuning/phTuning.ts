@@ -4,7 +4,7 @@ import { METER_SIGMA, type KnownBuffer, type Titration, type TitrationReading } 
 import { drawnCurve, type BufferPoint } from "../../acidity/titration/bufferCurve.ts";
 import { knownBuffersOf } from "../../acidity/titration/knownBuffers.ts";
 import { aimedProfile } from "../../formula/aim.ts";
-import { settle } from "../../formula/resolveLines.ts";
+import { resolveLines } from "../../formula/resolveLines.ts";
 import { preservativeDoses } from "../../preservation/preservatives.ts";
 import type { Span } from "../../library/material.ts";
 import type { BatchState } from "../batch/batchState.ts";
@@ -113,14 +113,14 @@ export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing">, {
 
 /** Titratable sites the batch holds before it is tuned, mmol/kg: what is dosed by reading counts as a dose, not as a site. */
 export function buffersInBatch(plan: BatchPlan): readonly KnownBuffer[] {
-  const { sheet } = settle(plan.formula, plan.materials);
+  const { sheet } = resolveLines(plan.formula, plan.materials);
   const dosed = new Set(plan.steps.flatMap(({ tunes, lines }) => (tunes === "ph" ? lines : [])));
   return knownBuffersOf({ ...sheet, lines: sheet.lines.map((line) => (dosed.has(line.line.id) ? { ...line, percent: 0 } : line)) });
 }
 
 /** Where the pH of a batch belongs: what suits everyone in it, else what skin and wash bear. */
 export function tunedCorridor(plan: BatchPlan): PhTuning["corridor"] {
-  const { sheet } = settle(plan.formula, plan.materials);
+  const { sheet } = resolveLines(plan.formula, plan.materials);
   const found = phCorridor(sheet, aimedProfile(plan.formula), preservativeDoses(sheet));
   if (found === null) return { ...ANY, isEmpty: false };
   return { low: found.low, high: found.high, isEmpty: found.empty };

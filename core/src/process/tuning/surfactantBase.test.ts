@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { drawnHill, fittedHill, safeMaxPercent, viscosityAt } from "../../rheology/index.ts";
+import { drawnCurveOf, fittedCurve, safeMaxPercent, viscosityAt } from "../../rheology/index.ts";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import { planBatch } from "../batch/planBatch.ts";
 import { surfactantBaseOf } from "./surfactantBase.ts";
@@ -35,13 +35,13 @@ describe("the surfactant part of a formula", () => {
 });
 
 describe("a hill for a picture", () => {
-  const hill = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 1.6 };
-  const jars = [0.8, 1.2, 1.6, 2, 2.4, 2.8, 3.2].map((saltPercent) => ({ saltPercent, viscosity: viscosityAt(hill, saltPercent) }));
+  const saltCurve = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 1.6 };
+  const jars = [0.8, 1.2, 1.6, 2, 2.4, 2.8, 3.2].map((saltPercent) => ({ saltPercent, viscosity: viscosityAt(saltCurve, saltPercent) }));
 
   it("fitted through jars of a known hill it has that peak and that safe part", () => {
-    const drawn = fittedHill(jars);
+    const drawn = fittedCurve(jars);
     expect(drawn?.peakSaltPercent).toBeCloseTo(2.4, 4);
-    expect(drawn?.safeMaxPercent).toBeCloseTo(safeMaxPercent(hill), 4);
+    expect(drawn?.safeMaxPercent).toBeCloseTo(safeMaxPercent(saltCurve), 4);
     expect(drawn?.peakViscosity).toBeCloseTo(10 ** 0.6, 3);
     expect(drawn?.typicalMissPercent).toBeCloseTo(0, 3);
     expect(drawn?.points.every(({ viscosity, low, high }) => low !== null && high !== null && low <= viscosity && viscosity <= high)).toBe(
@@ -50,11 +50,11 @@ describe("a hill for a picture", () => {
   });
 
   it("four jars draw no hill", () => {
-    expect(fittedHill(jars.slice(0, 4))).toBeNull();
+    expect(fittedCurve(jars.slice(0, 4))).toBeNull();
   });
 
   it("a known hill goes from end to end without a band", () => {
-    const { points, typicalMissPercent } = drawnHill(hill, { from: 1, to: 3 });
+    const { points, typicalMissPercent } = drawnCurveOf(saltCurve, { from: 1, to: 3 });
     expect([points[0]?.saltPercent, points.at(-1)?.saltPercent]).toEqual([1, 3]);
     expect(points[0]).toMatchObject({ low: null, high: null });
     expect(typicalMissPercent).toBeNull();

@@ -2,7 +2,7 @@ import { sha256 } from "@noble/hashes/sha2.js";
 import { bytesToHex, utf8ToBytes } from "@noble/hashes/utils.js";
 import { cleansersOf } from "../../surfactants/cleansers.ts";
 import { assessSums } from "../../assessment/assess.ts";
-import { settle } from "../../formula/resolveLines.ts";
+import { resolveLines } from "../../formula/resolveLines.ts";
 import type { BatchPlan } from "../batch/batchPlan.ts";
 
 /** The surfactant part of a formula: what decides how it answers to salt. */
@@ -22,7 +22,7 @@ const SAME_PERCENT = 0.1;
  * percent, in the order of their names. Water, scent, preservative and acid do not count. Null without any surfactant.
  */
 export function surfactantBaseOf({ formula, materials }: Pick<BatchPlan, "formula" | "materials">): SurfactantBase | null {
-  const { sheet } = settle(formula, materials);
+  const { sheet } = resolveLines(formula, materials);
   const cleansers = cleansersOf(sheet).filter(({ percent }) => percent >= SAME_PERCENT / 2);
   if (cleansers.length === 0) return null;
   const told = cleansers.map(({ slug, percent }) => `${slug} ${Math.round(percent / SAME_PERCENT)}`).sort();

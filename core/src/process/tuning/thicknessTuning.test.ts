@@ -7,7 +7,7 @@ import { whyNot } from "../batch/admit.ts";
 import { batchState } from "../batch/batchState.ts";
 import type { BatchEntry, DosedSalt } from "../batch/entries.ts";
 import { planBatch } from "../batch/planBatch.ts";
-import { aimedThickness, saltsOf, thicknessTuning, upToCliffGrams } from "./thicknessTuning.ts";
+import { aimedThickness, saltsOf, thicknessTuning, upToPeakGrams } from "./thicknessTuning.ts";
 
 const plan = planBatch(
   sheetOf([
@@ -78,14 +78,14 @@ describe("readings and additions", () => {
     expect(tuning([read(40, "s"), read(41, "s")])).toMatchObject({ unit: "s", rows: [{ viscosity: 40 }, { viscosity: 41 }] });
   });
 
-  it("jars of the same base in the same unit go to the advisor, others do not", () => {
-    const jars = [
+  it("samples of the same base in the same unit go to the advisor, others do not", () => {
+    const saltSamples = [
       { saltPercent: 1, viscosity: 0.5, unit: "Pa·s" },
       { saltPercent: 2, viscosity: 40, unit: "s" },
     ] as const;
-    const now = thicknessTuning(plan, batchState(plan, [...base, read(0.2)]), { salt: brine, target: 2.5, jars });
-    expect(now.thickening?.jars).toEqual([jars[0]]);
-    expect(now.jars).toEqual([jars[0]]);
+    const now = thicknessTuning(plan, batchState(plan, [...base, read(0.2)]), { salt: brine, target: 2.5, saltSamples });
+    expect(now.thickening?.jars).toEqual([saltSamples[0]]);
+    expect(now.saltSamples).toEqual([saltSamples[0]]);
   });
 
   it("scent and a late thickener between two readings are told", () => {
@@ -117,7 +117,7 @@ describe("readings and additions", () => {
 
 describe("up to the cliff", () => {
   const at = (grams: number, saltPercent = 1) =>
-    upToCliffGrams(grams, { massGrams: 400, saltPercent }, { safeMaxPercent: 2, strengthPercent: 100 });
+    upToPeakGrams(grams, { massGrams: 400, saltPercent }, { safeMaxPercent: 2, strengthPercent: 100 });
 
   it("400 g from 1 % to the edge at 2 % take 4.08 g of dry salt; less is left as it is", () => {
     expect(at(4)).toBe(4);
@@ -130,7 +130,7 @@ describe("up to the cliff", () => {
   });
 
   it("a brine no saltier than the edge never reaches it", () => {
-    expect(upToCliffGrams(50, { massGrams: 400, saltPercent: 1 }, { safeMaxPercent: 2, strengthPercent: 2 })).toBe(50);
+    expect(upToPeakGrams(50, { massGrams: 400, saltPercent: 1 }, { safeMaxPercent: 2, strengthPercent: 2 })).toBe(50);
   });
 
   it("after any addition the batch is no saltier than the edge", () => {

@@ -26,7 +26,7 @@ export interface ThicknessRow {
 export interface ThicknessTuning {
   readonly rows: readonly ThicknessRow[];
   /** Jars of the same base in the unit the batch is read in. */
-  readonly jars: readonly SaltPoint[];
+  readonly saltSamples: readonly SaltPoint[];
   /** For the advisor; null before the first reading. */
   readonly thickening: Thickening | null;
   /** In which unit the batch is read; null before the first reading. */
@@ -43,7 +43,7 @@ export interface ThicknessTuning {
 }
 
 /** A trial of the same base with more or less salt, measured in one of the units. */
-export interface Jar extends SaltPoint {
+export interface SaltSample extends SaltPoint {
   readonly unit: ThicknessUnit;
 }
 
@@ -79,12 +79,12 @@ export function aimedThickness({ formula }: Pick<BatchPlan, "formula">): number 
 
 /**
  * The readings and additions of a batch as the advisor wants them. Additions of another strength count as the salt they
- * bring; readings and jars in another unit than the first reading are not on its hill and are left out.
+ * bring; readings and samples in another unit than the first reading are not on its curve and are left out.
  */
 export function thicknessTuning(
   plan: BatchPlan,
   { standing }: Pick<BatchState, "standing">,
-  { salt, target, jars = [] }: { readonly salt: DosedSalt; readonly target: number; readonly jars?: readonly Jar[] },
+  { salt, target, saltSamples = [] }: { readonly salt: DosedSalt; readonly target: number; readonly saltSamples?: readonly SaltSample[] },
 ): ThicknessTuning {
   const sums = assessSums(plan.formula, plan.materials);
   const hiddenSaltPercent = Math.max(0, sums.saltPercent - sums.addedSaltPercent);
@@ -129,15 +129,15 @@ export function thicknessTuning(
     }
   }
   const last = rows.at(-1);
-  const ownJars = jars.filter((jar) => jar.unit === (unit ?? "Pa·s"));
+  const sameUnit = saltSamples.filter((sample) => sample.unit === (unit ?? "Pa·s"));
   const additions = rows.map(({ totalGrams, viscosity }) => ({ gramsTotal: totalGrams, viscosity }));
   return {
     rows,
-    jars: ownJars,
+    saltSamples: sameUnit,
     thickening:
       last === undefined
         ? null
-        : { batchGrams, hiddenSaltPercent, strengthPercent: salt.strengthPercent, target, jars: ownJars, additions },
+        : { batchGrams, hiddenSaltPercent, strengthPercent: salt.strengthPercent, target, jars: sameUnit, additions },
     unit,
     hiddenSaltPercent,
     massGrams: batchGrams + (rows.at(-1)?.totalGrams ?? 0),
@@ -154,7 +154,7 @@ const LEAST_PERCENT = 0.005;
  * An addition that ends where the safe part of a drawn hill does: that one has the last word, whatever the advisor holds
  * possible. 0 where the batch stands there already; what stays below is left as it is.
  */
-export function upToCliffGrams(
+export function upToPeakGrams(
   grams: number,
   { massGrams, saltPercent }: { readonly massGrams: number; readonly saltPercent: number },
   { safeMaxPercent, strengthPercent }: { readonly safeMaxPercent: number; readonly strengthPercent: number },

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { adviseThickening } from "./adviseThickening.ts";
-import { viscosityAt, type Hill } from "./saltCurve.ts";
+import { viscosityAt, type SaltCurve } from "./saltCurve.ts";
 import type { Thickening } from "./plausibleCurves.ts";
 
-const hill: Hill = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 2 };
-const jars = [1.2, 1.6, 2, 2.4, 2.8, 3.2].map((saltPercent) => ({ saltPercent, viscosity: viscosityAt(hill, saltPercent) }));
+const saltCurve: SaltCurve = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 2 };
+const jars = [1.2, 1.6, 2, 2.4, 2.8, 3.2].map((saltPercent) => ({ saltPercent, viscosity: viscosityAt(saltCurve, saltPercent) }));
 
 const thickeningOf = (viscosities: readonly (readonly [number, number])[], changes: Partial<Thickening> = {}): Thickening => ({
   batchGrams: 500,
@@ -28,14 +28,14 @@ describe("salt by an ensemble of hills", () => {
   });
 
   it("jars of the same base lead straight to the target: 1.933 % from 0.8 % is 5.78 g in 500 g", () => {
-    const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars }));
+    const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(saltCurve, 0.8)]], { jars }));
     expect(recommend.grams).toBeGreaterThan(5.78 * 0.9);
     expect(recommend.grams).toBeLessThan(5.78 * 1.03);
     expect(recommend.peakChance).toBe(0);
   });
 
   it("brine of 20 % takes the water along: 1.933 % from 0.8 % is 31.4 g in 500 g", () => {
-    const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars, strengthPercent: 20 }));
+    const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(saltCurve, 0.8)]], { jars, strengthPercent: 20 }));
     expect(recommend.grams).toBeGreaterThan(31.4 * 0.9);
     expect(recommend.grams).toBeLessThan(31.4 * 1.03);
   });
@@ -54,14 +54,14 @@ describe("salt by an ensemble of hills", () => {
   });
 
   it("never over the safe part of a known hill, however thick the wish", () => {
-    const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars, target: 9 }));
+    const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(saltCurve, 0.8)]], { jars, target: 9 }));
     // 500 g at 0.8 % reach 2.2 % with 7.16 g
     expect(recommend.grams).toBeLessThan(7.16 * 1.05);
     expect(recommend.peakChance).toBeLessThanOrEqual(0.002);
   });
 
   it("a wish the jars speak against is unreachable", () => {
-    expect(adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars, target: 100 })).state).toBe("unreachable");
+    expect(adviseThickening(thickeningOf([[0, viscosityAt(saltCurve, 0.8)]], { jars, target: 100 })).state).toBe("unreachable");
   });
 
   it("a step that gained less than a tenth after one that gained says stop", () => {
@@ -131,7 +131,7 @@ describe("salt by an ensemble of hills", () => {
   });
 
   it("brine weaker than the salt it should bring is refused its place", () => {
-    const { state, recommend, text } = adviseThickening(thickeningOf([[0, viscosityAt(hill, 0.8)]], { jars, strengthPercent: 1 }));
+    const { state, recommend, text } = adviseThickening(thickeningOf([[0, viscosityAt(saltCurve, 0.8)]], { jars, strengthPercent: 1 }));
     expect([state, recommend.grams]).toEqual(["stop", 0]);
     expect(text).toContain("stronger one");
   });

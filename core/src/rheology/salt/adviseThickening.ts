@@ -1,5 +1,5 @@
 import { drawEnsemble } from "../../numerics/ensemble.ts";
-import { hillModel, type Thickening } from "./plausibleCurves.ts";
+import { curveModel, type Thickening } from "./plausibleCurves.ts";
 import { outlookOf } from "./outlook.ts";
 import { thickeningText } from "./thickeningText.ts";
 import type { AdditionAdvice } from "./additionAdvice.ts";
@@ -22,7 +22,7 @@ const SEED = 20_25;
  * that may end too thick with a small chance, and the middle of s₀ − w ⁄ 3. Deterministic for a seed.
  */
 export function adviseThickening(thickening: Thickening, { seed = SEED }: { readonly seed?: number } = {}): ThickeningAdvice {
-  const model = hillModel(thickening);
+  const model = curveModel(thickening);
   const ensemble = drawEnsemble(model.problem, { members: MEMBERS, seed });
   const outlook = outlookOf(thickening, model, ensemble, seed);
   const verdict = verdictOf(thickening, outlook);

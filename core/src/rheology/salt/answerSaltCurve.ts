@@ -38,16 +38,16 @@ export function answerSaltCurve(points: readonly SaltPoint[], target: number | n
       text: `No curve: ${fitting.reason}.${more}`,
     };
   }
-  const { hill, rmsLog10, peakRange } = fitting.value;
-  const safe = safeMaxPercent(hill);
-  const wanted = target === null ? null : saltFor(hill, target);
+  const { saltCurve, rmsLog10, peakRange } = fitting.value;
+  const safe = safeMaxPercent(saltCurve);
+  const wanted = target === null ? null : saltFor(saltCurve, target);
   const recommendSaltPercent = wanted !== null && wanted >= 0 && wanted <= safe ? wanted : null;
   return {
     fit: {
-      peakSaltPercent: hill.peakSaltPercent,
-      peakViscosity: viscosityAt(hill, hill.peakSaltPercent),
-      width: hill.width,
-      baseline: hill.baseline,
+      peakSaltPercent: saltCurve.peakSaltPercent,
+      peakViscosity: viscosityAt(saltCurve, saltCurve.peakSaltPercent),
+      width: saltCurve.width,
+      baseline: saltCurve.baseline,
       rmsLog10,
       peakRange,
     },
@@ -56,11 +56,11 @@ export function answerSaltCurve(points: readonly SaltPoint[], target: number | n
     slopeLog10PerPercent,
     text: told({
       safe,
-      highest: viscosityAt(hill, safe),
-      peak: hill.peakSaltPercent,
+      highest: viscosityAt(saltCurve, safe),
+      peak: saltCurve.peakSaltPercent,
       target,
       recommendSaltPercent,
-      thinnest: 10 ** hill.baseline,
+      thinnest: 10 ** saltCurve.baseline,
     }),
   };
 }

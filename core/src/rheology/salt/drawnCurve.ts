@@ -1,8 +1,8 @@
 import { fitSaltCurve, type SaltPoint } from "./fitSaltCurve.ts";
-import { safeMaxPercent, viscosityAt, type Hill } from "./saltCurve.ts";
+import { safeMaxPercent, viscosityAt, type SaltCurve } from "./saltCurve.ts";
 
 /** A salt hill for a picture. */
-export interface DrawnHill {
+export interface DrawnCurve {
   readonly points: readonly (SaltPoint & { readonly low: number | null; readonly high: number | null })[];
   readonly peakSaltPercent: number;
   readonly peakViscosity: number;
@@ -15,21 +15,21 @@ export interface DrawnHill {
 const POINTS = 60;
 
 /** A known hill between two salts. */
-export function drawnHill(hill: Hill, { from, to }: { readonly from: number; readonly to: number }): DrawnHill {
-  return drawn(hill, { from, to }, { band: () => null, typicalMissPercent: null });
+export function drawnCurveOf(saltCurve: SaltCurve, { from, to }: { readonly from: number; readonly to: number }): DrawnCurve {
+  return drawn(saltCurve, { from, to }, { band: () => null, typicalMissPercent: null });
 }
 
 /** The hill fitted through jars and readings, with its 95 % band; null where they are too few or bracket no peak. */
-export function fittedHill(points: readonly SaltPoint[]): DrawnHill | null {
+export function fittedCurve(points: readonly SaltPoint[]): DrawnCurve | null {
   const fitting = fitSaltCurve(points);
   if (!fitting.found) return null;
-  const { hill, band, rmsLog10 } = fitting.value;
+  const { saltCurve, band, rmsLog10 } = fitting.value;
   const salts = points.map(({ saltPercent }) => saltPercent);
-  return drawn(hill, { from: Math.min(...salts), to: Math.max(...salts) }, { band, typicalMissPercent: 100 * (10 ** rmsLog10 - 1) });
+  return drawn(saltCurve, { from: Math.min(...salts), to: Math.max(...salts) }, { band, typicalMissPercent: 100 * (10 ** rmsLog10 - 1) });
 }
 
 function drawn(
-  hill: Hill,
+  saltCurve: SaltCurve,
   { from, to }: { readonly from: number; readonly to: number },
   {
     band,
@@ -38,17 +38,17 @@ function drawn(
     readonly band: (saltPercent: number) => { readonly low: number; readonly high: number } | null;
     readonly typicalMissPercent: number | null;
   },
-): DrawnHill {
+): DrawnCurve {
   const points = Array.from({ length: POINTS }, (_, at) => {
     const saltPercent = from + ((to - from) * at) / (POINTS - 1);
     const around = band(saltPercent);
-    return { saltPercent, viscosity: viscosityAt(hill, saltPercent), low: around?.low ?? null, high: around?.high ?? null };
+    return { saltPercent, viscosity: viscosityAt(saltCurve, saltPercent), low: around?.low ?? null, high: around?.high ?? null };
   });
   return {
     points,
-    peakSaltPercent: hill.peakSaltPercent,
-    peakViscosity: viscosityAt(hill, hill.peakSaltPercent),
-    safeMaxPercent: safeMaxPercent(hill),
+    peakSaltPercent: saltCurve.peakSaltPercent,
+    peakViscosity: viscosityAt(saltCurve, saltCurve.peakSaltPercent),
+    safeMaxPercent: safeMaxPercent(saltCurve),
     typicalMissPercent,
   };
 }

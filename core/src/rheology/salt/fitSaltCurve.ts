@@ -1,7 +1,7 @@
 import { levenbergMarquardt } from "ml-levenberg-marquardt";
 import { solveLinear } from "../../numerics/solveLinear.ts";
 import { studentT95 } from "../../numerics/studentT.ts";
-import { log10Viscosity, type Hill } from "./saltCurve.ts";
+import { log10Viscosity, type SaltCurve } from "./saltCurve.ts";
 
 export interface SaltPoint {
   /** Whole salt, hidden and added, % w/w. */
@@ -11,7 +11,7 @@ export interface SaltPoint {
 }
 
 export interface SaltFit {
-  readonly hill: Hill;
+  readonly saltCurve: SaltCurve;
   /** Root mean square of the residuals of log₁₀ η, over all points. */
   readonly rmsLog10: number;
   /** 95 % for the peak, % salt; null where as many points as unknowns leave nothing to judge by. */
@@ -41,7 +41,7 @@ export function fitSaltCurve(points: readonly SaltPoint[]): SaltFitting {
   const start = bestOfGrid(salts, logs, { lowest, highest });
   if (start === null) return { found: false, reason: "no hill in these points" };
   const span = highest - lowest;
-  const { parameterValues } = levenbergMarquardt({ x: salts, y: logs }, (values) => (salt) => log10Viscosity(hillOf(values), salt), {
+  const { parameterValues } = levenbergMarquardt({ x: salts, y: logs }, (values) => (salt) => log10Viscosity(curveOf(values), salt), {
     initialValues: [start.peakSaltPercent, start.width, start.baseline, start.height],
     minValues: [lowest - span, span / 100, -20, 0],
     maxValues: [highest + span, 5 * span, 20, 20],
@@ -51,14 +51,14 @@ export function fitSaltCurve(points: readonly SaltPoint[]): SaltFitting {
     maxIterations: 80,
     errorTolerance: 1e-16,
   });
-  const hill = hillOf(parameterValues);
-  const residuals = salts.map((salt, k) => logs[k]! - log10Viscosity(hill, salt));
-  if (!hasSettled(hill, salts, residuals)) return { found: false, reason: "the fit does not settle" };
-  const tallest = hill.baseline + hill.height - Math.max(...logs);
-  if (hill.height < LEAST_HEIGHT || tallest > MOST_ABOVE_POINTS) return { found: false, reason: "no hill in these points" };
-  if (!(hill.peakSaltPercent > lowest && hill.peakSaltPercent < highest))
+  const saltCurve = curveOf(parameterValues);
+  const residuals = salts.map((salt, k) => logs[k]! - log10Viscosity(saltCurve, salt));
+  if (!hasSteadied(saltCurve, salts, residuals)) return { found: false, reason: "the fit does not settle" };
+  const tallest = saltCurve.baseline + saltCurve.height - Math.max(...logs);
+  if (saltCurve.height < LEAST_HEIGHT || tallest > MOST_ABOVE_POINTS) return { found: false, reason: "no hill in these points" };
+  if (!(saltCurve.peakSaltPercent > lowest && saltCurve.peakSaltPercent < highest))
     return { found: false, reason: "the points do not bracket a peak" };
-  return { found: true, value: judged(hill, salts, residuals) };
+  return { found: true, value: judged(saltCurve, salts, residuals) };
 }
 
 /** A hill lower than this is the scatter of the jars, decades. */
@@ -66,7 +66,7 @@ const LEAST_HEIGHT = 0.05;
 /** A peak so far above every jar, decades, is drawn out of nothing. */
 const MOST_ABOVE_POINTS = 1;
 
-function hillOf(values: readonly number[]): Hill {
+function curveOf(values: readonly number[]): SaltCurve {
   return { peakSaltPercent: values[0]!, width: values[1]!, baseline: values[2]!, height: values[3]! };
 }
 
@@ -78,9 +78,9 @@ function bestOfGrid(
   salts: readonly number[],
   logs: readonly number[],
   { lowest, highest }: { lowest: number; highest: number },
-): Hill | null {
+): SaltCurve | null {
   const span = highest - lowest;
-  let best: { hill: Hill; squares: number } | null = null;
+  let best: { saltCurve: SaltCurve; squares: number } | null = null;
   for (let p = 0; p <= GRID_PEAKS; p += 1) {
     for (let q = 0; q <= GRID_WIDTHS; q += 1) {
       const peakSaltPercent = lowest + (span * p) / GRID_PEAKS;
@@ -90,11 +90,11 @@ function bestOfGrid(
       if (line === null || line.slope <= 0) continue;
       const squares = shape.reduce((sum, x, k) => sum + (logs[k]! - line.start - line.slope * x) ** 2, 0);
       if (best === null || squares < best.squares) {
-        best = { hill: { peakSaltPercent, width, baseline: line.start, height: line.slope }, squares };
+        best = { saltCurve: { peakSaltPercent, width, baseline: line.start, height: line.slope }, squares };
       }
     }
   }
-  return best?.hill ?? null;
+  return best?.saltCurve ?? null;
 }
 
 function straightLine(xs: readonly number[], ys: readonly number[]): { readonly start: number; readonly slope: number } | null {
@@ -112,17 +112,17 @@ function straightLine(xs: readonly number[], ys: readonly number[]): { readonly 
 }
 
 /** How log₁₀ η changes with peak, width, baseline and height. */
-function gradient({ peakSaltPercent, width, height }: Hill, salt: number): readonly number[] {
+function gradient({ peakSaltPercent, width, height }: SaltCurve, salt: number): readonly number[] {
   const away = salt - peakSaltPercent;
   const shape = Math.exp(-(away * away) / (2 * width * width));
   return [(height * shape * away) / width ** 2, (height * shape * away * away) / width ** 3, 1, shape];
 }
 
 /** At a least-squares solution the residuals stand at right angles to every gradient. */
-function hasSettled(hill: Hill, salts: readonly number[], residuals: readonly number[]): boolean {
+function hasSteadied(saltCurve: SaltCurve, salts: readonly number[], residuals: readonly number[]): boolean {
   const size = Math.hypot(...residuals);
   if (size < 1e-6) return true;
-  const gradients = salts.map((salt) => gradient(hill, salt));
+  const gradients = salts.map((salt) => gradient(saltCurve, salt));
   return [0, 1, 2, 3].every((k) => {
     const column = gradients.map((row) => row[k]!);
     const along = column.reduce((sum, value, i) => sum + value * residuals[i]!, 0);
@@ -132,10 +132,10 @@ function hasSettled(hill: Hill, salts: readonly number[], residuals: readonly nu
 
 const RIGHT_ANGLE = 1e-3;
 
-function judged(hill: Hill, salts: readonly number[], residuals: readonly number[]): SaltFit {
+function judged(saltCurve: SaltCurve, salts: readonly number[], residuals: readonly number[]): SaltFit {
   const sumOfSquares = residuals.reduce((sum, value) => sum + value * value, 0);
   const freedom = salts.length - UNKNOWNS;
-  const covariance = freedom > 0 ? covarianceOf(hill, salts, sumOfSquares / freedom) : null;
+  const covariance = freedom > 0 ? covarianceOf(saltCurve, salts, sumOfSquares / freedom) : null;
   const t = freedom > 0 ? studentT95(freedom) : 0;
   const spread = (row: readonly number[]): number | null => {
     if (covariance === null) return null;
@@ -152,19 +152,19 @@ function judged(hill: Hill, salts: readonly number[], residuals: readonly number
   const peakSpread = spread([1, 0, 0, 0]);
   const around = (value: number, by: number | null) => (by === null ? null : { low: value - by, high: value + by });
   return {
-    hill,
+    saltCurve,
     rmsLog10: Math.sqrt(sumOfSquares / salts.length),
-    peakRange: around(hill.peakSaltPercent, peakSpread),
+    peakRange: around(saltCurve.peakSaltPercent, peakSpread),
     band(salt) {
-      const range = around(log10Viscosity(hill, salt), spread(gradient(hill, salt)));
+      const range = around(log10Viscosity(saltCurve, salt), spread(gradient(saltCurve, salt)));
       return range === null ? null : { low: 10 ** range.low, high: 10 ** range.high };
     },
   };
 }
 
 /** σ² (JᵀJ)⁻¹; null where the points do not tell the unknowns apart. */
-function covarianceOf(hill: Hill, salts: readonly number[], variance: number): readonly (readonly number[])[] | null {
-  const gradients = salts.map((salt) => gradient(hill, salt));
+function covarianceOf(saltCurve: SaltCurve, salts: readonly number[], variance: number): readonly (readonly number[])[] | null {
+  const gradients = salts.map((salt) => gradient(saltCurve, salt));
   const normal = [0, 1, 2, 3].map((i) => [0, 1, 2, 3].map((j) => gradients.reduce((sum, row) => sum + row[i]! * row[j]!, 0)));
   const columns = [0, 1, 2, 3].map((k) =>
     solveLinear(

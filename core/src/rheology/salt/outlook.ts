@@ -2,7 +2,7 @@ import type { Ensemble } from "../../numerics/ensemble.ts";
 import { median, quantileOfSorted } from "../../numerics/quantiles.ts";
 import { randomFrom } from "../../numerics/random.ts";
 import { gramsToSalt, safeMaxPercent, saltFor, viscosityAt } from "./saltCurve.ts";
-import { ADDITION_ERROR, ON_TARGET, type HillModel, type Thickening } from "./plausibleCurves.ts";
+import { ADDITION_ERROR, ON_TARGET, type CurveModel, type Thickening } from "./plausibleCurves.ts";
 
 /** Chance of passing the peak that one addition may have. */
 const PEAK_RISK = 0.002;
@@ -32,7 +32,7 @@ export interface Outlook {
 /** Looks at every plausible hill: where the batch stands on it, and what more salt would do. */
 export function outlookOf(
   { strengthPercent, target, additions }: Thickening,
-  model: HillModel,
+  model: CurveModel,
   { members, coordinates, coordinatesEach }: Ensemble,
   seed: number,
 ): Outlook {
@@ -40,24 +40,24 @@ export function outlookOf(
   const made = new Set(additions.map(({ gramsTotal }) => gramsTotal)).size - 1;
   const tooThickRisk = TOO_THICK_RISKS[Math.max(0, made)] ?? LATE_TOO_THICK_RISK;
   const factors = Float64Array.from({ length: members }, () => 1 + ADDITION_ERROR * random.normal());
-  const hills = Array.from({ length: members }, (_, k) => model.hillOf(coordinates, k * coordinatesEach));
+  const saltCurves = Array.from({ length: members }, (_, k) => model.curveOf(coordinates, k * coordinatesEach));
   const salts = Float64Array.from({ length: members }, (_, k) => model.saltNow(coordinates, k * coordinatesEach));
   /** Grams that bring the batch from one salt to another. */
   const gramsTo = (from: number, to: number): number => gramsToSalt(model.massGrams, { from, to, strengthPercent });
   const saltAfter = (from: number, grams: number): number => (model.massGrams * from + grams * strengthPercent) / (model.massGrams + grams);
-  const toTarget = hills.map((hill, k) => {
-    const salt = saltFor(hill, target);
-    return salt === null ? (viscosityAt(hill, salts[k]!) >= target ? 0 : Infinity) : gramsTo(salts[k]!, salt);
+  const toTarget = saltCurves.map((saltCurve, k) => {
+    const salt = saltFor(saltCurve, target);
+    return salt === null ? (viscosityAt(saltCurve, salts[k]!) >= target ? 0 : Infinity) : gramsTo(salts[k]!, salt);
   });
-  const toTooThick = hills.map((hill, k) => {
-    const salt = saltFor(hill, target * (1 + ON_TARGET));
+  const toTooThick = saltCurves.map((saltCurve, k) => {
+    const salt = saltFor(saltCurve, target * (1 + ON_TARGET));
     return salt === null ? Infinity : Math.max(0, gramsTo(salts[k]!, salt) / factors[k]!);
   });
-  const toPeak = hills.map((hill, k) => gramsTo(salts[k]!, hill.peakSaltPercent) / factors[k]!);
-  const toSafe = hills.map((hill, k) => gramsTo(salts[k]!, safeMaxPercent(hill)));
-  const now = Float64Array.from(hills, (hill, k) => viscosityAt(hill, salts[k]!));
-  const share = (isTrue: (k: number) => boolean): number => hills.filter((_, k) => isTrue(k)).length / members;
-  const atSafe = hills.map((hill) => viscosityAt(hill, safeMaxPercent(hill)));
+  const toPeak = saltCurves.map((saltCurve, k) => gramsTo(salts[k]!, saltCurve.peakSaltPercent) / factors[k]!);
+  const toSafe = saltCurves.map((saltCurve, k) => gramsTo(salts[k]!, safeMaxPercent(saltCurve)));
+  const now = Float64Array.from(saltCurves, (saltCurve, k) => viscosityAt(saltCurve, salts[k]!));
+  const share = (isTrue: (k: number) => boolean): number => saltCurves.filter((_, k) => isTrue(k)).length / members;
+  const atSafe = saltCurves.map((saltCurve) => viscosityAt(saltCurve, safeMaxPercent(saltCurve)));
   return {
     saltNow: median(salts),
     grams: Math.max(
@@ -75,7 +75,9 @@ export function outlookOf(
     highestSafe: median(atSafe),
     nearTop: share((k) => toSafe[k]! <= 0),
     after(grams) {
-      const sorted = Float64Array.from(hills, (hill, k) => viscosityAt(hill, saltAfter(salts[k]!, grams * factors[k]!))).sort();
+      const sorted = Float64Array.from(saltCurves, (saltCurve, k) =>
+        viscosityAt(saltCurve, saltAfter(salts[k]!, grams * factors[k]!)),
+      ).sort();
       return { expected: quantileOfSorted(sorted, 0.5), low: quantileOfSorted(sorted, 0.05), high: quantileOfSorted(sorted, 0.95) };
     },
     peakChance: (grams) => share((k) => grams > toPeak[k]!),

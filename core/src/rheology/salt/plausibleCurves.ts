@@ -1,6 +1,6 @@
 import type { EnsembleProblem } from "../../numerics/ensemble.ts";
 import type { SaltPoint } from "./fitSaltCurve.ts";
-import { log10Viscosity, safeMaxPercent, type Hill } from "./saltCurve.ts";
+import { log10Viscosity, safeMaxPercent, type SaltCurve } from "./saltCurve.ts";
 
 /** A batch on its way to a thickness. */
 export interface Thickening {
@@ -35,16 +35,16 @@ export const ADDITION_ERROR = 0.02;
 const READING_SIGMA = READING_ERROR / Math.LN10;
 
 /** Reads members back as hills and says how much salt each believes is in the batch. */
-export interface HillModel {
+export interface CurveModel {
   readonly problem: EnsembleProblem;
   /** Batch with everything that went in, g. */
   readonly massGrams: number;
-  hillOf(coordinates: Float64Array, offset: number): Hill;
+  curveOf(coordinates: Float64Array, offset: number): SaltCurve;
   /** Whole salt in the batch now, % w/w, with this member's own weighing errors. */
   saltNow(coordinates: Float64Array, offset: number): number;
 }
 
-export function hillModel({ batchGrams, hiddenSaltPercent, strengthPercent, target, jars, additions }: Thickening): HillModel {
+export function curveModel({ batchGrams, hiddenSaltPercent, strengthPercent, target, jars, additions }: Thickening): CurveModel {
   const readings = [...jars, ...additions].map(({ viscosity }) => viscosity);
   const thinnest = Math.log10(readings.length > 0 ? Math.min(...readings) : target / 10);
   const jarLogs = jars.map(({ viscosity }) => Math.log10(viscosity));
@@ -54,7 +54,7 @@ export function hillModel({ batchGrams, hiddenSaltPercent, strengthPercent, targ
   const massGrams = batchGrams + (additions.at(-1)?.gramsTotal ?? 0);
   const within = ({ low, high }: { low: number; high: number }, part: number): number => low + (high - low) * part;
 
-  function hillOf(coordinates: Float64Array, offset: number): Hill {
+  function curveOf(coordinates: Float64Array, offset: number): SaltCurve {
     return {
       peakSaltPercent: within(PEAK_PERCENT, coordinates[offset]!),
       width: within(WIDTH_PERCENT, coordinates[offset + 1]!),
@@ -74,8 +74,8 @@ export function hillModel({ batchGrams, hiddenSaltPercent, strengthPercent, targ
     return (100 * saltGrams) / mass;
   }
 
-  const logLikelihood = (hill: Hill, salt: number, reading: number): number => {
-    const miss = (log10Viscosity(hill, salt) - reading) / READING_SIGMA;
+  const logLikelihood = (saltCurve: SaltCurve, salt: number, reading: number): number => {
+    const miss = (log10Viscosity(saltCurve, salt) - reading) / READING_SIGMA;
     return (-miss * miss) / 2;
   };
 
@@ -86,21 +86,21 @@ export function hillModel({ batchGrams, hiddenSaltPercent, strengthPercent, targ
     normalCount: additions.length,
     stages: jars.length + additions.length,
     evaluate(coordinates, offset, stage, out) {
-      const hill = hillOf(coordinates, offset);
+      const saltCurve = curveOf(coordinates, offset);
       // The wish counts with the first observation, which is where weighting begins.
-      const byWish = log10Viscosity(hill, safeMaxPercent(hill)) < wished ? LN_HARDLY : 0;
+      const byWish = log10Viscosity(saltCurve, safeMaxPercent(saltCurve)) < wished ? LN_HARDLY : 0;
       let before = stage > 0 ? byWish : 0;
       for (let k = 0; k <= stage; k += 1) {
         const addition = k - jars.length;
         const one =
           addition < 0
-            ? logLikelihood(hill, jars[k]!.saltPercent, jarLogs[k]!)
-            : logLikelihood(hill, saltAfter(coordinates, offset, addition + 1), additionLogs[addition]!);
+            ? logLikelihood(saltCurve, jars[k]!.saltPercent, jarLogs[k]!)
+            : logLikelihood(saltCurve, saltAfter(coordinates, offset, addition + 1), additionLogs[addition]!);
         if (k === stage) out[1] = k === 0 ? one + byWish : one;
         else before += one;
       }
       out[0] = before;
     },
   };
-  return { problem, massGrams, hillOf, saltNow: (coordinates, offset) => saltAfter(coordinates, offset, additions.length) };
+  return { problem, massGrams, curveOf, saltNow: (coordinates, offset) => saltAfter(coordinates, offset, additions.length) };
 }

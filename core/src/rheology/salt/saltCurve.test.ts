@@ -2,25 +2,25 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { answerSaltCurve } from "./answerSaltCurve.ts";
 import { fitSaltCurve, type SaltPoint } from "./fitSaltCurve.ts";
-import { log10Viscosity, safeMaxPercent, saltFor, viscosityAt, type Hill } from "./saltCurve.ts";
+import { log10Viscosity, safeMaxPercent, saltFor, viscosityAt, type SaltCurve } from "./saltCurve.ts";
 
-const hill: Hill = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 2 };
-const jarsAt = (salts: readonly number[], of: Hill = hill): readonly SaltPoint[] =>
+const saltCurve: SaltCurve = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 2 };
+const jarsAt = (salts: readonly number[], of: SaltCurve = saltCurve): readonly SaltPoint[] =>
   salts.map((saltPercent) => ({ saltPercent, viscosity: viscosityAt(of, saltPercent) }));
 const usual = [1.2, 1.8, 2.1, 2.4, 2.7, 3];
 
 describe("the hill", () => {
   it("is 10 at its peak, and 10^0.2131 one width away: −1 + 2 e^(−½) = 0.2131", () => {
-    expect(viscosityAt(hill, 2.4)).toBeCloseTo(10, 12);
-    expect(log10Viscosity(hill, 3)).toBeCloseTo(0.2130613, 7);
+    expect(viscosityAt(saltCurve, 2.4)).toBeCloseTo(10, 12);
+    expect(log10Viscosity(saltCurve, 3)).toBeCloseTo(0.2130613, 7);
   });
 
-  it("is safe to 2.4 − 0.6 ⁄ 3 = 2.2 %", () => expect(safeMaxPercent(hill)).toBeCloseTo(2.2, 12));
+  it("is safe to 2.4 − 0.6 ⁄ 3 = 2.2 %", () => expect(safeMaxPercent(saltCurve)).toBeCloseTo(2.2, 12));
 
   it("reaches 3 on the rising side at 1.9329 %, and never 0.1 or 11", () => {
-    expect(saltFor(hill, 3)).toBeCloseTo(1.932884, 5);
-    expect(viscosityAt(hill, saltFor(hill, 3)!)).toBeCloseTo(3, 10);
-    expect([saltFor(hill, 0.1), saltFor(hill, 11)]).toEqual([null, null]);
+    expect(saltFor(saltCurve, 3)).toBeCloseTo(1.932884, 5);
+    expect(viscosityAt(saltCurve, saltFor(saltCurve, 3)!)).toBeCloseTo(3, 10);
+    expect([saltFor(saltCurve, 0.1), saltFor(saltCurve, 11)]).toEqual([null, null]);
   });
 });
 
@@ -29,10 +29,10 @@ describe("the fit", () => {
     const fitted = fitSaltCurve(jarsAt(usual));
     expect(fitted.found).toBe(true);
     if (!fitted.found) return;
-    expect(fitted.value.hill.peakSaltPercent).toBeCloseTo(2.4, 6);
-    expect(fitted.value.hill.width).toBeCloseTo(0.6, 6);
-    expect(fitted.value.hill.baseline).toBeCloseTo(-1, 6);
-    expect(fitted.value.hill.height).toBeCloseTo(2, 6);
+    expect(fitted.value.saltCurve.peakSaltPercent).toBeCloseTo(2.4, 6);
+    expect(fitted.value.saltCurve.width).toBeCloseTo(0.6, 6);
+    expect(fitted.value.saltCurve.baseline).toBeCloseTo(-1, 6);
+    expect(fitted.value.saltCurve.height).toBeCloseTo(2, 6);
     expect(fitted.value.rmsLog10).toBeCloseTo(0, 8);
   });
 
@@ -43,8 +43,8 @@ describe("the fit", () => {
         const drawn = { peakSaltPercent, width, baseline, height };
         const salts = Array.from({ length: 9 }, (_, k) => peakSaltPercent + (k - 4) * 0.5 * width);
         const fitted = fitSaltCurve(jarsAt(salts, drawn));
-        expect(fitted.found && fitted.value.hill.peakSaltPercent).toBeCloseTo(peakSaltPercent, 4);
-        expect(fitted.found && fitted.value.hill.width).toBeCloseTo(width, 4);
+        expect(fitted.found && fitted.value.saltCurve.peakSaltPercent).toBeCloseTo(peakSaltPercent, 4);
+        expect(fitted.found && fitted.value.saltCurve.width).toBeCloseTo(width, 4);
       }),
     );
   });
@@ -60,20 +60,20 @@ describe("the fit", () => {
     expect(peakRange!.low).toBeLessThan(2.4);
     expect(peakRange!.high).toBeGreaterThan(2.4);
     const { low, high } = band(2)!;
-    expect(low).toBeLessThan(viscosityAt(hill, 2));
-    expect(high).toBeGreaterThan(viscosityAt(hill, 2));
+    expect(low).toBeLessThan(viscosityAt(saltCurve, 2));
+    expect(high).toBeGreaterThan(viscosityAt(saltCurve, 2));
   });
 
   it("beats every hill near it: a least-squares solution", () => {
     const noisy = jarsAt(usual).map(({ saltPercent, viscosity }, k) => ({ saltPercent, viscosity: viscosity * (k % 2 === 0 ? 1.1 : 0.9) }));
     const fitted = fitSaltCurve(noisy);
     if (!fitted.found) throw new Error(fitted.reason);
-    const squares = (of: Hill) =>
+    const squares = (of: SaltCurve) =>
       noisy.reduce((sum, { saltPercent, viscosity }) => sum + (Math.log10(viscosity) - log10Viscosity(of, saltPercent)) ** 2, 0);
-    const best = squares(fitted.value.hill);
+    const best = squares(fitted.value.saltCurve);
     for (const key of ["peakSaltPercent", "width", "baseline", "height"] as const) {
       for (const step of [-1e-3, 1e-3]) {
-        expect(squares({ ...fitted.value.hill, [key]: fitted.value.hill[key] + step })).toBeGreaterThan(best);
+        expect(squares({ ...fitted.value.saltCurve, [key]: fitted.value.saltCurve[key] + step })).toBeGreaterThan(best);
       }
     }
   });
@@ -95,7 +95,7 @@ describe("the answer for jars", () => {
     const { recommendSaltPercent, text } = answerSaltCurve(jarsAt(usual), 9.9);
     expect(recommendSaltPercent).toBeNull();
     expect(text).toContain("highest safe thickness is 7.8");
-    expect(viscosityAt(hill, 2.2)).toBeCloseTo(7.797, 3);
+    expect(viscosityAt(saltCurve, 2.2)).toBeCloseTo(7.797, 3);
   });
 
   it("a target thinner than the base is not either", () => {

@@ -1,5 +1,5 @@
 /** The salt curve of a blend: log₁₀ η = b + A e^(−(s − s₀)² ⁄ 2w²), s the whole salt in % w/w, η in the maker's unit. */
-export interface Hill {
+export interface SaltCurve {
   readonly peakSaltPercent: number;
   readonly width: number;
   /** b: log₁₀ of the thickness far from the peak. */
@@ -11,7 +11,7 @@ export interface Hill {
 /** Part of the width that is kept from the peak: beyond, one addition may go over. */
 const KEPT_FROM_PEAK = 1 / 3;
 
-export function log10Viscosity({ peakSaltPercent, width, baseline, height }: Hill, saltPercent: number): number {
+export function log10Viscosity({ peakSaltPercent, width, baseline, height }: SaltCurve, saltPercent: number): number {
   return baseline + height * Math.exp(-((saltPercent - peakSaltPercent) ** 2) / (2 * width * width));
 }
 
@@ -26,19 +26,19 @@ export function gramsToSalt(
   return to >= strengthPercent ? Infinity : (massGrams * (to - from)) / (strengthPercent - to);
 }
 
-export function viscosityAt(hill: Hill, saltPercent: number): number {
-  return 10 ** log10Viscosity(hill, saltPercent);
+export function viscosityAt(saltCurve: SaltCurve, saltPercent: number): number {
+  return 10 ** log10Viscosity(saltCurve, saltPercent);
 }
 
 /** The most salt to go to: s₀ − w ⁄ 3. With a peak at 2.4 % and a width of 0.6 it is 2.2 %. */
-export function safeMaxPercent({ peakSaltPercent, width }: Hill): number {
+export function safeMaxPercent({ peakSaltPercent, width }: SaltCurve): number {
   return peakSaltPercent - width * KEPT_FROM_PEAK;
 }
 
 /**
  * Salt at which the rising side reaches a thickness: s₀ − w √(2 ln(A ⁄ (log₁₀ η − b))). Null when the hill never has it.
  */
-export function saltFor({ peakSaltPercent, width, baseline, height }: Hill, viscosity: number): number | null {
+export function saltFor({ peakSaltPercent, width, baseline, height }: SaltCurve, viscosity: number): number | null {
   const above = Math.log10(viscosity) - baseline;
   if (above <= 0 || above > height) return null;
   return peakSaltPercent - width * Math.sqrt(2 * Math.log(height / above));

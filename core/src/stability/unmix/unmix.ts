@@ -45,9 +45,9 @@ export function unmix(
     const high = max ?? (known !== null && known.high >= (min ?? 0) ? known.high : 100);
     return { min: low, max: high, minFrom: sourceOf(min, low, 0), maxFrom: sourceOf(max, high, 100) };
   });
-  const { settled, givenUp, conflict } = settleBounds(list, bounds);
+  const { resolved, givenUp, conflict } = sedimentationBounds(list, bounds);
   if (conflict !== null) return { ranges: [], feasible: false, converged: false, text: conflictText(conflict) };
-  const polytope = polytopeOf(list, settled);
+  const polytope = polytopeOf(list, resolved);
   const extremes = solver.extremes(polytope);
   if (!extremes.found) throw new Error("A list that can be reconciled has percentages");
   const { mean, converged } = interiorMean(polytope, extremes.corners, seed);
@@ -65,20 +65,20 @@ function sourceOf(typed: number | undefined, value: number, free: number): Bound
 }
 
 /** Drops usual doses until the list can be reconciled; what is typed and what is printed stays. */
-function settleBounds(
+function sedimentationBounds(
   list: PrintedList,
   bounds: readonly Bounds[],
-): { readonly settled: readonly Bounds[]; readonly givenUp: readonly number[]; readonly conflict: Conflict | null } {
-  const settled = [...bounds];
+): { readonly resolved: readonly Bounds[]; readonly givenUp: readonly number[]; readonly conflict: Conflict | null } {
+  const resolved = [...bounds];
   const givenUp = new Set<number>();
   // Each round drops at least one of finitely many bounds.
   for (let round = 0; round <= 2 * bounds.length; round += 1) {
-    const result = reconcile(list, settled);
-    if (result.feasible) return { settled, givenUp: [...givenUp].sort((a, b) => a - b), conflict: null };
+    const result = reconcile(list, resolved);
+    if (result.feasible) return { resolved, givenUp: [...givenUp].sort((a, b) => a - b), conflict: null };
     const { libraryMins, libraryMaxs } = result.conflict;
-    if (libraryMins.length + libraryMaxs.length === 0) return { settled, givenUp: [], conflict: result.conflict };
-    for (const at of libraryMins) settled[at] = { ...settled[at]!, min: 0, minFrom: "none" };
-    for (const at of libraryMins.length > 0 ? [] : libraryMaxs) settled[at] = { ...settled[at]!, max: 100, maxFrom: "none" };
+    if (libraryMins.length + libraryMaxs.length === 0) return { resolved, givenUp: [], conflict: result.conflict };
+    for (const at of libraryMins) resolved[at] = { ...resolved[at]!, min: 0, minFrom: "none" };
+    for (const at of libraryMins.length > 0 ? [] : libraryMaxs) resolved[at] = { ...resolved[at]!, max: 100, maxFrom: "none" };
     for (const at of libraryMins.length > 0 ? libraryMins : libraryMaxs) givenUp.add(at);
   }
   throw new Error("Bounds ran out before the list was reconciled");
@@ -111,10 +111,10 @@ function textOf({ ingredients }: PrintedList, ranges: readonly UnmixedRange[], g
       ({ name, min, max, typical }) =>
         `${name} ${writtenShort(min, 1)} to ${writtenShort(max, 1)} %, typically ${writtenShort(typical, 1)} %`,
     );
-  const aside = givenUp.map((at) => ingredients[at]!.name);
+  const sidePanel = givenUp.map((at) => ingredients[at]!.name);
   const sentences = [
     `An estimate from the order alone: ${told.join("; ")}.`,
-    ...(aside.length > 0 ? [`The list contradicts the usual dose of ${aside.join(", ")}, which was set aside.`] : []),
+    ...(sidePanel.length > 0 ? [`The list contradicts the usual dose of ${sidePanel.join(", ")}, which was set aside.`] : []),
     ...(converged ? [] : ["The typical values have not settled; take them as rough."]),
   ];
   return sentences.join(" ");

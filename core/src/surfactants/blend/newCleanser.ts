@@ -1,6 +1,6 @@
 import { activeContentOf, activeMatterOfLine } from "../activeMatter.ts";
 import type { Material, MaterialsBySlug } from "../../library/material.ts";
-import { settle } from "../../formula/resolveLines.ts";
+import { resolveLines } from "../../formula/resolveLines.ts";
 import type { Formula } from "../../formula/types.ts";
 import type { FormulaChange } from "../../formula/changes/formulaChange.ts";
 
@@ -14,9 +14,9 @@ const FIRST_SHARE_PERCENT = 10;
  * @throws Refusal when a line's material is unknown.
  */
 export function newCleanser(formula: Formula, material: Material, library: MaterialsBySlug): (FormulaChange & { kind: "add" }) | null {
-  const { sheet, balance } = settle(formula, library);
+  const { sheet, balance } = resolveLines(formula, library);
   const cleansers = sheet.lines
-    .map((settled) => ({ id: settled.line.id, active: activeMatterOfLine(settled, sheet.materials).percent }))
+    .map((resolved) => ({ id: resolved.line.id, active: activeMatterOfLine(resolved, sheet.materials).percent }))
     .filter(({ active }) => active > 0);
   const beside = cleansers.at(-1)?.id;
   const strength = activeContentOf(material, library).percent;

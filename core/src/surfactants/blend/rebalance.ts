@@ -1,7 +1,7 @@
 import { activeMatterOfLine } from "../activeMatter.ts";
 import type { Charge, MaterialsBySlug } from "../../library/material.ts";
 import { massBalance } from "../../formula/massBalance.ts";
-import { settle } from "../../formula/resolveLines.ts";
+import { resolveLines } from "../../formula/resolveLines.ts";
 import type { Formula, FormulaLine } from "../../formula/types.ts";
 
 export const cornerCharges = ["anionic", "amphoteric", "nonionic"] as const;
@@ -71,7 +71,7 @@ export function rebalance(formula: Formula, wished: CornerShares, library: Mater
 }
 
 function laidOut(formula: Formula, library: MaterialsBySlug) {
-  const { sheet } = settle(formula, library);
+  const { sheet } = resolveLines(formula, library);
   const corners: Record<CornerCharge, Corner> = {
     anionic: { movable: 0, fixed: 0 },
     amphoteric: { movable: 0, fixed: 0 },
@@ -80,14 +80,14 @@ function laidOut(formula: Formula, library: MaterialsBySlug) {
   const charges = new Map<string, CornerCharge>();
   const percents = new Map<string, number>();
   const own = new Set(formula.lines.filter(({ qs }) => qs !== true).map(({ id }) => id));
-  for (const settled of sheet.lines) {
-    percents.set(settled.line.id, settled.percent);
-    const { byCharge } = activeMatterOfLine(settled, sheet.materials);
+  for (const resolved of sheet.lines) {
+    percents.set(resolved.line.id, resolved.percent);
+    const { byCharge } = activeMatterOfLine(resolved, sheet.materials);
     const present = (["anionic", "amphoteric", "nonionic", "cationic"] as const).filter((charge: Charge) => byCharge[charge] > 0);
-    const only = present.length === 1 && present[0] !== "cationic" && own.has(settled.line.id) ? present[0] : undefined;
+    const only = present.length === 1 && present[0] !== "cationic" && own.has(resolved.line.id) ? present[0] : undefined;
     if (only !== undefined) {
       corners[only].movable += byCharge[only];
-      charges.set(settled.line.id, only);
+      charges.set(resolved.line.id, only);
       continue;
     }
     for (const charge of cornerCharges) corners[charge].fixed += byCharge[charge];

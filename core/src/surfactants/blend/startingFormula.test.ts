@@ -3,18 +3,18 @@ import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import { aimKeys, noAim, type Aim } from "../../formula/aim.ts";
 import { assess } from "../../assessment/assess.ts";
 import { profiles } from "../../formula/profiles.ts";
-import { skeletonOf } from "./startingFormula.ts";
+import { startingFormulaOf } from "./startingFormula.ts";
 import type { Formula, FormulaLine } from "../../formula/types.ts";
 
 function formulaOf(profile: Formula["profile"], aim: Aim): Formula {
-  const skeleton = skeletonOf(profile, aim, library);
-  if (skeleton === null) throw new Error(`no skeleton for ${profile}`);
+  const startingFormula = startingFormulaOf(profile, aim, library);
+  if (startingFormula === null) throw new Error(`no skeleton for ${profile}`);
   return {
     ...sheetOf([]),
     profile,
     ...aimKeys(aim),
-    phases: skeleton.phases.map(({ letter, temperatureC }) => ({ id: letter, ...(temperatureC === null ? {} : { temperatureC }) })),
-    lines: skeleton.lines.map(({ phase, material, percent }): FormulaLine => ({
+    phases: startingFormula.phases.map(({ letter, temperatureC }) => ({ id: letter, ...(temperatureC === null ? {} : { temperatureC }) })),
+    lines: startingFormula.lines.map(({ phase, material, percent }): FormulaLine => ({
       id: material,
       phase,
       material,
@@ -54,6 +54,6 @@ describe("a skeleton to begin with", () => {
   });
 
   it("is none where a material is not in the library", () => {
-    expect(skeletonOf("body-wash", noAim, new Map())).toBeNull();
+    expect(startingFormulaOf("body-wash", noAim, new Map())).toBeNull();
   });
 });

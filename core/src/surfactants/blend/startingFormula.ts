@@ -3,7 +3,7 @@ import type { MaterialsBySlug } from "../../library/material.ts";
 import type { Aim } from "../../formula/aim.ts";
 import { profileOf, type ProfileSlug } from "../../formula/profiles.ts";
 
-export interface SkeletonLine {
+export interface StartingLine {
   readonly phase: string;
   /** Slug. */
   readonly material: string;
@@ -12,9 +12,9 @@ export interface SkeletonLine {
 }
 
 /** A start that suits an aim: phases, types and amounts, to be filled with what one has. */
-export interface Skeleton {
+export interface StartingFormula {
   readonly phases: readonly { readonly letter: string; readonly title: string; readonly temperatureC: number | null }[];
-  readonly lines: readonly SkeletonLine[];
+  readonly lines: readonly StartingLine[];
 }
 
 type Part = readonly [material: string, percent: number | "rest"];
@@ -36,7 +36,7 @@ const DECIMALS = 100;
  * A skeleton for an aim: cleansers in the middle of the profile's window, of the charge types and the school wanted, with
  * what thickens, keeps and sets the pH. Null where a material of it is not in the library.
  */
-export function skeletonOf(profile: ProfileSlug, aim: Aim, library: MaterialsBySlug): Skeleton | null {
+export function startingFormulaOf(profile: ProfileSlug, aim: Aim, library: MaterialsBySlug): StartingFormula | null {
   const plans = plansOf(profile, aim, library);
   const missing = plans.some(({ parts }) => parts.some(([material]) => !library.has(material)));
   if (missing) return null;
@@ -44,7 +44,7 @@ export function skeletonOf(profile: ProfileSlug, aim: Aim, library: MaterialsByS
   return {
     phases: lettered.map(({ letter, title, temperatureC }) => ({ letter, title, temperatureC: temperatureC ?? null })),
     lines: lettered.flatMap(({ letter, parts }) =>
-      parts.map(([material, percent]): SkeletonLine => ({ phase: letter, material, percent: percent === "rest" ? null : percent })),
+      parts.map(([material, percent]): StartingLine => ({ phase: letter, material, percent: percent === "rest" ? null : percent })),
     ),
   };
 }

@@ -1,0 +1,124 @@
+import { hydrating, isRunning } from "@tensidrum/core/process";
+import { writtenClock } from "@tensidrum/core/quantities";
+import { useEffect, useState } from "react";
+import { Link } from "react-router";
+import { Frame } from "../../frame/Frame";
+import { StationNav } from "../../frame/stationNav/StationNav";
+import type { SentBatch } from "../batch/sentBatch";
+import { benchStations } from "../benchStation";
+import { BenchPage } from "../step/BenchPage";
+import step from "../step/Step.module.css";
+import { keptPractice, type KeptPractice } from "./keptPractice";
+import { BoxButton } from "../step/BoxButton";
+import classes from "./Practice.module.css";
+import { PracticeResult } from "./PracticeResult";
+import { usePractice, type PracticeHere } from "./usePractice";
+
+interface PracticePageProps {
+  readonly wanted: { readonly formulaId: string; readonly number: number };
+  readonly sent: SentBatch;
+}
+
+/** A dry run of a version: the same bench with stand-ins, a batch nobody knows, and its truth at the end. */
+export function PracticePage({ wanted, sent }: PracticePageProps) {
+  const [kept, setKept] = useState<{ readonly practice: KeptPractice; readonly round: number } | null>(null);
+  useEffect(() => setKept({ practice: keptPractice(sent.id), round: 0 }), [sent.id]);
+  if (kept === null) {
+    return (
+      <Frame head={<h1 className={step.head}>{sent.formula.name}</h1>} line={<StationNav stations={benchStations("dry run")} />}>
+        <title>{`Dry run, ${sent.formula.name}`}</title>
+        <p className={step.do}>Setting the dry run up. It runs in this browser alone and needs its scripts.</p>
+      </Frame>
+    );
+  }
+  return (
+    <Practice
+      key={kept.round}
+      wanted={wanted}
+      sent={sent}
+      kept={kept.practice}
+      onAgain={(practice) => setKept({ practice, round: kept.round + 1 })}
+    />
+  );
+}
+
+interface PracticeProps extends PracticePageProps {
+  readonly kept: KeptPractice;
+  readonly onAgain: (fresh: KeptPractice) => void;
+}
+
+function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
+  const practice = usePractice(sent, kept, onAgain);
+  const { here, isOver } = practice;
+  const result = <PracticeResult id={sent.id} seed={kept.seed} practice={practice} />;
+  const back = <Link to={`/sheet/${wanted.formulaId}/${wanted.number}`}>Back to the sheet</Link>;
+  if (isOver) {
+    return (
+      <Frame
+        head={
+          <>
+            <h1 className={step.head}>{here.view.name}</h1>
+            <span className={step.sub}>v{wanted.number}, dry run</span>
+          </>
+        }
+        doors={back}
+        line={<StationNav stations={benchStations("dry run")} />}
+      >
+        <title>{`Dry run, ${here.view.name}`}</title>
+        {result}
+      </Frame>
+    );
+  }
+  return (
+    <BenchPage
+      here={here}
+      newId=""
+      refused={null}
+      seed={kept.seed}
+      isPractice
+      title={`Dry run, ${here.view.name}`}
+      under={<span className={step.sub}>v{wanted.number}, dry run</span>}
+      doors={back}
+      above={<Marked practice={practice} />}
+      end={<AllThrough practice={practice} />}
+    />
+  );
+}
+
+/** Says that nothing is real, and what only a rehearsal can do: pour at once, and let a clock run out. */
+function Marked({ practice: { here, playOn, letPass, end } }: { readonly practice: PracticeHere }) {
+  const { view, plan, next, now } = here;
+  const isTuned = next.step?.tunes === "ph" || next.step?.tunes === "thickness";
+  const waits = view.waits.filter((one) => isRunning(one, now)).map(({ until }) => until);
+  const swelling = hydrating(plan, { standing: view.standing }, now).map(({ judgeFrom }) => judgeFrom);
+  const until = [...waits, ...(next.step?.tunes === "ph" ? [] : swelling)].sort()[0];
+  const left = until === undefined ? 0 : Date.parse(until) - Date.parse(now);
+  return (
+    <section className={classes.marked} aria-label="Dry run">
+      <p>
+        <strong>Dry run.</strong> Nothing is stored, no instrument is real.
+      </p>
+      {next.step !== null && !isTuned && (
+        <BoxButton data-act="Pour everything up to the next tuning" onClick={playOn}>
+          pour it all for me
+        </BoxButton>
+      )}
+      {until !== undefined && (
+        <BoxButton data-act="Let the clock run out" onClick={() => letPass(left)}>
+          let {writtenClock(left)} pass
+        </BoxButton>
+      )}
+      {view.standing.some(({ kind }) => kind === "ph-read" || kind === "thickness-read") && (
+        <BoxButton data-act="End the dry run" onClick={end}>
+          end it and show the truth
+        </BoxButton>
+      )}
+    </section>
+  );
+}
+
+function AllThrough({ practice }: { readonly practice: PracticeHere }) {
+  const { end } = practice;
+  useEffect(end, [end]);
+  return <p className={step.do}>All steps are through.</p>;
+}

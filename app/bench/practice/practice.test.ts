@@ -1,0 +1,48 @@
+import { afterEach, describe, expect, it, vi } from "vitest";
+import { freshPractice, keepPractice, keepScore, keptPractice, pastScores } from "./keptPractice";
+import { partWords } from "./partWords";
+
+/** What a browser keeps, for a test without one. */
+function browserStorage(): Pick<Storage, "getItem" | "setItem"> {
+  const kept = new Map<string, string>();
+  return { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => void kept.set(key, value) };
+}
+
+afterEach(() => vi.unstubAllGlobals());
+
+describe("a dry run in the browser", () => {
+  it("goes on where it was left, each version by itself; what cannot be read is a fresh one", () => {
+    const storage = browserStorage();
+    vi.stubGlobal("localStorage", storage);
+    const run = { ...freshPractice("seed"), aheadMilliseconds: 120_000 };
+    keepPractice("a", run);
+    expect(keptPractice("a")).toEqual(run);
+    expect(keptPractice("b")).toMatchObject({ entries: [], aheadMilliseconds: 0, isOver: false });
+    storage.setItem("tensidrum.practice.a", "{half");
+    expect(keptPractice("a").entries).toEqual([]);
+  });
+
+  it("keeps a score once, the newest first, ten of them", () => {
+    vi.stubGlobal("localStorage", browserStorage());
+    for (let at = 0; at < 12; at += 1) keepScore("a", { at: `t${at}`, points: at, doses: 1, minutes: 10 });
+    expect(keepScore("a", { at: "t11", points: 99, doses: 1, minutes: 10 })).toHaveLength(10);
+    expect(pastScores("a")[0]).toMatchObject({ at: "t11", points: 11 });
+  });
+});
+
+describe("the parts of a score in words", () => {
+  const wanted = { corridor: { low: 4.5, high: 5.3 }, target: 2.5 };
+  it.each([
+    ["ph", 4.9, "True pH 4.90, wanted 4.5 to 5.3"],
+    ["overshoot", 0, "The pH never went past its far edge"],
+    ["overshoot", 0.3, "The pH went 0.30 past its far edge"],
+    ["doses", 1, "1 dose of acid or base"],
+    ["doses", 4, "4 doses of acid or base"],
+    ["thickness", 2.34, "2.34 Pa·s, wanted 2.50"],
+    ["cliff", 0, "The salt stayed in the safe part"],
+    ["cliff", 0.12, "The salt went 0.12 % past the safe part"],
+    ["time", 51.4, "51 min of tuning"],
+  ] as const)("%s of %d", (what, measured, words) => {
+    expect(partWords({ what, measured }, wanted)).toBe(words);
+  });
+});

@@ -1,0 +1,69 @@
+import { Button } from "@mantine/core";
+import { useState } from "react";
+import { Form, Link } from "react-router";
+import { thicknessWays } from "../batch/benchForm";
+import { thicknessWords } from "../batch/measuredThickness";
+import type { SaltSampleForm } from "./sampleForm.server";
+import { USUAL_JAR_GRAMS } from "./samplePlan";
+import type { OpenSaltSamples } from "./saltSamples.server";
+import classes from "./SaltSamples.module.css";
+
+interface AddSampleProps {
+  readonly base: OpenSaltSamples;
+  /** What was typed and could not be taken. */
+  readonly kept: SaltSampleForm | null;
+  readonly isBusy: boolean;
+}
+
+/** A jar that was made and measured. */
+export function AddSample({ base, kept, isBusy }: AddSampleProps) {
+  const [way, setWay] = useState<string>(kept?.by ?? "Pa·s");
+  return (
+    <Form method="post" className={classes.add} key={base.newId}>
+      <input type="hidden" name="id" value={base.newId} />
+      <label>
+        base in the jar, g
+        <input name="baseGrams" inputMode="decimal" autoComplete="off" defaultValue={kept?.baseGrams ?? USUAL_JAR_GRAMS} />
+      </label>
+      <label>
+        dry salt added, g
+        <input name="saltGrams" inputMode="decimal" autoComplete="off" defaultValue={kept?.saltGrams ?? ""} placeholder="0" />
+      </label>
+      <label>
+        measured
+        <select name="by" value={way} onChange={(event) => setWay(event.currentTarget.value)}>
+          {thicknessWays
+            .filter((one) => one !== "bead")
+            .map((one) => (
+              <option key={one} value={one}>
+                {one === "funnel" ? "seconds through my funnel" : one === "word" ? "in a word" : "in Pa·s"}
+              </option>
+            ))}
+        </select>
+      </label>
+      {way === "word" ? (
+        <label>
+          it is like
+          <select name="word" defaultValue={kept?.word ?? "syrup"}>
+            {Object.keys(thicknessWords).map((word) => (
+              <option key={word}>{word}</option>
+            ))}
+          </select>
+        </label>
+      ) : (
+        <label>
+          {way === "funnel" ? "seconds" : "thickness, Pa·s"}
+          <input name="viscosity" inputMode="decimal" autoComplete="off" defaultValue={kept?.viscosity ?? ""} required />
+        </label>
+      )}
+      {way === "funnel" && !base.hasFunnel && (
+        <p>
+          Your funnel was never run with known liquids: its seconds stand for themselves. <Link to="/settings#funnel">Calibrate it</Link>
+        </p>
+      )}
+      <Button type="submit" name="intent" value="add" h={56} fz={17} loading={isBusy}>
+        Add this jar
+      </Button>
+    </Form>
+  );
+}

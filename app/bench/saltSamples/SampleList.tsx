@@ -1,0 +1,52 @@
+import { written } from "@tensidrum/core/quantities";
+import { thicknessWord } from "@tensidrum/core/rheology";
+import { Form } from "react-router";
+import bench from "../Bench.module.css";
+import classes from "./SaltSamples.module.css";
+import type { OpenSaltSamples } from "./saltSamples.server";
+
+/** Every jar of a base, each with a way to pour it away. */
+export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: OpenSaltSamples["saltSamples"]; readonly isBusy: boolean }) {
+  return (
+    <table className={bench.list}>
+      <caption className="only-for-readers">Every jar of this base</caption>
+      <thead>
+        <tr>
+          <th scope="col">whole salt, %</th>
+          <th scope="col">thickness</th>
+          <th scope="col">measured</th>
+          <th scope="col">
+            <span className="only-for-readers">pour away</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {saltSamples.map(({ id, saltPercent, viscosity, unit, said }) => (
+          <tr key={id}>
+            <th scope="row">{written(saltPercent, 2)}</th>
+            <td>
+              {written(viscosity, 2)} {unit}
+              {unit === "Pa·s" && `, ${thicknessWord(viscosity)}`}
+            </td>
+            <td>{said}</td>
+            <td>
+              <Form method="post">
+                <input type="hidden" name="id" value={id} />
+                <button
+                  type="submit"
+                  name="intent"
+                  value="remove"
+                  disabled={isBusy}
+                  className={classes.pour}
+                  aria-label={`Pour away the jar of ${written(saltPercent, 2)} % salt`}
+                >
+                  pour away
+                </button>
+              </Form>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,39 @@
+import { readNumber, written } from "@tensidrum/core/quantities";
+import { useState } from "react";
+import bench from "../Bench.module.css";
+import { saltSamplePlan, USUAL_JAR_GRAMS } from "./samplePlan";
+import classes from "./SaltSamples.module.css";
+
+/** How much salt goes into which jar. */
+export function SampleSalts({ hiddenSaltPercent }: { readonly hiddenSaltPercent: number }) {
+  const [typed, setTyped] = useState(String(USUAL_JAR_GRAMS));
+  const grams = readNumber(typed);
+  const planned = grams.ok && grams.value > 0 ? saltSamplePlan(grams.value, hiddenSaltPercent) : [];
+  return (
+    <details className={classes.plan}>
+      <summary>What to weigh for seven jars</summary>
+      <label>
+        base in each, g <input value={typed} inputMode="decimal" onChange={(event) => setTyped(event.currentTarget.value)} />
+      </label>
+      <table className={bench.list}>
+        <thead>
+          <tr>
+            <th scope="col">jar</th>
+            <th scope="col">dry salt, g</th>
+            <th scope="col">whole salt, %</th>
+          </tr>
+        </thead>
+        <tbody>
+          {planned.map(({ saltPercent, saltGrams }, at) => (
+            <tr key={at}>
+              <th scope="row">{at + 1}</th>
+              <td>{written(saltGrams, 2)}</td>
+              <td>{written(saltPercent, 2)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p>Stir, let each rest ten minutes, and measure all of them at one temperature.</p>
+    </details>
+  );
+}

@@ -1,0 +1,52 @@
+import { Refusal } from "@tensidrum/core/quantities";
+import { findingCodes } from "@tensidrum/core/findings";
+import { textProblem } from "@tensidrum/core/quantities";
+import Joi from "joi";
+import { database } from "../../db/client.server";
+import { deleteAcknowledgement, saveAcknowledgement } from "../../db/acknowledgements/queries.server";
+import { currentMakerId } from "../frame/maker.server";
+
+interface AcknowledgementForm {
+  readonly intent: "keep" | "take-back";
+  readonly code: string;
+  readonly says: string;
+  readonly reason: string;
+}
+
+const schema = Joi.object<AcknowledgementForm>({
+  intent: Joi.string().valid("keep", "take-back").required(),
+  code: Joi.string()
+    .valid(...findingCodes)
+    .required(),
+  says: Joi.string().max(1000).required(),
+  reason: Joi.when("intent", {
+    is: "keep",
+    then: Joi.string().trim().min(1).max(500).required(),
+    otherwise: Joi.string().allow("").default(""),
+  }),
+});
+
+/** Reads the form of an answer to a finding. */
+export function readAcknowledgementForm(form: FormData): AcknowledgementForm {
+  const { value, error } = schema.validate(Object.fromEntries(form), { abortEarly: true });
+  if (error !== undefined)
+    throw new Refusal("not-valid", "An answer needs a reason of up to 500 characters.", "Write why you know better.");
+  const problem = textProblem(value.reason);
+  if (problem !== null) throw new Refusal("not-valid", `Of the reason: ${problem}`, "Nothing was kept.");
+  return value;
+}
+
+/** Keeps or takes back an answer to a finding of one's own formula. */
+export async function acknowledgeFinding(
+  formulaId: string,
+  { intent, code, says, reason }: AcknowledgementForm,
+): Promise<{ readonly kept: boolean }> {
+  const db = database();
+  const makerId = currentMakerId();
+  const done =
+    intent === "keep"
+      ? await saveAcknowledgement(db, makerId, formulaId, { code, says, reason })
+      : await deleteAcknowledgement(db, makerId, formulaId, { code, says });
+  if (!done) throw new Refusal("not-found", "This formula or its answer is not here.", "Load the page again.");
+  return { kept: intent === "keep" };
+}

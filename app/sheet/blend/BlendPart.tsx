@@ -1,0 +1,54 @@
+import { lazy, Suspense, useMemo, useState } from "react";
+import type { Ghost } from "../../pictures/Triangle/Triangle";
+import classes from "../Sheet.module.css";
+import { useSheet } from "../SheetState";
+import { withPercent } from "../typed/editing";
+
+const BlendDialog = lazy(() => import("./BlendDialog"));
+
+/** The door to the blend triangle; the triangle itself is loaded when it is opened. */
+export function BlendPart() {
+  const { sheet, readings, known, editor, isDraft } = useSheet();
+  const [isOpen, setOpen] = useState(false);
+  const ghosts = useMemo(
+    () =>
+      sheet.versions
+        .filter(({ number }) => number !== sheet.number)
+        .flatMap(({ number, byCharge }): Ghost[] => {
+          const { anionic, amphoteric, nonionic } = byCharge;
+          return anionic + amphoteric + nonionic > 0 ? [{ label: `v${number}`, shares: { anionic, amphoteric, nonionic } }] : [];
+        })
+        .reverse(),
+    [sheet.versions, sheet.number],
+  );
+  return (
+    <>
+      <p className={classes.scripted}>
+        <button
+          type="button"
+          className={classes.door}
+          onClick={() => setOpen(true)}
+          data-act="Move the balance of the cleansers"
+          data-key="t"
+        >
+          Move the balance
+        </button>
+      </p>
+      {isOpen && (
+        <Suspense fallback={null}>
+          <BlendDialog
+            formula={readings.formula}
+            materials={known.materials.bySlug}
+            ghosts={ghosts}
+            isDraft={isDraft}
+            onClose={() => setOpen(false)}
+            onKeep={(percents) => {
+              editor.mend((typed) => percents.reduce((changed, { line, percent }) => withPercent(changed, line, percent), typed));
+              setOpen(false);
+            }}
+          />
+        </Suspense>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,100 @@
+import type { Readings } from "@tensidrum/core/assessment";
+import { written, writtenShort } from "@tensidrum/core/quantities";
+import { memo, type ReactNode } from "react";
+import { EstimateMark } from "./EstimateMark";
+import classes from "./BlendReading.module.css";
+
+type BlendOf = Pick<Readings, "irritation" | "foam" | "micelles" | "saltPercent" | "addedSaltPercent" | "electrolytePercent">;
+
+/** Mildness, foam and salt of the blend. */
+export const BlendReading = memo(function BlendReading({
+  assessment,
+  children,
+}: {
+  readonly assessment: BlendOf;
+  readonly children?: ReactNode;
+}) {
+  const { irritation, foam, micelles } = assessment;
+  return (
+    <section className={classes.balance} aria-label="Balance">
+      <div className={classes.row}>
+        <div>
+          <p className={classes.mild}>
+            {irritation === null ? (
+              <span className={classes.none}>irritation cannot be estimated yet</span>
+            ) : (
+              <>
+                <output className={classes.number}>{written(irritation.load, 0)}</output> <strong>{irritation.band}</strong>
+                <br />
+                irritation <EstimateMark of="irritation" />
+                {micelles?.relief != null && (
+                  <span className={classes.why}>
+                    {writtenShort(micelles.relief * 100, 0)} % of the free anionic tied up in shared micelles
+                  </span>
+                )}
+              </>
+            )}
+          </p>
+        </div>
+        <div>
+          <div className={classes.foam}>
+            {foam === null ? (
+              <span className={classes.none}>foam cannot be estimated yet</span>
+            ) : (
+              <>
+                <span>
+                  foam <EstimateMark of="foam" />
+                </span>
+                <Bar name="flash" value={foam.flash} />
+                <Bar name="density" value={foam.density} />
+                <Bar name="staying" value={foam.stability} />
+                <span className={classes.why}>{foam.words}</span>
+              </>
+            )}
+          </div>
+        </div>
+      </div>
+      <Salt assessment={assessment} />
+      {children}
+    </section>
+  );
+});
+
+function Bar({ name, value }: { readonly name: string; readonly value: number }) {
+  return (
+    <span className={classes.bar}>
+      <span>{name}</span>
+      <span className={classes.track} aria-hidden="true">
+        <span style={{ width: `${value * 10}%` }} />
+      </span>
+      <span>{written(value, 1)}</span>
+    </span>
+  );
+}
+
+/** Whole salt on this scale, % w/w; above it blends usually thin. */
+const SALT_SCALE_PERCENT = 3;
+
+function Salt({ assessment }: { readonly assessment: BlendOf }) {
+  const { saltPercent, addedSaltPercent, electrolytePercent } = assessment;
+  const hidden = Math.max(0, saltPercent - addedSaltPercent);
+  const share = (percent: number) => `${Math.min(100, (100 * percent) / SALT_SCALE_PERCENT)}%`;
+  const isOver = saltPercent > SALT_SCALE_PERCENT;
+  return (
+    <div className={classes.salt}>
+      <p>
+        <strong>Salt</strong> hidden {written(hidden, 2)} + added {written(addedSaltPercent, 2)} ={" "}
+        <strong data-over={isOver || undefined}>{written(saltPercent, 2)} %</strong>
+        {electrolytePercent > 0.005 && ` and ${written(electrolytePercent, 2)} % other salts`} <EstimateMark of="salt" />
+      </p>
+      <span className={classes.track} aria-hidden="true">
+        <span style={{ width: share(hidden) }} />
+        <span className={classes.added} style={{ width: share(Math.min(addedSaltPercent, SALT_SCALE_PERCENT - hidden)) }} />
+      </span>
+      <span className={classes.scale} aria-hidden="true">
+        <span>0</span>
+        <span>3 %, blends usually thin above</span>
+      </span>
+    </div>
+  );
+}

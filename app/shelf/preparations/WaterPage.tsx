@@ -1,0 +1,121 @@
+import { Button } from "@mantine/core";
+import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
+import { Form, useNavigation } from "react-router";
+import { Frame } from "../../frame/Frame";
+import { StationNav } from "../../frame/stationNav/StationNav";
+import shelf from "../Shelf.module.css";
+import { shelfStations } from "../shelfStation";
+import { Field } from "./Field";
+import classes from "./Preparations.module.css";
+import { StandingMade } from "./StandingPreparations";
+import type { OpenWater } from "./water.server";
+
+interface WaterPageProps {
+  readonly water: OpenWater;
+  readonly problem: { readonly field: string; readonly message: string } | null;
+}
+
+/** Plans a water cooked from a plant, leads through it, and puts it on the shelf with its days of life. */
+export function WaterPage({ water, problem }: WaterPageProps) {
+  const { typed, plan, standing } = water;
+  const at = (field: string) => (problem?.field === field ? problem.message : undefined);
+  const field = (name: "name" | "inci" | "plant" | "water" | "yield" | "days", label: string, isWide = false) => (
+    <Field label={label} problem={at(name)}>
+      <input
+        name={name}
+        defaultValue={typed[name]}
+        className={isWide ? classes.wide : undefined}
+        inputMode={isWide ? "text" : "decimal"}
+        autoComplete="off"
+      />
+    </Field>
+  );
+  return (
+    <Frame head={<h1 className={shelf.head}>Plant water</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+      <title>Plant water, Tensidrum</title>
+      <Form method="get" className={classes.wish} key={JSON.stringify(typed)}>
+        {field("name", "name", true)}
+        {field("inci", "INCI of what comes out of the plant", true)}
+        {field("plant", "plant, g")}
+        {field("water", "water, g")}
+        {field("yield", "left after straining, g")}
+        {field("days", "days of life, cold")}
+        <Field label="challenge-tested" problem={undefined}>
+          <input type="checkbox" name="tested" defaultChecked={typed.tested === "on"} />
+        </Field>
+        <button type="submit" className={classes.plan}>
+          Plan it
+        </button>
+      </Form>
+      {plan === null ? (
+        <p className={shelf.empty}>
+          Say which plant and how much of it. A water cooked here feeds germs: it keeps a week in the cold, at most two, whatever preserves
+          it.
+        </p>
+      ) : (
+        <Plan water={water} plan={plan} />
+      )}
+      <StandingMade
+        standing={standing}
+        until={({ made, daysLeft }) => (
+          <>
+            made {made},{" "}
+            {daysLeft !== null && daysLeft <= 0 ? <em>its days are over, throw it away</em> : `${daysLeft ?? 0} days left in the cold`}
+          </>
+        )}
+      />
+    </Frame>
+  );
+}
+
+function Plan({ water: { typed, ids }, plan }: { readonly water: OpenWater; readonly plan: NonNullable<OpenWater["plan"]> }) {
+  const isBusy = useNavigation().state !== "idle";
+  return (
+    <div className={classes.sides}>
+      <section aria-labelledby="cook-head">
+        <h2 id="cook-head">Cook it</h2>
+        <ol className={classes.steps}>
+          {plan.steps.map((step) => (
+            <li key={step}>{step}</li>
+          ))}
+        </ol>
+      </section>
+      <section aria-labelledby="gives-head">
+        <h2 id="gives-head">What it gives</h2>
+        <p className={classes.hero}>
+          {!plan.isYieldKnown && "about "}
+          <output>{Math.round(plan.yieldGrams)}</output> g {plan.isYieldKnown && "weighed"}
+        </p>
+        {plan.composition.map(({ name, percent }) => (
+          <p key={name} className={classes.line}>
+            {name} <span>{writtenPercent(percent)} %, estimate</span>
+          </p>
+        ))}
+        <p>
+          The estimate takes a fifth of the dried plant as dissolved. On a sheet, let it stand for half of the water at most: its body
+          thickens the wash.
+        </p>
+        <p className={classes.caution}>{plan.caution}</p>
+      </section>
+      <section aria-labelledby="life-head">
+        <h2 id="life-head">Its life</h2>
+        <p className={classes.label}>
+          <strong>{plan.name}</strong>
+          <span>{writtenMass(Math.round(plan.yieldGrams))}</span>
+          <span>
+            {plan.days === 1 ? "1 day" : `${plan.days} days`}, discard {plan.discard}
+          </span>
+        </p>
+        <Form method="post" className={classes.make}>
+          {Object.entries({ ...ids, ...typed }).map(([name, value]) => (
+            <input key={name} type="hidden" name={name} value={value} />
+          ))}
+          <Button type="submit" h={40} loading={isBusy} disabled={!plan.isYieldKnown}>
+            It is cooked, put it on the shelf
+          </Button>
+          {!plan.isYieldKnown && <p>Weigh what is left after straining first.</p>}
+        </Form>
+      </section>
+    </div>
+  );
+}

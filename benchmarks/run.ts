@@ -1,0 +1,56 @@
+import { mkdirSync, writeFileSync } from "node:fs";
+import { cpus } from "node:os";
+import { makeDataFolder } from "../e2e/testing/dataFolder";
+import { startCluster } from "../scripts/cluster.mjs";
+import { startApplication } from "../e2e/testing/startApplication";
+import { makeFormula } from "./benchFormula";
+import { benchBatch } from "./batchBench";
+import { benchCore } from "./coreBench";
+import { benchInstruments } from "./instrumentBench";
+import { benchKeystrokes } from "./keystrokeBench";
+import { benchLedger } from "./ledgerBench";
+import { benchList } from "./listBench";
+import { benchLoad } from "./loadBench";
+import type { Measured } from "./measure";
+import { benchModels } from "./modelBench";
+import { benchPages } from "./pageBench";
+import { benchShelf } from "./shelfBench";
+import { benchSpreadsheet } from "./spreadsheetBench";
+
+const LINES = 40;
+
+const folder = makeDataFolder();
+const cluster = await startCluster(folder.path, { keep: false });
+const application = await startApplication({ TENSIDRUM_DATA: folder.path, DATABASE_URL: cluster.url });
+let results: Measured[];
+try {
+  const sheet = await makeFormula(application.address, LINES);
+  results = [
+    ...benchCore(),
+    ...(await benchModels()),
+    ...benchSpreadsheet(),
+    ...(await benchPages(sheet)),
+    ...(await benchLoad(sheet, application.process.pid ?? 0)),
+    ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),
+    ...(await benchList(sheet, cluster.url)),
+    ...(await benchLedger(cluster.url)),
+    ...(await benchBatch(application.address, cluster.url)),
+    ...(await benchInstruments(application.address)),
+    ...(await benchShelf(sheet)),
+  ];
+} finally {
+  await application.stop();
+  await cluster.stop();
+  folder.remove();
+}
+
+const shown = results.map(({ what, value, unit, limit }) => ({
+  what,
+  measured: `${value.toPrecision(3)} ${unit}`,
+  limit: limit === null ? "" : `${limit} ${unit}`,
+  kept: limit === null ? "" : value <= limit ? "yes" : "NO",
+}));
+console.table(shown);
+mkdirSync("docs/bench", { recursive: true });
+const machine = { node: process.version, processors: cpus().length, model: cpus()[0]?.model ?? "unknown" };
+writeFileSync("docs/bench/latest.json", `${JSON.stringify({ measuredAt: new Date().toISOString(), machine, results }, null, 2)}\n`);
