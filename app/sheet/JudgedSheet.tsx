@@ -1,5 +1,5 @@
-import type { Finding, NotJudged } from "@tensidrum/core/findings";
-import { judgementOf } from "@tensidrum/core/assessment";
+import type { NotJudged } from "@tensidrum/core/findings";
+import { judgementOf, type WordedFinding } from "@tensidrum/core/assessment";
 import { createContext, type ReactNode, useContext, useMemo, useRef } from "react";
 import { findingTags, tagsKey } from "./lines/findingTags";
 import { useSheet } from "./SheetState";
@@ -14,7 +14,7 @@ export interface AimEffect {
 }
 
 export interface Judged {
-  readonly findings: readonly Finding[];
+  readonly findings: readonly WordedFinding[];
   readonly notJudged: readonly NotJudged[];
   readonly aimEffect: AimEffect | null;
 }
@@ -69,13 +69,13 @@ export function JudgedSheet({ children }: { readonly children: ReactNode }) {
   );
 }
 
-function lineTags(findings: readonly Finding[]): Readonly<Record<string, string>> {
+function lineTags(findings: readonly WordedFinding[]): Readonly<Record<string, string>> {
   return Object.fromEntries([...findingTags(findings)].map(([line, tags]) => [line, tagsKey(tags)]));
 }
 
 /** Compares the findings before and after a change of the aim; the next change of anything else ends it. */
-function useAimEffect(aim: string, findings: readonly Finding[]): AimEffect | null {
-  const last = useRef<{ aim: string; findings: readonly Finding[]; effect: AimEffect | null }>({ aim, findings, effect: null });
+function useAimEffect(aim: string, findings: readonly WordedFinding[]): AimEffect | null {
+  const last = useRef<{ aim: string; findings: readonly WordedFinding[]; effect: AimEffect | null }>({ aim, findings, effect: null });
   if (last.current.aim !== aim) {
     const before = new Set(last.current.findings.map(({ what }) => what));
     const after = new Set(findings.map(({ what }) => what));

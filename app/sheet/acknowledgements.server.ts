@@ -9,7 +9,7 @@ import { currentMakerId } from "../frame/maker.server";
 interface AcknowledgementForm {
   readonly intent: "keep" | "take-back";
   readonly code: string;
-  readonly says: string;
+  readonly fingerprint: string;
   readonly reason: string;
 }
 
@@ -18,7 +18,9 @@ const schema = Joi.object<AcknowledgementForm>({
   code: Joi.string()
     .valid(...findingCodes)
     .required(),
-  says: Joi.string().max(1000).required(),
+  fingerprint: Joi.string()
+    .pattern(/^(?:[0-9a-f]{64}|said:.{1,1000})$/s)
+    .required(),
   reason: Joi.when("intent", {
     is: "keep",
     then: Joi.string().trim().min(1).max(500).required(),
@@ -26,27 +28,27 @@ const schema = Joi.object<AcknowledgementForm>({
   }),
 });
 
-/** Reads the form of an answer to a finding. */
+/** Reads the form that acknowledges a finding. */
 export function readAcknowledgementForm(form: FormData): AcknowledgementForm {
   const { value, error } = schema.validate(Object.fromEntries(form), { abortEarly: true });
   if (error !== undefined)
-    throw new Refusal("not-valid", "An answer needs a reason of up to 500 characters.", "Write why you know better.");
+    throw new Refusal("not-valid", "An acknowledgement needs a reason of up to 500 characters.", "Write why it is right for this formula.");
   const problem = textProblem(value.reason);
   if (problem !== null) throw new Refusal("not-valid", `Of the reason: ${problem}`, "Nothing was kept.");
   return value;
 }
 
-/** Keeps or takes back an answer to a finding of one's own formula. */
+/** Keeps or deletes an acknowledgement of a finding of one's own formula. */
 export async function acknowledgeFinding(
   formulaId: string,
-  { intent, code, says, reason }: AcknowledgementForm,
+  { intent, code, fingerprint, reason }: AcknowledgementForm,
 ): Promise<{ readonly kept: boolean }> {
   const db = database();
   const makerId = currentMakerId();
   const done =
     intent === "keep"
-      ? await saveAcknowledgement(db, makerId, formulaId, { code, says, reason })
-      : await deleteAcknowledgement(db, makerId, formulaId, { code, says });
-  if (!done) throw new Refusal("not-found", "This formula or its answer is not here.", "Load the page again.");
+      ? await saveAcknowledgement(db, makerId, formulaId, { code, fingerprint, reason })
+      : await deleteAcknowledgement(db, makerId, formulaId, { code, fingerprint });
+  if (!done) throw new Refusal("not-found", "This formula or its acknowledgement is not here.", "Load the page again.");
   return { kept: intent === "keep" };
 }

@@ -79,7 +79,7 @@ function typedLineLot({ lotId, code, grams, assayPercent, price, packGrams }: St
 export async function openSheet(address: SheetAddress, find: string) {
   const db = database();
   const makerId = currentMakerId();
-  const [found, scales, versions, answers, matches] = await Promise.all([
+  const [found, scales, versions, acknowledgements, matches] = await Promise.all([
     findVersion(db, makerId, address),
     listScales(db, makerId),
     listVersions(db, makerId, address.formulaId),
@@ -105,7 +105,7 @@ export async function openSheet(address: SheetAddress, find: string) {
     materials,
     parts: [...used.bySlug.values()].filter(({ slug }) => !own.has(slug)).map(asShown),
     scales: snapshot?.scales ?? scales,
-    answers,
+    acknowledgements,
     earlier: typed.lines.length > 1 ? [] : await earlierFormulas(db, makerId, address.formulaId),
     storedAssessment: version.storedAssessment,
     versions: versions.map(({ id, number, state, note, activePercent, byCharge, setAt }) => ({

@@ -5,21 +5,21 @@ import { acknowledgements } from "./schema";
 
 export interface AcknowledgementRow {
   readonly code: string;
-  readonly says: string;
+  readonly fingerprint: string;
   readonly reason: string;
 }
 
-/** Answers a maker gave to findings of a formula, the newest first. */
+/** Findings of a formula that a maker has acknowledged, the newest first. */
 export async function listAcknowledgements(db: Executor, makerId: string, formulaId: string): Promise<readonly AcknowledgementRow[]> {
   return db
-    .select({ code: acknowledgements.code, says: acknowledgements.says, reason: acknowledgements.reason })
+    .select({ code: acknowledgements.code, fingerprint: acknowledgements.fingerprint, reason: acknowledgements.reason })
     .from(acknowledgements)
     .where(and(eq(acknowledgements.makerId, makerId), eq(acknowledgements.formulaId, formulaId)))
     .orderBy(desc(acknowledgements.createdAt));
 }
 
-/** Keeps an answer; one to the same finding is replaced. Returns whether the formula is the maker's. */
-export async function saveAcknowledgement(db: Executor, makerId: string, formulaId: string, answer: AcknowledgementRow): Promise<boolean> {
+/** Keeps an acknowledgement; one of the same finding is replaced. Returns whether the formula is the maker's. */
+export async function saveAcknowledgement(db: Executor, makerId: string, formulaId: string, acknowledgement: AcknowledgementRow): Promise<boolean> {
   const kept = await db
     .insert(acknowledgements)
     .select(
@@ -27,28 +27,28 @@ export async function saveAcknowledgement(db: Executor, makerId: string, formula
         .select({
           formulaId: formulas.id,
           makerId: formulas.makerId,
-          code: sql<string>`${answer.code}`.as("code"),
-          says: sql<string>`${answer.says}`.as("says"),
-          reason: sql<string>`${answer.reason}`.as("reason"),
+          code: sql<string>`${acknowledgement.code}`.as("code"),
+          fingerprint: sql<string>`${acknowledgement.fingerprint}`.as("fingerprint"),
+          reason: sql<string>`${acknowledgement.reason}`.as("reason"),
           createdAt: sql<Date>`now()`.as("created_at"),
         })
         .from(formulas)
         .where(and(eq(formulas.makerId, makerId), eq(formulas.id, formulaId))),
     )
     .onConflictDoUpdate({
-      target: [acknowledgements.formulaId, acknowledgements.code, acknowledgements.says],
-      set: { reason: answer.reason, createdAt: sql`now()` },
+      target: [acknowledgements.formulaId, acknowledgements.code, acknowledgements.fingerprint],
+      set: { reason: acknowledgement.reason, createdAt: sql`now()` },
     })
     .returning({ code: acknowledgements.code });
   return kept.length > 0;
 }
 
-/** Takes an answer back. Returns whether there was one. */
+/** Deletes an acknowledgement. Returns whether there was one. */
 export async function deleteAcknowledgement(
   db: Executor,
   makerId: string,
   formulaId: string,
-  answer: Pick<AcknowledgementRow, "code" | "says">,
+  acknowledgement: Pick<AcknowledgementRow, "code" | "fingerprint">,
 ): Promise<boolean> {
   const gone = await db
     .delete(acknowledgements)
@@ -56,8 +56,8 @@ export async function deleteAcknowledgement(
       and(
         eq(acknowledgements.makerId, makerId),
         eq(acknowledgements.formulaId, formulaId),
-        eq(acknowledgements.code, answer.code),
-        eq(acknowledgements.says, answer.says),
+        eq(acknowledgements.code, acknowledgement.code),
+        eq(acknowledgements.fingerprint, acknowledgement.fingerprint),
       ),
     )
     .returning({ code: acknowledgements.code });

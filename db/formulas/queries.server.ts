@@ -1,6 +1,6 @@
 import type { ByCharge } from "@tensidrum/core/surfactants";
 import type { Assessment } from "@tensidrum/core/assessment";
-import type { Finding } from "@tensidrum/core/findings";
+import type { WordedFinding } from "@tensidrum/core/assessment";
 import { withOwnFacts } from "@tensidrum/core/library";
 import { and, asc, count, desc, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
@@ -24,7 +24,7 @@ export async function listFormulas(db: Executor, makerId: string, page: { readon
       fixCount: versions.fixCount,
       considerCount: versions.considerCount,
       lineCount: versions.lineCount,
-      findings: sql<Finding[]>`${versions.assessment} -> 'findings'`.as("findings"),
+      findings: sql<WordedFinding[]>`${versions.assessment} -> 'findings'`.as("findings"),
       byCharge: sql<ByCharge>`${versions.assessment} -> 'activeMatter' -> 'byCharge'`.as("by_charge"),
       updatedAt: versions.updatedAt,
     })

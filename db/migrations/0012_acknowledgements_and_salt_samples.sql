@@ -14,3 +14,9 @@ ALTER TABLE "salt_samples" RENAME CONSTRAINT "jars_viscosity" TO "salt_samples_v
 ALTER TABLE "salt_samples" RENAME CONSTRAINT "jars_unit" TO "salt_samples_unit";--> statement-breakpoint
 ALTER TABLE "salt_samples" RENAME CONSTRAINT "jars_said_length" TO "salt_samples_said_length";--> statement-breakpoint
 ALTER INDEX "jars_base" RENAME TO "salt_samples_base";
+--> statement-breakpoint
+-- An acknowledgement belongs to the facts of a finding. One that was kept by its sentence keeps it, and counts as long as its numbers do.
+ALTER TABLE "acknowledgements" RENAME COLUMN "says" TO "fingerprint";--> statement-breakpoint
+ALTER TABLE "acknowledgements" DROP CONSTRAINT "acknowledgements_says_length";--> statement-breakpoint
+UPDATE "acknowledgements" SET "fingerprint" = 'said:' || "fingerprint";--> statement-breakpoint
+ALTER TABLE "acknowledgements" ADD CONSTRAINT "acknowledgements_fingerprint" CHECK ("acknowledgements"."fingerprint" ~ '^([0-9a-f]{64}|said:.{1,1000})$');

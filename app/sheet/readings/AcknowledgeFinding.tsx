@@ -1,37 +1,37 @@
-import type { Finding } from "@tensidrum/core/findings";
+import { fingerprintOf, type WordedFinding } from "@tensidrum/core/assessment";
 import { useEffect, useState } from "react";
 import { useFetcher, useRevalidator } from "react-router";
 import classes from "./Findings.module.css";
 
-/** What a maker said to a finding. */
-export interface Answer {
+/** Why a maker knows a finding to be right for this formula. */
+export interface Acknowledged {
   readonly code: string;
-  readonly says: string;
+  readonly fingerprint: string;
   readonly reason: string;
 }
 
 const REASON_LENGTH = 500;
 
-interface AnswerProps {
+interface AcknowledgeProps {
   readonly formulaId: string;
-  readonly finding: Finding;
-  readonly answer: Answer | undefined;
+  readonly finding: WordedFinding;
+  readonly acknowledged: Acknowledged | undefined;
 }
 
-/** "I know, because…": keeps a finding answered for this formula until its numbers change. */
-export function AcknowledgeFinding(props: AnswerProps) {
+/** Acknowledges a finding of this formula with a reason, until its numbers change. */
+export function AcknowledgeFinding(props: AcknowledgeProps) {
   const [isOpen, setOpen] = useState(false);
-  if (props.answer === undefined && !isOpen) {
+  if (props.acknowledged === undefined && !isOpen) {
     return (
       <>
         {" "}
         <button type="button" className={classes.quiet} onClick={() => setOpen(true)}>
-          I know…
+          Acknowledge…
         </button>
       </>
     );
   }
-  return <Answering {...props} onClose={() => setOpen(false)} />;
+  return <Acknowledging {...props} onClose={() => setOpen(false)} />;
 }
 
 /** Asks for the page's data again until what was kept is in it: a save in the same moment can drop the first asking. */
@@ -42,24 +42,30 @@ function useUntilHere(isMissing: boolean): void {
   }, [isMissing, state, revalidate]);
 }
 
-function Answering({ formulaId, finding, answer, onClose }: AnswerProps & { readonly onClose: () => void }) {
+function Acknowledging({ formulaId, finding, acknowledged, onClose }: AcknowledgeProps & { readonly onClose: () => void }) {
   const fetcher = useFetcher<{ readonly kept: boolean }>();
   const [reason, setReason] = useState("");
+  const fingerprint = fingerprintOf(finding);
   const [sent, setSent] = useState<string | null>(null);
   const isKept = fetcher.state === "idle" && fetcher.data?.kept === true;
-  useUntilHere(isKept && sent === finding.what && answer === undefined);
+  useUntilHere(isKept && sent === fingerprint && acknowledged === undefined);
   const send = (intent: "keep" | "take-back") => {
-    const form = { intent, code: finding.code, says: finding.what, reason: intent === "keep" ? reason : "" };
-    setSent(finding.what);
+    const form = {
+      intent,
+      code: finding.code,
+      fingerprint: acknowledged?.fingerprint ?? fingerprint,
+      reason: intent === "keep" ? reason : "",
+    };
+    setSent(fingerprint);
     void fetcher.submit(form, { method: "post", action: `/sheet/${formulaId}/acknowledgements` });
     if (intent === "take-back") onClose();
   };
-  if (answer !== undefined) {
+  if (acknowledged !== undefined) {
     return (
       <p className={classes.answer}>
-        You know, because: {answer.reason}{" "}
+        Acknowledged: {acknowledged.reason}{" "}
         <button type="button" className={classes.quiet} onClick={() => send("take-back")}>
-          Take it back
+          Undo
         </button>
       </p>
     );
@@ -70,8 +76,8 @@ function Answering({ formulaId, finding, answer, onClose }: AnswerProps & { read
         value={reason}
         maxLength={REASON_LENGTH}
         autoFocus
-        placeholder="because…"
-        aria-label={`Why you know better: ${finding.what}`}
+        placeholder="reason"
+        aria-label={`Reason to acknowledge: ${finding.what}`}
         onChange={(event) => setReason(event.currentTarget.value)}
         onKeyDown={(event) => {
           if (event.key === "Enter") {
@@ -82,10 +88,10 @@ function Answering({ formulaId, finding, answer, onClose }: AnswerProps & { read
         }}
       />
       <button type="button" className={classes.apply} disabled={reason.trim() === ""} onClick={() => send("keep")}>
-        Keep
+        Acknowledge
       </button>
       <button type="button" className={classes.quiet} onClick={onClose}>
-        Leave it
+        Cancel
       </button>
     </span>
   );

@@ -1,9 +1,11 @@
-import type { Finding, NotJudged, Severity } from "@tensidrum/core/findings";
+import { acknowledges, type WordedFinding } from "@tensidrum/core/assessment";
+import type { NotJudged, Severity } from "@tensidrum/core/findings";
+import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { memo, type ReactNode } from "react";
 import { FindingMark } from "../../components/FindingMark";
 import { Fold } from "../../components/Fold";
 import { focusPercent } from "../lines/lineKeys";
-import { AcknowledgeFinding, type Answer } from "./AcknowledgeFinding";
+import { AcknowledgeFinding, type Acknowledged } from "./AcknowledgeFinding";
 import { ApplyCure } from "./ApplyCure";
 import classes from "./Findings.module.css";
 import { PlanSolution } from "./PlanSolution";
@@ -11,32 +13,33 @@ import { PlanSolution } from "./PlanSolution";
 interface FindingsProps {
   readonly formulaId: string;
   readonly isDraft: boolean;
-  readonly findings: readonly Finding[];
+  readonly findings: readonly WordedFinding[];
   readonly notJudged: readonly NotJudged[];
-  readonly answers: readonly Answer[];
+  readonly acknowledgements: readonly Acknowledged[];
+  readonly materials: MaterialsBySlug;
 }
 
 interface Numbered {
-  readonly finding: Finding;
+  readonly finding: WordedFinding;
   readonly number: number;
-  readonly answer: Answer | undefined;
+  readonly acknowledged: Acknowledged | undefined;
 }
 
 /**
  * What is wrong or worth a thought, numbered as in the lines, the most urgent first. What is only to know, and what has
- * been answered, stands folded; a stop never does.
+ * been acknowledged, stands folded; a stop never does.
  */
-export const Findings = memo(function Findings({ formulaId, isDraft, findings, notJudged, answers }: FindingsProps) {
+export const Findings = memo(function Findings({ formulaId, isDraft, findings, notJudged, acknowledgements, materials }: FindingsProps) {
   const numbered = findings.map((finding, index): Numbered => ({
     finding,
     number: index + 1,
-    answer: answers.find(({ code, says }) => code === finding.code && says === finding.what),
+    acknowledged: acknowledgements.find((one) => acknowledges(one, finding, materials)),
   }));
-  const isAcknowledged = ({ finding, answer }: Numbered): boolean => answer !== undefined && finding.severity !== "stop";
+  const isAcknowledged = ({ finding, acknowledged }: Numbered): boolean => acknowledged !== undefined && finding.severity !== "stop";
   const open = numbered.filter((one) => !isAcknowledged(one));
   const urgent = open.filter(({ finding }) => finding.severity !== "consider");
   const toKnow = open.filter(({ finding }) => finding.severity === "consider");
-  const resolved = numbered.filter(isAcknowledged);
+  const settled = numbered.filter(isAcknowledged);
   const count = (severity: Severity) => open.filter(({ finding }) => finding.severity === severity).length;
   const list = (some: readonly Numbered[]) => <FindingList numbered={some} formulaId={formulaId} isDraft={isDraft} />;
   return (
@@ -47,13 +50,13 @@ export const Findings = memo(function Findings({ formulaId, isDraft, findings, n
         <span data-some={count("fix") > 0 || undefined}>{count("fix")} fix</span>
         <span>{toKnow.length} consider</span>
       </h2>
-      {urgent.length === 0 && <p className={classes.none}>Nothing to mend.</p>}
+      {urgent.length === 0 && <p className={classes.none}>No issues.</p>}
       {list(urgent)}
       <FoldedPart title="To consider" count={toKnow.length}>
         {list(toKnow)}
       </FoldedPart>
-      <FoldedPart title="Answered" count={resolved.length}>
-        {list(resolved)}
+      <FoldedPart title="Acknowledged" count={settled.length}>
+        {list(settled)}
       </FoldedPart>
       <FoldedPart title="Not judged" count={notJudged.length}>
         <ul className={classes.unjudged}>
@@ -115,7 +118,7 @@ interface FindingItemProps extends Numbered {
 }
 
 /** One finding; draws again only when it says something else. */
-const FindingItem = memo(function FindingItem({ finding, number, answer, formulaId, isDraft }: FindingItemProps) {
+const FindingItem = memo(function FindingItem({ finding, number, acknowledged, formulaId, isDraft }: FindingItemProps) {
   return (
     <li data-severity={finding.severity}>
       <FindingMark severity={finding.severity} number={number} />
@@ -124,7 +127,7 @@ const FindingItem = memo(function FindingItem({ finding, number, answer, formula
         {isDraft && finding.change !== undefined && <ApplyCure change={finding.change} />}
         {finding.lines[0] !== undefined && finding.code === "TOO_SMALL_TO_WEIGH" && <PlanSolution lineId={finding.lines[0]} />}
         {finding.lines[0] !== undefined && <ToLine lineId={finding.lines[0]} />}
-        <AcknowledgeFinding formulaId={formulaId} finding={finding} answer={answer} />
+        <AcknowledgeFinding formulaId={formulaId} finding={finding} acknowledged={acknowledged} />
       </div>
     </li>
   );
@@ -133,7 +136,7 @@ const FindingItem = memo(function FindingItem({ finding, number, answer, formula
 function isSameItem(a: FindingItemProps, b: FindingItemProps): boolean {
   return (
     a.number === b.number &&
-    a.answer === b.answer &&
+    a.acknowledged === b.acknowledged &&
     a.formulaId === b.formulaId &&
     a.isDraft === b.isDraft &&
     a.finding.what === b.finding.what &&

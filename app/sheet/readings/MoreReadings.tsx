@@ -1,4 +1,4 @@
-import type { Readings } from "@tensidrum/core/assessment";
+import { checkWords, clarityWords, routeWords, type Readings } from "@tensidrum/core/assessment";
 import { strengthCurve } from "@tensidrum/core/preservation";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
@@ -17,14 +17,18 @@ interface MoreProps {
   readonly materials: MaterialsBySlug;
 }
 
-/** pH, keeping and body of the formula, below its lines. */
+/** pH, preservation and thickness of the formula, below its lines. */
 export const MoreReadings = memo(function MoreReadings({ readings, materials }: MoreProps) {
   const { shown } = readings;
   const corridor = useUnchanged(useMemo(() => corridorData({ readings, materials }), [readings, materials]));
-  const { hurdles, waterActivity, densityGramsPerMl, clarity, thickening } = shown;
+  const { preservationChecks, waterActivity, densityGramsPerMl } = shown;
+  const checks = preservationChecks.map((one) => ({ name: one.check, state: one.state, says: checkWords(one, materials) }));
+  const electrolyte = shown.saltPercent + shown.electrolytePercent;
+  const routes = shown.thickening.map((one) => ({ route: one.route, verdict: one.verdict, why: routeWords(one, electrolyte) }));
+  const clarity = { outlook: shown.clarity.outlook, why: clarityWords(shown.clarity, shown.looseOilPercent, materials) };
   const preservatives = shown.preservatives.map((one) => ({ ...one, name: nameIn(materials, one.material) }));
-  const keeping = useUnchanged({ hurdles, preservatives, waterActivity });
-  const body = useUnchanged({ densityGramsPerMl, clarity, thickening });
+  const preservation = useUnchanged({ checks, preservatives, waterActivity });
+  const body = useUnchanged({ densityGramsPerMl, clarity, routes });
   return (
     <>
       <section aria-labelledby="ph-head">
@@ -32,10 +36,10 @@ export const MoreReadings = memo(function MoreReadings({ readings, materials }: 
         <p className={classes.line}>
           <MeasuredField of="ph" /> on a 10 % dilution, as last made
         </p>
-        {corridor === null ? <p className={classes.none}>Nothing here asks for a pH.</p> : <Corridor {...corridor} />}
+        {corridor === null ? <p className={classes.none}>No line needs a certain pH.</p> : <Corridor {...corridor} />}
       </section>
       <div className={classes.pair}>
-        <Keeping {...keeping} />
+        <Preservation {...preservation} />
         <Body {...body} />
       </div>
     </>
@@ -56,7 +60,13 @@ function corridorData({ readings, materials }: MoreProps): CorridorData | null {
   return {
     lanes: corridor.claims.map(({ who, low, high }) => {
       const dose = doses.find(({ material, facts }) => material === who && facts.acids.length > 0);
-      const name = own.has(who) ? (who === "profile" ? formula.profile.replaceAll("-", " ") : `the ${who}`) : nameIn(materials, who);
+      const name = own.has(who)
+        ? who === "profile"
+          ? formula.profile.replaceAll("-", " ")
+          : who === "school"
+            ? "the style"
+            : `the ${who}`
+        : nameIn(materials, who);
       return {
         name,
         low,
@@ -72,25 +82,30 @@ function corridorData({ readings, materials }: MoreProps): CorridorData | null {
   };
 }
 
-const stateWords = { holds: "holds", weak: "weak", open: "open", unknown: "not known", yours: "yours to do" } as const;
+const stateWords = { pass: "pass", weak: "weak", open: "open", unknown: "not known", yours: "your task" } as const;
 const preservationCheckNames = {
   ph: "pH",
-  "water-activity": "free water",
+  "water-activity": "water activity",
   preservative: "preservative",
   chelator: "chelator",
-  "microbe-food": "food for germs",
-  "clean-process": "clean work",
+  "microbe-nutrients": "nutrients for microbes",
+  "clean-process": "hygiene",
   pack: "pack",
 } as const;
 
-interface KeepingProps extends Pick<Readings, "hurdles" | "waterActivity"> {
+interface PreservationProps extends Pick<Readings, "waterActivity"> {
+  readonly checks: readonly {
+    readonly name: keyof typeof preservationCheckNames;
+    readonly state: keyof typeof stateWords;
+    readonly says: string;
+  }[];
   readonly preservatives: readonly (Readings["preservatives"][number] & { readonly name: string })[];
 }
 
-const Keeping = memo(function Keeping({ hurdles, preservatives, waterActivity }: KeepingProps) {
+const Preservation = memo(function Preservation({ checks, preservatives, waterActivity }: PreservationProps) {
   return (
-    <section aria-labelledby="keeping-head">
-      <h2 id="keeping-head">Keeping</h2>
+    <section aria-labelledby="preservation-head">
+      <h2 id="preservation-head">Preservation</h2>
       {preservatives.map(({ material, name, percent, low, high, workingPercent }) => (
         <p key={material} className={classes.line}>
           <strong>{name}</strong> {writtenPercent(percent)} %
@@ -98,15 +113,15 @@ const Keeping = memo(function Keeping({ hurdles, preservatives, waterActivity }:
           {workingPercent !== null && (
             <>
               {" "}
-              · {written(workingPercent, 3)} % at work <EstimateMark of="working" />
+              · {written(workingPercent, 3)} % effective <EstimateMark of="working" />
             </>
           )}
         </p>
       ))}
-      <dl className={classes.hurdles}>
-        {hurdles.map(({ hurdle, state, says }) => (
-          <div key={hurdle} data-state={state}>
-            <dt>{preservationCheckNames[hurdle]}</dt>
+      <dl className={classes.checks}>
+        {checks.map(({ name, state, says }) => (
+          <div key={name} data-state={state}>
+            <dt>{preservationCheckNames[name]}</dt>
             <dd>
               <strong>{stateWords[state]}</strong> {says}
             </dd>
@@ -118,12 +133,12 @@ const Keeping = memo(function Keeping({ hurdles, preservatives, waterActivity }:
           Water activity {written(waterActivity, 3)} <EstimateMark of="waterActivity" />
         </p>
       )}
-      <p className={classes.none}>None of this replaces a microbiology test.</p>
+      <p className={classes.none}>Only a microbiology test can confirm this.</p>
     </section>
   );
 });
 
-const verdictWords = { works: "works", little: "does little", avoid: "leave it" } as const;
+const verdictWords = { works: "works", little: "little effect", avoid: "avoid" } as const;
 const routeNames = {
   salt: "salt",
   gum: "gum",
@@ -134,27 +149,32 @@ const routeNames = {
   fatty: "fatty alcohols",
 } as const;
 
-const Body = memo(function Body({
-  densityGramsPerMl,
-  clarity,
-  thickening,
-}: Pick<Readings, "densityGramsPerMl" | "clarity" | "thickening">) {
+interface BodyProps extends Pick<Readings, "densityGramsPerMl"> {
+  readonly clarity: { readonly outlook: Readings["clarity"]["outlook"]; readonly why: string };
+  readonly routes: readonly {
+    readonly route: keyof typeof routeNames;
+    readonly verdict: keyof typeof verdictWords;
+    readonly why: string;
+  }[];
+}
+
+const Body = memo(function Body({ densityGramsPerMl, clarity, routes }: BodyProps) {
   return (
     <section aria-labelledby="body-head">
-      <h2 id="body-head">Body</h2>
+      <h2 id="body-head">Thickness and looks</h2>
       <p className={classes.line}>
         Density {densityGramsPerMl === null ? "not known" : `${written(densityGramsPerMl, 3)} g/mL`} <EstimateMark of="density" />{" "}
         <MeasuredField of="density" />
       </p>
       <p className={classes.line}>
-        <strong>Likely {clarity.outlook}</strong>: {clarity.why} <EstimateMark of="clarity" />
+        <strong>Probably {clarity.outlook}</strong>: {clarity.why} <EstimateMark of="clarity" />
       </p>
       <p className={classes.line}>
-        What thickens it <EstimateMark of="thickening" />
+        Ways to thicken it <EstimateMark of="thickening" />
       </p>
-      <dl className={classes.hurdles}>
-        {thickening.map(({ route, verdict, why }) => (
-          <div key={route} data-state={verdict === "works" ? "holds" : "weak"}>
+      <dl className={classes.checks}>
+        {routes.map(({ route, verdict, why }) => (
+          <div key={route} data-state={verdict === "works" ? "pass" : "weak"}>
             <dt>{routeNames[route]}</dt>
             <dd>
               <strong>{verdictWords[verdict]}</strong> {why}

@@ -11,15 +11,22 @@ const blendDoor = <BlendPart />;
 
 /** What the core reads from the typed lines. */
 export function ReadingsPart() {
-  const { readings, sheet, isDraft } = useSheet();
+  const { readings, sheet, isDraft, known } = useSheet();
   const { findings, notJudged } = useJudged();
   const { irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent } = readings.shown;
-  const balance = useUnchanged({ irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent });
+  const shown = useUnchanged({ irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent });
   return (
     <>
       <ActiveReading sums={readings.shown} profile={readings.profile} />
-      <BlendReading assessment={balance}>{blendDoor}</BlendReading>
-      <Findings formulaId={sheet.formulaId} isDraft={isDraft} findings={findings} notJudged={notJudged} answers={sheet.answers} />
+      <BlendReading assessment={shown}>{blendDoor}</BlendReading>
+      <Findings
+        formulaId={sheet.formulaId}
+        isDraft={isDraft}
+        findings={findings}
+        notJudged={notJudged}
+        acknowledgements={sheet.acknowledgements}
+        materials={known.materials.bySlug}
+      />
     </>
   );
 }

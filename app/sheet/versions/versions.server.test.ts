@@ -129,21 +129,21 @@ describe("trials and what comes back", () => {
   });
 });
 
-describe("answers to findings", () => {
+describe("acknowledgements of findings", () => {
   const form = (fields: Record<string, string>) => {
     const data = new FormData();
     for (const [name, value] of Object.entries(fields)) data.set(name, value);
     return data;
   };
-  const says = { code: "DUST", says: "Powder raises dust." };
+  const says = { code: "DUST", fingerprint: "5a".repeat(32) };
 
-  it("are kept with the formula, replaced, and taken back", async () => {
-    const answers = async () => (await openSheet({ formulaId }, "")).answers;
+  it("are kept with the formula, replaced, and deleted", async () => {
+    const kept = async () => (await openSheet({ formulaId }, "")).acknowledgements;
     await acknowledgeFinding(formulaId, readAcknowledgementForm(form({ intent: "keep", ...says, reason: "I wear a mask." })));
     await acknowledgeFinding(formulaId, readAcknowledgementForm(form({ intent: "keep", ...says, reason: "Always." })));
-    expect(await answers()).toEqual([{ ...says, reason: "Always." }]);
+    expect(await kept()).toEqual([{ ...says, reason: "Always." }]);
     await acknowledgeFinding(formulaId, readAcknowledgementForm(form({ intent: "take-back", ...says })));
-    expect(await answers()).toEqual([]);
+    expect(await kept()).toEqual([]);
   });
 
   it("need a reason, a known code and a formula of one's own", async () => {

@@ -1,12 +1,12 @@
-import { writtenPercent } from "../quantities/written.ts";
-import { shownMaterial } from "../library/shownMaterial.ts";
 import { forEachSource, leavesOf } from "../formula/leaves.ts";
 import type { ResolvedLine, ResolvedSheet } from "../formula/types.ts";
 
 export interface ClarityOutlook {
   readonly outlook: "clear" | "hazy" | "cloudy";
-  readonly why: string;
-  /** Lines that take the light. */
+  readonly reason: "opacifiers" | "free-oil" | "proteins" | "nothing";
+  /** Materials that scatter the light, by slug. */
+  readonly materials: readonly string[];
+  /** Lines that scatter the light. */
   readonly lines: readonly string[];
 }
 
@@ -37,12 +37,14 @@ export function cloudingLines({ lines, materials }: ResolvedSheet): {
  */
 export function clarityOutlook(sheet: ResolvedSheet, looseOilPercent: number): ClarityOutlook {
   const { opaque, proteins } = cloudingLines(sheet);
-  const ids = (lines: readonly ResolvedLine[]): readonly string[] => lines.map(({ line }) => line.id);
-  const names = (lines: readonly ResolvedLine[]): string => lines.map(({ material }) => shownMaterial(material).name).join(", ");
-  if (opaque.length > 0) return { outlook: "cloudy", why: `light is scattered by ${names(opaque)}`, lines: ids(opaque) };
-  if (looseOilPercent > NOISE_PERCENT) {
-    return { outlook: "hazy", why: `${writtenPercent(looseOilPercent)} % oil that nothing carries`, lines: ids(proteins) };
-  }
-  if (proteins.length > 0) return { outlook: "hazy", why: `${names(proteins)} can haze`, lines: ids(proteins) };
-  return { outlook: "clear", why: "nothing in it scatters the light", lines: [] };
+  const of = (outlook: ClarityOutlook["outlook"], reason: ClarityOutlook["reason"], lines: readonly ResolvedLine[]): ClarityOutlook => ({
+    outlook,
+    reason,
+    materials: [...new Set(lines.map(({ material }) => material.slug))],
+    lines: lines.map(({ line }) => line.id),
+  });
+  if (opaque.length > 0) return of("cloudy", "opacifiers", opaque);
+  if (looseOilPercent > NOISE_PERCENT) return of("hazy", "free-oil", proteins);
+  if (proteins.length > 0) return of("hazy", "proteins", proteins);
+  return of("clear", "nothing", []);
 }

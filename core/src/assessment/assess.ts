@@ -2,7 +2,7 @@ import { phCorridor, type PhCorridor } from "../acidity/corridor.ts";
 import { activeMatterOfLine, sumActiveMatter, type ActiveMatter } from "../surfactants/activeMatter.ts";
 import type { Foam } from "../surfactants/foam.ts";
 import type { Irritation } from "../surfactants/irritation.ts";
-import type { Finding, NotJudged } from "../findings/finding.ts";
+import type { NotJudged } from "../findings/finding.ts";
 import type { ReadSheet } from "../findings/judged.ts";
 import { judge } from "../findings/registry.ts";
 import { preservationChecks, type PreservationCheck } from "../preservation/checks.ts";
@@ -24,10 +24,11 @@ import { densityReading } from "../formula/sums/density.ts";
 import { saltReading } from "../formula/sums/hiddenSalt.ts";
 import { compositionOf, percentByInci, type CompositionEntry } from "../formula/sums/rollUp.ts";
 import type { Formula, ResolvedSheet } from "../formula/types.ts";
+import { worded, type WordedFinding } from "./wording/catalogue.ts";
 import { weighSheet, type WeighedLine } from "../formula/weighSheet.ts";
 
 /** Stored beside every assessment, so that a reading can be traced to the sums that made it. */
-export const coreVersion = "0.4.0";
+export const coreVersion = "0.5.0";
 
 /** What adding up alone tells. Keys follow docs/formats; numbers are unrounded. */
 export interface Sums {
@@ -59,7 +60,7 @@ export interface Readings extends Sums {
   readonly preservatives: readonly PreservativeReading[];
   /** The pH the preservatives are judged at. */
   readonly preservativePh: JudgedPh;
-  readonly hurdles: readonly PreservationCheck[];
+  readonly preservationChecks: readonly PreservationCheck[];
   readonly composition: readonly CompositionEntry[];
   /** Which ways of thickening work, and why. */
   readonly thickening: readonly ThickeningRoute[];
@@ -71,7 +72,7 @@ export interface Readings extends Sums {
 /** What the rules say of a formula. */
 export interface Judgement {
   /** The most urgent first. */
-  readonly findings: readonly Finding[];
+  readonly findings: readonly WordedFinding[];
   readonly notJudged: readonly NotJudged[];
 }
 
@@ -127,7 +128,7 @@ export interface FormulaReading {
 
 /**
  * Reads a formula without letting the rules speak: sums, micelles, mildness, foam, composition, water activity, pH
- * corridor, preservatives, hurdles, thickening, clarity. What a sheet shows at every key.
+ * corridor, preservatives and their checks, thickening, clarity. What a sheet shows at every key.
  * @throws Refusal when the profile or a material is unknown or a material contains itself.
  */
 export function readingOf(formula: Formula, library: MaterialsBySlug, known: Known = {}): FormulaReading {
@@ -162,7 +163,7 @@ export function readingOf(formula: Formula, library: MaterialsBySlug, known: Kno
       phCorridor: corridor,
       preservatives,
       preservativePh,
-      hurdles: preservationChecks(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
+      preservationChecks: preservationChecks(sheet, { ph: preservativePh, waterActivity: activity, preservatives }),
       composition: compositionOf(byInci),
       thickening: thickeningRoutes(sheet, sums.saltPercent + sums.electrolytePercent),
       clarity: clarityOutlook(sheet, mildness.looseOilPercent),
@@ -183,7 +184,7 @@ export function readingOf(formula: Formula, library: MaterialsBySlug, known: Kno
 /** Lets every rule speak on a formula that has been read. */
 export function judgementOf({ read, lacking }: FormulaReading): Judgement {
   const { findings, notJudged } = judge(read);
-  return { findings, notJudged: [...notJudged, ...lacking] };
+  return { findings: worded(findings, read.sheet.materials), notJudged: [...notJudged, ...lacking] };
 }
 
 /**

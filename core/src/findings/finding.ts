@@ -1,6 +1,9 @@
 import type { Lacking } from "../formula/lacking.ts";
 import type { FormulaChange } from "../formula/changes/formulaChange.ts";
+import type { FindingCode, FindingFacts } from "./facts.ts";
 import type { Judged } from "./judged.ts";
+
+export type { FindingCode } from "./facts.ts";
 
 /** "stop": do not make it so; "fix": it will disappoint; "consider": know it. */
 export type Severity = "stop" | "fix" | "consider";
@@ -56,23 +59,20 @@ export const findingCodes = [
   "COARSE_ON_FACE",
   "RESTRICTED",
   "TOO_SMALL_TO_WEIGH",
-] as const;
+] as const satisfies readonly FindingCode[];
 
-export type FindingCode = (typeof findingCodes)[number];
-
-export interface Finding {
-  readonly code: FindingCode;
+interface Found<Code extends FindingCode> {
+  readonly code: Code;
   readonly severity: Severity;
   /** Ids of the lines it is about. */
   readonly lines: readonly string[];
-  /** The fact, with its number. */
-  readonly what: string;
-  readonly why: string;
-  /** What to do, with its number where there is one. */
-  readonly cure: string;
-  /** The cure as a change of the formula, where a number alone mends it. */
+  /** What it rests on, as numbers and slugs; the catalogue of wording turns them into sentences. */
+  readonly facts: FindingFacts[Code];
+  /** The cure as a change of the formula, where a number alone fixes it. */
   readonly change?: FormulaChange;
 }
+
+export type Finding = { readonly [Code in FindingCode]: Found<Code> }[FindingCode];
 
 /** Readings that can be missing as a whole. */
 export type ReadingName = "densityGramsPerMl" | "waterActivity" | "phCorridor" | "composition" | "micelles" | "irritation" | "foam";

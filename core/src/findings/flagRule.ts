@@ -1,24 +1,18 @@
-import type { FindingCode, Rule } from "./finding.ts";
-import { flagged, idsOf } from "./judged.ts";
-import { namesOf } from "./wording.ts";
+import type { FindingFacts } from "./facts.ts";
+import type { Rule } from "./finding.ts";
+import { flagged, idsOf, slugsOf } from "./judged.ts";
 
-interface FlagWords {
-  readonly code: FindingCode;
-  readonly flag: string;
-  /** What the named materials do, after their names. */
-  says(count: number): string;
-  readonly why: string;
-  readonly cure: string;
-}
+type FlagCode = "DUST" | "CORROSIVE" | "EYE_IRRITANT" | "NUT" | "GLUTEN" | "SOY";
 
 /** A rule that speaks as soon as a material carries a flag, to be considered. */
-export function flagRule({ code, flag, says, why, cure }: FlagWords): Rule {
+export function flagRule(code: FlagCode, flag: string): Rule {
   return {
     codes: [code],
     check(judged) {
       const lines = flagged(judged, flag);
       if (lines.length === 0) return [];
-      return [{ code, severity: "consider", lines: idsOf(lines), what: `${namesOf(lines)} ${says(lines.length)}.`, why, cure }];
+      const facts: FindingFacts[FlagCode] = { materials: slugsOf(lines) };
+      return [{ code, severity: "consider", lines: idsOf(lines), facts }];
     },
   };
 }

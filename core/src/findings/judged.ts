@@ -107,6 +107,11 @@ export function idsOf(lines: readonly ResolvedLine[]): readonly string[] {
   return lines.map(({ line }) => line.id);
 }
 
+/** Slugs of the lines' materials, each once. */
+export function slugsOf(lines: readonly ResolvedLine[]): readonly string[] {
+  return [...new Set(lines.map(({ material }) => material.slug))];
+}
+
 export function sumPercent(parts: readonly { readonly percent: number }[]): number {
   return parts.reduce((sum, { percent }) => sum + percent, 0);
 }

@@ -1,4 +1,4 @@
-import type { Material } from "./material.ts";
+import type { Material, MaterialsBySlug } from "./material.ts";
 import { remembered } from "./remembered.ts";
 
 /** Parts a name at its first comma outside brackets. */
@@ -31,4 +31,10 @@ const roleWords: Partial<Record<Material["role"], string>> = {
 /** The role of a material in words. */
 export function roleOf(material: Material): string {
   return roleWords[material.role] ?? material.role;
+}
+
+/** Name of a material known by its slug alone; the slug itself where the library has no such material. */
+export function nameOfSlug(slug: string, materials: MaterialsBySlug): string {
+  const found = materials.get(slug);
+  return found === undefined ? slug : shownMaterial(found).name;
 }

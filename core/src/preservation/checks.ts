@@ -1,24 +1,46 @@
-import type { ResolvedSheet } from "../formula/types.ts";
 import { leavesOf } from "../formula/leaves.ts";
-import { written } from "../quantities/written.ts";
+import type { ResolvedSheet } from "../formula/types.ts";
 import { isChelator } from "./classes.ts";
 import type { JudgedPh } from "./judgedPh.ts";
 import { microbeNutrients } from "./microbeNutrients.ts";
 import type { PreservativeReading } from "./preservatives.ts";
 
-export type PreservationCheckName = "ph" | "water-activity" | "preservative" | "chelator" | "microbe-food" | "clean-process" | "pack";
+/** Water below this activity feeds nothing, rare moulds only, or mainly moulds and yeasts. */
+const NOTHING_GROWS_BELOW = 0.6;
+const RARE_MOULDS_BELOW = 0.7;
+const NO_BACTERIA_BELOW = 0.85;
+const ACID_BELOW = 5;
+const ALKALINE_FROM = 9.5;
+
+interface CheckReasons {
+  ph: "unknown" | "acid" | "alkaline" | "comfortable";
+  "water-activity": "no-water" | "nothing-grows" | "rare-moulds" | "moulds-and-yeasts" | "everything-grows";
+  preservative: "none" | "low" | "dose-unknown" | "within-dose";
+  chelator: "there" | "missing";
+  "microbe-nutrients": "few" | "many";
+  "clean-process": "your-task";
+  pack: "your-task";
+}
+
+export type PreservationCheckName = keyof CheckReasons;
 
 /** "yours": nothing in the formula decides it. */
-export type PreservationCheckState = "holds" | "weak" | "open" | "unknown" | "yours";
+export type PreservationCheckState = "pass" | "weak" | "open" | "unknown" | "yours";
 
-/** One of the things that keep germs down. Several weak ones together can do what none does alone (Leistner 2000). */
-export interface PreservationCheck {
-  readonly hurdle: PreservationCheckName;
+interface Check<Name extends PreservationCheckName> {
+  readonly check: Name;
   readonly state: PreservationCheckState;
+  readonly reason: CheckReasons[Name];
   /** The number it is judged by; null where there is none. */
   readonly value: number | null;
-  readonly says: string;
+  /** Preservatives below their usual dose, by slug. */
+  readonly low?: readonly string[];
+  /** Where the pH comes from. */
+  readonly phFrom?: (JudgedPh & { readonly ph: number })["from"];
 }
+
+/** One of the things that hold microbes down. Several weak ones together can do what none does alone (Leistner 2000). */
+export type PreservationCheck = { readonly [Name in PreservationCheckName]: Check<Name> }[PreservationCheckName];
 
 export interface CheckReadings {
   readonly ph: JudgedPh;
@@ -27,7 +49,7 @@ export interface CheckReadings {
   readonly preservatives: readonly PreservativeReading[];
 }
 
-/** Everything that keeps the finished product, each with its own state. An aid to thought; only a microbiology test decides. */
+/** Everything that preserves the finished product, each with its own state. An aid to thought; only a microbiology test decides. */
 export function preservationChecks(sheet: ResolvedSheet, readings: CheckReadings): readonly PreservationCheck[] {
   return [
     phCheck(readings.ph),
@@ -35,53 +57,37 @@ export function preservationChecks(sheet: ResolvedSheet, readings: CheckReadings
     preservativeCheck(readings.preservatives),
     chelatorCheck(sheet),
     nutrientCheck(sheet),
-    {
-      hurdle: "clean-process",
-      state: "yours",
-      value: null,
-      says: "Clean, disinfected tools and containers, and hot water phases kept covered, decide how many germs begin.",
-    },
-    { hurdle: "pack", state: "yours", value: null, says: "A pump keeps fingers and shower water out; a jar lets both in." },
+    { check: "clean-process", state: "yours", reason: "your-task", value: null },
+    { check: "pack", state: "yours", reason: "your-task", value: null },
   ];
 }
 
-const ACID_HOLDS_BELOW = 5;
-const ALKALINE_HOLDS_FROM = 9.5;
-
 function phCheck({ ph, from }: JudgedPh): PreservationCheck {
-  if (ph === null) return { hurdle: "ph", state: "unknown", value: null, says: "Nobody says which pH it will have." };
-  const source = from === "measured" ? "measured" : from === "corridor" ? "high end of the corridor" : "high end of the profile";
-  const at = `pH ${written(ph, 1)} (${source})`;
-  if (ph <= ACID_HOLDS_BELOW) return { hurdle: "ph", state: "holds", value: ph, says: `${at}: acid enough to slow most bacteria.` };
-  if (ph >= ALKALINE_HOLDS_FROM) return { hurdle: "ph", state: "holds", value: ph, says: `${at}: too alkaline for most germs.` };
-  return { hurdle: "ph", state: "weak", value: ph, says: `${at}: comfortable for many germs.` };
+  const check = "ph";
+  if (ph === null) return { check, state: "unknown", reason: "unknown", value: null };
+  if (ph <= ACID_BELOW) return { check, state: "pass", reason: "acid", value: ph, phFrom: from };
+  if (ph >= ALKALINE_FROM) return { check, state: "pass", reason: "alkaline", value: ph, phFrom: from };
+  return { check, state: "weak", reason: "comfortable", value: ph, phFrom: from };
 }
 
-function waterCheck(activity: number | null): PreservationCheck {
-  const hurdle = "water-activity";
-  if (activity === null) return { hurdle, state: "holds", value: null, says: "No water, no growth, as long as no wet finger gets in." };
-  const value = activity;
-  const at = `Water activity ${written(activity, 3)} (estimate)`;
-  if (activity < 0.6) return { hurdle, state: "holds", value, says: `${at}: nothing grows.` };
-  if (activity < 0.7) return { hurdle, state: "holds", value, says: `${at}: rare moulds only; one wet finger undoes it.` };
-  if (activity < 0.85) return { hurdle, state: "weak", value, says: `${at}: mainly moulds, yeasts and salt-loving bacteria.` };
-  return { hurdle, state: "open", value, says: `${at}: everything can grow; a full preservative is needed.` };
+function waterCheck(value: number | null): PreservationCheck {
+  const check = "water-activity";
+  if (value === null) return { check, state: "pass", reason: "no-water", value };
+  if (value < NOTHING_GROWS_BELOW) return { check, state: "pass", reason: "nothing-grows", value };
+  if (value < RARE_MOULDS_BELOW) return { check, state: "pass", reason: "rare-moulds", value };
+  if (value < NO_BACTERIA_BELOW) return { check, state: "weak", reason: "moulds-and-yeasts", value };
+  return { check, state: "open", reason: "everything-grows", value };
 }
 
 function preservativeCheck(preservatives: readonly PreservativeReading[]): PreservationCheck {
-  const hurdle = "preservative";
-  if (preservatives.length === 0) return { hurdle, state: "open", value: null, says: "There is no preservative in it." };
+  const check = "preservative";
+  if (preservatives.length === 0) return { check, state: "open", reason: "none", value: null };
   const working = preservatives.reduce((sum, { workingPercent }) => sum + (workingPercent ?? 0), 0);
   const value = preservatives.some(({ workingPercent }) => workingPercent !== null) ? working : null;
-  const low = preservatives.filter(({ percent, low: least }) => least !== null && percent < least);
-  const words = value === null ? "" : ` ${written(value, 3)} % of acid preservative is at work at this pH.`;
-  if (low.length > 0) {
-    return { hurdle, state: "weak", value, says: `${low.map(({ material }) => material).join(" and ")} below the usual dose.${words}` };
-  }
-  if (preservatives.some(({ low: least }) => least === null)) {
-    return { hurdle, state: "unknown", value, says: `The usual dose of one of them is unknown.${words}` };
-  }
-  return { hurdle, state: "holds", value, says: `Within the usual dose.${words}` };
+  const low = preservatives.filter(({ percent, low: least }) => least !== null && percent < least).map(({ material }) => material);
+  if (low.length > 0) return { check, state: "weak", reason: "low", value, low };
+  if (preservatives.some(({ low: least }) => least === null)) return { check, state: "unknown", reason: "dose-unknown", value };
+  return { check, state: "pass", reason: "within-dose", value };
 }
 
 function chelatorCheck({ lines, materials }: ResolvedSheet): PreservationCheck {
@@ -91,20 +97,12 @@ function chelatorCheck({ lines, materials }: ResolvedSheet): PreservationCheck {
       if (isChelator(leaf.material)) percent += line.percent * leaf.fraction;
     }
   }
-  const hurdle = "chelator";
-  if (percent > 0)
-    return { hurdle, state: "holds", value: percent, says: `${written(percent, 2)} % chelator holds the metals germs need.` };
-  return { hurdle, state: "open", value: 0, says: "No chelator: metals from water and plants feed germs and dull the preservative." };
+  const check = "chelator";
+  return percent > 0 ? { check, state: "pass", reason: "there", value: percent } : { check, state: "open", reason: "missing", value: 0 };
 }
 
 function nutrientCheck(sheet: ResolvedSheet): PreservationCheck {
-  const food = microbeNutrients(sheet);
-  const hurdle = "microbe-food";
-  if (!food.counts) return { hurdle, state: "holds", value: food.percent, says: "Little in it that germs like to eat." };
-  return {
-    hurdle,
-    state: "weak",
-    value: food.percent,
-    says: `${written(food.percent, 1)} % of it is food for germs: the preservative has more to do.`,
-  };
+  const { counts, percent } = microbeNutrients(sheet);
+  const check = "microbe-nutrients";
+  return counts ? { check, state: "weak", reason: "many", value: percent } : { check, state: "pass", reason: "few", value: percent };
 }

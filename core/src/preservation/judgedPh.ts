@@ -3,10 +3,8 @@ import type { Profile } from "../formula/profiles.ts";
 import type { Formula } from "../formula/types.ts";
 
 /** The pH preservatives are judged at, and where it comes from. */
-export interface JudgedPh {
-  readonly ph: number | null;
-  readonly from: "measured" | "corridor" | "profile" | "unknown";
-}
+export type JudgedPh =
+  { readonly ph: number; readonly from: "measured" | "corridor" | "profile" } | { readonly ph: null; readonly from: "unknown" };
 
 /** The measured pH, else the corridor's high end, else the profile's: acid preservatives are weakest there. */
 export function judgedPh(formula: Formula, corridor: PhCorridor | null, profile: Profile): JudgedPh {

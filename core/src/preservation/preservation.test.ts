@@ -4,6 +4,8 @@ import { assess } from "../assessment/assess.ts";
 import { Refusal } from "../quantities/refusal.ts";
 import type { Formula } from "../formula/types.ts";
 import { library, materialOf, sheetOf, type WrittenLine } from "../testing/exampleSheet.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
+import { preservationChecks } from "./checks.ts";
 import { dilute, topUpPercent } from "./dilution.ts";
 import { strengthCurve, workingDosePercent } from "./preservatives.ts";
 import { electrolyteActivity, norrishActivity } from "./waterActivity.ts";
@@ -113,36 +115,53 @@ describe("what of a preservative works", () => {
   });
 });
 
-describe("hurdles", () => {
+describe("preservation checks", () => {
   const stateOf = (name: string, lines: readonly WrittenLine[], changes: Partial<Formula> = {}) =>
-    read(lines, changes).hurdles.find(({ hurdle }) => hurdle === name)?.state;
+    read(lines, changes).preservationChecks.find(({ check }) => check === name)?.state;
 
   it("are seven, two of which only the maker decides", () => {
-    const { hurdles } = read([["water-distilled", "q.s."]]);
-    expect(hurdles.map(({ hurdle }) => hurdle)).toEqual([
+    const { preservationChecks } = read([["water-distilled", "q.s."]]);
+    expect(preservationChecks.map(({ check }) => check)).toEqual([
       "ph",
       "water-activity",
       "preservative",
       "chelator",
-      "microbe-food",
+      "microbe-nutrients",
       "clean-process",
       "pack",
     ]);
-    expect(hurdles.filter(({ state }) => state === "yours")).toHaveLength(2);
+    expect(preservationChecks.filter(({ state }) => state === "yours")).toHaveLength(2);
   });
 
-  it("pH holds to 5.0 and from 9.5, and is weak between", () => {
+  it("pH passes to 5.0 and from 9.5, and is weak between", () => {
     const at = (ph: number) => stateOf("ph", [["water-distilled", "q.s."]], { measured: { ph } });
-    expect([at(5), at(5.1), at(9.4), at(9.5)]).toEqual(["holds", "weak", "weak", "holds"]);
+    expect([at(5), at(5.1), at(9.4), at(9.5)]).toEqual(["pass", "weak", "weak", "pass"]);
   });
 
-  it("a preservative at its least usual dose holds, below it is weak, and none is open", () => {
+  it("water passes below an activity of 0.7, is weak below 0.85, and open from there", () => {
+    const sheet = sheetOf([["water-distilled", "q.s."]]);
+    const at = (waterActivity: number) =>
+      preservationChecks(resolveLines(sheet, library).sheet, { ph: { ph: 6, from: "measured" }, waterActivity, preservatives: [] }).find(
+        ({ check }) => check === "water-activity",
+      );
+    expect([0.59, 0.6, 0.69, 0.7, 0.849, 0.85].map((activity) => at(activity)?.state)).toEqual([
+      "pass",
+      "pass",
+      "pass",
+      "weak",
+      "weak",
+      "open",
+    ]);
+    expect([0.59, 0.6, 0.849].map((activity) => at(activity)?.reason)).toEqual(["nothing-grows", "rare-moulds", "moulds-and-yeasts"]);
+  });
+
+  it("a preservative at its least usual dose passes, below it is weak, and none is open", () => {
     expect(
       stateOf("preservative", [
         ["water-distilled", "q.s."],
         ["sodium-benzoate", 0.3],
       ]),
-    ).toBe("holds");
+    ).toBe("pass");
     expect(
       stateOf("preservative", [
         ["water-distilled", "q.s."],
@@ -152,28 +171,28 @@ describe("hurdles", () => {
     expect(stateOf("preservative", [["water-distilled", "q.s."]])).toBe("open");
   });
 
-  it("honey feeds germs, half a percent of gum does not", () => {
+  it("honey feeds microbes, half a percent of gum does not", () => {
     expect(
-      stateOf("microbe-food", [
+      stateOf("microbe-nutrients", [
         ["water-distilled", "q.s."],
         ["honey", 1],
       ]),
     ).toBe("weak");
     expect(
-      stateOf("microbe-food", [
+      stateOf("microbe-nutrients", [
         ["water-distilled", "q.s."],
         ["xanthan-gum", 0.5],
       ]),
-    ).toBe("holds");
+    ).toBe("pass");
   });
 
-  it("a chelator of any amount holds", () => {
+  it("a chelator of any amount passes", () => {
     expect(
       stateOf("chelator", [
         ["water-distilled", "q.s."],
         ["disodium-edta", 0.1],
       ]),
-    ).toBe("holds");
+    ).toBe("pass");
     expect(stateOf("chelator", [["water-distilled", "q.s."]])).toBe("open");
   });
 });

@@ -5,12 +5,32 @@ import type { ResolvedSheet } from "../formula/types.ts";
 import { remembered } from "../library/remembered.ts";
 import type { PlainMaterial } from "../library/material.ts";
 
-export type RouteName = "salt" | "gum" | "associative" | "cationic-guar" | "carbomer" | "cellulose-algin" | "fatty";
+const routeNames = ["salt", "gum", "associative", "cationic-guar", "carbomer", "cellulose-algin", "fatty"] as const;
+
+export type RouteName = (typeof routeNames)[number];
+
+/** Why a way of thickening works, or does not. */
+export type RouteReason =
+  | "foaming-pump"
+  | "sulfates"
+  | "sulfonate-betaine"
+  | "taurate-betaine"
+  | "betaine-missing"
+  | "salt-resistant"
+  | "slurry"
+  | "next-day"
+  | "after-scent"
+  | "before-acid"
+  | "neutralise"
+  | "salt-collapses"
+  | "high-shear"
+  | "melted"
+  | "not-melted";
 
 export interface ThickeningRoute {
   readonly route: RouteName;
   readonly verdict: "works" | "little" | "avoid";
-  readonly why: string;
+  readonly reason: RouteReason;
   /** Ids of the lines it rests on or is held back by. */
   readonly lines: readonly string[];
 }
@@ -28,57 +48,22 @@ export const MOST_CARBOMER_SALT_PERCENT = 0.3;
  */
 export function thickeningRoutes(sheet: ResolvedSheet, saltPercent: number): readonly ThickeningRoute[] {
   if (foamsItself(sheet.formula.profile)) {
-    const why = "A foaming pump needs a liquid as thin as water: no thickener at all.";
-    return (["salt", "gum", "associative", "cationic-guar", "carbomer", "cellulose-algin", "fatty"] as const).map((route) => ({
-      route,
-      verdict: "avoid",
-      why,
-      lines: [],
-    }));
+    return routeNames.map((route) => ({ route, verdict: "avoid", reason: "foaming-pump", lines: [] }));
   }
   const scents = linesOf(sheet, (leaf) => leaf.role === "fragrance");
   const isHot = sheet.formula.phases.some(({ temperatureC }) => (temperatureC ?? ROOM_C) >= MELTING_C);
+  const hasScent = scents.length > 0;
+  const isTooSalty = saltPercent > MOST_CARBOMER_SALT_PERCENT;
+  const guar = linesOf(sheet, isCationicGuar);
+  const fatty = linesOf(sheet, (leaf) => leaf.role === "fatty-solid");
   return [
     saltRoute(sheet),
-    {
-      route: "gum",
-      verdict: "works",
-      why: "Gums thicken any base after a slurry and a day, but look stringy above half a percent.",
-      lines: [],
-    },
-    {
-      route: "associative",
-      verdict: scents.length > 0 ? "little" : "works",
-      why:
-        scents.length > 0
-          ? "Associative thickeners work late and scent upsets them: add them after it, judge next morning."
-          : "Associative thickeners link the micelles; judge next morning.",
-      lines: scents,
-    },
-    {
-      route: "cationic-guar",
-      verdict: "works",
-      why: "Disperse it at about pH 7 before anything acidic; it thickens as the pH falls.",
-      lines: linesOf(sheet, isCationicGuar),
-    },
-    {
-      route: "carbomer",
-      verdict: saltPercent > MOST_CARBOMER_SALT_PERCENT ? "avoid" : "works",
-      why:
-        saltPercent > MOST_CARBOMER_SALT_PERCENT
-          ? `Carbomers collapse with salt, and ${saltPercent.toFixed(1)} % is in it.`
-          : "Carbomers need neutralising, and collapse once salt comes in.",
-      lines: [],
-    },
-    { route: "cellulose-algin", verdict: "works", why: "Needs high shear in the water before any surfactant.", lines: [] },
-    {
-      route: "fatty",
-      verdict: isHot ? "works" : "little",
-      why: isHot
-        ? "Fatty alcohols and stearic acid thicken once melted in the warm phase."
-        : "Fatty alcohols and stearic acid need a phase hot enough to melt them.",
-      lines: linesOf(sheet, (leaf) => leaf.role === "fatty-solid"),
-    },
+    { route: "gum", verdict: "works", reason: "slurry", lines: [] },
+    { route: "associative", verdict: hasScent ? "little" : "works", reason: hasScent ? "after-scent" : "next-day", lines: scents },
+    { route: "cationic-guar", verdict: "works", reason: "before-acid", lines: guar },
+    { route: "carbomer", verdict: isTooSalty ? "avoid" : "works", reason: isTooSalty ? "salt-collapses" : "neutralise", lines: [] },
+    { route: "cellulose-algin", verdict: "works", reason: "high-shear", lines: [] },
+    { route: "fatty", verdict: isHot ? "works" : "little", reason: isHot ? "melted" : "not-melted", lines: fatty },
   ];
 }
 
@@ -120,14 +105,18 @@ export function saltRoute(sheet: ResolvedSheet): ThickeningRoute {
   const cleansers = cleansersOf(sheet);
   const lines = [...new Set(cleansers.flatMap((cleanser) => cleanser.lines))];
   const shares = groupsOf(cleansers, sheet);
-  const said = (verdict: ThickeningRoute["verdict"], why: string): ThickeningRoute => ({ route: "salt", verdict, why, lines });
-  if (shares.sulfate >= SULFATE_SHARE) return said("works", "Sulfates answer to salt.");
-  if (shares.sulfonate >= PAIR_SHARE && shares.betaine >= PAIR_SHARE) return said("works", "A sulfonate beside a betaine answers to salt.");
-  if (shares.taurate >= PAIR_SHARE && shares.betaine >= PAIR_SHARE)
-    return said("works", "A taurate and a betaine make a pair that answers to salt.");
-  if (shares.sulfonate >= PAIR_SHARE || shares.taurate >= PAIR_SHARE)
-    return said("little", "A betaine is missing: sulfonates and taurates alone hardly answer to salt.");
-  return said("little", "Glucosides, isethionates and amphoacetates hardly answer to salt.");
+  const because = (verdict: ThickeningRoute["verdict"], reason: RouteReason): ThickeningRoute => ({
+    route: "salt",
+    verdict,
+    reason,
+    lines,
+  });
+  const hasBetaine = shares.betaine >= PAIR_SHARE;
+  if (shares.sulfate >= SULFATE_SHARE) return because("works", "sulfates");
+  if (shares.sulfonate >= PAIR_SHARE && hasBetaine) return because("works", "sulfonate-betaine");
+  if (shares.taurate >= PAIR_SHARE && hasBetaine) return because("works", "taurate-betaine");
+  if (shares.sulfonate >= PAIR_SHARE || shares.taurate >= PAIR_SHARE) return because("little", "betaine-missing");
+  return because("little", "salt-resistant");
 }
 
 function groupsOf(cleansers: readonly Cleanser[], { materials }: ResolvedSheet): Groups {

@@ -1,4 +1,4 @@
-import type { Finding } from "../../findings/finding.ts";
+import type { WordedFinding } from "../wording/catalogue.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { aimOf } from "../../formula/aim.ts";
 import { assess } from "../assess.ts";
@@ -33,8 +33,8 @@ export interface FormulaDifference {
   /** Only lines that differ. */
   readonly lines: readonly LineDifference[];
   readonly readings: readonly Changed[];
-  readonly findingsNew: readonly Finding[];
-  readonly findingsGone: readonly Finding[];
+  readonly findingsNew: readonly WordedFinding[];
+  readonly findingsGone: readonly WordedFinding[];
 }
 
 /**
@@ -49,7 +49,7 @@ export function differenceOf(
 ): FormulaDifference {
   const [left, right] = [resolveLines(before, libraries.before).sheet, resolveLines(after, libraries.after).sheet];
   const [read, reread] = [assess(before, libraries.before), assess(after, libraries.after)];
-  const says = (findings: readonly Finding[]): ReadonlySet<string> => new Set(findings.map(({ what }) => what));
+  const says = (findings: readonly WordedFinding[]): ReadonlySet<string> => new Set(findings.map(({ what }) => what));
   const [saidBefore, saidAfter] = [says(read.findings), says(reread.findings)];
   return {
     head: headDifferences(before, after),

@@ -1,5 +1,4 @@
 import { EYE_PH } from "../../acidity/corridor.ts";
-import { writtenShort } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 
 /** EYE_PH: a product for the eye area, measured outside the pH of tears. */
@@ -14,9 +13,7 @@ export const eyePh: Rule = {
         code: "EYE_PH",
         severity: "fix",
         lines: [],
-        what: `pH ${writtenShort(measured, 2)} was measured; near the eye it should be ${EYE_PH.low} to ${EYE_PH.high}.`,
-        why: "Outside the pH of tears it stings.",
-        cure: measured < EYE_PH.low ? `Raise it to ${EYE_PH.low} or above.` : `Bring it down to ${EYE_PH.high} or below.`,
+        facts: { ph: measured, ...EYE_PH },
       },
     ];
   },

@@ -1,7 +1,5 @@
-import { writtenShort } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
-import { flagged, idsOf } from "../judged.ts";
-import { namesOf } from "../wording.ts";
+import { flagged, idsOf, slugsOf } from "../judged.ts";
 
 /** Below this soap turns back into fatty acid. */
 const LEAST_SOAP_PH = 8.5;
@@ -21,11 +19,7 @@ export const soapAcidified: Rule = {
         code: "SOAP_ACIDIFIED",
         severity: "stop",
         lines: idsOf([...soaps, ...acids]),
-        what: isLow
-          ? `The soap was measured at pH ${writtenShort(measured, 2)}; below ${LEAST_SOAP_PH} it breaks.`
-          : `${namesOf(acids)} would meet ${namesOf(soaps)}.`,
-        why: "Acid turns soap back into greasy fatty acid: it clouds, thins and no longer cleans.",
-        cure: "Leave the acid out and keep soap at pH 9 to 10; for a skin-like pH build the wash on other cleansers.",
+        facts: { soaps: slugsOf(soaps), acids: slugsOf(acids), lowPh: isLow ? measured : null, leastPh: LEAST_SOAP_PH },
       },
     ];
   },

@@ -1,6 +1,5 @@
 import type { Rule } from "../finding.ts";
-import { flagged, idsOf } from "../judged.ts";
-import { namesOf } from "../wording.ts";
+import { flagged, idsOf, slugsOf } from "../judged.ts";
 
 /** COLOUR_SHIFT: clear is wanted, and something other than a colour tints it. */
 export const colourShift: Rule = {
@@ -14,9 +13,7 @@ export const colourShift: Rule = {
         code: "COLOUR_SHIFT",
         severity: "consider",
         lines: idsOf(tinting),
-        what: `Clear is wanted, and ${namesOf(tinting)} will tint it.`,
-        why: "Plant extracts and resins bring their own colour and go on darkening with light and pH.",
-        cure: "Take less of it or a decoloured grade, or plan the tint in.",
+        facts: { materials: slugsOf(tinting) },
       },
     ];
   },

@@ -6,7 +6,7 @@ describe("mass", () => {
     const [finding] = read([water, ["glycerin", 101.4]]).findings.filter(({ code }) => code === "MASS_OVER");
     expect(finding).toMatchObject({ severity: "stop", lines: ["water-distilled"] });
     expect(finding?.what).toContain("101.40 %");
-    expect(finding?.cure).toBe("Take 1.40 % out.");
+    expect(finding?.cure).toBe("Remove 1.40 %.");
   });
 
   it("MASS_OVER lets 100 % pass", () => {

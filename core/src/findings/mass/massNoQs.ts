@@ -13,9 +13,7 @@ export const massNoQs: Rule = {
         code: "MASS_NO_QS",
         severity: "consider",
         lines: [],
-        what: "The lines add up to 100 %, and none of them takes the rest.",
-        why: "The next change of any line will leave the sheet open or over.",
-        cure: "Let the water take the rest.",
+        facts: {},
         ...offering(letWaterTakeRest(judged)),
       },
     ];

@@ -1,4 +1,3 @@
-import { writtenPercent } from "../../quantities/written.ts";
 import { offering } from "../changes.ts";
 import type { Rule } from "../finding.ts";
 import { letWaterTakeRest } from "./waterLine.ts";
@@ -14,9 +13,7 @@ export const massOpen: Rule = {
         code: "MASS_OPEN",
         severity: "fix",
         lines: [],
-        what: `The lines add up to ${writtenPercent(totalPercent)} %, ${writtenPercent(openPercent)} % is open.`,
-        why: "No line takes the rest, so the batch would come out lighter than planned.",
-        cure: "Let one line take the rest, usually the water, or share out what is open.",
+        facts: { totalPercent, openPercent },
         ...offering(letWaterTakeRest(judged)),
       },
     ];

@@ -1,5 +1,3 @@
-import { writtenPercent } from "../../quantities/written.ts";
-import { shownMaterial } from "../../library/shownMaterial.ts";
 import { lineSetTo, offering } from "../changes.ts";
 import type { Rule } from "../finding.ts";
 
@@ -10,20 +8,20 @@ export const massOver: Rule = {
     const { balance, sheet, lines } = judged;
     if (balance.state !== "over") return [];
     const excess = balance.othersPercent - 100;
-    const rest = sheet.lines.find((resolved) => resolved.line.qs === true);
+    const qs = sheet.lines.find((resolved) => resolved.line.qs === true);
     const water = lines.find(({ material, percent }) => material.role === "water" && percent > excess);
     return [
       {
         code: "MASS_OVER",
         severity: "stop",
-        lines: rest === undefined ? [] : [rest.line.id],
-        what: `The lines add up to ${writtenPercent(balance.othersPercent)} %.`,
-        why:
-          rest === undefined
-            ? "A sheet cannot hold more than 100 %."
-            : `The line that takes the rest, ${shownMaterial(rest.material).name}, cannot go below 0.`,
-        cure: `Take ${writtenPercent(excess)} % out${rest === undefined && water !== undefined ? ", of the water" : ""}.`,
-        ...offering(rest !== undefined || water === undefined ? undefined : lineSetTo(judged, water, water.percent - excess)),
+        lines: qs === undefined ? [] : [qs.line.id],
+        facts: {
+          totalPercent: balance.othersPercent,
+          excessPercent: excess,
+          qsMaterial: qs?.material.slug ?? null,
+          hasWaterToSpare: qs === undefined && water !== undefined,
+        },
+        ...offering(qs !== undefined || water === undefined ? undefined : lineSetTo(judged, water, water.percent - excess)),
       },
     ];
   },

@@ -1,4 +1,3 @@
-import { writtenPercent } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf, linesOf, sumPercent } from "../judged.ts";
 import { emulsifies, isSolubiliser, keepsOilApart } from "./oilParts.ts";
@@ -25,9 +24,7 @@ export const emulsifierMissing: Rule = {
         code: "EMULSIFIER_MISSING",
         severity: "fix",
         lines: idsOf(linesOf(oils)),
-        what: `${writtenPercent(oil)} % oil in water, and nothing in it emulsifies.`,
-        why: "Above about 2 % oil no longer hides in the micelles: it separates into a greasy layer.",
-        cure: "Add an emulsifier and heat both phases to 70 to 75 °C, or take the oil below 2 %.",
+        facts: { oilPercent: oil },
       },
     ];
   },

@@ -1,4 +1,3 @@
-import { writtenPercent } from "../../quantities/written.ts";
 import type { ResolvedLine } from "../../formula/types.ts";
 import { lineSetTo, offering } from "../changes.ts";
 import type { Rule } from "../finding.ts";
@@ -29,12 +28,12 @@ export const oilLoose: Rule = {
         code: "OIL_LOOSE",
         severity: "fix",
         lines: [...idsOf(linesOf(oils)), ...idsOf(linesOf(solubilisers))],
-        what: `${writtenPercent(sumPercent(oils))} % oil, scent and superfats; ${writtenPercent(loose)} % of it nothing carries.`,
-        why: "The micelles take up about a tenth of their own weight; what is left floats, clouds and kills foam.",
-        cure:
-          solubilisers.length === 0
-            ? `Stir it into ${writtenPercent(more)} % of a solubiliser first (four parts to one), or take the oil down.`
-            : `Raise the solubiliser by ${writtenPercent(more)} % (four parts to one part of oil), or take the oil down.`,
+        facts: {
+          oilPercent: sumPercent(oils),
+          loosePercent: loose,
+          neededSolubiliserPercent: more,
+          hasSolubiliser: solubilisers.length > 0,
+        },
         ...offering(raised(judged, only, more)),
       },
     ];

@@ -1,4 +1,3 @@
-import { writtenShort } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 
 /** From here on a phase is a hot one, °C: below it is warmed or cooled down. */
@@ -21,9 +20,7 @@ export const splitTemperature: Rule = {
         code: "SPLIT_TEMPERATURE",
         severity: "fix",
         lines: lines.filter(({ line }) => tooCool.includes(line.phase) || line.phase === hottest[0]).map(({ line }) => line.id),
-        what: `Phase ${coolest[0]} has ${writtenShort(coolest[1], 1)} °C and phase ${hottest[0]} ${writtenShort(hottest[1], 1)} °C when they join.`,
-        why: "The hotter fat sets where it meets the cooler phase, and the cream turns grainy.",
-        cure: `Bring all hot phases to ${writtenShort(hottest[1], 1)} °C.`,
+        facts: { coolPhase: coolest[0], coolC: coolest[1], hotPhase: hottest[0], hotC: hottest[1] },
         change: { kind: "temperature", phases: tooCool, temperatureC: hottest[1] },
       },
     ];

@@ -1,5 +1,3 @@
-import { shownMaterial } from "../../library/shownMaterial.ts";
-import { writtenShort } from "../../quantities/written.ts";
 import type { Material } from "../../library/material.ts";
 import type { Finding, Rule } from "../finding.ts";
 import { MELTS_WAX_C } from "./oilParts.ts";
@@ -24,9 +22,7 @@ export const waxCold: Rule = {
           code: "WAX_COLD",
           severity: "fix",
           lines: [line.id],
-          what: `${shownMaterial(material).name} is solid, and phase ${line.phase} has ${writtenShort(temperature, 1)} °C.`,
-          why: "Unmelted fat stays as grains that no stirring takes out.",
-          cure: `Heat the phase to ${HEAT_TO_C} °C, or move it to one that is hot; what must stay cool comes later.`,
+          facts: { material: material.slug, phase: line.phase, temperatureC: temperature, heatToC: HEAT_TO_C },
           change: { kind: "temperature", phases: [line.phase], temperatureC: HEAT_TO_C },
         },
       ];

@@ -1,5 +1,4 @@
 import { microbeNutrients } from "../../preservation/microbeNutrients.ts";
-import { writtenPercent } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 
 /** MICROBE_FOOD: half a percent of honey, juices, infusions, clay, milk, or 1 % of gums: the preservative has more to do. */
@@ -13,9 +12,7 @@ export const microbeNutrientsRule: Rule = {
         code: "MICROBE_FOOD",
         severity: "consider",
         lines: food.lines,
-        what: `${writtenPercent(food.percent)} % of it is food for germs.`,
-        why: "The more there is to eat, the sooner a preservative is used up.",
-        cure: "Dose the preservative at the upper end of its range, keep a chelator in and use it up sooner.",
+        facts: { percent: food.percent },
       },
     ];
   },

@@ -1,11 +1,8 @@
 import type { PreservativeDose } from "../../preservation/preservatives.ts";
-import { topUpPercent } from "../../preservation/dilution.ts";
-import { writtenPercent } from "../../quantities/written.ts";
 import type { ResolvedLine } from "../../formula/types.ts";
 import { lineAdded, offering, scaledLines } from "../changes.ts";
 import type { Finding, Rule } from "../finding.ts";
 import type { Judged } from "../judged.ts";
-import { nameOfSlug } from "../wording.ts";
 
 const NOISE_PERCENT = 1e-9;
 
@@ -51,9 +48,7 @@ function tooHigh(judged: Judged, dose: PreservativeDose, high: number): Finding 
     code: "PRESERVATIVE_HIGH",
     severity: "fix",
     lines: dose.lines,
-    what: `${writtenPercent(dose.percent)} % of ${nameOfSlug(dose.material, judged.sheet)}; usually no more than ${writtenPercent(high)} %.`,
-    why: "More does not keep better: it irritates, and many places set a limit by law.",
-    cure: `Take ${writtenPercent(dose.percent - high)} % out.`,
+    facts: { material: dose.material, percent: dose.percent, highPercent: high },
     ...offering(factor === null ? undefined : scaledLines(judged, ownLines(judged, dose), factor)),
   };
 }
@@ -69,13 +64,7 @@ function tooLow(judged: Judged, dose: PreservativeDose, low: number): Finding {
     code: inside ? "PRESERVATIVE_DILUTED" : "PRESERVATIVE_LOW",
     severity: "fix",
     lines: dose.lines,
-    what: `${writtenPercent(dose.percent)} % of ${nameOfSlug(dose.material, judged.sheet)}; its usual dose begins at ${writtenPercent(low)} %.`,
-    why: inside
-      ? "The base brought its preservative, and everything added to it thins that out."
-      : "Below its usual dose germs grow used to it instead of dying.",
-    cure: inside
-      ? `Top it up with ${writtenPercent(low - dose.percent)} % (${writtenPercent(topUpPercent(dose.percent, low))} % of a batch that is finished).`
-      : `Raise it by ${writtenPercent(low - dose.percent)} %.`,
+    facts: { material: dose.material, percent: dose.percent, lowPercent: low },
     ...offering(raised ?? added),
   };
 }

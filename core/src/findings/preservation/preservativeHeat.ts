@@ -1,6 +1,4 @@
 import { forEachSource } from "../../formula/leaves.ts";
-import { shownMaterial } from "../../library/shownMaterial.ts";
-import { writtenShort } from "../../quantities/written.ts";
 import type { Finding, Rule } from "../finding.ts";
 
 /** PRESERVATIVE_HEAT: a preservative in a phase hotter than it stands. */
@@ -20,9 +18,7 @@ export const preservativeHeat: Rule = {
           code: "PRESERVATIVE_HEAT",
           severity: "fix",
           lines: [line.id],
-          what: `${shownMaterial(material).name} stands in phase ${line.phase} at ${writtenShort(temperature, 1)} °C; it goes in below ${writtenShort(below, 1)} °C.`,
-          why: "Heat drives it off or breaks it down, and nothing shows that it is gone.",
-          cure: `Move it to a phase below ${writtenShort(below, 1)} °C, usually the cool-down.`,
+          facts: { material: material.slug, phase: line.phase, temperatureC: temperature, belowC: below },
         },
       ];
     });

@@ -10,9 +10,7 @@ export const preservativeNeedless: Rule = {
         code: "PRESERVATIVE_NEEDLESS",
         severity: "consider",
         lines: [...new Set(doses.flatMap(({ lines }) => lines))],
-        what: "There is no water in it, so germs cannot grow.",
-        why: "A preservative works in water only; here it is one more thing to react to.",
-        cure: "Leave it out, unless wet fingers or shower water will get in.",
+        facts: {},
       },
     ];
   },

@@ -1,8 +1,7 @@
 import type { Rule } from "../finding.ts";
-import { idsOf, type Judged } from "../judged.ts";
+import { idsOf, type Judged, slugsOf } from "../judged.ts";
 import type { ResolvedLine } from "../../formula/types.ts";
 import { isCationicGuar } from "../../rheology/routes.ts";
-import { namesOf } from "../wording.ts";
 import { offering } from "../changes.ts";
 
 /** GUAR_ACID_FIRST: cationic guar comes after an acid or a surfactant. */
@@ -21,9 +20,7 @@ export const guarAcidFirst: Rule = {
         code: "GUAR_ACID_FIRST",
         severity: "fix",
         lines: idsOf([guar, ...before]),
-        what: `${namesOf([guar])} comes after ${namesOf(before)}.`,
-        why: "Cationic guar must be spread in plain water at about pH 7; in acid or among surfactants it swells into lumps at once.",
-        cure: "Put it first, into the water, and stir until it is spread before anything else goes in.",
+        facts: { guar: guar.material.slug, before: slugsOf(before) },
         ...offering(isOfSheet ? { kind: "first", line: guar.line.id } : undefined),
       },
     ];

@@ -1,8 +1,6 @@
-import { sumPercent, idsOf, linesOf } from "../judged.ts";
+import { sumPercent, idsOf, linesOf, slugsOf } from "../judged.ts";
 import { lineAdded, lineSetTo, offering } from "../changes.ts";
 import type { Finding, Rule } from "../finding.ts";
-import { writtenPercent, writtenShort } from "../../quantities/written.ts";
-import { namesOf } from "../wording.ts";
 import { dryGums, wettingIn } from "./gums.ts";
 
 /** Glycerin a gum's slurry needs, parts per part of gum. */
@@ -29,9 +27,7 @@ export const gumSlurry: Rule = {
             code: "GUM_DRY",
             severity: "fix",
             lines: idsOf(here),
-            what: `${namesOf(here)} stands in phase ${phase} with nothing to wet it.`,
-            why: "Dry gum in water lumps at once: the outside swells and the inside stays dry for good.",
-            cure: `Slurry it in at least ${writtenPercent(needed)} % glycerin (five parts to one) in the same phase, then pour that into the water.`,
+            facts: { materials: slugsOf(here), phase, neededPercent: needed },
             ...offering(lineAdded(judged, "glycerin", needed, first)),
           },
         ];
@@ -42,9 +38,7 @@ export const gumSlurry: Rule = {
           code: "GUM_RATIO",
           severity: "fix",
           lines: [...idsOf(here), ...idsOf(linesOf(wetting))],
-          what: `${writtenPercent(wet)} % to wet ${writtenPercent(gum)} % gum: ${writtenShort(wet / gum, 1)} parts to one.`,
-          why: "Below five parts the slurry is a paste that lumps in the water.",
-          cure: `Take at least ${writtenPercent(needed)} %, ten parts are comfortable.`,
+          facts: { gumPercent: gum, wettingPercent: wet, neededPercent: needed },
           ...offering(
             only === undefined || only.material.parts !== undefined ? undefined : lineSetTo(judged, only, (only.percent * needed) / wet),
           ),

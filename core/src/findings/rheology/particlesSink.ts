@@ -1,10 +1,8 @@
 import { yieldEstimate, holdingYieldPascal, sedimentationOf, xanthanForYield } from "../../rheology/sedimentation.ts";
-import { shownMaterial } from "../../library/shownMaterial.ts";
-import { writtenShort } from "../../quantities/written.ts";
 import type { ProfileSlug } from "../../formula/profiles.ts";
 import type { Finding, Rule } from "../finding.ts";
 import { idsOf, linesOf, sumPercent, type Content, type Judged } from "../judged.ts";
-import { nameOfSlug } from "../wording.ts";
+import { nameOfSlug } from "../../library/shownMaterial.ts";
 import { isParticle } from "./particles.ts";
 
 /** Grains packed this densely hold each other, % w/w. */
@@ -32,9 +30,14 @@ export const particlesSink: Rule = {
           code: "PARTICLES_SINK",
           severity: "fix",
           lines: [resolved.line.id],
-          what: `${shownMaterial(material).name} (${writtenShort(diameterMicrometre, 1)} µm) ${particleDensity > densityGramsPerMl ? "sinks" : "floats up"}: it takes ${needed.toPrecision(2)} Pa of yield stress, and ${yieldPascal === 0 ? "nothing here has any" : `there are about ${yieldPascal.toPrecision(2)}`} (estimate).`,
-          why: "Thickness only slows grains down; what holds them is a gel that does not flow by itself.",
-          cure: `About ${writtenShort(Math.ceil(xanthanForYield(needed) * 100) / 100, 2)} % xanthan gum in all holds it, or another suspending agent after a jar test.`,
+          facts: {
+            material: material.slug,
+            diameterMicrometre,
+            sinks: particleDensity > densityGramsPerMl,
+            neededPascal: needed,
+            yieldPascal,
+            xanthanPercent: Math.ceil(xanthanForYield(needed) * 100) / 100,
+          },
         },
       ];
     });
@@ -46,7 +49,7 @@ export const particlesSink: Rule = {
     const { unknown } = yieldEstimate(judged.sheet);
     const missing = [
       ...(unknown.length > 0
-        ? [`yield stress of ${unknown.map((slug) => nameOfSlug(slug, judged.sheet)).join(" and ")} (test a jar)`]
+        ? [`yield stress of ${unknown.map((slug) => nameOfSlug(slug, judged.sheet.materials)).join(" and ")} (test a jar)`]
         : []),
       ...(judged.densityGramsPerMl === null ? ["density of the wash"] : []),
       ...(unmeasured.length > 0 ? ["size and density of the grains"] : []),

@@ -1,8 +1,6 @@
 import { isCarbomer, MOST_CARBOMER_SALT_PERCENT } from "../../rheology/routes.ts";
-import { writtenPercent } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
-import { idsOf, linesOf } from "../judged.ts";
-import { namesOf } from "../wording.ts";
+import { idsOf, linesOf, slugsOf } from "../judged.ts";
 
 const NOISE_PERCENT = 1e-9;
 
@@ -18,9 +16,7 @@ export const polymerSalt: Rule = {
         code: "POLYMER_SALT",
         severity: "fix",
         lines: idsOf(polymers),
-        what: `${namesOf(polymers)} beside ${writtenPercent(electrolyte)} % dissolved salts; it stands about ${writtenPercent(MOST_CARBOMER_SALT_PERCENT)} %.`,
-        why: "Salt shields the charges that hold the polymer open, and the gel collapses.",
-        cure: "Thicken with a gum that stands salt, or build the wash on materials with less of it.",
+        facts: { materials: slugsOf(polymers), saltPercent: electrolyte, mostPercent: MOST_CARBOMER_SALT_PERCENT },
       },
     ];
   },

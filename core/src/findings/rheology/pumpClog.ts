@@ -1,7 +1,6 @@
 import { foamsItself } from "../../rheology/routes.ts";
 import type { Rule } from "../finding.ts";
-import { idsOf, linesOf } from "../judged.ts";
-import { isOrAre, namesOf } from "../wording.ts";
+import { idsOf, linesOf, slugsOf } from "../judged.ts";
 import { isParticle } from "./particles.ts";
 
 const THICKENING: ReadonlySet<string> = new Set(["thickener", "suspender", "fatty-solid"]);
@@ -18,9 +17,7 @@ export const pumpClog: Rule = {
         code: "PUMP_CLOG",
         severity: "fix",
         lines: idsOf(blocking),
-        what: `${namesOf(blocking)} ${isOrAre(blocking.length)} in a product for a foaming pump.`,
-        why: "The pump presses the wash through a fine net with air: grains block it, and what is thick will not foam.",
-        cure: "Leave it out and keep the wash as thin as water, or fill it into another pump.",
+        facts: { materials: slugsOf(blocking) },
       },
     ];
   },

@@ -1,6 +1,5 @@
 import type { Rule } from "../finding.ts";
-import { idsOf, linesOf } from "../judged.ts";
-import { namesOf } from "../wording.ts";
+import { idsOf, linesOf, slugsOf } from "../judged.ts";
 import { isGum } from "./gums.ts";
 import { saltLines } from "./saltLines.ts";
 
@@ -16,9 +15,7 @@ export const saltMeetsGum: Rule = {
         code: "SALT_MEETS_GUM",
         severity: "consider",
         lines: idsOf([...gums, ...salts]),
-        what: `Salt and ${namesOf(gums)} are both in it.`,
-        why: "Salt draws the water a gum wants: the gel turns clumpy or falls.",
-        cure: "Choose one way of thickening; if both stay, let the gum swell first and add the salt as weak brine.",
+        facts: { materials: slugsOf(gums) },
       },
     ];
   },

@@ -1,7 +1,6 @@
 import { saltRoute } from "../../rheology/routes.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf, sumPercent } from "../judged.ts";
-import { writtenPercent } from "../../quantities/written.ts";
 import { isGel, saltLines } from "./saltLines.ts";
 
 /** SALT_NO_GRIP: salt on a blend that does not answer to it. */
@@ -17,9 +16,7 @@ export const saltNoGrip: Rule = {
         code: "SALT_NO_GRIP",
         severity: "fix",
         lines: idsOf(salts),
-        what: `${writtenPercent(sumPercent(salts))} % salt on a blend that hardly answers to it.`,
-        why: route.why,
-        cure: "Leave the salt out and thicken with a gum or an associative polymer, or bring in a betaine beside a sulfate, sulfonate or taurate.",
+        facts: { saltPercent: sumPercent(salts), isBetaineMissing: route.reason === "betaine-missing" },
       },
     ];
   },

@@ -1,4 +1,3 @@
-import { writtenPercent } from "../../quantities/written.ts";
 import { offering, scaledLines } from "../changes.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf, sumPercent } from "../judged.ts";
@@ -17,7 +16,6 @@ export const saltPastPeak: Rule = {
     if (wetPercent === 0 || !isGel(judged) || salt.saltPercent <= most + NOISE_PERCENT) return [];
     const excess = salt.saltPercent - most;
     const added = saltLines(judged);
-    const hidden = salt.saltPercent - salt.addedSaltPercent;
     const bring = new Set(contents.filter(({ material }) => (material.saltPercent ?? 0) > 0).map(({ resolved }) => resolved));
     const factor = salt.addedSaltPercent > 0 ? 1 - excess / salt.addedSaltPercent : 0;
     return [
@@ -25,12 +23,13 @@ export const saltPastPeak: Rule = {
         code: "SALT_PAST_PEAK",
         severity: "fix",
         lines: idsOf([...bring, ...added.filter((line) => !bring.has(line))]),
-        what: `${writtenPercent(salt.saltPercent)} % salt in all, ${writtenPercent(hidden)} % of it hidden in the materials; ${saltPeakPercent === null ? "blends usually thin above" : "the peak of this base lies at"} ${writtenPercent(most)} %.`,
-        why: "Past the peak every gram makes it thinner, and salt cannot be taken out again.",
-        cure:
-          added.length === 0
-            ? "Take a betaine with less salt, or less of it."
-            : `Take ${writtenPercent(Math.min(excess, sumPercent(added)))} % salt out.`,
+        facts: {
+          saltPercent: salt.saltPercent,
+          fromMaterialsPercent: salt.saltPercent - salt.addedSaltPercent,
+          mostPercent: most,
+          isFitted: saltPeakPercent !== null,
+          removablePercent: added.length === 0 ? null : Math.min(excess, sumPercent(added)),
+        },
         ...offering(factor > 0 ? scaledLines(judged, added, factor) : undefined),
       },
     ];

@@ -1,11 +1,7 @@
 import { forEachSource } from "../../formula/leaves.ts";
 import { allergenAmounts, allergenThresholdPercent } from "../../formula/sums/allergens.ts";
-import { writtenPercent, writtenShort } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 import { idsOf, linesOf } from "../judged.ts";
-
-/** So many are named; the label lists all. */
-const NAMED = 4;
 
 /** ALLERGEN_DECLARE: a scent allergen above what many markets want named. */
 export const allergenDeclare: Rule = {
@@ -22,16 +18,12 @@ export const allergenDeclare: Rule = {
       });
       return brings;
     });
-    const named = above.slice(0, NAMED).map(({ name, percent }) => `${name} ${writtenPercent(percent)} %`);
-    const more = above.length - named.length;
     return [
       {
         code: "ALLERGEN_DECLARE",
         severity: "consider",
         lines: idsOf(bring),
-        what: `Scent allergens above ${writtenShort(threshold, 4)} %: ${named.join(", ")}${more > 0 ? ` and ${more} more` : ""}.`,
-        why: "Who reacts to one of them can only look it up on the label.",
-        cure: "Name them in the ingredient list; the rules where you sell decide.",
+        facts: { thresholdPercent: threshold, allergens: above },
       },
     ];
   },

@@ -1,10 +1,7 @@
-import { shownMaterial } from "../../library/shownMaterial.ts";
 import type { ResolvedLine } from "../../formula/types.ts";
-import { writtenPercent } from "../../quantities/written.ts";
 import { lineSetTo, offering, scaledLines } from "../changes.ts";
 import type { Finding, Rule } from "../finding.ts";
 import { idsOf, linesOf, type Judged } from "../judged.ts";
-import { withArticle } from "../wording.ts";
 
 const NOISE_PERCENT = 1e-9;
 
@@ -50,9 +47,7 @@ function overCap(judged: Judged): Finding | null {
     code: "FRAGRANCE_HIGH",
     severity: "fix",
     lines: idsOf(lines),
-    what: `${writtenPercent(percent)} % scent${part === null ? "" : ` in the part "${part}"`}; ${withArticle(profile.name)} takes up to ${writtenPercent(cap)} %.`,
-    why: "More scent irritates, thins the wash and clouds it before it smells any better.",
-    cure: `Take ${writtenPercent(percent - cap)} % out.`,
+    facts: { percent, limitPercent: cap, profile: profile.slug, part, material: null },
     ...offering(pure && part === null ? scaledLines(judged, lines, cap / percent) : undefined),
   };
 }
@@ -85,9 +80,7 @@ function overOwnLimit(judged: Judged): readonly Finding[] {
         code: "FRAGRANCE_HIGH",
         severity: "fix",
         lines: idsOf(lines),
-        what: `${writtenPercent(percent)} % of ${shownMaterial(first.material).name}; on its own it is usually held to ${writtenPercent(limit)} %.`,
-        why: "Every scent has a limit of its own that its certificate of safe use names.",
-        cure: `Take ${writtenPercent(percent - limit)} % out, or go by the certificate of your lot.`,
+        facts: { percent, limitPercent: limit, profile: judged.profile.slug, part: null, material: slug },
         ...offering(only === undefined ? undefined : lineSetTo(judged, only, limit)),
       },
     ];

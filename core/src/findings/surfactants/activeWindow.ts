@@ -1,9 +1,7 @@
 import { placeInWindow } from "../../surfactants/activeMatter.ts";
-import { writtenPercent, writtenShort } from "../../quantities/written.ts";
 import { offering, scaledLines } from "../changes.ts";
 import type { Finding, Rule } from "../finding.ts";
 import { idsOf, type Judged } from "../judged.ts";
-import { capital, withArticle } from "../wording.ts";
 
 /** ACTIVE_LOW and ACTIVE_HIGH: active matter outside the window of the profile. */
 export const activeWindow: Rule = {
@@ -15,7 +13,6 @@ export const activeWindow: Rule = {
     const place = placeInWindow(percent, profile.activePercent);
     if (place === "within") return [];
     const isLow = place === "below";
-    const window = low === high ? `${writtenShort(low, 2)} %` : `${writtenShort(low, 2)} to ${writtenShort(high, 2)} %`;
     const lines = sheet.lines.filter(({ material }) => material.countsAsActive === true || material.parts !== undefined);
     const factor = isLow ? upFactor(percent, low) : downFactor(percent, high);
     return [
@@ -23,9 +20,7 @@ export const activeWindow: Rule = {
         code: isLow ? "ACTIVE_LOW" : "ACTIVE_HIGH",
         severity: "fix",
         lines: idsOf(lines),
-        what: `Active matter is ${writtenPercent(percent)} %; ${withArticle(profile.name)} usually has ${window}.`,
-        why: `${capital(profile.activeReason)}.`,
-        cure: isLow ? lowCure(factor) : highCure(factor),
+        facts: { profile: profile.slug, activePercent: percent, lowPercent: low, highPercent: high, factor },
         ...offering(factor === null ? undefined : scaledLines(judged, cleansing(judged), factor)),
       },
     ];
@@ -51,14 +46,4 @@ function upFactor(percent: number, low: number): number | null {
 
 function downFactor(percent: number, high: number): number | null {
   return high === 0 ? null : Math.floor((high / percent) * 100) / 100;
-}
-
-function lowCure(factor: number | null): string {
-  if (factor === null) return "Begin with the cleansers.";
-  return `Raise the cleansers together by a factor of ${writtenShort(factor, 2)}; the water gives way.`;
-}
-
-function highCure(factor: number | null): string {
-  if (factor === null) return "Take the cleansing surfactants out.";
-  return `Lower the cleansers together to ${writtenShort(factor * 100, 0)} % of what they are; the water fills up.`;
 }

@@ -1,5 +1,4 @@
 import { chargeShares } from "../../surfactants/activeMatter.ts";
-import { writtenShort } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 import { activeLines, isSoap } from "./oneSurfactant.ts";
 
@@ -21,9 +20,7 @@ export const anionicHeavy: Rule = {
         code: "ANIONIC_HEAVY",
         severity: "fix",
         lines: activeLines(judged),
-        what: `${writtenShort(share, 1)} % of the actives are anionic.`,
-        why: "Anionics alone foam well and dry the skin out; amphoterics and nonionics take their edge off.",
-        cure: `Bring in at least ${writtenShort(Math.ceil(wanted * 100) / 100, 2)} % active of an amphoteric or nonionic, or exchange part of the anionic for it.`,
+        facts: { anionicSharePercent: share, neededActivePercent: Math.ceil(wanted * 100) / 100 },
       },
     ];
   },

@@ -2,8 +2,7 @@ import type { Charge, MaterialsBySlug } from "../../library/material.ts";
 import { leavesOf } from "../../formula/leaves.ts";
 import type { ResolvedLine } from "../../formula/types.ts";
 import type { Rule } from "../finding.ts";
-import { idsOf } from "../judged.ts";
-import { isOrAre, namesOf } from "../wording.ts";
+import { idsOf, slugsOf } from "../judged.ts";
 
 const MADE_FOR_ANIONICS = "anionic-compatible-cationic";
 
@@ -22,9 +21,7 @@ export const chargeClash: Rule = {
         code: "CHARGE_CLASH",
         severity: "stop",
         lines: [...new Set([...cationics, ...anionics].map((resolved) => resolved.line.id))],
-        what: `${namesOf(cationics)} ${isOrAre(cationics.length)} cationic and would meet ${namesOf(anionics)}, anionic.`,
-        why: "The opposite charges bind each other: the blend turns cloudy or curdles, and neither cleans nor conditions.",
-        cure: "Take the cationic out, use a conditioner made for anionic blends, or build the wash on amphoterics and nonionics.",
+        facts: { cationics: slugsOf(cationics), anionics: slugsOf(anionics) },
       },
     ];
   },

@@ -1,4 +1,3 @@
-import { writtenShort } from "../../quantities/written.ts";
 import type { Rule } from "../finding.ts";
 import { forFace } from "../forFace.ts";
 import { activeLines } from "./oneSurfactant.ts";
@@ -19,11 +18,7 @@ export const mildnessForFace: Rule = {
         code: "MILDNESS_FOR_FACE",
         severity: "fix",
         lines: activeLines(judged),
-        what: `Irritation load is ${writtenShort(irritation.load, 0)} (estimate), ${irritation.band}; for the face it should stay below ${LEAST_LOAD}.`,
-        why: "Facial skin is thin and is washed every day: what the body takes makes it tight.",
-        cure: reaches
-          ? `Lower the cleansers to about ${writtenShort(factor * 100, 0)} %, or raise the share of amphoterics.`
-          : "Raise the share of amphoterics, or take milder anionics.",
+        facts: { load: irritation.load, band: irritation.band, mostLoad: LEAST_LOAD, factor: reaches ? factor : null },
       },
     ];
   },

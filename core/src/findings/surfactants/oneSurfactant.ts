@@ -15,12 +15,7 @@ export const oneSurfactant: Rule = {
         code: "ONE_SURFACTANT",
         severity: "consider",
         lines: activeLines(judged),
-        what: `All cleansers are ${only}.`,
-        why: "Two charge types share one micelle: that is milder, thickens more easily and foams better than either alone.",
-        cure:
-          only === "amphoteric"
-            ? "Set a mild anionic or a glucoside beside it."
-            : "Set an amphoteric beside it, a fifth to a half of the actives.",
+        facts: { charge: only },
       },
     ];
   },

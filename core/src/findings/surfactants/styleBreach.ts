@@ -1,8 +1,7 @@
 import { schoolOf, type SchoolSlug } from "../../formula/schools.ts";
 import type { Finding, Rule } from "../finding.ts";
-import { flagged, idsOf, linesOf, type Judged } from "../judged.ts";
+import { flagged, idsOf, linesOf, type Judged, slugsOf } from "../judged.ts";
 import type { ResolvedLine } from "../../formula/types.ts";
-import { isOrAre, namesOf } from "../wording.ts";
 
 /** SCHOOL_BREACH: a material that the chosen school, or the aim in its own words, leaves out. */
 export const styleBreach: Rule = {
@@ -23,9 +22,7 @@ function outsideStyle(judged: Judged): readonly Finding[] {
       code: "SCHOOL_BREACH",
       severity: "fix",
       lines: idsOf(lines),
-      what: `${namesOf(lines)} ${isOrAre(lines.length)} outside the ${school.name} way of working.`,
-      why: `You chose it: ${school.reason}.`,
-      cure: "Exchange it at equal active matter, or choose another school.",
+      facts: { materials: slugsOf(lines), school: school.slug, without: null },
     },
   ];
 }
@@ -76,9 +73,7 @@ function unwanted(judged: Judged): readonly Finding[] {
         code: "SCHOOL_BREACH",
         severity: "fix",
         lines: idsOf(lines),
-        what: `You want it without ${plain}; ${namesOf(lines)} ${isOrAre(lines.length)} in it.`,
-        why: "The aim says so.",
-        cure: "Take it out or exchange it, or change the aim.",
+        facts: { materials: slugsOf(lines), school: null, without: plain },
       },
     ];
   });

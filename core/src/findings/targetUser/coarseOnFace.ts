@@ -1,7 +1,6 @@
 import type { Rule } from "../finding.ts";
 import { forFace } from "../forFace.ts";
-import { idsOf, linesOf, type Content } from "../judged.ts";
-import { isOrAre, namesOf } from "../wording.ts";
+import { idsOf, linesOf, type Content, slugsOf } from "../judged.ts";
 
 /** Sharp grains from here on scratch the face, µm. */
 const COARSE_MICROMETRE = 100;
@@ -18,9 +17,7 @@ export const coarseOnFace: Rule = {
         code: "COARSE_ON_FACE",
         severity: "fix",
         lines: idsOf(coarse),
-        what: `${namesOf(coarse)} ${isOrAre(coarse.length)} too coarse for the face.`,
-        why: "Sharp grains cut tiny scratches into thin skin.",
-        cure: "Take round beads or a fine clay, or keep it for body and hands.",
+        facts: { materials: slugsOf(coarse) },
       },
     ];
   },

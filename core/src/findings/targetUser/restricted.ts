@@ -1,7 +1,6 @@
 import type { ResolvedLine } from "../../formula/types.ts";
 import type { Rule } from "../finding.ts";
-import { idsOf } from "../judged.ts";
-import { namesOf } from "../wording.ts";
+import { idsOf, slugsOf } from "../judged.ts";
 
 /** RESTRICTED: notes of law that materials carry, each note once with everyone it speaks of. */
 export const restricted: Rule = {
@@ -15,13 +14,11 @@ export const restricted: Rule = {
         else known.push(resolved);
       }
     }
-    return [...byNote].map(([note, bearers]) => ({
+    return [...byNote].map(([note, carriers]) => ({
       code: "RESTRICTED" as const,
       severity: "consider" as const,
-      lines: idsOf(bearers),
-      what: `Rules may limit ${namesOf(bearers)}.`,
-      why: note.endsWith(".") ? note : `${note}.`,
-      cure: "Check the rules where you live and sell.",
+      lines: idsOf(carriers),
+      facts: { materials: slugsOf(carriers), note },
     }));
   },
 };

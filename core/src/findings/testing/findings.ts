@@ -1,7 +1,8 @@
 import { assess, type Assessment } from "../../assessment/assess.ts";
+import type { WordedFinding } from "../../assessment/wording/catalogue.ts";
 import type { Formula } from "../../formula/types.ts";
 import { library, sheetOf, type WrittenLine } from "../../testing/exampleSheet.ts";
-import type { Finding, FindingCode, NotJudged } from "../finding.ts";
+import type { FindingCode, NotJudged } from "../finding.ts";
 
 export const water: WrittenLine = ["water-distilled", "q.s."];
 
@@ -14,7 +15,7 @@ export function codesOf(lines: readonly WrittenLine[], changes: Partial<Formula>
 }
 
 /** Findings of one code. */
-export function found(code: FindingCode, lines: readonly WrittenLine[], changes: Partial<Formula> = {}): readonly Finding[] {
+export function found(code: FindingCode, lines: readonly WrittenLine[], changes: Partial<Formula> = {}): readonly WordedFinding[] {
   return read(lines, changes).findings.filter((finding) => finding.code === code);
 }
 

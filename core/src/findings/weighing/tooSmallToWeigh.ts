@@ -1,9 +1,6 @@
 import { finestFirst } from "../../quantities/scales.ts";
 import { tooSmallCures } from "../../quantities/tooSmall.ts";
-import { decimalPlaces } from "../../quantities/decimals.ts";
-import { written, writtenMass, writtenShort } from "../../quantities/written.ts";
 import type { Finding, Rule } from "../finding.ts";
-import { shownMaterial } from "../../library/shownMaterial.ts";
 
 /** TOO_SMALL_TO_WEIGH: a line below 20 steps of the finest scale, with both cures. */
 export const tooSmallToWeigh: Rule = {
@@ -18,7 +15,6 @@ export const tooSmallToWeigh: Rule = {
       const resolved = sheet.lines[index];
       if (!line.tooSmall || resolved === undefined) return;
       const cures = tooSmallCures(line.grams, line.percent, step);
-      const batch = `make at least ${writtenMass(Math.ceil(cures.smallestBatchGrams))}`;
       const roomPercent = balance.hasQs ? balance.qsPercent : 0;
       const stock =
         cures.stock !== null && stockWaterPercent(line.percent, cures.stock.strengthPercent) <= roomPercent ? cures.stock : null;
@@ -26,12 +22,15 @@ export const tooSmallToWeigh: Rule = {
         code: "TOO_SMALL_TO_WEIGH",
         severity: stock === null ? "fix" : "consider",
         lines: [line.id],
-        what: `${writtenShort(line.grams, decimalPlaces(step) + 2)} g of ${shownMaterial(resolved.material).name} is too small to weigh.`,
-        why: `The ${finest.name} scale shows steps of ${writtenShort(step, 4)} g; below ${writtenShort(cures.leastGrams, 4)} g rounding alone costs over 2.5 %.`,
-        cure:
-          stock === null
-            ? `${batch.charAt(0).toUpperCase()}${batch.slice(1)}.`
-            : `Make a ${writtenShort(stock.strengthPercent, 1)} % solution and weigh ${written(stock.massGrams, decimalPlaces(step))} g, its water comes off the rest; or ${batch}.`,
+        facts: {
+          material: resolved.material.slug,
+          grams: line.grams,
+          scale: finest.name,
+          stepGrams: step,
+          leastGrams: cures.leastGrams,
+          smallestBatchGrams: Math.ceil(cures.smallestBatchGrams),
+          dilution: stock,
+        },
         change: { kind: "batch", batchGrams: Math.ceil(cures.smallestBatchGrams) },
       });
     });

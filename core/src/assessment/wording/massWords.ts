@@ -1,0 +1,34 @@
+import { decimalPlaces } from "../../quantities/decimals.ts";
+import { written, writtenMass, writtenPercent, writtenShort } from "../../quantities/written.ts";
+import type { WordsFor } from "./words.ts";
+
+/** The sum of the lines, and masses too small for the scale. */
+export const massWords: WordsFor<"MASS_OVER" | "MASS_OPEN" | "MASS_NO_QS" | "TOO_SMALL_TO_WEIGH"> = {
+  MASS_OVER: ({ totalPercent, excessPercent, qsMaterial, hasWaterToSpare }, names) => ({
+    what: `The lines add up to ${writtenPercent(totalPercent)} %.`,
+    why: qsMaterial === null ? "A formula cannot hold more than 100 %." : `The q.s. line, ${names.of(qsMaterial)}, cannot go below 0 %.`,
+    cure: `Remove ${writtenPercent(excessPercent)} %${hasWaterToSpare ? ", for example from the water" : ""}.`,
+  }),
+  MASS_OPEN: ({ totalPercent, openPercent }) => ({
+    what: `The lines add up to ${writtenPercent(totalPercent)} %; ${writtenPercent(openPercent)} % is open.`,
+    why: "Without a q.s. line the batch comes out lighter than planned.",
+    cure: "Make the water q.s. to 100 %, or distribute the open share.",
+  }),
+  MASS_NO_QS: () => ({
+    what: "The lines add up to 100 % without a q.s. line.",
+    why: "The next change of a line leaves the formula open or over 100 %.",
+    cure: "Make the water q.s. to 100 %.",
+  }),
+  TOO_SMALL_TO_WEIGH: ({ material, grams, scale, stepGrams, leastGrams, smallestBatchGrams, dilution }, names) => {
+    const decimals = decimalPlaces(stepGrams);
+    const batch = `make at least ${writtenMass(smallestBatchGrams)}`;
+    return {
+      what: `${writtenShort(grams, decimals + 2)} g of ${names.of(material)} is too small to weigh.`,
+      why: `The ${scale} scale shows steps of ${writtenShort(stepGrams, 4)} g. Below ${writtenShort(leastGrams, 4)} g rounding alone is an error of more than 2.5 %.`,
+      cure:
+        dilution === null
+          ? `M${batch.slice(1)}.`
+          : `Make a ${writtenShort(dilution.strengthPercent, 1)} % solution and weigh ${written(dilution.massGrams, decimals)} g of it (reduce the water by the difference), or ${batch}.`,
+    };
+  },
+};
