@@ -78,7 +78,7 @@ export const commands: ReadonlyMap<string, Command> = new Map([
   ],
   [
     "salt-curve",
-    reading("tensidrum-salt-curve/1", "the salt curve through jars", (value) => {
+    reading("tensidrum-salt-curve/1", "the salt curve through samples", (value) => {
       const { points, target = null } = readSaltCurve(value);
       return answerSaltCurve(points, target);
     }),
@@ -101,7 +101,7 @@ export const commands: ReadonlyMap<string, Command> = new Map([
   ],
   [
     "dilute",
-    reading("tensidrum-dilution/1", "what water does to strength and keeping", (value, library) => {
+    reading("tensidrum-dilution/1", "what water does to strength and preservation", (value, library) => {
       const { formula, partsProduct, partsWater } = readDilution(value, library);
       return dilute(formula, { partsProduct, partsWater }, library);
     }),

@@ -73,7 +73,7 @@ describe("tensid", () => {
     expect(lines.reduce((sum, { gramsToWeigh }) => sum + gramsToWeigh, 0)).toBeCloseTo(600, 9);
   });
 
-  it("the advised salt is that of the known hill, 4.757 g, within what readings of 8 % allow", () => {
+  it("the advised salt is that of the known salt curve, 4.757 g, within what readings of 8 % allow", () => {
     const { recommend } = answerOf(["thicken", goldenFile("thicken.in.json")]) as { recommend: { grams: number; peakChance: number } };
     expect(recommend.grams).toBeGreaterThan(4.3);
     expect(recommend.grams).toBeLessThan(4.9);

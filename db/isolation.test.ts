@@ -279,7 +279,11 @@ const asked: Record<string, () => Promise<unknown>> = {
   deleteLot: async () => stockWrites.deleteLot(db, stranger.id, lotId),
   listAcknowledgements: async () => acknowledgementQueries.listAcknowledgements(db, stranger.id, greenRoom.id),
   saveAcknowledgement: async () =>
-    acknowledgementQueries.saveAcknowledgement(db, stranger.id, greenRoom.id, { code: "DUST", fingerprint: "5a".repeat(32), reason: "Mine now." }),
+    acknowledgementQueries.saveAcknowledgement(db, stranger.id, greenRoom.id, {
+      code: "DUST",
+      fingerprint: "5a".repeat(32),
+      reason: "Mine now.",
+    }),
   deleteAcknowledgement: async () =>
     acknowledgementQueries.deleteAcknowledgement(db, stranger.id, greenRoom.id, { code: "DUST", fingerprint: "a5".repeat(32) }),
   ensureMaker: async () => {

@@ -11,13 +11,13 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
   await beginFormula(page);
   await page.getByRole("textbox", { name: "Name of the formula" }).fill("Stage Door wash");
   await page.getByRole("combobox", { name: "What it should be" }).selectOption("body wash");
-  await page.getByRole("combobox", { name: "Way of working" }).selectOption("sulfate-free");
+  await page.getByRole("combobox", { name: "Formulation style" }).selectOption("sulfate-free");
   await page.getByRole("button", { name: "Take this skeleton" }).click();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toBeVisible();
-  await expect(page.getByText("in its window")).toBeVisible();
-  await expect(page.getByText("Nothing to mend.")).toBeVisible();
+  await expect(page.getByText("within the usual range")).toBeVisible();
+  await expect(page.getByText("No issues.")).toBeVisible();
 
-  // Too much preservative, mended in one click and taken back with undo.
+  // Too much preservative, fixed in one click and taken back with undo.
   await page.getByLabel("Sodium benzoate, percent").fill("1,4");
   await page.getByRole("button", { name: "Set 1.00 %" }).click();
   await expect(page.getByLabel("Sodium benzoate, percent")).toHaveValue("1.00");
@@ -26,14 +26,14 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
   await page.getByRole("button", { name: "Set 1.00 %" }).click();
 
   // A changed aim says what it changes.
-  await page.getByRole("combobox", { name: "Way of working" }).selectOption("plant-only");
+  await page.getByRole("combobox", { name: "Formulation style" }).selectOption("plant-only");
   await expect(page.getByText(/The new aim brings up: .*outside the plant-only way/)).toBeVisible();
-  await page.getByRole("combobox", { name: "Way of working" }).selectOption("sulfate-free");
+  await page.getByRole("combobox", { name: "Formulation style" }).selectOption("sulfate-free");
   await expect(page.getByText(/The new aim settles/)).toBeVisible();
   await expect(saved(page)).toContainText(/saved \d\d:\d\d/);
 
-  await page.getByRole("button", { name: "Set version 1" }).click();
-  await page.getByRole("button", { name: "Go on from v1" }).click();
+  await page.getByRole("button", { name: "Finalise version 1" }).click();
+  await page.getByRole("button", { name: "New draft from v1" }).click();
   await expect(page.getByText("v2, draft")).toBeVisible();
   await page.getByLabel("Cocamidopropyl betaine, percent").fill("15");
   await expect(saved(page)).toContainText(/saved \d\d:\d\d/);
@@ -56,7 +56,7 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
   await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Stage Door wash");
   await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText(active ?? "");
 
-  await page.getByRole("button", { name: "Branch a trial off v1" }).click();
+  await page.getByRole("button", { name: "New trial from this version off v1" }).click();
   await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Stage Door wash, trial from v1");
 });
 
@@ -75,7 +75,7 @@ test("the balance is moved by keys, kept, and taken back", async ({ page }) => {
   await beginFormula(page);
   await addLine(page, "olefin sulfonate 40", "15");
   await addLine(page, "cocamidopropyl betaine", "15");
-  await page.getByRole("button", { name: "Move the balance" }).click();
+  await page.getByRole("button", { name: "Adjust the blend" }).click();
   const triangle = page.getByRole("application", { name: /Blend triangle/ });
   await expect(triangle).toBeFocused();
   await expect(triangle).toHaveAccessibleName(/56.5 % anionic, 43.5 % amphoteric, 0 % nonionic/);
@@ -147,17 +147,17 @@ test("the batch comes from containers or from what is in hand, and a card goes o
   await expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible();
 });
 
-test("a finding that is answered stays answered, and comes back when its numbers change", async ({ page }) => {
+test("a finding that is acknowledged stays so, and comes back when its numbers change", async ({ page }) => {
   await page.goto(CURTAIN_CALL);
   await page.getByLabel("Sodium benzoate, percent").fill("1.4");
   const finding = page.getByText("1.40 % of Sodium benzoate; usually no more than 1.00 %.");
   await expect(finding).toBeVisible();
-  await page.getByRole("listitem").filter({ has: finding }).getByRole("button", { name: "I know…" }).click();
-  await page.getByLabel(/Why you know better/).fill("A trial with a challenge test behind it.");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
-  await expect(page.getByText(/Answered \(1\)/)).toBeVisible();
+  await page.getByRole("listitem").filter({ has: finding }).getByRole("button", { name: "Acknowledge…" }).click();
+  await page.getByLabel(/Reason to acknowledge/).fill("A trial with a challenge test behind it.");
+  await page.getByRole("button", { name: "Acknowledge", exact: true }).click();
+  await expect(page.getByText(/Acknowledged \(1\)/)).toBeVisible();
   await page.getByLabel("Sodium benzoate, percent").fill("1.5");
   await expect(page.getByText("1.50 % of Sodium benzoate; usually no more than 1.00 %.")).toBeVisible();
   await page.getByLabel("Sodium benzoate, percent").fill("0.4");
-  await expect(page.getByText("Nothing to mend.")).toBeVisible();
+  await expect(page.getByText("No issues.")).toBeVisible();
 });

@@ -18,7 +18,7 @@ import { expect, FAILED_LOAD, test } from "./testing/test";
 // A photo that is none is answered with 422, and an answer is lost on purpose.
 test.use({ allowedConsole: [new RegExp(`${FAILED_LOAD.source}|Failed to load resource: net::ERR_FAILED`)], ownApplication: "bench" });
 
-const take = (page: Page) => page.getByRole("button", { name: "Take the weight" });
+const take = (page: Page) => page.getByRole("button", { name: "Record weight" });
 const tare = (page: Page) => page.getByRole("button", { name: "Tare", exact: true });
 const goOn = (page: Page) => page.getByRole("button", { name: "Go on anyway" });
 const isTuned = (page: Page) => page.getByRole("button", { name: /The pH is right, next step|Thick enough, next step/ });
@@ -141,7 +141,7 @@ test("a gel with the simulated scale, from what must be right to the record: a w
   await expect(page.getByRole("row", { name: /active matter/ })).toBeHidden();
   await page.getByText("The sums as weighed so far").click();
   await expect(page.getByRole("row", { name: /active matter/ })).toBeVisible();
-  await page.getByLabel("What came out, g").fill("193.4");
+  await page.getByLabel("Yield, g").fill("193.4");
   await closing(page).click();
 
   const record = page.getByRole("article");
@@ -171,7 +171,7 @@ test("a gel with the simulated scale, from what must be right to the record: a w
   await page.goto("/shelf/cocamidopropyl-betaine");
   await expect(
     page
-      .getByRole("table", { name: /The books/ })
+      .getByRole("table", { name: /Stock ledger/ })
       .getByRole("row")
       .nth(1),
   ).toContainText("used: GR-");
@@ -192,7 +192,7 @@ test("a heated cleanser with the simulated scale on a tablet: two beakers warmed
   await scriptsReady(page);
   await takeInstruments(page, ["Scale"]);
   await makeTheRest(page);
-  await page.getByLabel("What came out, g").fill("388");
+  await page.getByLabel("Yield, g").fill("388");
   await closing(page).click();
   const record = page.getByRole("article");
   await expect(record).toContainText("388.0 g came out");
@@ -222,7 +222,7 @@ test("typed weights: what cannot be is answered with the text kept, and the arro
   await typedWeight(page).fill("");
   await typedWeight(page).press("ArrowUp");
   await expect(typedWeight(page)).toHaveValue(await wanted(page));
-  await expect(page.getByText("In its window.")).toBeVisible();
+  await expect(page.getByText("Within tolerance.")).toBeVisible();
   await typedWeight(page).press(" ");
   await expect(page.getByText(/\d of \d+\.\d g/)).toBeVisible();
 });
@@ -273,12 +273,12 @@ test("a pause stands still, a step is left out with a reason, and closing early 
   await expect(page.getByText("Close early", { exact: true })).toHaveCount(0);
   await takeTyped(page);
   await page.getByText("Close early", { exact: true }).click();
-  await page.getByLabel("What came out in the end, g").fill("900");
+  await page.getByLabel("Yield, g").fill("900");
   const close = page.getByRole("button", { name: "Close the batch" });
   await expect(close).toBeEnabled();
   await close.click();
   await expect(page.getByRole("alert")).toContainText("Say why it is skipped");
-  for (const field of await page.getByPlaceholder("skipped, because").all()) await field.fill("a rehearsal");
+  for (const field of await page.getByPlaceholder("skipped, because").all()) await field.fill("a practice run");
   await close.click();
   await expect(page.getByRole("article")).toContainText("skipped, all was clean from yesterday");
   expect(page.url()).toContain(`${address}/record`);

@@ -62,7 +62,7 @@ test("the connection cut for ten minutes: the work goes on, the queue shows, a r
   await expect(page.getByText(/Kept on this device, 4 entries to send/)).toBeVisible();
 
   await context.setOffline(false);
-  wire.mend();
+  wire.fixWith();
   await page.clock.fastForward("00:15");
   await acknowledged(page);
   await expect(page.getByText(/Kept on this device/)).toBeHidden();
@@ -99,7 +99,7 @@ test("two devices on one batch see each other's steps at once, and cannot both t
   await acknowledged(one);
   await done(other).click();
   await expect(other.getByText(/Kept on this device, 1 entry to send/)).toBeVisible();
-  far.mend();
+  far.fixWith();
   await expect(other.getByRole("alert")).toContainText("Not taken: Weigh the water: done", { timeout: 20_000 });
   await expect(other.getByRole("alert")).toContainText("has been done already");
   await stepIs(other, "Dissolve the chelator");

@@ -45,7 +45,7 @@ test("the server killed in the middle of weighing: after a restart every acknowl
   await expect(again.getByRole("article").getByRole("cell", { name: grams, exact: true }).first()).toBeVisible();
   await expect(again.getByRole("article")).toContainText("Prepare the bench: done");
   await again.goto(batch);
-  await expect(again.getByRole("button", { name: /Take the weight|Done, next step/ })).toBeVisible();
+  await expect(again.getByRole("button", { name: /Record weight|Done, next step/ })).toBeVisible();
   await again.close();
   await application.stop();
   await cluster.stop();
@@ -69,7 +69,7 @@ test("PostgreSQL killed in the middle of weighing: the page says so, and every a
   await done(page).click();
   await expect(page.getByText(/Kept on this device, 1 entry to send/)).toBeVisible();
   await page.goto("/bench");
-  await expect(page.getByRole("heading", { name: "The database is away" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Database unavailable" })).toBeVisible();
 
   cluster = await startCluster(folder, { port: cluster.port });
   await page.goto(`${batch}/record`);

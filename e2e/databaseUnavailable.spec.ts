@@ -21,7 +21,7 @@ test("while the database is away nothing typed is lost", async ({ start, folder,
 
   // A reload meets the page that says so.
   await page.reload();
-  await expect(page.getByRole("heading", { name: "The database is away" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Database unavailable" })).toBeVisible();
   await expect(page.getByText("what you typed stays in this browser")).toBeVisible();
 
   // Without scripts the page itself holds what was typed.
@@ -37,7 +37,7 @@ test("while the database is away nothing typed is lost", async ({ start, folder,
   await plainPage.getByLabel("Coco-glucoside, percent").fill("6,5");
   await cluster.stop();
   await plainPage.getByRole("button", { name: "Save and recount" }).click();
-  await expect(plainPage.getByRole("heading", { name: "The database is away" })).toBeVisible();
+  await expect(plainPage.getByRole("heading", { name: "Database unavailable" })).toBeVisible();
   cluster = await startCluster(folder, { keep: false, port: cluster.port });
   await plainPage.getByRole("button", { name: "Save what I typed" }).click();
   await expect(plainPage.getByLabel("Coco-glucoside, percent")).toHaveValue("6.50");

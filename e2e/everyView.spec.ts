@@ -29,8 +29,8 @@ const views = [
   ["scent", "/scents/ca7de3b0-5ff1-8486-aa8f-0b107e4ca350"],
   ["bench", "/bench"],
   ["before a batch", `/bench/begin/5ea50000-0000-4000-8000-00000000c100/1`],
-  ["jars of a base", "/bench/salt-samples/5ea50000-0000-4000-8000-00000000a200/1"],
-  ["dry run", "/bench/practice/5ea50000-0000-4000-8000-00000000a200/1"],
+  ["salt-curve samples", "/bench/salt-samples/5ea50000-0000-4000-8000-00000000a200/1"],
+  ["practice run", "/bench/practice/5ea50000-0000-4000-8000-00000000a200/1"],
   ["settings", "/settings"],
   ["nothing here", "/nowhere"],
 ] as const;
@@ -64,7 +64,7 @@ for (const scheme of ["light", "dark"] as const) {
   test(`what opens over the Sheet, ${scheme}: nothing serious either`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme });
     for (const [button, ready] of [
-      ["Move the balance", page.getByText("What it would do")],
+      ["Adjust the blend", page.getByText("What it would do")],
       ["How much to make", page.getByText("To fill containers")],
       ["find and do", page.getByRole("dialog", { name: "Find and do" }).getByRole("option").first()],
     ] as const) {
@@ -124,6 +124,6 @@ test("the demo is sensible and adds up, and one formula has something to stop fo
     await page.goto(path);
     await expect(page.locator("tfoot")).toContainText("100.00");
     await expect(page.locator("tfoot")).toContainText(grams);
-    await expect(page.getByText("in its window")).toBeVisible();
+    await expect(page.getByText("within the usual range")).toBeVisible();
   }
 });

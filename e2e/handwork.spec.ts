@@ -35,11 +35,11 @@ test("keys alone: pick, type, go from cell to cell, move, take the rest, take ou
   await page.keyboard.press("Enter");
   await page.keyboard.type("3");
   await page.keyboard.press("Alt+q");
-  await expect(page.getByRole("radio", { name: "Glycerin takes the rest" })).toBeChecked();
+  await expect(page.getByRole("radio", { name: "Glycerin is q.s. to 100 %" })).toBeChecked();
   await expect(page.getByLabel("Glycerin, percent")).toHaveValue("3.00");
   await expect(page.getByLabel(`${water}, percent`)).toHaveValue("83.00");
   await page.keyboard.press("Control+z");
-  await expect(page.getByRole("radio", { name: `${water} takes the rest` })).toBeChecked();
+  await expect(page.getByRole("radio", { name: `${water} is q.s. to 100 %` })).toBeChecked();
   await page.getByLabel("Glycerin, percent").focus();
   await page.keyboard.press("Alt+Backspace");
   await expect(page.getByLabel("Glycerin, percent")).toHaveCount(0);
@@ -121,7 +121,7 @@ test("a certificate's strength, another phase, and typing that takes effect at o
 test("findings come and go as it is typed, and lead to their line", async ({ page }) => {
   await threeLines(page);
   await page.getByLabel("What it should be").selectOption("face gel cleanser");
-  await expect(page.getByText("in its window")).toBeVisible();
+  await expect(page.getByText("within the usual range")).toBeVisible();
   await page.getByLabel("Coco-glucoside, percent").fill("20");
   await expect(page.getByText("above its window")).toBeVisible();
   await addLine(page, "cetrimonium", "2");
@@ -135,8 +135,8 @@ test("findings come and go as it is typed, and lead to their line", async ({ pag
 test("a formula is thrown away only with all its versions, after a second look", async ({ page }) => {
   await threeLines(page);
   const address = page.url();
-  await page.getByText("throw away").click();
-  await page.getByRole("button", { name: /Throw the whole formula away/ }).click();
+  await page.getByText("delete", { exact: true }).click();
+  await page.getByRole("button", { name: /Delete the formula/ }).click();
   await expect(page).toHaveURL(/\/$/);
   const gone = await page.request.get(address);
   expect(gone.status()).toBe(404);

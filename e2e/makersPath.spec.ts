@@ -7,7 +7,7 @@ test("from an empty board to a printed weighing sheet, and found again after a r
   let page = await browser.newPage({ baseURL: application.address });
 
   await page.goto("/");
-  await expect(page.getByText("Nothing rests, nothing is due.")).toBeVisible();
+  await expect(page.getByText("Nothing resting, nothing due.")).toBeVisible();
   await beginFormula(page);
   await page.getByRole("textbox", { name: "Name of the formula" }).fill("Understudy shampoo");
   await page.getByRole("combobox", { name: "What it should be" }).selectOption("everyday shampoo");
@@ -18,15 +18,15 @@ test("from an empty board to a printed weighing sheet, and found again after a r
   await addLine(page, "coco-glucoside", "4,4");
   // 15 × 0.39 + 14 × 0.30 + 4.4 × 0.52 = 5.85 + 4.20 + 2.288
   await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText("12.34");
-  await expect(page.getByText("in its window")).toBeVisible();
+  await expect(page.getByText("within the usual range")).toBeVisible();
   await expect(page.getByLabel("Distilled or deionised water, percent")).toHaveValue("66.60");
   // 66.6 % of 600 g
   await expect(page.getByRole("row", { name: /Distilled or deionised water/ })).toContainText("399.60");
   await expect(saved(page)).toBeVisible();
 
   await page.getByRole("textbox", { name: "Note for version 1" }).fill("First try.");
-  await page.getByRole("button", { name: "Set version 1" }).click();
-  await expect(page.getByText("This version is set and stays as it is.")).toBeVisible();
+  await page.getByRole("button", { name: "Finalise version 1" }).click();
+  await expect(page.getByText("This version is final and does not change.")).toBeVisible();
   await expect(page.getByLabel("Coco-glucoside, percent")).not.toBeEditable();
   await page.getByRole("link", { name: "Weighing sheet" }).click();
   await expect(page.getByRole("heading", { name: "Understudy shampoo" })).toBeVisible();
@@ -48,7 +48,7 @@ test("from an empty board to a printed weighing sheet, and found again after a r
   await expect(page.getByLabel("Coco-glucoside, percent")).toHaveValue("4.40");
   await expect(page.getByText("First try.")).toBeVisible();
 
-  await page.getByRole("button", { name: "Go on from v1" }).click();
+  await page.getByRole("button", { name: "New draft from v1" }).click();
   await expect(page.getByText("v2, draft")).toBeVisible();
   await page.getByLabel("Coco-glucoside, percent").fill("5");
   await expect(saved(page)).toContainText(/saved \d\d:\d\d/);

@@ -5,7 +5,7 @@ import { addLine, beginFormula, expect, FAILED_LOAD, saved, test } from "./testi
 /** Single keys act once the page's scripts do; the switch for the dim theme tells when. */
 const scriptsReady = (page: Page) => expect(page.getByRole("button", { name: "dim" })).toBeEnabled();
 
-// A form that must be mended is answered with 422.
+// A form that must be fixed is answered with 422.
 test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "made here" });
 
 test("what is too small to weigh becomes a stock solution, and the line is weighed as it", async ({ page }) => {
@@ -28,7 +28,7 @@ test("what is too small to weigh becomes a stock solution, and the line is weigh
   await page.goto("/shelf/panthenol-75");
   await expect(
     page
-      .getByRole("table", { name: /The books/ })
+      .getByRole("table", { name: /Stock ledger/ })
       .getByRole("row")
       .nth(1),
   ).toContainText("−5.0");
@@ -48,18 +48,18 @@ test("a maker knows a fact better: the Sheet counts with it, what differs is sai
   await page.goto("/shelf/aos-40");
   await page.getByRole("link", { name: "Know better" }).click();
   await page.getByRole("textbox", { name: "Active matter, typical" }).fill("strong");
-  await page.getByRole("button", { name: "Count with these" }).click();
+  await page.getByRole("button", { name: "Use my values" }).click();
   await expect(page.getByRole("alert")).toContainText("“strong” is no number");
   await expect(page.getByRole("textbox", { name: "Active matter, typical" })).toHaveValue("strong");
   await page.getByRole("textbox", { name: "Active matter, typical" }).fill("36");
-  await page.getByRole("button", { name: "Count with these" }).click();
-  const yours = page.getByRole("region", { name: /^Yours/ });
+  await page.getByRole("button", { name: "Use my values" }).click();
+  const yours = page.getByRole("region", { name: /^My values/ });
   await expect(yours.getByRole("row", { name: /active matter/ })).toContainText("36 %");
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100");
   const active = page.getByRole("region", { name: "Active matter" }).locator("output");
   await expect(active).not.toHaveText("12.34");
   await page.goto("/shelf/aos-40");
-  await yours.getByRole("button", { name: "Leave all to the library again" }).click();
+  await yours.getByRole("button", { name: "Reset to library values" }).click();
   await expect(yours).toHaveCount(0);
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100");
   await expect(active).toHaveText("12.34");
@@ -88,9 +88,9 @@ test("a material of one's own is found on the Sheet, laid beside its origin, and
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100/1");
   await page.getByRole("button", { name: "Keep v1 as a material" }).click();
   await expect(page.getByRole("heading", { name: "Curtain Call shampoo v1" })).toBeVisible();
-  await expect(page.getByText("A formula of yours, kept as a material.")).toBeVisible();
+  await expect(page.getByText("A formula of yours, stored as a material.")).toBeVisible();
   await page.getByRole("link", { name: "Change it" }).click();
-  await page.getByRole("button", { name: "Take it out of the library" }).click();
+  await page.getByRole("button", { name: "Delete it from the library" }).click();
   await expect(page.getByRole("combobox", { name: "Where it stands" })).toHaveValue("library");
 });
 
@@ -156,7 +156,7 @@ test("a plant water is cooked, weighed and stands with its days", async ({ page 
 
 test("everything of one's own goes out as a file, and what is there already is told when it comes again", async ({ page }) => {
   await page.goto("/shelf");
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Yours as a file" }).click()]);
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "My shelf as a file" }).click()]);
   const text = readFileSync(await download.path(), "utf8");
   const file = JSON.parse(text) as { format: string; materials: { slug: string }[]; lots: object[] };
   expect(file.format).toBe("tensidrum-materials/1");

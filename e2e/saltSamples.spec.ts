@@ -3,46 +3,46 @@ import { pourByServer } from "./testing/pourByServer";
 import { expect, FAILED_LOAD, saved, test } from "./testing/test";
 
 // A jar that cannot be one is answered with 422.
-test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "jars" });
+test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "saltSamples" });
 
-test("jars of a base: what is wrong keeps the typed text, five draw a hill, one is poured away and put back, and a batch of that base finds them", async ({
+test("jars of a base: what is wrong keeps the typed text, five draw a salt curve, one is poured away and put back, and a batch of that base finds them", async ({
   page,
 }) => {
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000a200/1");
   await page.getByRole("link", { name: "Make a batch" }).click();
-  await page.getByRole("link", { name: "Jars of its base" }).click();
+  await page.getByRole("link", { name: "Salt-curve samples" }).click();
   await expect(
-    page.getByRole("img", { name: /7 jars of the same base\. The hill is thickest at 2\.3\d %.*go no further than 2\.1\d %/ }),
+    page.getByRole("img", { name: /7 samples of the same base\. The curve peaks at 2\.3\d %.*stay below 2\.1\d %/ }),
   ).toBeVisible();
   await expect(page.getByText(/2\.5 is reached at 2\.\d\d % salt in all/)).toBeVisible();
 
   await page.getByLabel("dry salt added, g").fill("0.5 oz");
   await page.getByLabel("thickness, Pa·s").fill("1.3");
-  await page.getByRole("button", { name: "Add this jar" }).click();
+  await page.getByRole("button", { name: "Add this sample" }).click();
   await expect(page.getByRole("alert")).toContainText("not oz");
   await expect(page.getByLabel("dry salt added, g")).toHaveValue("0.5 oz");
   await page.getByLabel("dry salt added, g").fill("0.6");
-  await page.getByRole("button", { name: "Add this jar" }).click();
-  await expect(page.getByRole("img", { name: /8 jars of the same base/ })).toBeVisible();
-  await page.getByRole("button", { name: /Pour away the jar of 2\.97 % salt/ }).click();
-  await expect(page.getByRole("img", { name: /7 jars of the same base/ })).toBeVisible();
+  await page.getByRole("button", { name: "Add this sample" }).click();
+  await expect(page.getByRole("img", { name: /8 samples of the same base/ })).toBeVisible();
+  await page.getByRole("button", { name: /Delete the sample with 2\.97 % salt/ }).click();
+  await expect(page.getByRole("img", { name: /7 samples of the same base/ })).toBeVisible();
   await page.getByRole("button", { name: "Put it back" }).click();
-  await expect(page.getByRole("img", { name: /8 jars of the same base/ })).toBeVisible();
+  await expect(page.getByRole("img", { name: /8 samples of the same base/ })).toBeVisible();
 
-  // A batch of the same base: at its salt the jars and their hill are there.
+  // A batch of the same base: at its salt the jars and their salt curve are there.
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
   await pourByServer(page, batch, 30);
   await page.getByText("Skip", { exact: true }).click();
   await page.getByLabel(/leave this step out, because/).fill("read already");
   await page.getByRole("button", { name: "Skip it" }).click();
   await expect(page.getByRole("heading", { level: 2, name: "Thicken with salt" })).toBeVisible();
-  await expect(page.getByRole("img", { name: /8 jars of the same base/ })).toBeVisible();
+  await expect(page.getByRole("img", { name: /8 samples of the same base/ })).toBeVisible();
   await page.getByLabel("How the thickness was measured").selectOption("in a word");
   await page.getByLabel("Thickness in a word").selectOption("syrup");
   await page.getByRole("button", { name: "Take the reading" }).click();
   await expect(page.getByText(/Chance of passing the peak/)).toBeVisible();
-  await expect(page.getByText(/8 jars of this base; typical miss \d+ %/)).toBeVisible();
-  await page.getByRole("link", { name: "Jars of this base" }).click();
+  await expect(page.getByText(/8 samples of this base; typical miss \d+ %/)).toBeVisible();
+  await page.getByRole("link", { name: "Salt-curve samples" }).click();
   await expect(page.getByRole("link", { name: "Back to the batch" })).toBeVisible();
 });
 
@@ -82,7 +82,7 @@ test("a late thickener goes in by small steps, and is not judged before next mor
   await page.getByRole("link", { name: "Dry run" }).click();
   await page.getByRole("button", { name: "pour it all for me" }).click();
   await page.getByText("Skip", { exact: true }).click();
-  await page.getByLabel(/leave this step out, because/).fill("not what is rehearsed");
+  await page.getByLabel(/leave this step out, because/).fill("not what is practised");
   await page.getByRole("button", { name: "Skip it" }).click();
   await expect(page.getByRole("heading", { level: 2, name: "Thicken in small steps" })).toBeVisible();
   const fold = page.getByLabel(/^Add, g of PEG-150/);

@@ -173,13 +173,13 @@ test("a lot that gives more than it holds: the weight is kept, and the balance o
     `Lot ${share.code}`,
   );
   await page.goto("/shelf");
-  await expect(page.getByRole("region", { name: "First to see to" })).toContainText("has a wrong balance.");
+  await expect(page.getByRole("region", { name: "Needs attention" })).toContainText("has a wrong balance.");
   await page.goto(`${batch}/lots`);
   await page.getByLabel(/Left in it now/).fill("12.5");
   await page.getByRole("button", { name: "Save the balance" }).click();
   await expect(page.getByText("Every lot of this batch holds what was taken from it.")).toBeVisible();
   await page.goto("/shelf");
-  await expect(page.getByRole("region", { name: "First to see to" })).not.toContainText("has a wrong balance.");
+  await expect(page.getByRole("region", { name: "Needs attention" })).not.toContainText("has a wrong balance.");
   await page.close();
   await application.stop();
 });

@@ -1,6 +1,6 @@
 import { expect, FAILED_LOAD, saved, test } from "./testing/test";
 
-// A form that must be mended is answered with 422.
+// A form that must be fixed is answered with 422.
 test.use({ allowedConsole: [FAILED_LOAD], ownApplication: "shelf" });
 
 test("a lot comes to the shelf, some of it is used, a weighing corrects the books", async ({ page }) => {
@@ -34,13 +34,13 @@ test("a lot comes to the shelf, some of it is used, a weighing corrects the book
   await lot.getByLabel("grams").fill("1110,5");
   await lot.getByRole("button", { name: "Correct to a weighing" }).click();
   await expect(lot).toContainText("1110.5 g of 1200 g");
-  const books = page.getByRole("table", { name: /The books/ }).getByRole("row");
+  const books = page.getByRole("table", { name: /Stock ledger/ }).getByRole("row");
   await expect(books.nth(1)).toContainText("corrected: weighed back");
   await expect(books.nth(1)).toContainText("−5.5");
   await expect(books.nth(2)).toContainText("used: Green Room trial");
   await expect(books.nth(3)).toContainText("+1200.0");
   // Something was taken from it: it is part of the books.
-  await expect(lot.getByRole("button", { name: "Take the lot out" })).toHaveCount(0);
+  await expect(lot.getByRole("button", { name: "Delete the lot" })).toHaveCount(0);
 });
 
 test("the sentence of the shelf narrows it, forgives spelling, finds a lot by its code, and looks in the library", async ({ page }) => {
@@ -102,10 +102,10 @@ test("a lot on a line of the Sheet changes the active matter, and prices of the 
 
 test("what is first to see to leads to its lot", async ({ page }) => {
   await page.goto("/shelf");
-  const first = page.getByRole("region", { name: "First to see to" }).getByRole("listitem");
+  const first = page.getByRole("region", { name: "Needs attention" }).getByRole("listitem");
   await expect(first.nth(0)).toContainText("Lemon essential oil ended 6 days ago.");
-  await expect(first.nth(1)).toContainText("Birch leaf water ends in 3 days.");
-  await expect(first.nth(2)).toContainText("Juniper berry essential oil ends in 21 days.");
+  await expect(first.nth(1)).toContainText("Birch leaf water expires in 3 days.");
+  await expect(first.nth(2)).toContainText("Juniper berry essential oil expires in 21 days.");
   await expect(first.last()).toContainText("Sodium benzoate is down to a tenth of its pack.");
   await first.last().getByRole("link", { name: "Sodium benzoate" }).click();
   await expect(page.getByRole("article", { name: "Lot SB-6" })).toContainText("3.1 g of 100 g");

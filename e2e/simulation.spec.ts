@@ -7,7 +7,7 @@ import { fakeSerial } from "./testing/fakeSerial";
 import { pourByServer } from "./testing/pourByServer";
 import { expect, test } from "./testing/test";
 
-test.use({ ownApplication: "stand-ins" });
+test.use({ ownApplication: "simulation" });
 
 const button = (page: Page, name: string | RegExp) => page.getByRole("button", { name, exact: typeof name === "string" }).first();
 const dosed = (page: Page) => button(page, "Dosed, start 2:00");
@@ -27,7 +27,7 @@ async function readPh(page: Page): Promise<number> {
   await expect(take).toBeEnabled();
   const ph = Number(await shows.textContent());
   await take.click();
-  const why = button(page, "read twice, it stands");
+  const why = button(page, "measured twice");
   const computed = page.locator(`[role=img][aria-label^="${rows + 1} readings"]`);
   await expect(computed.or(why)).toBeVisible();
   if (await why.isVisible()) await why.click();
@@ -67,12 +67,14 @@ async function enteredEarlier(page: Page, batch: string, entry: Bare<BatchEntry>
 }
 
 /** What the advice begins with when nothing goes in, and when nothing more is to go in. */
-const TOLD = /^(On target|Near the target|Thicker|The next gram|The last addition|The hill through jars)/;
-const STOPS = /^(On target|Thicker|The next gram|The last addition|The hill through jars)/;
+const TOLD = /^(On target|Near the target|Thicker|The next gram|The last addition|The curve through samples)/;
+const STOPS = /^(On target|Thicker|The next gram|The last addition|The curve through samples)/;
 
 const letPass = (page: Page) => button(page, /^let .* pass$/);
 
-test("a batch with stand-ins: calibrated, overshot, taken back with a base, and salted without going over the cliff", async ({ page }) => {
+test("a batch with simulated instruments: calibrated, overshot, taken back with a base, and salted without going over the peak", async ({
+  page,
+}) => {
   test.setTimeout(240_000);
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
   await pourByServer(page, batch, 30);
@@ -113,7 +115,7 @@ test("a batch with stand-ins: calibrated, overshot, taken back with a base, and 
   await acknowledged(page);
   await readPh(page);
   await button(page, "The pH is right, next step").click();
-  const wanted = button(page, "I want it so");
+  const wanted = button(page, "intended");
   await expect(wanted.or(page.getByRole("heading", { level: 2, name: "Thicken with salt" }))).toBeVisible();
   if (await wanted.isVisible()) await wanted.click();
   await expect(page.getByRole("heading", { level: 2, name: "Thicken with salt" })).toBeVisible();
@@ -157,9 +159,9 @@ test("a dry run: overshot on purpose, taken back, salted as advised, and judged 
   await button(page, "pour it all for me").click();
   await expect(page.getByText("Read the pH before anything goes in.")).toBeVisible();
   await readPh(page);
-  await page.getByText("Instruments: all of them stand-ins").click();
+  await page.getByText("Instruments: all simulated").click();
   await page.getByRole("listitem", { name: "Scale" }).getByRole("button", { name: "pour what is missing" }).click();
-  await page.getByText("Instruments: all of them stand-ins").click();
+  await page.getByText("Instruments: all simulated").click();
   await expect(dosed(page)).toBeEnabled();
   await dosed(page).click();
   const overdose = button(page, "a trial");
@@ -199,8 +201,8 @@ test("a dry run: overshot on purpose, taken back, salted as advised, and judged 
   await expect(page.getByRole("row", { name: /The salt stayed in the safe part 10 of 10/ })).toBeVisible();
   await expect(page.getByText(/The meter was .* nobody set it right/)).toBeVisible();
   await expect(page.getByRole("img", { name: /The true curve is drawn/ })).toBeVisible();
-  await expect(page.getByRole("img", { name: /The hill is thickest at/ })).toBeVisible();
-  await button(page, "another hidden batch").click();
+  await expect(page.getByRole("img", { name: /The curve peaks at/ })).toBeVisible();
+  await button(page, "New simulated batch").click();
   await expect(page.getByRole("heading", { level: 2, name: "Prepare the bench" })).toBeVisible();
   await page.goto("/bench");
   expect(await page.locator("main").innerText()).toBe(before);

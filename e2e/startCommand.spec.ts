@@ -79,7 +79,7 @@ test("two processes share one database", async ({ start, folder, browser }) => {
   await expect(page.getByRole("textbox", { name: "Name of the formula" })).toBeVisible();
   const formulas = await browser.newPage({ baseURL: two.address });
   await formulas.goto("/");
-  await expect(formulas.getByRole("list", { name: "Formulas" }).getByRole("link", { name: "Name it later" })).toBeVisible();
+  await expect(formulas.getByRole("list", { name: "Formulas" }).getByRole("link", { name: "Untitled formula" })).toBeVisible();
   await page.close();
   await formulas.close();
   expect(await two.stop()).toBe(0);

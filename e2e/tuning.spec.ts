@@ -59,7 +59,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   // By keys: the question has the focus, and its first answer is the next.
   await expect(page.getByRole("alert")).toBeFocused();
   await page.keyboard.press("Tab");
-  await expect(because(page, "read twice, it stands")).toBeFocused();
+  await expect(because(page, "measured twice")).toBeFocused();
   await page.keyboard.press("Enter");
 
   // Overshot: the counter-dose is of the base.
@@ -84,7 +84,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await expect(page.getByRole("heading", { level: 2, name: "Read the pH and set it" })).toBeFocused();
   await isRight(page).click();
   const question = page.getByRole("alert").filter({ hasText: "Is it right all the same?" });
-  if (await question.isVisible()) await because(page, "I want it so").click();
+  if (await question.isVisible()) await because(page, "intended").click();
   await expect(page.getByRole("heading", { level: 2, name: "Thicken with salt" })).toBeVisible();
 
   // Salt: read, add as advised, rest, read; what cannot be is refused, and near what is wanted it stops.
@@ -118,7 +118,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await expect(record).toContainText(/g citric acid 50 % w\/w solution dosed/);
   await expect(record).toContainText(/g sodium hydroxide 10 % dosed/);
   await expect(record).toContainText("Thickness 2.40 Pa·s");
-  await expect(record).toContainText("taken; although asked: read twice, it stands");
+  await expect(record).toContainText("taken; although asked: measured twice");
   await expect(record.getByRole("row", { name: /^Sodium chloride/ }).first()).toContainText(String(salt));
   await expect(record.getByRole("row", { name: /^Citric acid 50 %/ }).first()).toContainText(Number(advice).toFixed(2));
 });

@@ -39,7 +39,7 @@ test("setting a version from a window that is behind changes nothing", async ({ 
   await other.goto(page.url());
   await page.getByLabel(glucoside).fill("21");
   await expect(saved(page)).toContainText(/saved \d\d/);
-  await other.getByRole("button", { name: "Set version 1" }).click();
+  await other.getByRole("button", { name: "Finalise version 1" }).click();
   // Nothing of the two is in each other's way: what the other window saved comes in, and the version can be set.
   await expect(other.getByLabel(glucoside)).toHaveValue("21.00");
   await page.reload();
@@ -105,7 +105,7 @@ test("a reload keeps undo", async ({ page }) => {
   await page.reload();
   await expect(page.getByLabel(glucoside)).toHaveValue("5.00");
   await page.keyboard.press("Control+z");
-  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Name it later");
+  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Untitled formula");
   await page.keyboard.press("Control+z");
   await expect(page.getByLabel(glucoside)).toHaveValue("");
   await page.keyboard.press("Control+Shift+z");

@@ -18,7 +18,7 @@ test.describe("a percent that cannot be", () => {
       await page.getByLabel(glucoside).fill(text);
       await expect(page.getByText(words)).toBeVisible();
       await expect(page.getByLabel(glucoside)).toHaveAttribute("aria-invalid", "true");
-      await expect(page.getByText("mend the marked cell, then it is saved")).toBeVisible();
+      await expect(page.getByText("fix the marked cell to save")).toBeVisible();
       await expect(page.getByLabel(glucoside)).toHaveValue(text);
       const stored = await page
         .context()

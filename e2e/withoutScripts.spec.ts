@@ -41,9 +41,9 @@ test("every form works with scripts switched off", async ({ page }) => {
 
   // Set, go on, and the scales.
   await page.getByRole("textbox", { name: "Note for version 1" }).fill("By candlelight.");
-  await page.getByRole("button", { name: "Set version 1" }).click();
-  await expect(page.getByText("This version is set and stays as it is.")).toBeVisible();
-  await page.getByRole("button", { name: "Go on from v1" }).click();
+  await page.getByRole("button", { name: "Finalise version 1" }).click();
+  await expect(page.getByText("This version is final and does not change.")).toBeVisible();
+  await page.getByRole("button", { name: "New draft from v1" }).click();
   await expect(page.getByText("v2, draft")).toBeVisible();
   await page.getByRole("button", { name: "Take Coco-glucoside out" }).click();
   await expect(page.getByLabel("Coco-glucoside, percent")).toHaveCount(0);
@@ -65,12 +65,12 @@ test("a batch is begun, weighed, noted and taken back with scripts switched off"
   await page.getByRole("button", { name: "Done, next step" }).click();
   const weight = page.getByLabel(/what the scale shows, g$/);
   await weight.fill("-3");
-  await page.getByRole("button", { name: "Take the weight" }).click();
+  await page.getByRole("button", { name: "Record weight" }).click();
   await expect(page.getByRole("alert")).toContainText("A weight is not below 0.");
   await expect(weight).toHaveValue("-3");
   await weight.fill("529");
   // The button was drawn for what was typed before.
-  await page.getByRole("button", { name: /Take the weight|Accept anyway/ }).click();
+  await page.getByRole("button", { name: /Record weight|Accept anyway/ }).click();
   await expect(page.getByText("529.0 of 529.0 g")).toBeVisible();
   await page.getByText("Note", { exact: true }).click();
   await page.getByLabel("note").fill("by candlelight");

@@ -29,7 +29,7 @@ const views = [
     name: "triangle",
     path: CURTAIN_CALL,
     act: async (page) => {
-      await page.getByRole("button", { name: "Move the balance" }).click();
+      await page.getByRole("button", { name: "Adjust the blend" }).click();
       await page.waitForTimeout(3000);
       for (let k = 0; k < 8; k += 1) await page.keyboard.press("ArrowRight");
     },
@@ -51,7 +51,7 @@ const views = [
       await page.getByRole("button", { name: "Start the clock" }).click();
       await page.waitForTimeout(450);
       await page.getByText(/^Instruments:/).click();
-      await page.getByRole("listitem", { name: "Scale" }).getByRole("button", { name: "stand-in" }).click();
+      await page.getByRole("listitem", { name: "Scale" }).getByRole("button", { name: "simulated" }).click();
       await page.getByText(/^Instruments:/).click();
       await page.getByRole("button", { name: "Tare", exact: true }).click();
       await page.getByRole("button", { name: "pour half of it" }).click();
@@ -77,7 +77,7 @@ const views = [
     act: async (page) => {
       await beginBatch(page);
       await makeTheRest(page);
-      await page.getByLabel("What came out, g").fill("968");
+      await page.getByLabel("Yield, g").fill("968");
       await page.getByRole("button", { name: "Close the batch" }).click();
       await page.getByRole("heading", { name: "What happened" }).waitFor();
     },
@@ -85,7 +85,7 @@ const views = [
   tuned("tuning", "pH", { readings: ["7.4", "6.4"], goesIn: "Dosed, start 2:00", grams: "0.82" }),
   tuned("thickness", "Thickness", { readings: ["0.09", "0.24"], goesIn: "Added, start 8:00", grams: "2.90" }),
   {
-    name: "stand-ins",
+    name: "simulated",
     path: GREEN_ROOM_REHEARSAL,
     width: 1024,
     height: 768,
@@ -115,7 +115,7 @@ const views = [
       await sayWhy(page, "read twice, it stands");
       await page.getByRole("img", { name: /^2 readings/ }).waitFor();
       await page.getByRole("button", { name: "The pH is right, next step" }).click();
-      await sayWhy(page, "I want it so");
+      await sayWhy(page, "intended");
       await page.getByRole("heading", { name: "Thicken with salt" }).waitFor();
       for (let k = 0; k < 2; k += 1) {
         const pass = page.getByRole("button", { name: /^let .* pass$/ });
@@ -211,7 +211,7 @@ async function beginBatch(page) {
   for (const box of await page.getByRole("checkbox").all()) await box.check();
   await page.getByRole("button", { name: "Begin the batch" }).click();
   await page.getByRole("button", { name: "Done, next step" }).click();
-  await page.getByRole("button", { name: "Take the weight" }).waitFor();
+  await page.getByRole("button", { name: "Record weight" }).waitFor();
 }
 
 /**

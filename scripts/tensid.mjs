@@ -49,7 +49,7 @@ async function ensureBundle() {
   try {
     await bundle("checkLibrary.ts", own);
     if ((await runToEnd(process.execPath, [own])) !== 0) {
-      throw new Obstacle("The reference library has the faults listed above; mend them in core/src/library/reference.");
+      throw new Obstacle("The reference library has the faults listed above; fix them in core/src/library/reference.");
     }
     await bundle("tensid.ts", own);
     rmSync(COMPILED, { force: true });

@@ -88,7 +88,7 @@ describe("a batch", () => {
     betaine = (await state()).lines.find(({ name }) => name === "Cocamidopropyl betaine")?.line ?? "";
   });
 
-  it("has a code, promises its lots once, and keeps the empty weights", async () => {
+  it("has a code, reserves its lots once, and keeps the tare weights", async () => {
     const batch = await state();
     expect(batch.code).toMatch(/^CC-\d{6}-1$/);
     expect([...batch.tares]).toEqual([["main", 412.5]]);
@@ -144,8 +144,8 @@ describe("a batch", () => {
     expect((await state()).steps.every(({ reason }) => reason === "trial of the bench")).toBe(true);
   });
 
-  it("finished it promises nothing any more, and its formula may go: the record stays", async () => {
-    expect(await enter(batchId, entry({ intent: "finish", grams: "0" }))).toContain("Weigh what came out");
+  it("finished it reserves nothing any more, and its formula may go: the record stays", async () => {
+    expect(await enter(batchId, entry({ intent: "finish", grams: "0" }))).toContain("Weigh the yield");
     expect(await enter(batchId, entry({ intent: "finish", grams: "291.5" }))).toBeNull();
     expect((await state()).finished?.yieldGrams).toBe(291.5);
     expect((await lot("B-114")).free).toBeCloseTo(280, 6);

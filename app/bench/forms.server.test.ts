@@ -46,7 +46,7 @@ describe("forms of the bench", () => {
     ).toEqual({
       ...{ id, intent: "done", step: "prepare", line: "", vessel: "", grams: "", minutes: "", text: "", entry: "", readOff: "", skips: {} },
       ...{ ph: "", way: "", sample: "", agent: "", viscosity: "", word: "", buffers: [], shown: [], by: "", temperature: "", drops: "" },
-      ...{ because: "", bead: { diameter: "", density: "", saltSample: "", fall: "", seconds: "" } },
+      ...{ because: "", bead: { diameter: "", density: "", jar: "", fall: "", seconds: "" } },
     });
   });
 

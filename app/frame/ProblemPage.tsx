@@ -18,7 +18,7 @@ const APOLOGY: Told = {
 };
 
 const AWAY: Told = {
-  title: "The database is away",
+  title: "Database unavailable",
   message: "The page cannot be read just now. What you saved is safe, and what you typed stays in this browser.",
   remedy: "Wait a moment and load the page again. If it stays away, stop bin/start with Ctrl-C and start it again.",
 };

@@ -92,16 +92,16 @@ export function SearchAndCommands() {
   };
   return (
     <>
-      <button type="button" className={classes.door} onClick={open} title="Ctrl K" aria-label="find and do">
+      <button type="button" className={classes.door} onClick={open} title="Ctrl K" aria-label="Search and commands">
         <IconListSearch size={18} stroke={1.6} aria-hidden="true" />
-        <span>find and do</span>
+        <span>Search and commands</span>
       </button>
       <dialog ref={dialog} className={classes.dialog} aria-label="Find and do">
         <input
           value={text}
           autoFocus
-          placeholder="what do you want to do?"
-          aria-label="What do you want to do?"
+          placeholder="Search, or choose a command"
+          aria-label="Search and commands"
           role="combobox"
           aria-expanded="true"
           aria-controls="acts-found"

@@ -23,7 +23,7 @@ export async function openContainers(): Promise<readonly TypedRow[]> {
   }));
 }
 
-/** Saves the maker's containers, or says at which field one must be mended. */
+/** Saves the maker's containers, or says at which field one must be fixed. */
 export async function saveContainers(typed: readonly TypedRow[]): Promise<readonly RowProblem[]> {
   const { things, problems } = readEachRow(typed, "container", ({ id, cells }, say) => {
     const of = (field: string): string => cells[field] ?? "";

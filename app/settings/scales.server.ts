@@ -15,7 +15,7 @@ export async function openScales(): Promise<readonly TypedRow[]> {
   }));
 }
 
-/** Saves the maker's scales, or says at which field one must be mended. */
+/** Saves the maker's scales, or says at which field one must be fixed. */
 export async function saveScales(typed: readonly TypedRow[]): Promise<readonly RowProblem[]> {
   const { things, problems } = readEachRow(typed, "scale", ({ id, cells }, say) => {
     const readability = numberOfCell(cells.readability ?? "", STEP);

@@ -67,7 +67,7 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
       For {words("forWhom", "For whom", "anyone?", AIM_WORDS_LENGTH)},{" "}
       {choice(
         "school",
-        "Way of working",
+        "Formulation style",
         schools.map(({ slug, name }) => [slug, slug === "none" ? "any way" : `the ${name} way`]),
         "none",
       )}
@@ -91,7 +91,7 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
       </label>
       {!isDraft && aim.eyeArea && <input type="hidden" name="aimEyeArea" value="on" />}. Without{" "}
       {words("without", "What must not be in it, parted by commas", "anything?", WITHOUT_LENGTH)} and close to{" "}
-      <span className={classes.end}>{words("closeTo", "Product to come close to", "a product you like?", AIM_WORDS_LENGTH)}.</span>
+      <span className={classes.end}>{words("closeTo", "Product to come close to", "an example product?", AIM_WORDS_LENGTH)}.</span>
     </p>
   );
 });

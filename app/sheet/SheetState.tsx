@@ -20,7 +20,7 @@ export interface SheetState {
   readonly readings: SheetReadings;
   readonly known: ReturnType<typeof useKnownMaterials>;
   readonly save: Autosave;
-  /** What must be mended, field by field. */
+  /** What must be fixed, field by field. */
   readonly problems: readonly FieldProblem[];
   readonly answer: SheetAnswer | undefined;
   /** Revision the next save names. */
@@ -32,7 +32,7 @@ export interface SheetState {
 
 /** What never changes while a sheet is worked on: for parts that only act and show nothing of it. */
 export interface SheetActs {
-  readonly mend: SheetEditor["mend"];
+  readonly fixWith: SheetEditor["fixWith"];
   readonly learn: ReturnType<typeof useKnownMaterials>["learn"];
 }
 
@@ -98,9 +98,9 @@ export function SheetStateProvider({ sheet, children }: { readonly sheet: OpenSh
   latestSubmit.current = submitNow;
   const submit = useCallback((event: FormEvent<HTMLFormElement>) => latestSubmit.current(event), []);
   const problems = mostTelling(readings.problems, save.problems, answer?.kind === "problems" ? answer.problems : []);
-  const { mend } = editor;
+  const { fixWith } = editor;
   const { learn } = known;
-  const acts = useMemo(() => ({ mend, learn }), [mend, learn]);
+  const acts = useMemo(() => ({ fixWith, learn }), [fixWith, learn]);
   return (
     <Acts.Provider value={acts}>
       <State.Provider value={{ sheet, isDraft, editor, readings, known, save, problems, answer, revision, isBusy, addInput, submit }}>

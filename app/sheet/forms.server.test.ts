@@ -40,7 +40,7 @@ describe("the sheet's form", () => {
   it("two lines that take the rest are a problem at that field, not a broken form", () => {
     const twice = form();
     twice.append("restLine", betaineLine.id);
-    expect(readSheetForm(twice).problems).toEqual([{ field: "restLine", message: "Only one line can take the rest. Choose one." }]);
+    expect(readSheetForm(twice).problems).toEqual([{ field: "restLine", message: "Only one line can be q.s. to 100 %. Choose one." }]);
   });
 
   it("a rest line that is not on the sheet is none", () => {

@@ -182,7 +182,7 @@ function intentOf(text: string): SheetIntent {
 }
 
 /**
- * Reads the sheet's form. What a maker can mend at a field comes back as problems; a form this page could not have
+ * Reads the sheet's form. What a maker can fix at a field comes back as problems; a form this page could not have
  * sent is refused.
  */
 export function readSheetForm(form: FormData): SheetForm {
@@ -194,7 +194,7 @@ export function readSheetForm(form: FormData): SheetForm {
   });
   const rest = value.restLine.filter((id) => id !== "");
   const problems: FieldProblem[] = [];
-  if (rest.length > 1) problems.push({ field: "restLine", message: "Only one line can take the rest. Choose one." });
+  if (rest.length > 1) problems.push({ field: "restLine", message: "Only one line can be q.s. to 100 %. Choose one." });
   const restLineId = rest[0] !== undefined && lines.some((line) => line.id === rest[0]) ? rest[0] : null;
   return {
     intent: intentOf(value.intent),

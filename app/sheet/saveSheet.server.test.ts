@@ -37,7 +37,7 @@ const withBetaine = (percent: string, changes: Partial<TypedSheet> = {}): TypedS
 
 describe("a new formula", () => {
   it("has one phase and water that takes the rest", () => {
-    expect(opened.typed).toMatchObject({ name: "Name it later", batch: "500", restLineId: ids.waterLineId });
+    expect(opened.typed).toMatchObject({ name: "Untitled formula", batch: "500", restLineId: ids.waterLineId });
     expect(opened.materials.map(({ facts }) => facts.slug)).toEqual(["water-distilled"]);
   });
 

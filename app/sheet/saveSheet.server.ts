@@ -45,7 +45,7 @@ export type SaveResult =
   | { readonly kind: "problems"; readonly problems: readonly FieldProblem[] }
   | Overtaken;
 
-const FIRST_NAME = "Name it later";
+const FIRST_NAME = "Untitled formula";
 const FIRST_PROFILE = "everyday-shampoo";
 const FIRST_BATCH_GRAMS = 500;
 
@@ -82,7 +82,7 @@ export async function beginFormula(ids: {
   }
 }
 
-/** Saves what is typed, unless a cell must be mended first or another window came before. */
+/** Saves what is typed, unless a cell must be fixed first or another window came before. */
 export async function saveSheet(base: DraftBase, typed: TypedSheet, save: Partial<SaveIdentity> = {}): Promise<SaveResult> {
   const db = database();
   const makerId = currentMakerId();
@@ -93,7 +93,7 @@ export async function saveSheet(base: DraftBase, typed: TypedSheet, save: Partia
   return { kind: "saved", revision, savedAt: new Date().toISOString() };
 }
 
-/** What is typed as the database keeps it, or what must be mended first. */
+/** What is typed as the database keeps it, or what must be fixed first. */
 export async function contentOf(db: Database, makerId: string, asTyped: TypedSheet) {
   const { typed, problems: unshelved } = await withLotsOfShelf(db, makerId, asTyped);
   const { sheet, problems: unread } = readTyped(typed, FIRST_BATCH_GRAMS);
@@ -107,7 +107,10 @@ export async function contentOf(db: Database, makerId: string, asTyped: TypedShe
   ]);
   const unknown = typed.lines
     .filter((line) => !used.byId.has(line.materialId))
-    .map((line) => ({ field: percentField(line.id), message: "This material is not in the library. Take the line out and pick another." }));
+    .map((line) => ({
+      field: percentField(line.id),
+      message: "This material is not in the library. Delete the line or choose another material.",
+    }));
   const problems = [...unread, ...unshelved, ...unknown];
   if (problems.length > 0) return { kind: "problems", problems } as const;
   const formula = formulaOfSheet(sheet, { materials: used.byId, scales });
@@ -130,7 +133,7 @@ async function overtaken(db: Database, makerId: string, base: DraftBase): Promis
   if (version.id !== base.versionId) {
     throw new Refusal(
       "conflict",
-      "This draft has been set or thrown away in another window.",
+      "This draft was finalised or deleted in another window.",
       "Load the page again to see what stands there now.",
     );
   }
@@ -153,7 +156,7 @@ export async function setSheet(base: DraftBase, typed: TypedSheet, note: string)
   if (bare.length > 0) {
     const problems = bare.map((line) => ({
       field: percentField(line.id),
-      message: "Give a percent, or take the line out, before setting the version.",
+      message: "Type a percent or delete the line before you finalise the version.",
     }));
     return { kind: "problems", problems } as const;
   }
@@ -177,7 +180,7 @@ export async function beginDraft(formulaId: string, versionId: string): Promise<
     throw new Refusal(
       "conflict",
       `There is a draft already, version ${current.version.number}.`,
-      "Set it or throw it away first, then begin another.",
+      "Finalise or delete it first, then begin another.",
     );
   }
   const number = await insertDraftFrom(db, makerId, { parentId: versionId, versionId: crypto.randomUUID() });

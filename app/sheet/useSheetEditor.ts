@@ -60,7 +60,7 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
       head: (field: "name" | "profile" | "batch", value: string) => change(field, (sheet) => ({ ...sheet, [field]: value })),
       aim: (key: string, step: Partial<TypedAim>) => change(`aim:${key}`, (sheet) => withAim(sheet, step)),
       measured: (of: keyof TypedMeasured, text: string) => change(`measured:${of}`, (sheet) => withMeasured(sheet, of, text)),
-      mend: (step: (sheet: TypedSheet) => TypedSheet) => change(null, step),
+      fixWith: (step: (sheet: TypedSheet) => TypedSheet) => change(null, step),
       drop: (id: string, overId: string) => change(null, (sheet) => withLineAt(sheet, id, overId)),
       addMaterial: (materialId: string, letter: string) => {
         const line: TypedLine = { id: crypto.randomUUID(), phase: letter, materialId, percent: "", assay: "" };

@@ -16,7 +16,7 @@ export function FoundAtOnce({ found, standing }: FoundAtOnceProps) {
     <section aria-label="Found while typing">
       <table className={classes.table}>
         <caption>
-          {found.length === 0 ? "Nothing like that is in the library." : "The nearest in the library; Show keeps to the sentence."}
+          {found.length === 0 ? "Nothing like that is in the library." : "The nearest in the library. Show uses the whole sentence."}
         </caption>
         <tbody>
           {found.map(({ id, facts }) => (

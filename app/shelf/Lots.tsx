@@ -20,7 +20,7 @@ export function Lots({ material: { lots, movements }, answered }: LotsProps) {
       ))}
       {movements.length > 0 && (
         <table className={classes.books}>
-          <caption>The books, newest first. A row is never changed; a mistake is corrected by another.</caption>
+          <caption>Stock ledger, newest first. A row is never changed; another row corrects a mistake.</caption>
           <thead>
             <tr>
               <th scope="col">date</th>
@@ -52,7 +52,7 @@ export function Lots({ material: { lots, movements }, answered }: LotsProps) {
 
 const kindWords: Readonly<Record<OpenMaterial["movements"][number]["kind"], string>> = {
   receive: "received",
-  reserve: "promised to a batch",
+  reserve: "reserved for a batch",
   release: "free again",
   use: "used",
   correct: "corrected",
@@ -75,7 +75,7 @@ function Lot({ lot, answered }: LotProps) {
     lot.lacksCertificate ? "no certificate" : lot.assay === null ? null : `certificate ${lot.assay}`,
     lot.pricePerKilogram === null ? null : `${money(lot.pricePerKilogram)} a kilogram`,
     lot.opened === null ? null : `opened ${lot.opened}`,
-    lot.ends === null ? null : `ends ${lot.ends}`,
+    lot.ends === null ? null : `expires ${lot.ends}`,
     lot.supplier === "" ? null : `from ${lot.supplier}`,
   ].filter((fact) => fact !== null);
   return (
@@ -88,7 +88,7 @@ function Lot({ lot, answered }: LotProps) {
       </h3>
       <p>
         {facts.join(" · ")}
-        {lot.promisedGrams > 0 && ` · ${mass(lot.promisedGrams)} promised to a batch`}
+        {lot.promisedGrams > 0 && ` · ${mass(lot.promisedGrams)} reserved for a batch`}
       </p>
       {lot.note !== "" && <p>{lot.note}</p>}
       <Form method="post" className={classes.hand} key={lot.movementId}>
@@ -122,7 +122,7 @@ function Lot({ lot, answered }: LotProps) {
           <Link to={`/shelf/lots/${lot.id}/label`}>Label</Link>
           {lot.isUntouched && (
             <button type="submit" name="kind" value="remove" disabled={isBusy}>
-              Take the lot out
+              Delete the lot
             </button>
           )}
         </span>

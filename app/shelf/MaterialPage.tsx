@@ -38,7 +38,7 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
       doors={
         <>
           <Link to={`/shelf/${material.slug}/own`} data-act={material.isOwn ? "Change this material" : "Give your own facts"} data-key="o">
-            {material.isOwn ? "Change it" : "Know better"}
+            {material.isOwn ? "Change it" : "Edit values"}
           </Link>
           <Link to={`/shelf/materials/compare?one=${material.slug}`} data-act="Lay it beside another" data-key="c">
             Side by side
@@ -100,7 +100,7 @@ const madeWords: Readonly<Record<NonNullable<OpenMaterial["madeAs"]>, string>> =
   solution: "A stock solution, made here.",
   water: "A water cooked here from a plant.",
   scent: "A scent blended here.",
-  formula: "A formula of yours, kept as a material.",
+  formula: "A formula of yours, stored as a material.",
   blend: "A blend of your own.",
 };
 
@@ -113,7 +113,7 @@ function Yours({ material: { slug, yours, yoursSince, isOwn, basedOn } }: { read
         {basedOn !== null && (
           <>
             , begun from <Link to={`/shelf/${basedOn}`}>the library’s</Link>;{" "}
-            <Link to={`/shelf/materials/compare?one=${basedOn}&other=${slug}`}>what differs</Link>
+            <Link to={`/shelf/materials/compare?one=${basedOn}&other=${slug}`}>compare</Link>
           </>
         )}
         .
@@ -122,14 +122,14 @@ function Yours({ material: { slug, yours, yoursSince, isOwn, basedOn } }: { read
   }
   if (yours.length === 0) return null;
   return (
-    <section aria-labelledby="yours-head">
-      <h2 id="yours-head">Yours{yoursSince !== null && `, ${yoursSince}`}</h2>
+    <section aria-labelledby="mine-head">
+      <h2 id="mine-head">My values{yoursSince !== null && `, ${yoursSince}`}</h2>
       <table className={classes.facts}>
         <thead>
           <tr>
-            <th scope="col">what differs</th>
+            <th scope="col">value</th>
             <th scope="col">the library</th>
-            <th scope="col">yours</th>
+            <th scope="col">mine</th>
           </tr>
         </thead>
         <tbody>
@@ -144,7 +144,7 @@ function Yours({ material: { slug, yours, yoursSince, isOwn, basedOn } }: { read
       </table>
       <Form method="post" action={`/shelf/${slug}/own`}>
         <button type="submit" name="intent" value="take-away" className={classes.undo}>
-          Leave all to the library again
+          Reset to library values
         </button>
       </Form>
     </section>
@@ -175,8 +175,8 @@ function Parts({ material: { parts } }: { readonly material: OpenMaterial }) {
 function Mind({ material: { caution, restrictions, flags } }: { readonly material: OpenMaterial }) {
   if (caution === null && restrictions.length === 0 && flags.length === 0) return null;
   return (
-    <section aria-labelledby="mind-head">
-      <h2 id="mind-head">Mind</h2>
+    <section aria-labelledby="precautions-head">
+      <h2 id="precautions-head">Precautions</h2>
       {caution !== null && (
         <p>
           <strong>Caution.</strong> {caution}
@@ -201,17 +201,17 @@ function Ranges({ material: { phStable, phSupplied, use, uses } }: { readonly ma
     <>
       {(phStable !== null || phSupplied !== null) && (
         <section aria-labelledby="ph-head">
-          <h2 id="ph-head">pH it bears</h2>
+          <h2 id="ph-head">pH stability</h2>
           <Strip
             scale={PH_SCALE}
             range={phStable}
             frame={phSupplied}
             dots={[]}
             steps={7}
-            label={`${phStable === null ? "What it bears is not known" : `Bears pH ${span(phStable.low, phStable.high)}`}${phSupplied === null ? "" : `; as supplied ${span(phSupplied.low, phSupplied.high)}`}.`}
+            label={`${phStable === null ? "pH stability not known" : `Stable at pH ${span(phStable.low, phStable.high)}`}${phSupplied === null ? "" : `; as supplied ${span(phSupplied.low, phSupplied.high)}`}.`}
           />
           <p className={classes.words}>
-            {phStable === null ? "What it bears is not known. " : `Whole from pH ${span(phStable.low, phStable.high)}. `}
+            {phStable === null ? "pH stability not known. " : `Stable from pH ${span(phStable.low, phStable.high)}. `}
             {phSupplied !== null && `The frame is how it is supplied: ${span(phSupplied.low, phSupplied.high)}, ${phSupplied.at}.`}
           </p>
         </section>
@@ -247,7 +247,7 @@ function Uses({ material: { uses } }: { readonly material: OpenMaterial }) {
                 <Link to={`/sheet/${one.formulaId}`}>{one.name}</Link>
               </th>
               <td>v{one.number}</td>
-              <td>{one.percent === null ? "the rest" : `${writtenPercent(one.percent)} %`}</td>
+              <td>{one.percent === null ? "q.s." : `${writtenPercent(one.percent)} %`}</td>
             </tr>
           ))}
         </tbody>

@@ -12,8 +12,8 @@ export function NeedsAttention({ concerns }: { readonly concerns: readonly Conce
   const { mass } = useUnits();
   return (
     <section className={classes.first} aria-labelledby="first-head">
-      <h2 id="first-head">First to see to</h2>
-      {concerns.length === 0 && <p>Nothing ends within two months, and nothing is low.</p>}
+      <h2 id="first-head">Needs attention</h2>
+      {concerns.length === 0 && <p>Nothing expires within two months, and nothing is low.</p>}
       <ol>
         {concerns.slice(0, MOST_SHOWN).map((one) => (
           <li key={one.lotId}>
@@ -35,7 +35,7 @@ export function NeedsAttention({ concerns }: { readonly concerns: readonly Conce
 
 function lotWords({ concern, leftGrams }: Concern, mass: (grams: number) => string): string {
   if (concern === "overdrawn")
-    return `: ${mass(-leftGrams)} more than it held. Weigh what is left in it, or book the use on the lot it came from.`;
+    return `: ${mass(-leftGrams)} more than it held. Weigh what is left, or record the use on the lot it came from.`;
   return concern === "low" ? "." : `, ${mass(leftGrams)} left.`;
 }
 
@@ -43,6 +43,6 @@ function endWords({ concern, days }: Concern): string {
   if (concern === "overdrawn") return "has a wrong balance.";
   if (concern === "low" || days === null) return "is down to a tenth of its pack.";
   if (concern === "ended") return days === -1 ? "ended yesterday." : `ended ${-days} days ago.`;
-  if (days === 0) return "ends today.";
-  return days === 1 ? "ends tomorrow." : `ends in ${days} days.`;
+  if (days === 0) return "expires today.";
+  return days === 1 ? "expires tomorrow." : `expires in ${days} days.`;
 }

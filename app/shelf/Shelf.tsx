@@ -96,7 +96,7 @@ function MakeHere() {
         What changed in it
       </Link>
       <a href="/shelf/materials.json" data-act="Download own materials and lots as a file">
-        Yours as a file
+        My shelf as a file
       </a>
     </nav>
   );
@@ -152,7 +152,7 @@ function ShelfGroups({ shelf }: { readonly shelf: OpenShelf }) {
           </ul>
         </section>
       ))}
-      <p className={classes.legend}>The glass is the pack, the fill what is left; the tag is the month it ends.</p>
+      <p className={classes.legend}>The glass is the pack, the fill what is left; the tag is the month it expires.</p>
     </>
   );
 }

@@ -7,7 +7,7 @@ export interface FactRow {
   /** From where to where it varies, in words. */
   readonly range: string;
   /** How sure it is. */
-  readonly source: "yours" | "typical" | "estimate" | "not known";
+  readonly source: "mine" | "typical" | "estimate" | "not known";
 }
 
 interface FactKind {
@@ -48,7 +48,7 @@ const kinds: readonly FactKind[] = [
     decimals: 0,
     of: ({ zein }) => (zein === null ? null : { value: (zein.low + zein.high) / 2, low: zein.low, high: zein.high }),
   },
-  { fact: "maxTemperatureC", name: "bears heat to", unit: "°C", decimals: 0, of: number("maxTemperatureC") },
+  { fact: "maxTemperatureC", name: "heat stability", unit: "°C", decimals: 0, of: number("maxTemperatureC") },
 ];
 
 /** What only a cleanser has. */
@@ -74,7 +74,7 @@ export function factRows(material: Material, own: ReadonlySet<string> = new Set(
           low === undefined || high === undefined || low === high
             ? ""
             : `${writtenShort(low, decimals)} to ${writtenShort(high, decimals)}`,
-        source: own.has(fact) ? "yours" : material.uncertain.includes(fact) ? "estimate" : "typical",
+        source: own.has(fact) ? "mine" : material.uncertain.includes(fact) ? "estimate" : "typical",
       },
     ];
   });

@@ -32,7 +32,7 @@ describe("reading a lot", () => {
     ["price", { price: "7.40 each" }],
     ["endsOn", { endsOn: "31.3.2027" }],
     ["openedOn", { openedOn: "2027-04-31" }],
-  ])("names %s where it must be mended: %o", (field, changes) => {
+  ])("names %s where it must be fixed: %o", (field, changes) => {
     expect(fieldsOf(changes)).toEqual([field]);
   });
 

@@ -37,7 +37,7 @@ export const LEAST_GRAMS = 0.001;
 const MOST_PRICE = 1_000_000;
 const LONGEST = { code: 60, supplier: 120, note: 500 } as const;
 
-/** Reads a lot. What the maker can mend comes back field by field; the material is for the library to know. */
+/** Reads a lot. What the maker can fix comes back field by field; the material is for the library to know. */
 export function readLot(typed: TypedLot): { readonly lot: ReadLot; readonly problems: readonly LotProblem[] } {
   const problems: LotProblem[] = [];
   const say = (field: LotField, message: string): null => {

@@ -49,7 +49,7 @@ describe("receiving a lot", () => {
     expect(lots[0]).toMatchObject({ leftGrams: 1500, pricePerKilogram: 6, ends: "31 Jan 2030", isUntouched: true });
   });
 
-  it("says at which field it must be mended, and stores nothing", async () => {
+  it("says at which field it must be fixed, and stores nothing", async () => {
     const before = (await standing()).length;
     const first = typedLot();
     await receive(first);
@@ -94,7 +94,7 @@ describe("a lot by hand", () => {
     await receive(typed);
     const promise = { kind: "reserve", grams: -70, note: "CC 261126-1" } as const;
     await addMovement(database(), currentMakerId(), { lotId: typed.id, movementId: crypto.randomUUID() }, () => promise);
-    expect(await byHand(typed.id, "use", "40")).toBe("Only 30 g are free. The rest is promised to a batch.");
+    expect(await byHand(typed.id, "use", "40")).toBe("Only 30 g are free. The rest is reserved for a batch.");
     expect(await byHand(typed.id, "use", "30")).toBeNull();
     expect(await lotOf(typed.id)).toMatchObject({ leftGrams: 70, promisedGrams: 70 });
   });
@@ -115,7 +115,7 @@ describe("a lot by hand", () => {
     await byHand(used.id, "use", "1");
     expect(await byHand(mistaken.id, "remove")).toBeNull();
     expect(await lotOf(mistaken.id)).toBeUndefined();
-    expect(await byHand(used.id, "remove")).toContain("stays in the books");
+    expect(await byHand(used.id, "remove")).toContain("stays in the stock ledger");
     await expect(byHand(crypto.randomUUID(), "use", "1")).rejects.toThrow("not on your shelf");
   });
 });

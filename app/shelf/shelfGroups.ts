@@ -54,6 +54,6 @@ export function shelfGroupFor({ role }: { readonly role: Role }, isMadeHere: boo
 /** The board a role stands on; every role has one. */
 export function shelfGroupOf(role: Role): ShelfGroup {
   const board = shelfGroups.find(({ roles }) => roles.includes(role));
-  if (board === undefined) throw new Error(`No board holds ${role}`);
+  if (board === undefined) throw new Error(`No group has ${role}`);
   return board;
 }

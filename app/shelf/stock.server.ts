@@ -14,7 +14,7 @@ export async function standing() {
   return standingLots(database(), currentMakerId());
 }
 
-/** Puts a new lot on the shelf, or says at which field it must be mended. */
+/** Puts a new lot on the shelf, or says at which field it must be fixed. */
 export async function receive(
   typed: TypedLot & TypedLotIds,
 ): Promise<{ readonly slug: string } | { readonly problems: readonly LotProblem[] }> {
@@ -68,14 +68,14 @@ export function movementOf(
 ): NewMovement {
   if (kind === "weigh") {
     if (grams === leftGrams)
-      throw new Refusal("not-possible", `The books say ${writtenMass(leftGrams)} too.`, "There is nothing to correct.");
+      throw new Refusal("not-possible", `The stock ledger says ${writtenMass(leftGrams)} too.`, "There is nothing to correct.");
     return { kind: "correct", grams: grams - leftGrams, note: note === "" ? "weighed back" : note };
   }
   if (grams > freeGrams) {
     throw new Refusal(
       "not-possible",
       `Only ${writtenMass(freeGrams)} are free.`,
-      freeGrams < leftGrams ? "The rest is promised to a batch." : "If more is in it, correct it to a weighing first.",
+      freeGrams < leftGrams ? "The rest is reserved for a batch." : "If more is in it, correct it to a weighing first.",
     );
   }
   return { kind: kind === "use" ? "use" : "discard", grams: -grams, note };
@@ -88,7 +88,7 @@ async function removeLot(lotId: string): Promise<string | null> {
   } catch (error) {
     const broken = brokenConstraint(error);
     if (broken === "missing") return "A sheet is weighed from this lot. Choose another there first.";
-    if (broken === "set") return "Something was taken from this lot, so it stays in the books. Pour the rest away instead.";
+    if (broken === "set") return "This lot was used, so it stays in the stock ledger. Discard what is left instead.";
     throw error;
   }
 }

@@ -10,7 +10,7 @@ import { Neck } from "../pictures/Neck/Neck";
 import type { TodayBoard } from "./today.server";
 import classes from "./Today.module.css";
 
-/** The home board: the day, and every formula with what must be mended in it. */
+/** The home board: the day, and every formula with what must be fixed in it. */
 export function Today({ board }: { readonly board: TodayBoard }) {
   const { formulas, total, page, pages } = board;
   const stops = formulas.reduce((sum, { counts }) => sum + counts.stops, 0);
@@ -21,7 +21,7 @@ export function Today({ board }: { readonly board: TodayBoard }) {
       head={<h1 className={classes.head}>Today</h1>}
       doors={
         <>
-          <Link to="/import">Bring a formula in</Link>
+          <Link to="/import">Import formula</Link>
           <NewFormula ids={board.newIds} />
         </>
       }
@@ -44,8 +44,8 @@ export function Today({ board }: { readonly board: TodayBoard }) {
             <span className={classes.month}>{board.month}</span>
           </span>
         </p>
-        <section className={classes.due} aria-label="What needs a hand">
-          {total === 0 && board.batches.length === 0 && <p className={classes.sentence}>Nothing rests, nothing is due.</p>}
+        <section className={classes.due} aria-label="Needs attention">
+          {total === 0 && board.batches.length === 0 && <p className={classes.sentence}>Nothing resting, nothing due.</p>}
           {total > 0 && <DaySentence formulas={formulas} />}
           <Batches batches={board.batches} />
           {board.lan !== null && <WayIn lan={board.lan} />}
@@ -136,7 +136,7 @@ function DaySentence({ formulas }: { readonly formulas: readonly BoardFormula[] 
   if (ready === undefined) return null;
   return (
     <p className={classes.sentence}>
-      Nothing to mend. <Link to={`/weighing/${ready.id}/${ready.number}`}>{ready.name}</Link> can be weighed.
+      No issues. <Link to={`/weighing/${ready.id}/${ready.number}`}>{ready.name}</Link> can be weighed.
     </p>
   );
 }
@@ -167,7 +167,7 @@ function FormulaRow({ formula }: { readonly formula: BoardFormula }) {
         </p>
       </div>
       <div className={classes.findings}>
-        {findings.length === 0 && <p className={classes.fine}>Nothing to mend.</p>}
+        {findings.length === 0 && <p className={classes.fine}>No issues.</p>}
         {findings.map((finding, index) => (
           <p key={`${finding.code} ${finding.what}`}>
             <FindingMark severity={finding.severity} number={index + 1} />
@@ -186,14 +186,14 @@ function FormulaRow({ formula }: { readonly formula: BoardFormula }) {
 }
 
 function moreWords(toFix: number, toConsider: number): string {
-  const parts = [...(toFix > 0 ? [`${toFix} more to mend`] : []), ...(toConsider > 0 ? [`${toConsider} to consider`] : [])];
+  const parts = [...(toFix > 0 ? [`${toFix} more to fix`] : []), ...(toConsider > 0 ? [`${toConsider} to consider`] : [])];
   return parts.join(", ");
 }
 
 function Empty({ ids }: { readonly ids: TodayBoard["newIds"] }) {
   return (
     <section className={classes.empty}>
-      <p>Begin with a formula: its cleansers first, then what thickens, cares and keeps. Water takes the rest.</p>
+      <p>Begin with a formula: surfactants first, then thickener, care and preservative. Water is q.s. to 100 %.</p>
       <NewFormula ids={ids} />
     </section>
   );

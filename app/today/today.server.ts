@@ -11,7 +11,7 @@ import { restsNow } from "../frame/restingBatches.server";
 const PAGE = 30;
 const FINDINGS_SHOWN = 2;
 
-/** The home board: formulas, newest change first, with what must be mended in each. Nothing is recomputed here. */
+/** The home board: formulas, newest change first, with what must be fixed in each. Nothing is recomputed here. */
 export async function openToday(page: number, desk: PairingDesk | null) {
   const db = database();
   const makerId = currentMakerId();

@@ -38,7 +38,7 @@ export default function WeighingRoute({ loaderData: sheet }: Route.ComponentProp
           </p>
         </header>
         {sheet.urgent.length > 0 && (
-          <ul className={classes.urgent} aria-label="To mend before weighing">
+          <ul className={classes.urgent} aria-label="To fix before weighing">
             {sheet.urgent.map((text) => (
               <li key={text}>{text}</li>
             ))}

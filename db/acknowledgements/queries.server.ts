@@ -19,7 +19,12 @@ export async function listAcknowledgements(db: Executor, makerId: string, formul
 }
 
 /** Keeps an acknowledgement; one of the same finding is replaced. Returns whether the formula is the maker's. */
-export async function saveAcknowledgement(db: Executor, makerId: string, formulaId: string, acknowledgement: AcknowledgementRow): Promise<boolean> {
+export async function saveAcknowledgement(
+  db: Executor,
+  makerId: string,
+  formulaId: string,
+  acknowledgement: AcknowledgementRow,
+): Promise<boolean> {
   const kept = await db
     .insert(acknowledgements)
     .select(

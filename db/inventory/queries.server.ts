@@ -17,7 +17,7 @@ const lotColumns = {
   openedOn: lots.openedOn,
   endsOn: lots.endsOn,
   note: lots.note,
-  /** Nothing of it is promised to a batch, g. */
+  /** Nothing of it is reserved for a batch, g. */
   freeGrams: sql<number>`coalesce(sums.free, 0)`.mapWith(Number).as("free_grams"),
   /** In the bottle, promised or not, g. */
   leftGrams: sql<number>`coalesce(sums.in_it, 0)`.mapWith(Number).as("left_grams"),

@@ -21,7 +21,7 @@ export async function markDemoDecided(db: Executor, makerId: string): Promise<vo
     .where(eq(makers.id, makerId));
 }
 
-/** In what the maker reckons: money and mass. */
+/** In what the maker computes: money and mass. */
 export interface MakerUnits {
   readonly currency: string;
   readonly massUnit: MassUnit;

@@ -19,4 +19,4 @@ ALTER INDEX "jars_base" RENAME TO "salt_samples_base";
 ALTER TABLE "acknowledgements" RENAME COLUMN "says" TO "fingerprint";--> statement-breakpoint
 ALTER TABLE "acknowledgements" DROP CONSTRAINT "acknowledgements_says_length";--> statement-breakpoint
 UPDATE "acknowledgements" SET "fingerprint" = 'said:' || "fingerprint";--> statement-breakpoint
-ALTER TABLE "acknowledgements" ADD CONSTRAINT "acknowledgements_fingerprint" CHECK ("acknowledgements"."fingerprint" ~ '^([0-9a-f]{64}|said:.{1,1000})$');
+ALTER TABLE "acknowledgements" ADD CONSTRAINT "acknowledgements_fingerprint" CHECK ("acknowledgements"."fingerprint" ~ '^([0-9a-f]{64}|said:.+)$' and char_length("acknowledgements"."fingerprint") <= 1005);

@@ -31,7 +31,7 @@ export async function takeTyped(page: Page, grams?: string): Promise<{ readonly 
   const typed = grams ?? (await wanted(page));
   await typedWeight(page).fill(typed);
   // In the moment after an entry a second one is taken for a double tap.
-  await expect(page.getByRole("button", { name: /Take the weight|Accept anyway/ })).toBeEnabled();
+  await expect(page.getByRole("button", { name: /Record weight|Accept anyway/ })).toBeEnabled();
   await typedWeight(page).press("Enter");
   return { grams: typed, name };
 }
@@ -41,11 +41,11 @@ export async function acknowledged(page: Page): Promise<void> {
   await expect(page.locator("[data-waiting='0']")).toBeVisible();
 }
 
-/** Takes stand-ins for the instruments of a bench, or types again what one of them measured. */
+/** Takes simulated instruments for the instruments of a bench, or types again what one of them measured. */
 export async function takeInstruments(
   page: Page,
   kinds: readonly ("Scale" | "pH meter" | "Flow cup")[],
-  way: "stand-in" | "typed" = "stand-in",
+  way: "simulated" | "typed" = "simulated",
 ): Promise<void> {
   const summary = page.getByText(/^Instruments:/);
   await summary.click();

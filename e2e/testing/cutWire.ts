@@ -5,7 +5,7 @@ export interface CutWire {
   readonly address: string;
   /** Breaks every connection and refuses new ones, as a network that is gone does. */
   cut(): void;
-  mend(): void;
+  fixWith(): void;
   close(): Promise<void>;
 }
 
@@ -42,7 +42,7 @@ export async function cutWire(target: string): Promise<CutWire> {
       isCut = true;
       breakAll();
     },
-    mend() {
+    fixWith() {
       isCut = false;
     },
     close() {

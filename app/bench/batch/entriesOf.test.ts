@@ -50,7 +50,7 @@ describe("the entries of a form", () => {
     const made = entriesOf(form({ intent: "finish", grams: "480", skips: { rest: "filled at once" } }), AT, NOTHING);
     expect("entries" in made && made.entries.map(({ kind }) => kind)).toEqual(["skipped", "finished"]);
     expect(entriesOf(form({ intent: "finish", grams: "much" }), AT, NOTHING)).toMatchObject({
-      problem: "Weigh what came out and give the grams.",
+      problem: "Weigh the yield and give the grams.",
     });
   });
 

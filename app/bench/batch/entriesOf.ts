@@ -70,7 +70,7 @@ export function entriesOf(form: BenchForm, at: string, solutions: Solutions): Ma
       return one({ ...head, kind: "discarded" });
     case "finish": {
       const grams = gramsOfWeight(form.grams);
-      if ("problem" in grams) return { problem: "Weigh what came out and give the grams." };
+      if ("problem" in grams) return { problem: "Weigh the yield and give the grams." };
       const skipped = Object.entries(form.skips).map(([id, reason]): BatchEntry => {
         return { id: crypto.randomUUID(), at, kind: "skipped", step: id, reason };
       });

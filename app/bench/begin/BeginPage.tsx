@@ -29,8 +29,8 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
       }
       doors={
         <>
-          <Link to={`/bench/practice/${plan.formulaId}/${number}`}>Dry run first</Link>
-          <Link to={`/bench/salt-samples/${plan.formulaId}/${number}`}>Jars of its base</Link>
+          <Link to={`/bench/practice/${plan.formulaId}/${number}`}>Practice run first</Link>
+          <Link to={`/bench/salt-samples/${plan.formulaId}/${number}`}>Salt-curve samples</Link>
           <Link to={`/sheet/${plan.formulaId}/${number}`}>Back to the sheet</Link>
         </>
       }
@@ -129,7 +129,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
           </table>
         </section>
         <section aria-labelledby="beakers-head">
-          <h2 id="beakers-head">Empty weights</h2>
+          <h2 id="beakers-head">Tare weights</h2>
           <p className={classes.sub}>Beaker with its stirrer; they cannot be taken afterwards.</p>
           {vessels.map(({ id, name: vessel }) => (
             <label key={id} className={classes.tare}>
@@ -195,7 +195,7 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
         value="look"
         disabled={isBusy}
         className={classes.quiet}
-        data-act="Reckon with this size and these lots"
+        data-act="Calculate with this size and these lots"
       >
         Look again
       </button>

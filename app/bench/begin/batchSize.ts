@@ -40,7 +40,7 @@ const SAMPLES_GRAMS = 10;
 /** Of a wash nobody knows the density of. */
 const WATER_DENSITY = 1;
 
-/** The mass of the batch that is wanted, and how it was reckoned; or what is wrong with what was typed. */
+/** The mass of the batch that is wanted, and how it was computed; or what is wrong with what was typed. */
 export function batchSize({ formula, materials, grams, size, containers }: SizeAsk): BatchSize {
   if (size.by === "mass") {
     if (grams === "") return { grams: formula.batchGrams, why: null };

@@ -111,7 +111,7 @@ export async function openBegin(wanted: Wanted, grams: string, typed: Typed = no
     name: plan.formula.name,
     grams: writtenShort(batchGrams, 3),
     sizeProblem,
-    /** How the size was reckoned; null where it was given. */
+    /** How the size was computed; null where it was given. */
     sizeWhy: why,
     containers: containers.map(({ id, name }) => ({ id, name })),
     typed,

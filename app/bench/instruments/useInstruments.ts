@@ -9,7 +9,7 @@ const REMEMBERED = "tensidrum.bench-instruments";
 
 /** The instruments of a bench, and how they are taken and put away. */
 export interface Instruments extends Readonly<Record<InstrumentKind, Instrument>> {
-  /** A stand-in is taken up again on the next visit. */
+  /** a simulated instrument is taken up again on the next visit. */
   takeSimulated(kind: InstrumentKind): void;
   /** Answers what is in the way, or nothing. */
   takeSerial(kind: InstrumentKind, baudRate: number): Promise<string | null>;
@@ -19,10 +19,10 @@ export interface Instruments extends Readonly<Record<InstrumentKind, Instrument>
 interface Asked {
   readonly plan: BatchPlan;
   readonly standing: readonly BatchEntry[];
-  /** Of the batch the stand-ins measure. */
+  /** Of the batch the simulated instruments measure. */
   readonly hidden: () => SimulatedBatch;
   readonly clock: () => string;
-  /** In a rehearsal every instrument is a stand-in. */
+  /** In a practice run every instrument is a simulated instrument. */
   readonly isAllSimulated: boolean;
 }
 
@@ -97,7 +97,7 @@ function useLink(instrument: Instrument): InstrumentLink | null {
   );
 }
 
-/** The hidden batch behind the stand-ins of a batch, drawn once one of them asks: always the same one for the same batch. */
+/** The hidden batch behind the simulated instruments of a batch, drawn once one of them asks: always the same one for the same batch. */
 export function useSimulatedBatch(plan: BatchPlan, seed: string, saltSamples: readonly SaltSample[]): () => SimulatedBatch {
   return useMemo(() => {
     let drawn: SimulatedBatch | null = null;

@@ -19,15 +19,15 @@ interface PracticePageProps {
   readonly sent: SentBatch;
 }
 
-/** A dry run of a version: the same bench with stand-ins, a batch nobody knows, and its truth at the end. */
+/** A dry run of a version: the same bench with simulated instruments, a batch nobody knows, and its truth at the end. */
 export function PracticePage({ wanted, sent }: PracticePageProps) {
   const [kept, setKept] = useState<{ readonly practice: KeptPractice; readonly round: number } | null>(null);
   useEffect(() => setKept({ practice: keptPractice(sent.id), round: 0 }), [sent.id]);
   if (kept === null) {
     return (
-      <Frame head={<h1 className={step.head}>{sent.formula.name}</h1>} line={<StationNav stations={benchStations("dry run")} />}>
-        <title>{`Dry run, ${sent.formula.name}`}</title>
-        <p className={step.do}>Setting the dry run up. It runs in this browser alone and needs its scripts.</p>
+      <Frame head={<h1 className={step.head}>{sent.formula.name}</h1>} line={<StationNav stations={benchStations("practice run")} />}>
+        <title>{`Practice run, ${sent.formula.name}`}</title>
+        <p className={step.do}>Setting up the practice run. It runs in this browser only and needs scripts.</p>
       </Frame>
     );
   }
@@ -62,9 +62,9 @@ function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
           </>
         }
         doors={back}
-        line={<StationNav stations={benchStations("dry run")} />}
+        line={<StationNav stations={benchStations("practice run")} />}
       >
-        <title>{`Dry run, ${here.view.name}`}</title>
+        <title>{`Practice run, ${here.view.name}`}</title>
         {result}
       </Frame>
     );
@@ -76,7 +76,7 @@ function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
       refused={null}
       seed={kept.seed}
       isPractice
-      title={`Dry run, ${here.view.name}`}
+      title={`Practice run, ${here.view.name}`}
       under={<span className={step.sub}>v{wanted.number}, dry run</span>}
       doors={back}
       above={<Marked practice={practice} />}
@@ -85,7 +85,7 @@ function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
   );
 }
 
-/** Says that nothing is real, and what only a rehearsal can do: pour at once, and let a clock run out. */
+/** Says that nothing is real, and what only a practice run can do: pour at once, and let a clock run out. */
 function Marked({ practice: { here, playOn, letPass, end } }: { readonly practice: PracticeHere }) {
   const { view, plan, next, now } = here;
   const isTuned = next.step?.tunes === "ph" || next.step?.tunes === "thickness";
@@ -94,9 +94,9 @@ function Marked({ practice: { here, playOn, letPass, end } }: { readonly practic
   const until = [...waits, ...(next.step?.tunes === "ph" ? [] : swelling)].sort()[0];
   const left = until === undefined ? 0 : Date.parse(until) - Date.parse(now);
   return (
-    <section className={classes.marked} aria-label="Dry run">
+    <section className={classes.marked} aria-label="Practice run">
       <p>
-        <strong>Dry run.</strong> Nothing is stored, no instrument is real.
+        <strong>Practice run.</strong> Nothing is stored, no instrument is real.
       </p>
       {next.step !== null && !isTuned && (
         <BoxButton data-act="Pour everything up to the next tuning" onClick={playOn}>
@@ -109,7 +109,7 @@ function Marked({ practice: { here, playOn, letPass, end } }: { readonly practic
         </BoxButton>
       )}
       {view.standing.some(({ kind }) => kind === "ph-read" || kind === "thickness-read") && (
-        <BoxButton data-act="End the dry run" onClick={end}>
+        <BoxButton data-act="End the practice run" onClick={end}>
           end it and show the truth
         </BoxButton>
       )}

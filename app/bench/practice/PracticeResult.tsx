@@ -48,7 +48,7 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
   return (
     <div className={classes.result}>
       <section className={classes.score} aria-labelledby="score-head">
-        <h2 id="score-head">The dry run</h2>
+        <h2 id="score-head">Practice run</h2>
         <output aria-label="Score of 100">
           {score.points}
           <small>of 100</small>
@@ -73,11 +73,11 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
           </p>
         )}
         <div className={classes.acts}>
-          <BoxButton data-act="Rehearse the same hidden batch again" onClick={() => again(true)}>
+          <BoxButton data-act="Practise with the same simulated batch again" onClick={() => again(true)}>
             the same batch again
           </BoxButton>
-          <BoxButton data-act="Rehearse another hidden batch" onClick={() => again(false)}>
-            another hidden batch
+          <BoxButton data-act="Practise with a new simulated batch" onClick={() => again(false)}>
+            New simulated batch
           </BoxButton>
         </div>
         {scores.length > 1 && (
@@ -94,7 +94,7 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
         )}
       </section>
       <section aria-labelledby="truth-head" className={classes.truth}>
-        <h2 id="truth-head">What was hidden</h2>
+        <h2 id="truth-head">True values</h2>
         {readings.length > 0 && (
           <>
             <h3>pH</h3>
@@ -110,9 +110,9 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
           <>
             <h3>Thickness</h3>
             <p>
-              It ended at <strong>{written(score.finalPascalSeconds, 2)} Pa·s</strong>, {thicknessWord(score.finalPascalSeconds)}. The hill
-              was thickest at {written(hidden.saltCurve.peakSaltPercent, 2)} % salt.
-              {stillSwelling !== undefined && " What swells for a day is left out of a dry run."}
+              It ended at <strong>{written(score.finalPascalSeconds, 2)} Pa·s</strong>, {thicknessWord(score.finalPascalSeconds)}. The salt
+              curve was thickest at {written(hidden.saltCurve.peakSaltPercent, 2)} % salt.
+              {stillSwelling !== undefined && " A practice run leaves out what swells for a day."}
             </p>
             <SaltCurvePicture unit="Pa·s" {...saltCurve} />
           </>
@@ -131,7 +131,7 @@ function useKeptScore(id: string, score: PracticeScore, standing: readonly Batch
   return scores;
 }
 
-/** The readings of a rehearsed batch over the true curve of the solution that was mostly used. */
+/** The readings of a practice batch over the true curve of the solution that was mostly used. */
 function usePhTruth({ plan, view }: BatchHere, hidden: SimulatedBatch) {
   const { standing } = view;
   return useMemo(() => {
@@ -162,7 +162,7 @@ function usePhTruth({ plan, view }: BatchHere, hidden: SimulatedBatch) {
 
 const AROUND_PERCENT = 0.4;
 
-/** The way of a rehearsed batch up its true hill; null where nothing was read. */
+/** The way of a practice batch up its true salt curve; null where nothing was read. */
 function saltTruth({ plan, view: { standing } }: BatchHere, hidden: SimulatedBatch) {
   const [salt] = saltsOf(plan);
   if (salt === undefined || !plan.steps.some(({ tunes }) => tunes === "thickness")) return null;

@@ -1,6 +1,6 @@
 import type { BatchEntry } from "@tensidrum/core/process";
 
-/** A rehearsal as it is kept in this browser, so that a reload goes on with it. */
+/** A practice run as it is kept in this browser, so that a reload goes on with it. */
 export interface KeptPractice {
   /** Of the hidden batch. */
   readonly seed: string;
@@ -11,7 +11,7 @@ export interface KeptPractice {
   readonly isOver: boolean;
 }
 
-/** How a rehearsal came out. */
+/** How a practice run came out. */
 export interface PastScore {
   readonly at: string;
   readonly points: number;
@@ -27,7 +27,7 @@ export function freshPractice(seed: string = crypto.randomUUID()): KeptPractice 
   return { seed, entries: [], aheadMilliseconds: 0, isOver: false };
 }
 
-/** The rehearsal that was left here, or a fresh one. */
+/** The practice run that was left here, or a fresh one. */
 export function keptPractice(id: string): KeptPractice {
   return read<KeptPractice>(KEPT + id) ?? freshPractice();
 }

@@ -17,7 +17,7 @@ export function partWords({ what, measured }: Pick<ScorePart, "what" | "measured
       return `${measured} ${measured === 1 ? "dose" : "doses"} of acid or base`;
     case "thickness":
       return `${written(measured, 2)} Pa·s, wanted ${written(target, 2)}`;
-    case "cliff":
+    case "pastPeak":
       return measured <= 0 ? "The salt stayed in the safe part" : `The salt went ${written(measured, 2)} % past the safe part`;
     case "time":
       return `${written(measured, 0)} min of tuning`;

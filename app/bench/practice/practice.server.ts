@@ -14,14 +14,18 @@ const USUAL_GRAMS = 500;
 export async function openPractice(wanted: { readonly formulaId: string; readonly number: number }): Promise<SentBatch> {
   const { formula, materials } = await benchFormula(wanted);
   if (formula.lines.length === 0) {
-    throw new Refusal("not-possible", "This version has no lines yet.", "Give it materials on its Sheet first; then it can be rehearsed.");
+    throw new Refusal(
+      "not-possible",
+      "This version has no lines yet.",
+      "Give it materials on its Sheet first; then you can practise with it.",
+    );
   }
   const batchGrams = formula.batchGrams > 0 ? formula.batchGrams : USUAL_GRAMS;
   const plan = planBatch(formula, batchGrams, materials);
   const now = new Date().toISOString();
   return {
     id: `practice-${wanted.formulaId}-${wanted.number}`,
-    code: "dry run",
+    code: "practice run",
     formula: { ...plan.formula, materials: [...materials.values()] },
     steps: plan.steps,
     vessels: stepsOf(plan.formula, materials).vessels,

@@ -39,8 +39,8 @@ describe("the parts of a score in words", () => {
     ["doses", 1, "1 dose of acid or base"],
     ["doses", 4, "4 doses of acid or base"],
     ["thickness", 2.34, "2.34 Pa·s, wanted 2.50"],
-    ["cliff", 0, "The salt stayed in the safe part"],
-    ["cliff", 0.12, "The salt went 0.12 % past the safe part"],
+    ["pastPeak", 0, "The salt stayed in the safe part"],
+    ["pastPeak", 0.12, "The salt went 0.12 % past the safe part"],
     ["time", 51.4, "51 min of tuning"],
   ] as const)("%s of %d", (what, measured, words) => {
     expect(partWords({ what, measured }, wanted)).toBe(words);

@@ -1,6 +1,6 @@
 const KEY = "tensidrum.clock-behind-server";
 
-/** How far the device's clock is behind the server's, ms. It is kept, so that a page without the server reckons alike. */
+/** How far the device's clock is behind the server's, ms. It is kept, so that a page without the server computes alike. */
 let behind: number | null = null;
 
 function behindServer(): number {
@@ -16,7 +16,7 @@ export function serverSaid(now: string): void {
   localStorage.setItem(KEY, String(behind));
 }
 
-/** The server's time as this device reckons it, ISO in UTC. */
+/** The server's time as this device computes it, ISO in UTC. */
 export function serverNow(): string {
   return new Date(Date.now() + behindServer()).toISOString();
 }

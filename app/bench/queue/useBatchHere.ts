@@ -15,7 +15,7 @@ export interface BatchHere extends Pick<SentBatch, "earlier" | "saltSamples" | "
   readonly plan: ReturnType<typeof planOfBatch>;
   readonly next: ReturnType<typeof nextStep>;
   readonly queue: QueueState;
-  /** The time of the batch as this device reckons it, ISO. */
+  /** The time of the batch as this device computes it, ISO. */
   readonly now: string;
   /** The same, asked at this moment. */
   readonly clock: () => string;

@@ -71,7 +71,7 @@ describe("what happened, in words", () => {
   it("every kind of entry has its sentence", () => {
     expect(new Set(one.map(({ kind }) => kind))).toEqual(new Set(entryKinds));
     expect(log.map(({ what }) => what)).toEqual([
-      "Empty weight of the main beaker: 212.5 g",
+      "Tare weight of the main beaker: 212.5 g",
       "Prepare the bench: done",
       "Cocamidopropyl betaine: 110.0 g, off the simulated scale",
       "Cocamidopropyl betaine: kept as weighed",
@@ -92,7 +92,7 @@ describe("what happened, in words", () => {
       "Paused",
       "Gone on",
       "Taken back: Note: good foam",
-      "Closed: 480.0 g came out",
+      "Closed: yield 480.0 g",
       "Discarded before anything was weighed",
     ]);
   });

@@ -56,7 +56,7 @@ export function entryWords(
     case "dosed":
       return `${written(entry.grams, 2)} g ${entry.agent.name} dosed${readOffWords(entry.readOff)}`;
     case "tared":
-      return `Empty weight of the ${view.vessels.find(({ id }) => id === entry.vessel)?.name ?? entry.vessel}: ${written(entry.grams, view.decimals)} g`;
+      return `Tare weight of the ${view.vessels.find(({ id }) => id === entry.vessel)?.name ?? entry.vessel}: ${written(entry.grams, view.decimals)} g`;
     case "accepted":
       return `${name(entry.line)}: kept as weighed`;
     case "corrected":
@@ -86,7 +86,7 @@ export function entryWords(
     case "discarded":
       return "Discarded before anything was weighed";
     case "finished":
-      return `Closed: ${written(entry.yieldGrams, 1)} g came out`;
+      return `Closed: yield ${written(entry.yieldGrams, 1)} g`;
   }
 }
 

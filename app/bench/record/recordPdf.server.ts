@@ -52,7 +52,7 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
     { text: `Record of ${code}`, fontSize: 20, bold: true },
     { text: name, fontSize: 14, margin: [0, 2, 0, 2] },
     `${record.batch}, begun ${record.started}${endWords(finished)}`,
-    ...(tares.length === 0 ? [] : [`Empty weights: ${tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.`]),
+    ...(tares.length === 0 ? [] : [`Tare weights: ${tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.`]),
     table(
       ["line", "lots", "target, g", "weighed, g", "off, %"],
       [
@@ -121,5 +121,5 @@ function table(head: readonly string[], rows: readonly (readonly string[])[], wi
 function endWords(finished: OpenRecord["finished"]): string {
   if (finished === null) return ", not finished";
   if (finished.isDiscarded) return `, discarded ${finished.at} before anything was weighed`;
-  return `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g came out`;
+  return `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g yield`;
 }

@@ -44,9 +44,9 @@ export default function RecordRoute({ loaderData: record }: Route.ComponentProps
               ? ", not finished"
               : finished.isDiscarded
                 ? `, discarded ${finished.at} before anything was weighed`
-                : `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g came out, ${written((100 * finished.yieldGrams) / Math.max(1e-9, weighedGrams(record)), 1)} % of what went in`}
+                : `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g yield, ${written((100 * finished.yieldGrams) / Math.max(1e-9, weighedGrams(record)), 1)} % of the total weighed in`}
           </p>
-          {tares.length > 0 && <p>Empty weights: {tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.</p>}
+          {tares.length > 0 && <p>Tare weights: {tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.</p>}
         </header>
         <div>
           <Lines record={record} />

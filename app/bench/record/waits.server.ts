@@ -15,7 +15,7 @@ export async function waitsCalendar(batchId: string): Promise<Response> {
       start: until,
       end: wait.latest === null ? until : new Date(wait.latest),
       summary: `${view.code}: ${wait.text} is over`,
-      description: `${view.name}. Rests since ${wait.from}.${wait.latest === null ? "" : " Go on before this ends."}`,
+      description: `${view.name}. Resting since ${wait.from}.${wait.latest === null ? "" : " Continue before this time."}`,
     });
     event.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: wait.text });
   }

@@ -22,7 +22,7 @@ export function AddSample({ base, kept, isBusy }: AddSampleProps) {
     <Form method="post" className={classes.add} key={base.newId}>
       <input type="hidden" name="id" value={base.newId} />
       <label>
-        base in the jar, g
+        base in the sample, g
         <input name="baseGrams" inputMode="decimal" autoComplete="off" defaultValue={kept?.baseGrams ?? USUAL_JAR_GRAMS} />
       </label>
       <label>
@@ -62,7 +62,7 @@ export function AddSample({ base, kept, isBusy }: AddSampleProps) {
         </p>
       )}
       <Button type="submit" name="intent" value="add" h={56} fz={17} loading={isBusy}>
-        Add this jar
+        Add this sample
       </Button>
     </Form>
   );

@@ -23,7 +23,7 @@ interface SaltSamplesPageProps {
   } | null;
 }
 
-/** Jars of a surfactant base with rising salt, and the hill through them: every batch of that base uses it. */
+/** Jars of a surfactant base with rising salt, and the salt curve through them: every batch of that base uses it. */
 export function SaltSamplesPage({ base, answered }: SaltSamplesPageProps) {
   const { saltSamples, target, cleansers, hiddenSaltPercent } = base;
   const units = [...new Set(saltSamples.map(({ unit }) => unit))];
@@ -36,14 +36,14 @@ export function SaltSamplesPage({ base, answered }: SaltSamplesPageProps) {
     <Frame
       head={
         <>
-          <h1 className={bench.head}>Jars of a base</h1>
+          <h1 className={bench.head}>Salt-curve samples</h1>
           <span className={bench.sub}>{base.name}</span>
         </>
       }
       doors={<Link to={base.back}>{base.backWords}</Link>}
-      line={<StationNav stations={benchStations("jar trials")} />}
+      line={<StationNav stations={benchStations("salt-curve samples")} />}
     >
-      <title>{`Jars, ${base.name}`}</title>
+      <title>{`Salt-curve samples, ${base.name}`}</title>
       {answered?.problem != null && (
         <p role="alert" className={bench.problem}>
           {answered.problem}
@@ -60,11 +60,11 @@ export function SaltSamplesPage({ base, answered }: SaltSamplesPageProps) {
           <AddSample base={base} kept={answered?.problem == null ? null : answered.form} isBusy={isBusy} />
           <SampleSalts hiddenSaltPercent={hiddenSaltPercent} />
         </section>
-        <section aria-labelledby="hill-head">
-          <h2 id="hill-head">Its hill</h2>
+        <section aria-labelledby="curve-head">
+          <h2 id="curve-head">Salt curve</h2>
           {saltSamples.length === 0 ? (
             <p className={bench.empty}>
-              No jars yet. Make the base without its salt, weigh it into a few jars, and add the first of them here.
+              No samples yet. Make the base without its salt, weigh it into a few jars, and add the first one here.
             </p>
           ) : (
             <>

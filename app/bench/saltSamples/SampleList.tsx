@@ -9,7 +9,7 @@ import type { OpenSaltSamples } from "./saltSamples.server";
 export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: OpenSaltSamples["saltSamples"]; readonly isBusy: boolean }) {
   return (
     <table className={bench.list}>
-      <caption className="only-for-readers">Every jar of this base</caption>
+      <caption className="only-for-readers">Every sample of this base</caption>
       <thead>
         <tr>
           <th scope="col">whole salt, %</th>
@@ -38,7 +38,7 @@ export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: Open
                   value="remove"
                   disabled={isBusy}
                   className={classes.pour}
-                  aria-label={`Pour away the jar of ${written(saltPercent, 2)} % salt`}
+                  aria-label={`Delete the sample with ${written(saltPercent, 2)} % salt`}
                 >
                   pour away
                 </button>

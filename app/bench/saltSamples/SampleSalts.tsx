@@ -11,14 +11,14 @@ export function SampleSalts({ hiddenSaltPercent }: { readonly hiddenSaltPercent:
   const planned = grams.ok && grams.value > 0 ? saltSamplePlan(grams.value, hiddenSaltPercent) : [];
   return (
     <details className={classes.plan}>
-      <summary>What to weigh for seven jars</summary>
+      <summary>What to weigh for seven samples</summary>
       <label>
         base in each, g <input value={typed} inputMode="decimal" onChange={(event) => setTyped(event.currentTarget.value)} />
       </label>
       <table className={bench.list}>
         <thead>
           <tr>
-            <th scope="col">jar</th>
+            <th scope="col">sample</th>
             <th scope="col">dry salt, g</th>
             <th scope="col">whole salt, %</th>
           </tr>

@@ -77,7 +77,7 @@ describe("a dry run", () => {
   it("of a set version and of a draft can be opened, and stores nothing", async () => {
     const before = await counts();
     const sent = await openPractice(greenRoom);
-    expect(sent).toMatchObject({ code: "dry run", lots: [], entries: [], earlier: null });
+    expect(sent).toMatchObject({ code: "practice run", lots: [], entries: [], earlier: null });
     expect(sent.steps.some(({ tunes }) => tunes === "ph")).toBe(true);
     expect(sent.saltSamples).toHaveLength(7);
     const draft = await openPractice({ formulaId: idOf("Prop Room hand wash"), number: 1 });
@@ -85,7 +85,7 @@ describe("a dry run", () => {
     expect(await counts()).toEqual(before);
   });
 
-  it("its hidden hill is that of the jars of its base", async () => {
+  it("its hidden salt curve is that of the jars of its base", async () => {
     const { formula, steps, saltSamples } = await openPractice(greenRoom);
     const plan = { ...planBatch(formula, formula.batchGrams, materialsOf(formula)), steps };
     expect(simulatedBatch(plan, 0.3, saltSamples).saltCurve.peakSaltPercent).toBeCloseTo(2.36, 1);

@@ -17,7 +17,11 @@ async function baseOf(of: SaltSamplesOf) {
   const made = "batch" in of ? (await plannedBatch(of.batch)).plan : await benchFormula(of);
   const base = surfactantBaseOf(made);
   if (base === null) {
-    throw new Refusal("not-possible", "There is no surfactant in this formula.", "Jars belong to a surfactant base; add one on the Sheet.");
+    throw new Refusal(
+      "not-possible",
+      "There is no surfactant in this formula.",
+      "Samples belong to a surfactant base; add a surfactant on the Sheet.",
+    );
   }
   return { made, base };
 }
@@ -72,7 +76,7 @@ function saltOf({ baseGrams, saltGrams }: SaltSampleForm, { hiddenSaltPercent }:
   if ("problem" in base) return `Of the base: ${base.problem}`;
   const salt = saltGrams === "" ? { value: 0 } : gramsOfWeight(saltGrams);
   if ("problem" in salt) return `Of the salt: ${salt.problem}`;
-  if (!(base.value > 0) || !(salt.value >= 0)) return "The base in a jar is more than 0 g, the salt not less than 0 g.";
+  if (!(base.value > 0) || !(salt.value >= 0)) return "The base in a sample must be more than 0 g, the salt 0 g or more.";
   const percent = (hiddenSaltPercent * base.value + 100 * salt.value) / (base.value + salt.value);
   return percent > MOST_SALT_PERCENT ? `That is ${percent.toFixed(0)} % salt. Is the salt in grams?` : percent;
 }

@@ -13,7 +13,7 @@ export interface PlannedSample {
 }
 
 /**
- * Jars to find the salt hill of a base with, from the base as it is upwards. Dry salt for a jar of base mass m from hidden
+ * Jars to find the salt curve of a base with, from the base as it is upwards. Dry salt for a jar of base mass m from hidden
  * salt h to whole salt s: m (s − h) ⁄ (100 − s). 50 g with 1 % take 0.255 g to 1.5 %.
  */
 export function saltSamplePlan(baseGrams: number, hiddenSaltPercent: number): readonly PlannedSample[] {

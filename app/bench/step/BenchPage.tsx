@@ -23,7 +23,7 @@ interface BenchPageProps {
   readonly here: BatchHere;
   readonly newId: string;
   readonly refused: { readonly problem: string; readonly form: BenchForm } | null;
-  /** Of the hidden batch behind the stand-ins. */
+  /** Of the hidden batch behind the simulated instruments. */
   readonly seed: string;
   readonly isPractice?: boolean;
   readonly title: string;

@@ -77,7 +77,7 @@ export function Clocks() {
                   className={classes.quiet}
                   aria-label={`${left > 0 ? "End" : "Put away"} the clock: ${wait.text}`}
                 >
-                  {left > 0 ? "end it" : "heard"}
+                  {left > 0 ? "End now" : "OK"}
                 </button>
               </Entry>
             </li>

@@ -16,7 +16,7 @@ interface EntryProps {
   readonly children: ReactNode;
 }
 
-const usualReasons = ["read twice, it stands", "I want it so", "a trial"];
+const usualReasons = ["measured twice", "intended", "trial"];
 
 /** What is asked, whatever the number: one that is read off an instrument moves while it is answered. */
 function kindOf(question: string): string {

@@ -35,8 +35,8 @@ export function Finish() {
       <p className={classes.do}>Weigh what came out; {written(view.inBeakersGrams, 1)} g went in.</p>
       <Entry className={classes.acts}>
         <label className={classes.field}>
-          came out
-          <input name="grams" inputMode="decimal" autoComplete="off" aria-label="What came out, g" autoFocus />g
+          yield
+          <input name="grams" inputMode="decimal" autoComplete="off" aria-label="Yield, g" autoFocus />g
         </label>
         <BigButton isMain intent="finish" act="Close the batch">
           Close the batch

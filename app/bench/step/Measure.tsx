@@ -23,7 +23,7 @@ export function Measure({ step, measuring: { what, targetGrams } }: { readonly s
         {words[what]}
         {what === "after-heating" &&
           targetGrams === null &&
-          " There is no weight from before and no empty weight: put back what you think has gone."}
+          " No earlier weight and no tare weight are known: replace what you think has evaporated."}
       </p>
       <Weighing
         intent="measure"

@@ -28,7 +28,7 @@ export function NotYet({ waitsFor }: { readonly waitsFor: NextStep["waitsFor"] }
             <output className={classes.countdown} aria-label={`${wait.text}, still to rest`}>
               {writtenClock(Date.parse(wait.until) - Date.parse(now))}
             </output>
-            <BigButton intent="end-wait" act="Go on before the rest is over">
+            <BigButton intent="end-wait" act="Continue before the rest is over">
               Go on anyway
             </BigButton>
           </Entry>

@@ -119,7 +119,7 @@ function CloseEarly() {
           </label>
         ))}
       <label className={classes.field}>
-        came out <input name="grams" inputMode="decimal" autoComplete="off" size={9} aria-label="What came out in the end, g" /> g
+        yield <input name="grams" inputMode="decimal" autoComplete="off" size={9} aria-label="Yield, g" /> g
       </label>
       <BigButton intent="finish" act="Close the batch with steps skipped">
         Close the batch

@@ -16,7 +16,7 @@ export function WeighLine({ step, line }: { readonly step: Step; readonly line: 
     <>
       <p className={classes.do}>
         Weigh <strong>{line.name}</strong>
-        {isInCup && `, in a small cup: ${scale?.name ?? "this scale"} does not carry the beaker`}
+        {isInCup && `. The ${scale?.name ?? "fine"} scale cannot carry the beaker: use a small cup`}
         {line.lots.length > 0 && " "}
         {line.lots.length > 0 && <span className={classes.from}>from lot {line.lots.map(({ code }) => code).join(" and ")}</span>}
         {scale !== null && " "}

@@ -8,7 +8,7 @@ import { useInstrument } from "../instruments/useInstruments";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import { Entry } from "./Entry";
-import { PlayScale } from "./instruments/SimulatedScalePanel";
+import { SimulatedScalePanel } from "./instruments/SimulatedScalePanel";
 import classes from "./Step.module.css";
 
 interface WeighingProps {
@@ -179,14 +179,16 @@ export function Weighing({
           isMain={!mustTare && (state === null || state === "inside")}
           intent={intent}
           isOff={usesScale && (!mayTake || (state !== null && state !== "inside"))}
-          act="Take the weight"
+          act="Record weight"
           actKey={mustTare ? undefined : " "}
-          below={window === undefined ? undefined : `opens ${window}`}
+          below={window === undefined ? undefined : `accepts ${window}`}
         >
-          {!usesScale && state !== null && state !== "inside" ? "Accept anyway" : "Take the weight"}
+          {!usesScale && state !== null && state !== "inside" ? "Accept anyway" : "Record weight"}
         </BigButton>
       </div>
-      {link instanceof SimulatedScaleLink && <PlayScale link={link} target={target?.grams ?? pours} isTared={!mustTare} step={step} />}
+      {link instanceof SimulatedScaleLink && (
+        <SimulatedScalePanel link={link} target={target?.grams ?? pours} isTared={!mustTare} step={step} />
+      )}
     </Entry>
   );
 }
@@ -198,7 +200,7 @@ function moreWords(
 ): string {
   if (target === null) return "";
   if (grams === null || grams <= 0) return `Right from ${written(target.low, decimals)} to ${written(target.high, decimals)} g.`;
-  if (state === "inside") return "In its window.";
+  if (state === "inside") return "Within tolerance.";
   return grams < target.grams
     ? `${written(target.grams - grams, decimals)} g more`
     : `${written(grams - target.grams, decimals)} g too much`;

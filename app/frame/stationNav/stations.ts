@@ -5,7 +5,7 @@ export interface Station {
   readonly name: string;
   /** What stands there just now, in a few words. */
   readonly state: string;
-  /** Something there must be mended. */
+  /** Something there must be fixed. */
   readonly isAlarm: boolean;
   /** Where it leads; null while no formula is there to open. */
   readonly to: string | null;
@@ -57,5 +57,5 @@ export function sheetState(counts: { readonly stops: number; readonly fixes: num
   if (counts.stops > 0) return { state: `${counts.stops} to stop for`, isAlarm: true };
   if (counts.fixes > 0) return { state: `${counts.fixes} to fix`, isAlarm: true };
   if (counts.considers > 0) return { state: `${counts.considers} to consider`, isAlarm: false };
-  return { state: "nothing to mend", isAlarm: false };
+  return { state: "no issues", isAlarm: false };
 }

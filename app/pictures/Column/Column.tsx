@@ -13,7 +13,7 @@ interface ColumnProps extends ColumnData {
 }
 
 const layerWords: Readonly<Record<BodyLayer["kind"], string>> = {
-  rest: "water, the rest",
+  rest: "water, q.s.",
   brought: "with the cleansers",
   care: "care",
   oils: "oils, solubiliser",

@@ -21,7 +21,7 @@ export const Corridor = memo(function Corridor(data: CorridorData) {
         role="img"
         aria-label={
           data.isEmpty
-            ? "pH corridor: no pH suits everyone."
+            ? "pH corridor: no pH suits all lines."
             : `pH corridor: open from ${ph(data.low)} to ${ph(data.high)}${data.measured === null ? "" : `; measured ${ph(data.measured)}`}.`
         }
       >
@@ -73,7 +73,7 @@ export const Corridor = memo(function Corridor(data: CorridorData) {
         <table>
           <thead>
             <tr>
-              <th scope="col">wants</th>
+              <th scope="col">range</th>
               <th scope="col">from pH</th>
               <th scope="col">to pH</th>
             </tr>

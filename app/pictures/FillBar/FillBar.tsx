@@ -17,7 +17,7 @@ export function FillBar({ grams, target, low, high, decimals }: FillBarProps) {
   const { filled, isOver, window, target: at, ticks } = fillBarGeometry(grams, { target, low, high });
   const { width, height } = FILL_BAR;
   const state = grams > high ? "over" : grams >= low ? "inside" : "under";
-  const words = { over: "too much", inside: "in its window", under: "not enough yet" }[state];
+  const words = { over: "too much", inside: "within tolerance", under: "not enough yet" }[state];
   return (
     <svg
       className={classes.bar}

@@ -10,10 +10,10 @@ interface SaltCurveProps extends SaltCurveAsk {
   readonly unit: string;
 }
 
-/** Room the name of the cliff needs beside it. */
+/** Room the name of the peak needs beside it. */
 const CLIFF_NAME = 160;
 
-/** Whole salt to the right, thickness by decades: jars as rings, the batch as a stair, the safe part, and the cliff. */
+/** Whole salt to the right, thickness by decades: jars as rings, the batch as a stair, the safe part, and the peak. */
 export function SaltCurvePicture({ unit, ...ask }: SaltCurveProps) {
   const frame = useFrame({ wide: SALT_HILL, narrow: NARROW_SALT_HILL });
   const { points, saltSamples, path, targetY, expected, saltCurve, xTicks, yTicks } = saltCurveGeometry(ask, frame);
@@ -33,13 +33,13 @@ export function SaltCurvePicture({ unit, ...ask }: SaltCurveProps) {
           <path className={classes.band} d={saltCurve.band} />
         </>
       )}
-      <Axes frame={frame} xTicks={xTicks} yTicks={yTicks} name="whole salt, %, hidden included" />
+      <Axes frame={frame} xTicks={xTicks} yTicks={yTicks} name="total salt, %, with salt from materials" />
       {saltCurve !== null && (
         <>
           <path className={classes.curve} d={saltCurve.curve} />
-          <line className={classes.cliff} x1={saltCurve.peakX} x2={saltCurve.peakX} y1={top} y2={height - bottom} />
+          <line className={classes.pastPeak} x1={saltCurve.peakX} x2={saltCurve.peakX} y1={top} y2={height - bottom} />
           <text
-            className={classes.cliffName}
+            className={classes.peakName}
             {...(width - saltCurve.peakX < CLIFF_NAME
               ? { x: saltCurve.peakX - 6, y: top + 8, textAnchor: "end" }
               : { x: saltCurve.peakX + 6, y: height - bottom - 8 })}
@@ -81,10 +81,10 @@ function told(unit: string, { readings, saltSamples = [], saltCurve = null, targ
       ? "Nothing read in this batch yet."
       : `${readings.length} readings, the last ${written(last.viscosity, 2)} ${unit} at ${written(last.saltPercent, 2)} % salt.`,
     `Wanted are ${written(target, 2)} ${unit}.`,
-    saltSamples.length === 0 ? "" : `${saltSamples.length} jars of the same base.`,
+    saltSamples.length === 0 ? "" : `${saltSamples.length} samples of the same base.`,
     saltCurve === null
       ? ""
-      : `The hill is thickest at ${written(saltCurve.peakSaltPercent, 2)} %, ${written(saltCurve.peakViscosity, 2)} ${unit}; go no further than ${written(saltCurve.safeMaxPercent, 2)} %.`,
+      : `The curve peaks at ${written(saltCurve.peakSaltPercent, 2)} %, ${written(saltCurve.peakViscosity, 2)} ${unit}; stay below ${written(saltCurve.safeMaxPercent, 2)} %.`,
     expected === null
       ? ""
       : `Expected after the next addition: ${written(expected.viscosity, 2)}, most likely ${written(expected.low, 2)} to ${written(expected.high, 2)}.`,

@@ -41,7 +41,7 @@ describe("thickness over salt", () => {
   });
 });
 
-describe("the hill under the dots", () => {
+describe("the salt curve under the dots", () => {
   const saltCurve = drawnCurveOf({ peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 1.6 }, { from: 0.8, to: 3.2 });
   const saltSamples = [
     { saltPercent: 0.8, viscosity: 0.12 },
@@ -50,14 +50,14 @@ describe("the hill under the dots", () => {
   ];
   const drawn = saltCurveGeometry({ readings: [], saltSamples, saltCurve, target: 2.5, expected: null });
 
-  it("the safe part ends at the cliff, left of the peak, and the rest is beyond", () => {
+  it("the safe part ends at the peak, left of the peak, and the rest is beyond", () => {
     expect(drawn.saltCurve?.peakX).toBeLessThan(drawn.saltCurve?.peak.x ?? 0);
     const ends = (path: string) => [...path.matchAll(/[ML]([\d.]+) /g)].map(([, x]) => Number(x));
     expect(Math.max(...ends(drawn.saltCurve?.safe ?? ""))).toBeLessThanOrEqual(drawn.saltCurve?.peakX ?? 0);
     expect(Math.min(...ends(drawn.saltCurve?.beyond ?? ""))).toBeGreaterThanOrEqual(drawn.saltCurve?.peakX ?? 0);
   });
 
-  it("jars lie on it, and a known hill has no band", () => {
+  it("jars lie on it, and a known salt curve has no band", () => {
     expect(drawn.saltSamples).toHaveLength(3);
     expect(drawn.saltSamples[1]?.x).toBe(drawn.saltCurve?.peak.x);
     expect(Math.abs((drawn.saltSamples[1]?.y ?? 0) - (drawn.saltCurve?.peak.y ?? 0))).toBeLessThan(1);

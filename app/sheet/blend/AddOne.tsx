@@ -25,7 +25,7 @@ const articles: Readonly<Record<CornerCharge, string>> = { anionic: "an anionic"
 
 /** Offers a cleanser of a type that is missing, so that the field opens that way. */
 export function AddOne({ charge, formula, materials }: AddOneProps) {
-  const { mend, learn } = useSheetActs();
+  const { fixWith, learn } = useSheetActs();
   const [offer, setOffer] = useState<Offer | "reading" | "away" | null>(null);
   const [chosen, setChosen] = useState("");
   const look = async () => {
@@ -71,7 +71,7 @@ export function AddOne({ charge, formula, materials }: AddOneProps) {
           type="button"
           onClick={() => {
             learn([one], store);
-            mend((sheet) => withChange(sheet, change, { id: crypto.randomUUID(), materialId: one.id }));
+            fixWith((sheet) => withChange(sheet, change, { id: crypto.randomUUID(), materialId: one.id }));
           }}
         >
           Add {writtenPercent(change.percent)} %

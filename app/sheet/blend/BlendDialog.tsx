@@ -113,7 +113,7 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
             <p className={classes.sentence}>
               {sentenceOf(before.irritation?.load ?? null, now.irritation?.load ?? null, now.irritation?.band ?? null)}
             </p>
-            {moved.stopped === "rest-used-up" && <p className={classes.stopped}>The point stops here: the line of the rest is used up.</p>}
+            {moved.stopped === "rest-used-up" && <p className={classes.stopped}>The point stops here: the q.s. line is used up.</p>}
             {moved.stopped === "type-missing" && <p className={classes.stopped}>It moves only along the types that are there.</p>}
             {isDraft &&
               cornerCharges
@@ -131,14 +131,14 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
               </thead>
               <tbody>
                 <Reading name="irritation" was={before.irritation?.load} now={now.irritation?.load} decimals={0} mark="irritation" />
-                <Reading name="flash of foam" was={before.foam?.flash} now={now.foam?.flash} decimals={1} mark="foam" />
+                <Reading name="initial foam" was={before.foam?.flash} now={now.foam?.flash} decimals={1} mark="foam" />
                 <Reading name="density" was={before.foam?.density} now={now.foam?.density} decimals={1} />
-                <Reading name="staying" was={before.foam?.stability} now={now.foam?.stability} decimals={1} />
+                <Reading name="stability" was={before.foam?.stability} now={now.foam?.stability} decimals={1} />
                 <Reading name="salt, %" was={before.saltPercent} now={now.saltPercent} decimals={2} />
               </tbody>
             </table>
             <fieldset className={classes.steppers}>
-              <legend>Or type the shares; each type keeps the ratio of its own materials</legend>
+              <legend>Or type the shares; the ratio inside each charge type stays the same</legend>
               {cornerCharges.map((charge) => (
                 <Stepper
                   key={charge}

@@ -24,14 +24,8 @@ export function BlendPart() {
   return (
     <>
       <p className={classes.scripted}>
-        <button
-          type="button"
-          className={classes.door}
-          onClick={() => setOpen(true)}
-          data-act="Move the balance of the cleansers"
-          data-key="t"
-        >
-          Move the balance
+        <button type="button" className={classes.door} onClick={() => setOpen(true)} data-act="Adjust the surfactant blend" data-key="t">
+          Adjust the blend
         </button>
       </p>
       {isOpen && (
@@ -43,7 +37,7 @@ export function BlendPart() {
             isDraft={isDraft}
             onClose={() => setOpen(false)}
             onKeep={(percents) => {
-              editor.mend((typed) => percents.reduce((changed, { line, percent }) => withPercent(changed, line, percent), typed));
+              editor.fixWith((typed) => percents.reduce((changed, { line, percent }) => withPercent(changed, line, percent), typed));
               setOpen(false);
             }}
           />

@@ -5,8 +5,8 @@ export type FieldName = "irritation" | "flash" | "staying";
 
 export const fieldNames: readonly { readonly name: FieldName; readonly words: string }[] = [
   { name: "irritation", words: "irritation" },
-  { name: "flash", words: "flash of foam" },
-  { name: "staying", words: "staying of foam" },
+  { name: "flash", words: "initial foam" },
+  { name: "staying", words: "foam stability" },
 ];
 
 const IRRITATION_LEVELS = [-Infinity, 30, 60, 90, 120, 160, 200, 320, Infinity];

@@ -19,7 +19,7 @@ interface AsSolutionProps {
 /** Stock solutions of a line's material that stand on the shelf: the line can be weighed as one, its water comes off the rest. */
 export function AsSolution({ line, material }: AsSolutionProps) {
   const lots = useShelfLots();
-  const { mend, learn } = useSheetActs();
+  const { fixWith, learn } = useSheetActs();
   const [isAway, setAway] = useState(false);
   const percent = readPercent(line.percent);
   if (lots === null || !percent.ok || percent.value === 0) return null;
@@ -33,7 +33,7 @@ export function AsSolution({ line, material }: AsSolutionProps) {
     if (found === undefined) return;
     learn([found.material], found.store);
     const taken = { lotId: lot.id, code: lot.code, grams: "", assayPercent: null, pricePerGram: null };
-    mend((sheet) =>
+    fixWith((sheet) =>
       withLots(
         withExchange(sheet, line.id, { materialId: found.material.id, percent: percentText(Number(as.toFixed(KEPT_DECIMALS))) }),
         line.id,

@@ -47,7 +47,7 @@ export function Exchange({ lineId }: { readonly lineId: string }) {
     const found = store.all.find(({ facts }) => facts.slug === material);
     if (found === undefined) return;
     known.learn([found], store);
-    editor.mend((sheet) =>
+    editor.fixWith((sheet) =>
       withExchange(sheet, lineId, { materialId: found.id, percent: percentText(Number(percent.toFixed(KEPT_DECIMALS))) }),
     );
   };

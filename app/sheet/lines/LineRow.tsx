@@ -140,7 +140,7 @@ function PercentCell({ line, isRest, restPercent, problem, isOver, isDraft, acti
         checked={isRest}
         disabled={!isDraft}
         onChange={() => actions.takeTheRest(line.id)}
-        aria-label={`${name} takes the rest`}
+        aria-label={`${name} is q.s. to 100 %`}
       />
       <input
         className={classes.cell}

@@ -25,7 +25,7 @@ export function LinesPart() {
         onDrop={editor.drop}
         onLastEnter={toAddLine}
       />
-      {editor.typed.lines.length <= 1 && isDraft && <p className={classes.invite}>Begin with the cleansers. Water takes the rest.</p>}
+      {editor.typed.lines.length <= 1 && isDraft && <p className={classes.invite}>Begin with the surfactants. Water is q.s. to 100 %.</p>}
     </>
   );
 }

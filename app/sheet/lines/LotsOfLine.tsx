@@ -60,7 +60,7 @@ export function LotsOfLine({ line, material, isDraft, take }: LotsOfLineProps) {
                   value={taken.grams}
                   inputMode="decimal"
                   readOnly={!isDraft}
-                  placeholder="the rest"
+                  placeholder="remaining"
                   aria-label={`Grams of lot ${lot.code}`}
                   onChange={(event) => type(lot.id, event.currentTarget.value)}
                 />
@@ -105,7 +105,7 @@ function Mix({ line, shelf }: { readonly line: TypedLine; readonly shelf: readon
   const { assayPercent, eachGrams, openGrams } = lotsOfLine(lineLots(lots), grams);
   const short = lots.flatMap(({ lotId, code }, at) => {
     const left = shelf.find(({ id }) => id === lotId)?.leftGrams ?? 0;
-    return (eachGrams[at] ?? 0) > left ? [`lot ${code} holds ${writtenMass(left)} of the ${writtenShort(eachGrams[at] ?? 0, 1)} g`] : [];
+    return (eachGrams[at] ?? 0) > left ? [`lot ${code} has ${writtenMass(left)} of the ${writtenShort(eachGrams[at] ?? 0, 1)} g`] : [];
   });
   return (
     <p aria-live="polite">

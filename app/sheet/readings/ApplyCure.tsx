@@ -7,11 +7,11 @@ import classes from "./Findings.module.css";
 
 /** One click that does what the finding advises; undo takes it back. */
 export function ApplyCure({ change }: { readonly change: FormulaChange }) {
-  const { mend, learn } = useSheetActs();
+  const { fixWith, learn } = useSheetActs();
   const [isAway, setAway] = useState(false);
   const apply = async () => {
     if (change.kind !== "add") {
-      mend((sheet) => withChange(sheet, change, null));
+      fixWith((sheet) => withChange(sheet, change, null));
       return;
     }
     const material = await findMaterial(change.material);
@@ -19,7 +19,7 @@ export function ApplyCure({ change }: { readonly change: FormulaChange }) {
     if (material === undefined) return;
     learn([material.found], material.store);
     const added = { id: crypto.randomUUID(), materialId: material.found.id };
-    mend((sheet) => withChange(sheet, change, added));
+    fixWith((sheet) => withChange(sheet, change, added));
   };
   return (
     <>
@@ -51,7 +51,7 @@ function wordsOf(change: FormulaChange): string {
     case "add":
       return `Add ${writtenPercent(change.percent)} %`;
     case "rest":
-      return "Let the water take the rest";
+      return "Make the water q.s. to 100 %";
     case "batch":
       return `Make ${writtenMass(change.batchGrams)}`;
     case "temperature":

@@ -16,20 +16,20 @@ export const BlendReading = memo(function BlendReading({
 }) {
   const { irritation, foam, micelles } = assessment;
   return (
-    <section className={classes.balance} aria-label="Balance">
+    <section className={classes.balance} aria-label="Blend">
       <div className={classes.row}>
         <div>
           <p className={classes.mild}>
             {irritation === null ? (
-              <span className={classes.none}>irritation cannot be estimated yet</span>
+              <span className={classes.none}>the irritation index cannot be estimated yet</span>
             ) : (
               <>
                 <output className={classes.number}>{written(irritation.load, 0)}</output> <strong>{irritation.band}</strong>
                 <br />
-                irritation <EstimateMark of="irritation" />
+                irritation index <EstimateMark of="irritation" />
                 {micelles?.relief != null && (
                   <span className={classes.why}>
-                    {writtenShort(micelles.relief * 100, 0)} % of the free anionic tied up in shared micelles
+                    {writtenShort(micelles.relief * 100, 0)} % of the free anionic bound in mixed micelles
                   </span>
                 )}
               </>
@@ -45,9 +45,9 @@ export const BlendReading = memo(function BlendReading({
                 <span>
                   foam <EstimateMark of="foam" />
                 </span>
-                <Bar name="flash" value={foam.flash} />
+                <Bar name="initial foam" value={foam.flash} />
                 <Bar name="density" value={foam.density} />
-                <Bar name="staying" value={foam.stability} />
+                <Bar name="stability" value={foam.stability} />
                 <span className={classes.why}>{foam.words}</span>
               </>
             )}
@@ -83,7 +83,7 @@ function Salt({ assessment }: { readonly assessment: BlendOf }) {
   return (
     <div className={classes.salt}>
       <p>
-        <strong>Salt</strong> hidden {written(hidden, 2)} + added {written(addedSaltPercent, 2)} ={" "}
+        <strong>Salt</strong> from materials {written(hidden, 2)} + added {written(addedSaltPercent, 2)} ={" "}
         <strong data-over={isOver || undefined}>{written(saltPercent, 2)} %</strong>
         {electrolytePercent > 0.005 && ` and ${written(electrolytePercent, 2)} % other salts`} <EstimateMark of="salt" />
       </p>

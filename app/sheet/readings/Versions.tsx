@@ -27,7 +27,7 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
             ) : (
               <Link to={`/sheet/${formulaId}/${version.number}`}>v{version.number}</Link>
             )}
-            <span>{version.state === "draft" ? "draft" : `set ${version.setOn ?? ""}`}</span>
+            <span>{version.state === "draft" ? "draft" : `final ${version.setOn ?? ""}`}</span>
             <span className={classes.percent}>{written(version.activePercent, 2)} %</span>
             {version.note !== "" && <q>{version.note}</q>}
           </li>
@@ -35,12 +35,8 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
       </ol>
       <p className={classes.doors}>
         {versions.length > 1 && (
-          <Link
-            to={`/sheet/${formulaId}/difference?from=${neighbour(sheet)}&to=${shown}`}
-            data-act="What differs between versions"
-            data-key="d"
-          >
-            What differs
+          <Link to={`/sheet/${formulaId}/difference?from=${neighbour(sheet)}&to=${shown}`} data-act="Compare versions" data-key="d">
+            Compare versions
           </Link>
         )}
         <a href={`/sheet/${formulaId}/${shown}/files/formula.json`} data-act="Download the formula as a file">
@@ -49,17 +45,17 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
         <a href={`/sheet/${formulaId}/${shown}/files/lines.csv`} data-act="Download the lines as CSV">
           Lines as CSV
         </a>
-        <Link to={`/sheet/${formulaId}/${shown}/card`} data-act="A card to hand on, to print or as text">
+        <Link to={`/sheet/${formulaId}/${shown}/card`} data-act="Formula card, to print or as text">
           Card
         </Link>
       </p>
-      {state === "draft" ? <SetThis number={shown} /> : <GoOn formulaId={formulaId} number={shown} draftNumber={draft?.number} />}
+      {state === "draft" ? <Finalise number={shown} /> : <NewDraftFrom formulaId={formulaId} number={shown} draftNumber={draft?.number} />}
       <p className={classes.doors}>
-        <button type="submit" name="intent" value="branch" className={classes.quiet} data-act="Branch a trial">
-          Branch a trial off v{shown}
+        <button type="submit" name="intent" value="branch" className={classes.quiet} data-act="New trial from this version">
+          New trial from v{shown}
         </button>
-        <Link to={`/bench/practice/${formulaId}/${shown}`} data-act="Rehearse this version with stand-ins">
-          Dry run
+        <Link to={`/bench/practice/${formulaId}/${shown}`} data-act="Practice run of this version">
+          Practice run
         </Link>
         {state === "set" && (
           <Link to={`/bench/begin/${formulaId}/${shown}`} data-act="Make a batch of this version" data-key="m">
@@ -67,12 +63,12 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
           </Link>
         )}
         {state === "set" && (
-          <button type="submit" name="intent" value="as-material" className={classes.quiet} data-act="Keep this version as a material">
-            Keep v{shown} as a material
+          <button type="submit" name="intent" value="as-material" className={classes.quiet} data-act="Store this version as a material">
+            Store v{shown} as a material
           </button>
         )}
       </p>
-      <ThrowAway isDraft={state === "draft"} number={shown} isOnly={versions.length === 1} />
+      <DeleteVersion isDraft={state === "draft"} number={shown} isOnly={versions.length === 1} />
     </section>
   );
 });
@@ -85,7 +81,7 @@ function neighbour({ versions, number }: OpenSheet): number {
     : Math.min(...versions.filter((version) => version.number > number).map((version) => version.number));
 }
 
-function SetThis({ number }: { readonly number: number }) {
+function Finalise({ number }: { readonly number: number }) {
   return (
     <div className={classes.set}>
       <label htmlFor="note">Note for version {number}</label>
@@ -98,16 +94,16 @@ function SetThis({ number }: { readonly number: number }) {
         placeholder="what changed, and why"
       />
       <div className={classes.setRow}>
-        <span>A set version never changes again.</span>
+        <span>A final version never changes.</span>
         <Button type="submit" name="intent" value="set" h={36}>
-          Set version {number}
+          Finalise version {number}
         </Button>
       </div>
     </div>
   );
 }
 
-function GoOn({
+function NewDraftFrom({
   formulaId,
   number,
   draftNumber,
@@ -119,34 +115,34 @@ function GoOn({
   if (draftNumber !== undefined) {
     return (
       <p className={classes.hint}>
-        This version is set. Work goes on in <Link to={`/sheet/${formulaId}/${draftNumber}`}>the draft, v{draftNumber}</Link>.{" "}
+        This version is final. Continue in <Link to={`/sheet/${formulaId}/${draftNumber}`}>the draft, v{draftNumber}</Link>.{" "}
         <button type="submit" name="intent" value="restore" className={classes.quiet}>
-          Put v{number} into the draft
+          Copy v{number} into the draft
         </button>
       </p>
     );
   }
   return (
     <div className={classes.setRow}>
-      <span>This version is set and stays as it is.</span>
+      <span>This version is final and does not change.</span>
       <Button type="submit" name="intent" value="begin-draft" h={36}>
-        Go on from v{number}
+        New draft from v{number}
       </Button>
     </div>
   );
 }
 
-function ThrowAway({ isDraft, number, isOnly }: { readonly isDraft: boolean; readonly number: number; readonly isOnly: boolean }) {
+function DeleteVersion({ isDraft, number, isOnly }: { readonly isDraft: boolean; readonly number: number; readonly isOnly: boolean }) {
   return (
     <details className={classes.away}>
-      <summary>throw away</summary>
+      <summary>delete</summary>
       {isDraft && !isOnly && (
         <button type="submit" name="intent" value="discard-draft">
-          Throw draft v{number} away, keep the set versions
+          Delete draft v{number}, keep the final versions
         </button>
       )}
       <button type="submit" name="intent" value="delete-formula">
-        Throw the whole formula away, {isOnly ? "its only version" : "all versions"} with it
+        Delete the formula with {isOnly ? "its only version" : "all versions"}
       </button>
     </details>
   );

@@ -9,49 +9,50 @@ export const explanations = {
   irritation: {
     mark: "estimate, ranks blends",
     words:
-      "How much a blend of these cleansers swells and loosens a test protein, less what sharing micelles saves, scaled to the strength of this formula. It ranks blends; it is no safety test.",
+      "How much this blend swells and dissolves a test protein, reduced by mixed micelles and scaled to the active matter. It ranks blends; it is not a safety test.",
     source: "Zein numbers after Götte 1964; mixed micelles after Holland and Rubingh 1983",
   },
   foam: {
     mark: "estimate of 10",
     words:
-      "Figures of each cleanser by its share, less what little active matter and loose oil cost; steadier with a fifth to a half of amphoterics. Hard water, hands and tools change it.",
+      "Foam values of each surfactant by its share, lowered by little active matter and free oil; more stable with a fifth to a half of amphoterics. Initial foam is also called flash foam.",
     source: "rules of the trade",
   },
   cost: {
     mark: "by the lots on the shelf",
     words:
-      "Grams of each line at the price of the lot that ends first, since that one is to be used up first. Packs, energy and your own hours are not in it.",
+      "Grams of each line at the price of the lot that expires first, which you use up first. Packs, energy and your own hours are not in it.",
     source: "Σ grams × price ⁄ pack",
   },
   density: {
     mark: "estimate, ± 2 %",
-    words: "Volumes of the materials simply added up. Weigh a full measuring cup of the finished wash and type that instead.",
+    words: "The volumes of the materials added up. Weigh a full measuring cup of the product and type that instead.",
     source: "ideal mixing",
   },
   waterActivity: {
     mark: "estimate, ± 0.01",
-    words: "How free the water is for germs: each dissolved material alone in this water, multiplied. Below 0.6 nothing grows.",
+    words:
+      "How available the water is for microbes. Each dissolved material counts alone in this water; the factors are multiplied. Below 0.6 nothing grows.",
     source: "Ross 1975; Norrish 1966; Robinson and Stokes 1959",
   },
   working: {
     mark: "estimate",
-    words: "Only the acid that has not given its proton away enters a germ. The share falls tenfold with each pH unit above its pKa.",
+    words: "Only undissociated acid enters a microbe. Its share falls tenfold with each pH unit above the pKa.",
     source: "Henderson and Hasselbalch; pKa at 25 °C",
   },
   clarity: {
     mark: "estimate",
-    words: "From what scatters light: opacifiers, proteins, regular gum, and oil that nothing carries. A jar the next day decides.",
+    words: "From what scatters light: opacifiers, proteins, regular gum, and free oil. A sample the next day decides.",
     source: "rules of the trade",
   },
   thickening: {
     mark: "guidance",
-    words: "Which cleansers answer to which thickener, by groups. Only jars of the same base show how much.",
+    words: "Which surfactants react to which thickener, by groups. Only samples of the same base show how much.",
     source: "rules of the trade",
   },
   salt: {
-    mark: "as good as the bottles",
-    words: "Betaines and other cleansers bring salt of their own. A supplier's certificate is better than the usual value.",
+    mark: "typical salt of the materials",
+    words: "Betaines and other surfactants contain salt. A supplier's certificate is better than the typical value.",
     source: "Σ percent × salt in each material",
   },
 } as const satisfies Record<string, Explanation>;

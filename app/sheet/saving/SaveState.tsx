@@ -28,8 +28,8 @@ function wordsOf(status: SaveStatus): { readonly text: string; readonly isAlarm:
       return { text: "typed, not saved yet", isAlarm: false };
     case "saving":
       return { text: "saving …", isAlarm: false };
-    case "to-mend":
-      return { text: "mend the marked cell, then it is saved", isAlarm: true };
+    case "to-fix":
+      return { text: "fix the marked cell to save", isAlarm: true };
     case "away":
       return { text: "not saved yet, kept in this browser", isAlarm: true };
     case "conflict":

@@ -8,7 +8,7 @@ export type SaveStatus =
   | { readonly kind: "saved"; readonly at: string | null }
   | { readonly kind: "typing" }
   | { readonly kind: "saving" }
-  | { readonly kind: "to-mend" }
+  | { readonly kind: "to-fix" }
   /** What is typed could not be stored; it is tried again until it is. */
   | { readonly kind: "away"; readonly why: "server" | "database" | "busy" | "disk" }
   | { readonly kind: "refused"; readonly message: string; readonly remedy: string }

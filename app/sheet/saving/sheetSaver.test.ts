@@ -173,7 +173,7 @@ describe("a sheet that saves itself", () => {
     const { saver, server, type, pass } = played();
     type(withPercent(base, "a", "7"), true);
     await pass(60_000);
-    expect([server.asked, saver.now().status.kind]).toEqual([0, "to-mend"]);
+    expect([server.asked, saver.now().status.kind]).toEqual([0, "to-fix"]);
     type(withPercent(base, "a", "7.5"));
     await pass(500);
     expect(server.asked).toBe(1);

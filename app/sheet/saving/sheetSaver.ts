@@ -178,7 +178,7 @@ export class SheetSaver {
 
   private restingStatus(): SaveStatus {
     if (this.isStoredNow()) return { kind: "saved", at: this.savedAt };
-    if (this.isBroken || this.refusedText === this.typed) return { kind: "to-mend" };
+    if (this.isBroken || this.refusedText === this.typed) return { kind: "to-fix" };
     return this.sending === null ? { kind: "typing" } : { kind: "saving" };
   }
 

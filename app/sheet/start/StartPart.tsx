@@ -18,7 +18,7 @@ export function StartPart() {
         earlier={sheet.earlier}
         onTake={(lines, phases, found, store, batch) => {
           known.learn(found, store);
-          editor.mend((typed) => begun(typed, { lines, phases, batch }));
+          editor.fixWith((typed) => begun(typed, { lines, phases, batch }));
         }}
       />
     </Suspense>

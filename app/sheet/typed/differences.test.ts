@@ -34,7 +34,7 @@ describe("what two windows disagree on", () => {
   it("a line only one of them has, and who takes the rest", () => {
     const theirs = { ...sheet, lines: [water], restLineId: null };
     expect(differencesOf(sheet, theirs, names)).toEqual([
-      { key: "line:w:percent", what: "water", mine: "takes the rest", theirs: "empty" },
+      { key: "line:w:percent", what: "water", mine: "is q.s.", theirs: "empty" },
       { key: "line:b", what: "betaine", mine: "12 %", theirs: "not there" },
       { key: "rest", what: "q.s. line", mine: "water", theirs: "none" },
     ]);

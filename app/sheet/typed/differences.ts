@@ -11,7 +11,7 @@ export interface Difference {
 const ABSENT = "not there";
 
 const aimNames: Readonly<Record<keyof TypedAim, string>> = {
-  school: "Way of working",
+  school: "Formulation style",
   eyeArea: "Near the eye",
   look: "Look",
   leftOn: "Left on or rinsed",
@@ -28,7 +28,7 @@ function shownChoice(choice: string | boolean): string {
 
 function shownPercent(sheet: TypedSheet, line: TypedLine | undefined): string {
   if (line === undefined) return ABSENT;
-  if (line.id === sheet.restLineId) return "takes the rest";
+  if (line.id === sheet.restLineId) return "is q.s.";
   return line.percent === "" ? "empty" : `${line.percent} %`;
 }
 
@@ -77,6 +77,6 @@ export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (mat
   };
   compare("rest", "q.s. line", restOf(mine), restOf(theirs));
   const order = (sheet: TypedSheet) => sheet.lines.map((line) => line.id).join();
-  if (found.length === 0 && order(mine) !== order(theirs)) compare("order", "Order of the lines", "yours", "theirs");
+  if (found.length === 0 && order(mine) !== order(theirs)) compare("order", "Order of the lines", "mine", "the other window's");
   return found;
 }

@@ -49,7 +49,7 @@ export function Difference({ difference }: { readonly difference: OpenedDifferen
             {lines.length > 1 && (
               <p className={classes.advice}>{lines.length} lines changed at once. One change per round tells which of them did it.</p>
             )}
-            <WasNowTable caption="What it did" heads={{ what: "reading", ...heads }} rows={readings.filter(isSeen).map(readingRow)} />
+            <WasNowTable caption="Effect" heads={{ what: "reading", ...heads }} rows={readings.filter(isSeen).map(readingRow)} />
             <FindingList title="New findings" findings={findingsNew} />
             <FindingList title="Findings that are gone" findings={findingsGone} />
           </div>
@@ -140,7 +140,7 @@ function readingRow({ reading, before, after }: OpenedDifference["readings"][num
 
 function shareWords(line: ComparedLine | null): string {
   if (line === null) return "not there";
-  return `${writtenPercent(line.percent)} %${line.takesTheRest ? ", the rest" : ""}`;
+  return `${writtenPercent(line.percent)} %${line.takesTheRest ? ", q.s." : ""}`;
 }
 
 function otherChange(before: ComparedLine | null, after: ComparedLine | null): string {

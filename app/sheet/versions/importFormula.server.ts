@@ -131,5 +131,5 @@ function contentOf(
 }
 
 function missing(slug: string): never {
-  throw new Refusal("not-found", `The file asks for "${slug}", which is nowhere.`, "Bring it along in the file.");
+  throw new Refusal("not-found", `The file asks for "${slug}", which is nowhere.`, "Add it to the file.");
 }

@@ -26,11 +26,11 @@ export const action = answer(async ({ request }: Route.ActionArgs) => {
 export default function ImportRoute({ actionData }: Route.ComponentProps) {
   return (
     <Frame
-      head={<h1 className={classes.head}>Bring a formula in</h1>}
+      head={<h1 className={classes.head}>Import formula</h1>}
       doors={<Link to="/">Back to Today</Link>}
       line={<StationNav stations={stationsSeenFrom("sheet", { to: "/import", state: "from a file", isAlarm: false })} />}
     >
-      <title>Bring a formula in, Tensidrum</title>
+      <title>Import formula, Tensidrum</title>
       <Form method="post" encType="multipart/form-data" className={classes.form}>
         <p className={classes.sentence}>
           A file in the format tensidrum-formula/1. Materials it brings along become materials of your own.

@@ -79,7 +79,7 @@ export function Compare({ compared }: { readonly compared: OpenCompare }) {
               </tr>
             ))}
             <tr>
-              <th scope="row">mind</th>
+              <th scope="row">precautions</th>
               <td>{one.caution ?? ""}</td>
               <td>{other.caution ?? ""}</td>
             </tr>
@@ -122,7 +122,7 @@ function Pictures({ one, other }: { readonly one: Side; readonly other: Side }) 
   return (
     <>
       <tr className={classes.picture}>
-        <th scope="row">pH it bears, frame: as supplied</th>
+        <th scope="row">pH stability; frame: as supplied</th>
         {[one, other].map(({ slug, phStable, phSupplied }) => (
           <td key={slug}>
             <Strip
@@ -131,7 +131,7 @@ function Pictures({ one, other }: { readonly one: Side; readonly other: Side }) 
               frame={phSupplied}
               dots={[]}
               steps={7}
-              label={`Bears pH ${span(phStable)}; as supplied ${span(phSupplied)}.`}
+              label={`Stable at pH ${span(phStable)}; as supplied ${span(phSupplied)}.`}
             />
             {span(phStable)}, supplied {span(phSupplied)}
           </td>

@@ -86,7 +86,7 @@ function Columns({ preview, isBusy }: { readonly preview: ListPreview; readonly 
   );
   return (
     <fieldset className={classes.columns}>
-      <legend>Which column holds what</legend>
+      <legend>Which column is what</legend>
       <input type="hidden" name="wasKind" value={kind} />
       <label>
         it is a list of

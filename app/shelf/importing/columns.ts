@@ -19,7 +19,7 @@ export const lotColumns = [
   },
   { field: "assay", name: "strength by its certificate, %", words: ["assay", "active", "strength", "assaypercent", "content"] },
   { field: "price", name: "price of the pack", words: ["price", "cost", "paid"] },
-  { field: "endsOn", name: "ends on", words: ["ends", "expiry", "expires", "best before", "endson", "use by"] },
+  { field: "endsOn", name: "expires on", words: ["ends", "expiry", "expires", "best before", "endson", "use by"] },
   { field: "openedOn", name: "opened on", words: ["opened", "openedon", "open"] },
   { field: "supplier", name: "where it came from", words: ["supplier", "shop", "source", "vendor", "from"] },
   { field: "note", name: "note", words: ["note", "notes", "remark", "comment"] },

@@ -77,7 +77,7 @@ function itemOf(
   const beyond = differences.filter(({ fact }) => !OWNABLE.has(fact));
   if (beyond.length > 0) {
     const what = beyond.map(({ fact }) => fact).join(", ");
-    return { item: null, problem: `It differs from the library in ${what}, which is not yours to say. Give it another slug.` };
+    return { item: null, problem: `It differs from the library in ${what}, which only the library sets. Give it another slug.` };
   }
   const facts = Object.fromEntries(differences.map(({ fact, after }) => [fact, after])) as OwnFacts;
   return { item: { kind: "facts", materialId: around.idOf.get(slug) ?? "", facts }, problem: null };

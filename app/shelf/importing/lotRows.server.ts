@@ -12,7 +12,7 @@ export type TakenCodes = ReadonlySet<string>;
 
 export const codeKey = (slug: string, code: string): string => `${slug} ${code}`;
 
-export const lotHeads: readonly string[] = ["material", "lot", "pack", "assay, %", "price", "ends"];
+export const lotHeads: readonly string[] = ["material", "lot", "pack", "assay, %", "price", "expires"];
 
 /** What each row of a table makes, and what is wrong with it. */
 export function lotRows(

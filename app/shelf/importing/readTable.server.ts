@@ -42,7 +42,7 @@ export function decodedText(content: Uint8Array | string): string {
 }
 
 function tooLong(what: string): Refusal {
-  return new Refusal("not-valid", what, `Bring it in in parts of up to ${MOST_ROWS.toLocaleString("en-GB")} rows.`);
+  return new Refusal("not-valid", what, `Import it in parts of up to ${MOST_ROWS.toLocaleString("en-GB")} rows.`);
 }
 
 export function tooLargeFile(): Refusal {

@@ -51,7 +51,7 @@ export function MaterialForm({ from = "", typed, library, problems, back, save, 
       ))}
       {library === null && <Identity typed={typed} row={row} />}
       <fieldset className={library === null ? undefined : classes.alone}>
-        <legend>{library === null ? "Facts" : "What you know better"}</legend>
+        <legend>{library === null ? "Facts" : "Values to edit"}</legend>
         {row(
           "active",
           "active matter, %",

@@ -19,13 +19,13 @@ export const numberFields = [
   { field: "dropMilligrams", name: "one drop", unit: "mg", words: ["drop", "drop mass"] },
   { field: "molarMass", name: "molar mass", unit: "g/mol", words: ["mw", "molecular weight"] },
   { field: "cmcMillimolar", name: "critical micelle concentration", unit: "mmol/L", words: ["cmc"] },
-  { field: "maxTemperatureC", name: "bears heat to", unit: "°C", words: ["max temperature", "heat"] },
+  { field: "maxTemperatureC", name: "heat stability", unit: "°C", words: ["max temperature", "heat"] },
 ] as const satisfies readonly FieldOf[];
 
 /** Facts that run from a low to a high end. */
 export const spanFields = [
   { field: "phSupplied", name: "pH as supplied", unit: "", words: ["ph"] },
-  { field: "phStable", name: "pH it bears", unit: "", words: ["ph stable"] },
+  { field: "phStable", name: "pH stability", unit: "", words: ["ph stable"] },
   { field: "use", name: "usual dose", unit: "%", words: ["use", "dose", "dosage"] },
   { field: "zein", name: "irritation index, alone", unit: "", words: ["irritation"] },
 ] as const satisfies readonly FieldOf[];

@@ -37,7 +37,7 @@ export async function openNewMaterial(from: string) {
   };
 }
 
-/** Puts a new material of the maker's own into the library, or says at which field it must be mended. */
+/** Puts a new material of the maker's own into the library, or says at which field it must be fixed. */
 export async function saveNewMaterial(typed: TypedMaterial, from: string): Promise<Saved> {
   const { idOf, ...rest } = await around();
   const read = readTypedMaterial(typed, { ...rest, taken: new Set(rest.library.keys()), base: rest.library.get(from) ?? null });
@@ -73,7 +73,7 @@ export async function openOwn(slug: string) {
 
 export type OpenOwn = Awaited<ReturnType<typeof openOwn>>;
 
-/** Saves what is one's own of a material, or says at which field it must be mended. */
+/** Saves what is one's own of a material, or says at which field it must be fixed. */
 export async function saveOwn(slug: string, typed: TypedMaterial): Promise<Saved> {
   const { id, facts: stored, isOwn } = await foundMaterial(slug);
   const db = database();
@@ -114,6 +114,6 @@ export async function takeAway(slug: string): Promise<string | null> {
     return null;
   } catch (error) {
     if (brokenConstraint(error) !== "missing") throw error;
-    return "It stands on a sheet, in a scent or on the shelf, so it stays. Take it out there first.";
+    return "It is used on a sheet, in a scent or on the shelf. Delete it there first.";
   }
 }

@@ -30,15 +30,15 @@ export default function OwnRoute({ loaderData: { slug, name, isOwn, typed, libra
   const answered = useActionData<typeof action>();
   return (
     <Frame head={<h1 className={shelf.head}>{name}</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
-      <title>{`Yours of ${name}, Tensidrum`}</title>
+      <title>{`My values of ${name}, Tensidrum`}</title>
       <MaterialForm
         key={slug}
         typed={answered?.typed ?? typed}
         library={isOwn ? null : library}
         problems={answered?.problems ?? []}
         back={`/shelf/${slug}`}
-        save={isOwn ? "Save the material" : "Count with these"}
-        away={isOwn ? "Take it out of the library" : "Leave all to the library again"}
+        save={isOwn ? "Save the material" : "Use my values"}
+        away={isOwn ? "Delete it from the library" : "Reset to library values"}
       />
     </Frame>
   );

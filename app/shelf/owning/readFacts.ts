@@ -28,7 +28,7 @@ export function readFacts(typed: TypedFacts): { readonly facts: OwnFacts; readon
     const ends = typed.spans[field];
     const [low, high] = [number(ends.low, field), number(ends.high, field)];
     if (low !== null && high !== null) facts[field] = { low, high, ...(field === "phSupplied" ? { at: "as measured" } : {}) };
-    else if ((ends.low.trim() === "") !== (ends.high.trim() === "")) say(field, "Give both ends, or leave both empty.");
+    else if ((ends.low.trim() === "") !== (ends.high.trim() === "")) say(field, "Type both limits, or leave both empty.");
   }
   const typical = number(typed.activeTypical, "active");
   const [low, high] = [number(typed.activeLow, "active"), number(typed.activeHigh, "active")];

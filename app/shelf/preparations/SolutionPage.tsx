@@ -96,7 +96,7 @@ function Plan({ solution: { typed, lots, ids }, plan, lotProblem }: PlanProps) {
         <p
           className={classes.bar}
           role="img"
-          aria-label={`${written(100 * share, 1)} % of it is ${plan.name} as supplied, the rest water.`}
+          aria-label={`${written(100 * share, 1)} % of it is ${plan.name} as supplied, the remainder water.`}
         >
           <span style={{ width: `${100 * share}%` }} />
         </p>

@@ -49,8 +49,8 @@ export function WaterPage({ water, problem }: WaterPageProps) {
       </Form>
       {plan === null ? (
         <p className={shelf.empty}>
-          Say which plant and how much of it. A water cooked here feeds germs: it keeps a week in the cold, at most two, whatever preserves
-          it.
+          Say which plant and how much of it. A plant water made here feeds microbes: it lasts a week in the refrigerator, at most two,
+          whatever preserves it.
         </p>
       ) : (
         <Plan water={water} plan={plan} />
@@ -60,7 +60,7 @@ export function WaterPage({ water, problem }: WaterPageProps) {
         until={({ made, daysLeft }) => (
           <>
             made {made},{" "}
-            {daysLeft !== null && daysLeft <= 0 ? <em>its days are over, throw it away</em> : `${daysLeft ?? 0} days left in the cold`}
+            {daysLeft !== null && daysLeft <= 0 ? <em>past its days: discard it</em> : `${daysLeft ?? 0} days left in the cold`}
           </>
         )}
       />

@@ -35,7 +35,7 @@ export default function LabelRoute({ loaderData: label }: Route.ComponentProps) 
           {label.opened !== null && <span>opened {label.opened}</span>}
           {label.ends !== null && (
             <strong>
-              {label.isMadeHere ? "discard" : "ends"} {label.ends}
+              {label.isMadeHere ? "discard" : "expires"} {label.ends}
             </strong>
           )}
         </p>

@@ -51,7 +51,7 @@ describe("a stock solution", () => {
     [wish({ strength: "99.9" }), "strength"],
     [wish({ grams: "some" }), "grams"],
     [wish({ months: "13" }), "months"],
-  ])("says at which field it must be mended", async (typed, field) => {
+  ])("says at which field it must be fixed", async (typed, field) => {
     expect((await openSolution(typed)).problem?.field).toBe(field);
     expect(await makeSolution(typed, ids())).toMatchObject({ problem: { field } });
   });
@@ -110,7 +110,7 @@ describe("a plant water", () => {
     [wish({ plant: "" }), "plant"],
     [wish({ days: "20" }), "days"],
     [wish({ yield: "much" }), "yield"],
-  ])("says at which field it must be mended", async (typed, field) => {
+  ])("says at which field it must be fixed", async (typed, field) => {
     expect((await openWater(typed)).problem?.field).toBe(field);
   });
 

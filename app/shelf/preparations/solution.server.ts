@@ -15,7 +15,7 @@ import { LEAST_GRAMS } from "../readLot";
 import { madeCode } from "./preparationCode";
 import type { SolutionForm } from "./solutionForm.server";
 
-/** The wish as read, or what must be mended. */
+/** The wish as read, or what must be fixed. */
 type Wish =
   | { readonly ok: true; readonly solute: Material; readonly strengthPercent: number; readonly grams: number; readonly plan: StockPlan }
   | { readonly ok: false; readonly field: keyof SolutionForm; readonly message: string };

@@ -35,7 +35,7 @@ export function InProduct({ scent }: { readonly scent: OpenScent }) {
           </select>
         </label>
         <button type="submit" className={classes.act}>
-          Reckon
+          Calculate
         </button>
       </Form>
       {doseProblem !== null && <p role="alert">{doseProblem}</p>}

@@ -185,7 +185,7 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
         <Button type="submit" name="intent" value="round" h={40} loading={isBusy}>
           {isNew ? "Keep the first round" : "Keep this round"}
         </Button>
-        <span>{isNew ? "Two or three oils are enough to begin." : "Change one oil a round; then you know which did it."}</span>
+        <span>{isNew ? "Two or three oils are enough to begin." : "Change one oil per round, so that you know its effect."}</span>
       </p>
     </Form>
   );

@@ -29,7 +29,7 @@ export function stockMaterial(solute: Material, strengthPercent: number, slug: s
     }),
     form: "liquid",
     solubleIn: ["water"],
-    handling: "Stir or shake it before use; it is weighed like any other line, and its water counts as water.",
+    handling: "Stir or shake it before use. Weigh it like any other line; its water counts as water.",
     caution: solute.caution,
   } as NestedMaterial;
 }

@@ -47,7 +47,7 @@ export function planStock({
   if (strengthPercent > percentOfMaterial) {
     throw new Refusal(
       "not-possible",
-      `${solute} holds ${percentOfMaterial} %; ${strengthPercent} % cannot be made of it.`,
+      `${solute} holds ${percentOfMaterial} %; ${strengthPercent} % cannot be made from it.`,
       "Choose a weaker solution.",
     );
   }

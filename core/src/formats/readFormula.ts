@@ -75,7 +75,7 @@ function lineFaults(written: WrittenFormula, prefix: string, materials: Readonly
     const path = `${prefix}lines[${index}]`;
     check(line, path);
     if (line.qs !== true) return;
-    if (restAt !== undefined) say(`${path}.qs`, `a second line takes the rest, the first is ${restAt}`);
+    if (restAt !== undefined) say(`${path}.qs`, `a second line is q.s., the first is ${restAt}`);
     restAt ??= path;
   });
   let shares = 0;

@@ -53,7 +53,7 @@ function libraryRefusal(faults: readonly FieldFault[]): Refusal {
   return new Refusal(
     "not-valid",
     `The reference library has ${faults.length === 1 ? "a fault" : `${faults.length} faults`}: ${faults[0]?.message ?? ""}`,
-    "Mend the fact in core/src/library/reference.",
+    "Fix the fact in core/src/library/reference.",
     faults,
   );
 }

@@ -38,7 +38,7 @@ function collect(material: Material, fraction: number, above: readonly string[],
     throw new Refusal(
       "not-possible",
       `${material.name} contains itself: ${[...above, material.slug].join(" in ")}.`,
-      "Take it out of its own parts.",
+      "Delete it from its own parts.",
     );
   }
   for (const part of material.parts) {
@@ -47,7 +47,7 @@ function collect(material: Material, fraction: number, above: readonly string[],
       throw new Refusal(
         "not-found",
         `${material.name} is made of "${part.material}", which is not in the library.`,
-        "Add that material or take it out of the parts.",
+        "Add that material or delete it from the parts.",
       );
     }
     collect(inner, (fraction * part.percent) / 100, [...above, material.slug], materials, leaves);

@@ -37,7 +37,7 @@ export function resolveLines(formula: Formula, library: MaterialsBySlug): { shee
       throw new Refusal(
         "not-found",
         `Line ${line.id} asks for "${line.material}", which is not in the library.`,
-        "Pick a material from the library or bring it along in the file.",
+        "Choose a material of the library or add it to the file.",
       );
     }
     return { line, material, percent: line.qs === true ? balance.qsPercent : (line.percent ?? 0) };

@@ -21,7 +21,7 @@ export const schools: readonly School[] = [
   { slug: "sulfate-free", name: "sulfate-free mild", ph: null, reason: "gentle anionics with betaines, body from gums or polymers" },
   { slug: "classic", name: "classic", ph: null, reason: "sulfates with betaine, thickened by salt" },
   { slug: "true-soap", name: "true soap", ph: { low: 9, high: 10 }, reason: "soap turns back into fatty acid when it is acidified" },
-  { slug: "none", name: "no school", ph: null, reason: "anything that suits the skin and the rules where you live" },
+  { slug: "none", name: "no style", ph: null, reason: "anything that suits the skin and the rules where you live" },
 ];
 
 /** The school of that slug, or `undefined`. */

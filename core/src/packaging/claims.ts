@@ -9,7 +9,7 @@ export interface Claim {
 
 const ILLNESS = "It names an illness. A wash that treats one is a medicine almost everywhere.";
 const HEALING = "It promises to heal. Cosmetics clean, scent, care and keep in good condition; they do not heal.";
-const GERMS = "It promises to act on germs, which makes it a biocide or a medicine in many places.";
+const GERMS = "It claims to act on germs; in many places that makes it a biocide or a medicine.";
 const BODY = "It promises to change how the body works, which only a medicine may.";
 const SAFE = "Nothing is free of risk for everyone, and it cannot be shown.";
 

@@ -15,7 +15,7 @@ describe("a card to hand on", () => {
   it("percent and grams side by side, and what each is there for: 15 % of 600 g are 90 g", () => {
     const { lines, facts } = cardOf(wash, library);
     expect(lines[1]).toMatchObject({ percent: "15.00", grams: "90.00", purpose: "surfactant" });
-    expect(lines[0]?.percent).toBe("71.00 (the rest)");
+    expect(lines[0]?.percent).toBe("71.00 (q.s.)");
     expect(facts[0]).toBe("Active matter 10.05 %.");
   });
 

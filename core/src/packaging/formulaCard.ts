@@ -52,7 +52,7 @@ export function cardOf(formula: Formula, library: MaterialsBySlug): FormulaCard 
       return {
         phase: line.phase,
         name: shownMaterial(material).name,
-        percent: `${writtenPercent(percent)}${line.qs === true ? " (the rest)" : ""}`,
+        percent: `${writtenPercent(percent)}${line.qs === true ? " (q.s.)" : ""}`,
         grams: own === undefined ? "" : gramsText(own, formula.scales, null),
         purpose: roleOf(material),
       };

@@ -7,7 +7,7 @@ const LITTLE_GUM_PERCENT = 1;
 const LITTLE_FOOD_PERCENT = 0.5;
 
 export interface MicrobeNutrients {
-  /** Gums and everything else germs eat, % w/w. */
+  /** Gums and everything else microbes eat, % w/w. */
   readonly percent: number;
   /** Whether the preservative has more to do for it. */
   readonly counts: boolean;
@@ -15,7 +15,7 @@ export interface MicrobeNutrients {
   readonly lines: readonly string[];
 }
 
-/** What germs like to eat: honey, juices, infusions, clay, milk, from 0.5 % on; gums from 1 % on. */
+/** What microbes like to eat: honey, juices, infusions, clay, milk, from 0.5 % on; gums from 1 % on. */
 export function microbeNutrients({ lines, materials }: ResolvedSheet): MicrobeNutrients {
   let gums = 0;
   let food = 0;

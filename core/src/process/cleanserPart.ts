@@ -11,7 +11,7 @@ export function basePart(plan: Planner): void {
     vessel: "main",
     title: "Weigh the base",
     do: `Weigh ${plan.amounts(bases)} into the main beaker and fold slowly.`,
-    why: "A ready base brings its own cleansers, salt and preservative, and does not like to be whisked.",
+    why: "A ready base contains surfactants, salt and preservative; whisking makes it foam.",
     lines: bases,
   });
 }

@@ -205,7 +205,7 @@ export function dividePart(plan: Planner): void {
   });
 }
 
-/** Rest, judge, fill. Nothing is mended before it has rested. */
+/** Rest, judge, fill. Nothing is fixed before it has rested. */
 export function restPart(plan: Planner): void {
   const { profile } = plan.bench.sheet.formula;
   const { from, until, why } = restOf(plan);

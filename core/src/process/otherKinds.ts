@@ -68,7 +68,7 @@ export function makeDry(plan: Planner): void {
       vessel: "bowl",
       joins: ["cup"],
       title: "Blend it into the bowl",
-      do: "Turn the scented spoonful under the rest.",
+      do: "Mix the scented spoonful into the remaining powder.",
       why: "Step by step it spreads evenly.",
       check: "No damp lumps.",
     });
@@ -84,7 +84,7 @@ export function makeOil(plan: Planner): void {
       vessel: "main",
       title: `Weigh phase ${phase}`,
       do: `Weigh ${plan.amounts(lines)} into the dry beaker.`,
-      why: "A drop of water would cloud it and let germs in.",
+      why: "A drop of water would cloud it and let microbes in.",
       lines,
     });
   }

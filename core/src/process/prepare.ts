@@ -13,8 +13,8 @@ export function prepare({ bench, add }: Planner): void {
     stage: "prepare",
     vessel: null,
     title: "Prepare the bench",
-    do: `Clean and disinfect tools, beakers and containers and let them dry. Put on ${wear.join(", ")}. Note the empty weight of each beaker with its stirrer.${isWet ? " Calibrate the meter, and see that stock solutions are in date." : " Everything must be dry."}`,
-    why: "Most germs come from tools and containers, and an empty weight cannot be taken afterwards.",
-    check: "Nothing smells, everything is dry, every empty weight is noted.",
+    do: `Clean and disinfect tools, beakers and containers and let them dry. Put on ${wear.join(", ")}. Note the tare weight of each beaker with its stirrer.${isWet ? " Calibrate the meter, and see that stock solutions are in date." : " Everything must be dry."}`,
+    why: "Most microbes come from tools and containers, and a tare weight cannot be taken afterwards.",
+    check: "Nothing smells, everything is dry, every tare weight is noted.",
   });
 }

@@ -6,7 +6,7 @@ export interface FieldFault {
   readonly message: string;
 }
 
-/** Something that cannot be done and that the maker can mend. */
+/** Something that cannot be done and that the maker can fix. */
 export class Refusal extends Error {
   readonly kind: RefusalKind;
   /** Begins with a verb: what to do now. */

@@ -29,7 +29,7 @@ export function writtenMass(grams: number): string {
   return grams >= 10_000 ? `${writtenShort(grams / 1000, 3)} kg` : `${writtenShort(grams, 3)} g`;
 }
 
-/** Writes a mass in the unit someone reckons in: 914 g are "914 g", "0.914 kg" or "32.24 oz". */
+/** Writes a mass in the unit someone computes in: 914 g are "914 g", "0.914 kg" or "32.24 oz". */
 export function writtenMassIn(grams: number, unit: "g" | "kg" | "oz"): string {
   if (unit === "kg") return `${writtenShort(grams / 1000, 4)} kg`;
   if (unit === "oz") return `${writtenShort(grams / GRAMS_PER_OUNCE, 2)} oz`;

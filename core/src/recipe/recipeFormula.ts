@@ -50,7 +50,7 @@ export function recipeShares(recipe: Recipe, materials: MaterialsBySlug, system:
       else weighed.push(outcome);
     }
   }
-  for (const extra of rests.slice(1)) left.push({ row: extra.row, reason: "another line takes the rest already" });
+  for (const extra of rests.slice(1)) left.push({ row: extra.row, reason: "another line is q.s. already" });
   return sharesOf({ recipe, weighed, rest: rests[0], left });
 }
 

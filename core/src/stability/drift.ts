@@ -47,7 +47,7 @@ export function driftOf(first: Check, now: Check): readonly DriftAlarm[] {
       alarms.push({
         what: "viscosity",
         discard: false,
-        text: `It has become ${writtenShort(Math.abs(change) * 100, 0)} % ${change > 0 ? "thicker" : "thinner"}. Thinning can be germs that eat the gum, or a scent.`,
+        text: `It has become ${writtenShort(Math.abs(change) * 100, 0)} % ${change > 0 ? "thicker" : "thinner"}. Microbes that eat the gum, or a scent, can thin it.`,
       });
     }
   }

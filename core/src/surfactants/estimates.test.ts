@@ -74,10 +74,12 @@ describe("foam estimate", () => {
   });
 
   it("says it in words", () => {
-    expect(foamWords({ flash: 9, density: 6, stability: 5 })).toBe("big, loose bubbles that come at once, and it falls soon");
-    expect(foamWords({ flash: 6, density: 9, stability: 8 })).toBe("small, dense foam that takes working up, and it stands");
-    expect(foamWords({ flash: 7, density: 7.5, stability: 7 })).toBe("an even foam of middling bubbles, and it stands");
+    expect(foamWords({ flash: 9, density: 6, stability: 5 })).toBe("large, loose bubbles that form quickly; collapses soon");
+    expect(foamWords({ flash: 6, density: 9, stability: 8 })).toBe("small, dense bubbles that form slowly; stable");
+    expect(foamWords({ flash: 7, density: 7.5, stability: 7 })).toBe("even, medium bubbles; stable");
     expect(foamWords({ flash: 2, density: 1, stability: 7 })).toBe("hardly any foam");
+    expect(foamWords({ flash: 7, density: 7, stability: 6 })).toBe("even, medium bubbles; stable");
+    expect(foamWords({ flash: 7, density: 7, stability: 5.99 })).toBe("even, medium bubbles; collapses soon");
   });
 });
 

@@ -89,9 +89,9 @@ export function foamWords({ flash, density, stability }: Pick<Foam, "flash" | "d
   if (Math.max(flash, density) < HARDLY_ANY) return "hardly any foam";
   const bubbles =
     flash >= density + CLEARLY_MORE
-      ? "big, loose bubbles that come at once"
+      ? "large, loose bubbles that form quickly"
       : density >= flash + CLEARLY_MORE
-        ? "small, dense foam that takes working up"
-        : "an even foam of middling bubbles";
-  return `${bubbles}, ${stability >= STANDS_LONG ? "and it stands" : "and it falls soon"}`;
+        ? "small, dense bubbles that form slowly"
+        : "even, medium bubbles";
+  return `${bubbles}; ${stability >= STANDS_LONG ? "stable" : "collapses soon"}`;
 }

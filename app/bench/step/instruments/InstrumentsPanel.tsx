@@ -7,22 +7,22 @@ import { useInstrument } from "../../instruments/useInstruments";
 import { useBench } from "../bench";
 import { BoxButton } from "../BoxButton";
 import classes from "./Instruments.module.css";
-import { PlayCup } from "./SimulatedCupPanel";
-import { PlayMeter } from "./SimulatedMeterPanel";
-import { PlayScale } from "./SimulatedScalePanel";
+import { SimulatedCupPanel } from "./SimulatedCupPanel";
+import { SimulatedMeterPanel } from "./SimulatedMeterPanel";
+import { SimulatedScalePanel } from "./SimulatedScalePanel";
 import { shownWords } from "./shownWords";
 
 const names: Readonly<Record<InstrumentKind, string>> = { scale: "Scale", meter: "pH meter", cup: "Flow cup" };
 const sources: Readonly<Record<InstrumentKind, string>> = { scale: "weights", meter: "pH", cup: "flow times" };
 
-/** Where weights, pH and flow times come from: typed, off an instrument on a cable, or off a stand-in that is played here. */
+/** Where weights, pH and flow times come from: typed, off an instrument on a cable, or off a simulated instrument that is played here. */
 export function InstrumentsPanel() {
   const { instruments, isPractice } = useBench();
   const states = { scale: useInstrument(instruments.scale), meter: useInstrument(instruments.meter), cup: useInstrument(instruments.cup) };
   const taken = instrumentKinds.filter((kind) => states[kind].link !== null);
   const typed = instrumentKinds.filter((kind) => states[kind].link === null).map((kind) => sources[kind]);
   const told = isPractice
-    ? ["all of them stand-ins"]
+    ? ["all simulated"]
     : [
         ...taken.map((kind) => `${sources[kind]} off the ${states[kind].link?.name ?? ""}`),
         ...(typed.length > 0 ? [`${typed.join(", ")} typed`] : []),
@@ -50,9 +50,9 @@ function Row({ instrument, state }: { readonly instrument: Instrument; readonly 
         {state.temperatureC !== null && <small>{state.temperatureC} °C</small>}
       </output>
       <Ways instrument={instrument} state={state} />
-      {link instanceof SimulatedScaleLink && <PlayScale link={link} target={10} step={0.01} />}
-      {link instanceof SimulatedMeterLink && <PlayMeter link={link} />}
-      {link instanceof SimulatedCupLink && <PlayCup link={link} />}
+      {link instanceof SimulatedScaleLink && <SimulatedScalePanel link={link} target={10} step={0.01} />}
+      {link instanceof SimulatedMeterLink && <SimulatedMeterPanel link={link} />}
+      {link instanceof SimulatedCupLink && <SimulatedCupPanel link={link} />}
     </li>
   );
 }
@@ -96,7 +96,7 @@ function Ways({
         typed
       </BoxButton>
       <BoxButton aria-pressed={link?.isSimulated === true} onClick={() => instruments.takeSimulated(kind)}>
-        stand-in
+        simulated
       </BoxButton>
       <BoxButton
         aria-pressed={link !== null && !link.isSimulated}

@@ -6,7 +6,7 @@ import type { BenchForm } from "../../batch/benchForm";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import classes from "./Instruments.module.css";
-import { PlayScale } from "./SimulatedScalePanel";
+import { SimulatedScalePanel } from "./SimulatedScalePanel";
 
 interface PortionProps {
   /** What is weighed, for those who only hear it. */
@@ -81,7 +81,7 @@ export function Portion({ name, grams, decimals, words = "really added", button 
         Tare
       </BigButton>
       {enter(!stands)}
-      {link instanceof SimulatedScaleLink && <PlayScale link={link} target={grams} isTared={isTared} step={readable} />}
+      {link instanceof SimulatedScaleLink && <SimulatedScalePanel link={link} target={grams} isTared={isTared} step={readable} />}
     </>
   );
 }

@@ -1,10 +1,10 @@
 import type { SimulatedCupLink } from "../../instruments/simulatedLinks";
-import { Play } from "./SimulatedInstruments";
+import { SimulatedInstrument } from "./SimulatedInstruments";
 
 /** Plays the flow cup that is not there. */
-export function PlayCup({ link }: { readonly link: SimulatedCupLink }) {
+export function SimulatedCupPanel({ link }: { readonly link: SimulatedCupLink }) {
   return (
-    <Play
+    <SimulatedInstrument
       name="Simulated cup"
       acts={[
         { words: "fill it and let it run", play: () => link.fill() },

@@ -1,14 +1,14 @@
 import { BoxButton } from "../BoxButton";
 import classes from "./Instruments.module.css";
 
-interface PlayProps {
+interface SimulatedInstrumentProps {
   readonly name: string;
   readonly isOff?: boolean;
   readonly acts: readonly { readonly words: string; readonly isOn?: boolean; readonly play: () => void }[];
 }
 
 /** What can be done to an instrument that is not there; clearly marked as played. */
-export function Play({ name, isOff = false, acts }: PlayProps) {
+export function SimulatedInstrument({ name, isOff = false, acts }: SimulatedInstrumentProps) {
   return (
     <fieldset className={classes.play}>
       <legend>{name}: nothing is really measured, and each entry says so</legend>

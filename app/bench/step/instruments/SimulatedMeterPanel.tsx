@@ -1,6 +1,6 @@
 import { useReducer } from "react";
 import type { Dipped, SimulatedMeterLink } from "../../instruments/simulatedLinks";
-import { Play } from "./SimulatedInstruments";
+import { SimulatedInstrument } from "./SimulatedInstruments";
 
 const places: readonly { readonly words: string; readonly into: Dipped }[] = [
   { words: "dip into the sample", into: "sample" },
@@ -11,10 +11,10 @@ const places: readonly { readonly words: string; readonly into: Dipped }[] = [
 ];
 
 /** Plays the meter that is not there: what its probe stands in. */
-export function PlayMeter({ link }: { readonly link: SimulatedMeterLink }) {
+export function SimulatedMeterPanel({ link }: { readonly link: SimulatedMeterLink }) {
   const [, drawAnew] = useReducer((count: number) => count + 1, 0);
   return (
-    <Play
+    <SimulatedInstrument
       name="Simulated meter"
       acts={places.map(({ words, into }) => ({
         words,

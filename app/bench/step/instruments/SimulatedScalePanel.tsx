@@ -1,5 +1,5 @@
 import type { SimulatedScaleLink } from "../../instruments/simulatedLinks";
-import { Play } from "./SimulatedInstruments";
+import { SimulatedInstrument } from "./SimulatedInstruments";
 
 interface PlayScaleProps {
   readonly link: SimulatedScaleLink;
@@ -10,10 +10,10 @@ interface PlayScaleProps {
 }
 
 /** Plays the scale that is not there: pours and spoons out. */
-export function PlayScale({ link, target, isTared = true, step }: PlayScaleProps) {
+export function SimulatedScalePanel({ link, target, isTared = true, step }: PlayScaleProps) {
   const missing = () => target - link.netGrams();
   return (
-    <Play
+    <SimulatedInstrument
       name="Simulated scale"
       isOff={!isTared}
       acts={[

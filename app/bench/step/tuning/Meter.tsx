@@ -6,7 +6,7 @@ import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { ClockTime } from "../ClockTime";
 import { Entry } from "../Entry";
-import { PlayMeter } from "../instruments/SimulatedMeterPanel";
+import { SimulatedMeterPanel } from "../instruments/SimulatedMeterPanel";
 import step from "../Step.module.css";
 import { BoxButton } from "../BoxButton";
 import classes from "./Tuning.module.css";
@@ -41,7 +41,7 @@ export function Meter() {
         hidden={isLinked ? { readOff: meter.link?.isSimulated === true ? "simulated meter" : "meter" } : {}}
         onEntered={() => setShown({})}
       >
-        {isLinked && meter.link instanceof SimulatedMeterLink && <PlayMeter link={meter.link} />}
+        {isLinked && meter.link instanceof SimulatedMeterLink && <SimulatedMeterPanel link={meter.link} />}
         {wells.map(({ buffer, which }) => (
           <span key={which}>
             <label>

@@ -15,7 +15,7 @@ interface PhAdviceProps {
 /** What to add now, and the form that says it went in. */
 export function PhAdvice({ advice, agents, main, due }: PhAdviceProps) {
   const { plan } = useBench();
-  if (advice === null) return <p className={step.do}>Reckoning the next dose …</p>;
+  if (advice === null) return <p className={step.do}>Calculating the next dose …</p>;
   const { recommend, text } = advice;
   const solution = recommend.agent === "agent" ? main : (agents.find(({ kind }) => kind !== main.kind) ?? main);
   const scale = scaleFor(recommend.grams, finestFirst(plan.formula.scales));
@@ -29,7 +29,7 @@ export function PhAdvice({ advice, agents, main, due }: PhAdviceProps) {
   return (
     <Addition
       {...{ name: solution.name, grams: recommend.grams, decimals }}
-      estimate="A few thousand plausible batches of this formula are tried against your readings. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries not one in a thousand past it; 90 % of them land between the two ends."
+      estimate="A few thousand plausible batches of this formula are compared with your readings. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries not one in a thousand past it; 90 % of them land between the two ends."
       hidden={{ step: due.id, agent: solution.name }}
       ask={ask}
       intent="dose"

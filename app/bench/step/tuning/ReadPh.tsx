@@ -8,7 +8,7 @@ import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
 import { LiveReading } from "../instruments/LiveReading";
-import { PlayMeter } from "../instruments/SimulatedMeterPanel";
+import { SimulatedMeterPanel } from "../instruments/SimulatedMeterPanel";
 import step from "../Step.module.css";
 import classes from "./Tuning.module.css";
 
@@ -135,7 +135,7 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
       >
         {isAgain ? "Read again" : "Take the reading"}
       </BigButton>
-      {isOffMeter && meter.link instanceof SimulatedMeterLink && <PlayMeter link={meter.link} />}
+      {isOffMeter && meter.link instanceof SimulatedMeterLink && <SimulatedMeterPanel link={meter.link} />}
     </Entry>
   );
 }

@@ -9,7 +9,7 @@ import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
 import { LiveReading } from "../instruments/LiveReading";
-import { PlayCup } from "../instruments/SimulatedCupPanel";
+import { SimulatedCupPanel } from "../instruments/SimulatedCupPanel";
 import step from "../Step.module.css";
 import classes from "./Tuning.module.css";
 
@@ -136,7 +136,7 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
       >
         {isAgain ? "Read again" : "Take the reading"}
       </BigButton>
-      {cup.link instanceof SimulatedCupLink && <PlayCup link={cup.link} />}
+      {cup.link instanceof SimulatedCupLink && <SimulatedCupPanel link={cup.link} />}
     </Entry>
   );
 }

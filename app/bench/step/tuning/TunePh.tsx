@@ -72,7 +72,9 @@ export function TunePh({ step: due }: { readonly step: Step }) {
         {last !== undefined && <span>{againstPlanWords(last.totalGrams, plannedGrams(plan, agent), earlierGrams, agent)}</span>}
         {tuning.samplesGrams > 0 && <span>samples taken {written(tuning.samplesGrams, 1)} g</span>}
       </p>
-      {corridor.isEmpty && <p className={step.problem}>No pH suits everyone in this formula; the Sheet says who excludes whom.</p>}
+      {corridor.isEmpty && (
+        <p className={step.problem}>No pH suits all lines of this formula. The Sheet names the lines that exclude each other.</p>
+      )}
       {last === undefined || tuning.isDosedSince ? (
         <ReadPh due={due} tuning={tuning} isFirst={last === undefined} onMaybe={setMaybe} />
       ) : (

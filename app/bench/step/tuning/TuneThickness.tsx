@@ -20,7 +20,7 @@ function chanceWords(chance: number): string {
   return chance < 0.001 ? "under 1 in 1,000" : `about ${Math.max(1, Math.round(1000 * chance))} in 1,000`;
 }
 
-/** The thickness of the batch, up its salt hill in small steps: read, add as advised, rest, read again. */
+/** The thickness of the batch, up its salt curve in small steps: read, add as advised, rest, read again. */
 export function TuneThickness({ step: due }: { readonly step: Step }) {
   const { view, plan, saltSamples, isPractice } = useBench();
   const swelling = useHydrating();
@@ -73,8 +73,8 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
       </p>
       {tuning.cameBetween !== null && (
         <p className={step.caution}>
-          {tuning.cameBetween === "scent" ? "Scent" : "A late thickener"} went in between two readings: they do not stand on one hill, and
-          the advice takes them for one. Add less than it says.
+          {tuning.cameBetween === "scent" ? "Scent" : "A late thickener"} went in between two readings: they do not stand on one salt curve,
+          and the advice takes them for one. Add less than it says.
         </p>
       )}
       <Hydrating />
@@ -85,13 +85,13 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           words={last === undefined ? "How thick is it before any salt?" : "Rested eight minutes? How thick is it now?"}
         />
       ) : advice === null ? (
-        <p className={step.do}>Reckoning the next addition …</p>
+        <p className={step.do}>Calculating the next addition …</p>
       ) : (
         <Addition
           name={salt.name}
           grams={grams}
           decimals={decimals}
-          estimate="A few thousand plausible salt hills are tried against your readings and jars. The addition is the smallest of the way to what is wanted, and the one that carries no more than two in a thousand past the peak. Salt cannot be taken out again."
+          estimate="A few thousand plausible salt curves are compared with your readings and samples. The addition is the smallest of the way to what is wanted, and the one that carries no more than two in a thousand past the peak. Salt cannot be taken out again."
           hidden={{ step: due.id, agent: salt.name }}
           ask={askSalt}
           intent="salt"
@@ -99,7 +99,7 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           taken="Added, start 8:00"
         >
           {isCapped
-            ? `The hill through jars and readings goes no further than ${written(saltCurve?.safeMaxPercent ?? 0, 2)} % salt${grams > 0 ? `: ${written(grams, decimals)} g more.` : ". Stop here."}`
+            ? `The curve through samples and readings is safe up to ${written(saltCurve?.safeMaxPercent ?? 0, 2)} % salt${grams > 0 ? `: ${written(grams, decimals)} g more.` : ". Stop here."}`
             : advice.text}
           {grams > 0 && !isCapped && ` Chance of passing the peak: ${chanceWords(advice.recommend.peakChance)}.`}
         </Addition>
@@ -130,9 +130,9 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           )}
           <p className={classes.hint}>
             {tuning.saltSamples.length === 0
-              ? "No jars of this base yet: the hill is guessed from this batch alone."
-              : `${tuning.saltSamples.length} ${tuning.saltSamples.length === 1 ? "jar" : "jars"} of this base${saltCurve === null ? "; five points that go over a peak draw its hill." : `; typical miss ${written(saltCurve.typicalMissPercent ?? 0, 0)} %.`}`}{" "}
-            {!isPractice && <Link to={`/bench/${view.id}/salt-samples`}>Jars of this base</Link>}
+              ? "No samples of this base yet: the salt curve is estimated from this batch alone."
+              : `${tuning.saltSamples.length} ${tuning.saltSamples.length === 1 ? "sample" : "samples"} of this base${saltCurve === null ? "; five points across a peak draw its salt curve." : `; typical miss ${written(saltCurve.typicalMissPercent ?? 0, 0)} %.`}`}{" "}
+            {!isPractice && <Link to={`/bench/${view.id}/salt-samples`}>Salt-curve samples</Link>}
           </p>
           <ThicknessRows tuning={tuning} unit={unit} />
         </>

@@ -37,7 +37,7 @@ describe("what differs between two versions", () => {
     const active = difference.readings.find(({ reading }) => reading === "activeMatterPercent");
     expect(active?.before).toBeCloseTo(10.62, 9);
     expect(active?.after).toBeCloseTo(9.45, 9);
-    expect(difference.head).toEqual([{ what: "Way of working", before: "none", after: "sulfate-free" }]);
+    expect(difference.head).toEqual([{ what: "Formulation style", before: "none", after: "sulfate-free" }]);
   });
 
   it("findings come and go by what they say", () => {

@@ -69,7 +69,7 @@ function headDifferences(before: Formula, after: Formula): readonly HeadDifferen
     ["Name", before.name, after.name],
     ["Profile", before.profile, after.profile],
     ["Batch, g", String(before.batchGrams), String(after.batchGrams)],
-    ["Way of working", from.school, to.school],
+    ["Formulation style", from.school, to.school],
     ["For whom", from.forWhom, to.forWhom],
     ["Look", from.look, to.look],
     ["Thickness", from.thickness, to.thickness],

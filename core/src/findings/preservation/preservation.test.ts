@@ -196,7 +196,7 @@ describe("what must stand beside it", () => {
   });
 });
 
-describe("food for germs", () => {
+describe("food for microbes", () => {
   const fed = (...lines: WrittenLine[]) => found("MICROBE_FOOD", [...kept, ...lines]);
 
   it("gums alone count from 1 % on, everything else from 0.5 %", () => {
@@ -208,7 +208,7 @@ describe("food for germs", () => {
     expect(fed()).toEqual([]);
   });
 
-  it("not where there is no water for germs", () => {
+  it("not where there is no water for microbes", () => {
     expect(
       codesOf(
         [

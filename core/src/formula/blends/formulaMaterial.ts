@@ -17,7 +17,7 @@ export function formulaMaterial(
   { slug, name }: { readonly slug: string; readonly name: string },
 ): NestedMaterial {
   if (massBalance(formula.lines).state !== "closed") {
-    throw new Refusal("not-possible", `The lines of ${formula.name} do not come to 100 %.`, "Let a line take the rest first.");
+    throw new Refusal("not-possible", `The lines of ${formula.name} do not come to 100 %.`, "Make a line q.s. to 100 % first.");
   }
   const shares = new Map<string, number>();
   for (const { line, percent } of resolveLines(formula, library).sheet.lines) {

@@ -34,7 +34,7 @@ export interface MadeUpWater {
 }
 
 /**
- * A water made at home, as a material: food for germs, short of life, its composition an estimate.
+ * A water made at home, as a material: food for microbes, short of life, its composition an estimate.
  * @throws Refusal when there is no plant or no water in it, or it is to live longer than an untested one may.
  */
 export function madeUpWater(recipe: WaterRecipe): MadeUpWater {
@@ -45,7 +45,7 @@ export function madeUpWater(recipe: WaterRecipe): MadeUpWater {
   if (daysOfLife > MOST_DAYS_UNTESTED && recipe.isChallengeTested !== true) {
     throw new Refusal(
       "not-possible",
-      `${daysOfLife} days are more than the ${MOST_DAYS_UNTESTED} an untested plant water keeps in the cold.`,
+      `${daysOfLife} days are more than the ${MOST_DAYS_UNTESTED} an untested plant water lasts in the refrigerator.`,
       `Give it at most ${MOST_DAYS_UNTESTED} days, or have it challenge-tested.`,
     );
   }
@@ -68,7 +68,7 @@ function waterMaterial({ slug, name, extractInci }: WaterRecipe, extractPercent:
     solubleIn: ["water"],
     flags: ["microbe-food", "natural-derived"],
     handling: "Keep it covered in the cold and use it within its days.",
-    caution: "Throw it away when it clouds, smells or fizzes.",
+    caution: "Discard it when it clouds, smells or fizzes.",
     uncertain: ["inci", "densityGramsPerMl", "trueDensityGramsPerMl"],
   } as PlainMaterial;
 }
@@ -108,7 +108,7 @@ export function replaceWater(
   const { qsPercent, hasQs } = massBalance(formula.lines);
   const at = formula.lines.findIndex((each) => each.qs === true);
   if (!hasQs || qsPercent <= 0 || !(sharePercent > 0 && sharePercent <= 100)) {
-    throw new Refusal("not-possible", "There is no rest of water to replace a part of.", "Let a water line take the rest first.");
+    throw new Refusal("not-possible", "There is no q.s. water to replace a part of.", "Make a water line q.s. to 100 % first.");
   }
   const percent = (qsPercent * sharePercent) / 100;
   const lines = formula.lines.toSpliced(at + 1, 0, { ...line, percent });

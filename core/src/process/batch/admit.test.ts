@@ -74,7 +74,7 @@ describe("what may be entered next", () => {
     const end = entry({ kind: "finished", yieldGrams: 480 });
     expect(why(whole.slice(0, -1), end)).toContain('One step is still open: "Judge it, then fill"');
     expect(why([], end)).toContain(`${plan.steps.length} steps are still open`);
-    expect(why(whole, entry({ kind: "finished", yieldGrams: 0 }))).toContain("Weigh what came out");
+    expect(why(whole, entry({ kind: "finished", yieldGrams: 0 }))).toContain("Weigh the yield");
     const closed = [...whole, end];
     expect(why(closed, entry({ kind: "timer", text: "x", minutes: 5 }))).toContain("closed");
     expect(why(closed, entry({ kind: "noted", step: null, text: "good foam" }))).toBeNull();

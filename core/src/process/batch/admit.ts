@@ -164,5 +164,5 @@ function whyNotFinished({ steps }: BatchState, yieldGrams: number): string | nul
     const which = open.map(({ step }) => `"${step.title}"`).join(", ");
     return `${open.length === 1 ? "One step is" : `${open.length} steps are`} still open: ${which}. Was it done, or skipped? Do it, or skip it with a reason.`;
   }
-  return yieldGrams > 0 ? null : "Weigh what came out and give the grams.";
+  return yieldGrams > 0 ? null : "Weigh the yield and give the grams.";
 }

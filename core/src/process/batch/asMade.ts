@@ -36,7 +36,7 @@ export function sumsAsMade(plan: BatchPlan, state: Pick<BatchState, "lines" | "s
       made: made.activeMatter.percent,
       outside: null,
     },
-    { id: "salt", what: "salt, hidden and added", unit: "%", planned: planned.saltPercent, made: made.saltPercent, outside: null },
+    { id: "salt", what: "salt, from materials and added", unit: "%", planned: planned.saltPercent, made: made.saltPercent, outside: null },
   ];
   for (const { material, percent, low, high } of made.preservatives) {
     const known = plan.materials.get(material);

@@ -17,7 +17,7 @@ export interface BatchState {
   readonly lines: ReadonlyMap<string, BatchLine>;
   /** What steps measured beside their lines, by step, g. */
   readonly measured: ReadonlyMap<string, number>;
-  /** Empty weights of the beakers, g. */
+  /** Tare weights of the beakers, g. */
   readonly tares: ReadonlyMap<string, number>;
   readonly waits: readonly Wait[];
   /** Since when the work stands still; null while it goes on. */

@@ -22,7 +22,7 @@ export interface PreflightAsk {
   readonly plan: BatchPlan;
   readonly vessels: readonly Vessel[];
   readonly lots: readonly LotForBatch[];
-  /** Empty weights that are known, g. */
+  /** Tare weights that are known, g. */
   readonly tares: ReadonlyMap<string, number>;
   /** ISO date. */
   readonly today: string;
@@ -46,7 +46,7 @@ export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): 
       id: "clean",
       state: "ask",
       what: "Tools, beakers and containers are clean, disinfected and dry.",
-      why: "Most germs come from them, not from the materials.",
+      why: "Most microbes come from them, not from the materials.",
     },
     { id: "wear", state: "ask", what: `You wear ${worn(plan)}.`, why: "It is in the flags of what you are about to weigh." },
   ];
@@ -55,7 +55,7 @@ export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): 
     items.push({ id: "meter", state: "ask", what: "The meter is calibrated, or strips are at hand.", why: "pH is set before thickness." });
   }
   for (const { code, line, wantedGrams, freeGrams } of lots.filter((lot) => lot.wantedGrams > lot.freeGrams)) {
-    const what = `Lot ${code} has ${writtenMass(freeGrams)} free; ${nameOfLine(plan, line)} wants ${writtenMass(wantedGrams)}.`;
+    const what = `Lot ${code} has ${writtenMass(freeGrams)} free; ${nameOfLine(plan, line)} needs ${writtenMass(wantedGrams)}.`;
     items.push({ id: `enough ${code}`, state: "stop", what, why: "Choose another lot too, or make less." });
   }
   if (lots.length > 0 && lots.every((lot) => lot.wantedGrams <= lot.freeGrams)) {
@@ -63,7 +63,7 @@ export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): 
       id: "enough",
       state: "fine",
       what: "There is enough in the chosen lots.",
-      why: "It is promised to this batch once you begin.",
+      why: "It is reserved for this batch once you begin.",
     });
   }
   for (const { code, line, endsOn } of lots) {

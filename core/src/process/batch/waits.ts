@@ -61,7 +61,7 @@ export function isRunning({ until, endedAt }: Wait, now: string): boolean {
   return endedAt === null && until > now;
 }
 
-/** Whether an entry began a wait that nobody has ended; without reckoning when any is over. */
+/** Whether an entry began a wait that nobody has ended; without computing when any is over. */
 export function isWaiting(steps: readonly Step[], standing: readonly BatchEntry[], id: string): boolean {
   const begun = standing.find((entry) => entry.id === id);
   const isStepThatRests = begun?.kind === "done" && steps.some((step) => step.id === begun.step && rests(step));

@@ -8,7 +8,7 @@ const MOST_ENTRIES = 500;
 const SIMULATED = { readOff: "simulated scale" } as const;
 
 /**
- * The entries that bring a rehearsed batch to its next step that is tuned, or to its end: every weight as wanted, every
+ * The entries that bring a practice batch to its next step that is tuned, or to its end: every weight as wanted, every
  * step done in its order, no rest waited for.
  * @param at ISO, for each of them
  * @param newId Draws an identifier.

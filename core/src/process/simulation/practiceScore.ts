@@ -10,7 +10,7 @@ import { truthAfter } from "./truth.ts";
 
 /** One thing that is judged. */
 export interface ScorePart {
-  readonly what: "ph" | "overshoot" | "doses" | "thickness" | "cliff" | "time";
+  readonly what: "ph" | "overshoot" | "doses" | "thickness" | "pastPeak" | "time";
   readonly points: number;
   readonly of: number;
   /** What was measured, in the unit of `what`: true pH, pH past the far edge, doses, Pa·s, % salt over the safe part, minutes. */
@@ -30,7 +30,7 @@ export interface PracticeScore {
   readonly earlyReadings: number;
 }
 
-const WEIGHTS = { ph: 30, overshoot: 20, doses: 10, thickness: 20, cliff: 10, time: 10 } as const;
+const WEIGHTS = { ph: 30, overshoot: 20, doses: 10, thickness: 20, pastPeak: 10, time: 10 } as const;
 /** No points so far past the far edge, pH. */
 const WORST_OVERSHOOT_PH = 0.5;
 /** Doses that cost nothing, and what each further one costs. */
@@ -46,8 +46,8 @@ const WORST_TIMES = 3;
 const MINUTE_MILLISECONDS = 60_000;
 
 /**
- * Judges a rehearsed batch against what was hidden in it: whether pH and thickness are truly where they belong, how far
- * the pH ever went past its far edge, how many doses it took, whether the salt stayed below the cliff, and how long it
+ * Judges a practice batch against what was hidden in it: whether pH and thickness are truly where they belong, how far
+ * the pH ever went past its far edge, how many doses it took, whether the salt stayed below the peak, and how long it
  * took beside what must be waited. Parts that the formula has no step for are left out and the rest counts to 100.
  */
 export function practiceScore(hidden: SimulatedBatch, plan: BatchPlan, standing: readonly BatchEntry[]): PracticeScore {
@@ -74,11 +74,11 @@ export function practiceScore(hidden: SimulatedBatch, plan: BatchPlan, standing:
     overshoot: [1 - overshootPh / WORST_OVERSHOOT_PH, overshootPh],
     doses: [1 - Math.max(0, doses - FREE_DOSES) * PART_PER_DOSE, doses],
     thickness: [nearness(end.pascalSeconds / target), end.pascalSeconds],
-    cliff: [1 - overSaltPercent / WORST_SALT_PERCENT, overSaltPercent],
+    pastPeak: [1 - overSaltPercent / WORST_SALT_PERCENT, overSaltPercent],
     time: [(WORST_TIMES - minutes / mustMinutes) / (WORST_TIMES - 1), minutes],
   };
   const judged = (Object.keys(WEIGHTS) as ScorePart["what"][]).filter((what) =>
-    what === "thickness" || what === "cliff" ? tunes.has("thickness") : what === "time" || tunes.has("ph"),
+    what === "thickness" || what === "pastPeak" ? tunes.has("thickness") : what === "time" || tunes.has("ph"),
   );
   const whole = judged.reduce((sum, what) => sum + WEIGHTS[what], 0);
   const parts = judged.map((what): ScorePart => {

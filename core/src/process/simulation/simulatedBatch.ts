@@ -41,8 +41,8 @@ const USUAL_DENSITY = 1.02;
 
 /**
  * Draws what is hidden in a batch, out of its own formula: titratable sites inside the ranges of its materials and up to
- * two nobody knows of, a pH outside its corridor on the side its own acid or base mends, and a salt hill whose safe part
- * reaches what is wanted; where jars of the same base draw a hill, it is theirs. The same seed gives the same batch.
+ * two nobody knows of, a pH outside its corridor on the side its own acid or base fixes, and a salt curve whose safe part
+ * reaches what is wanted; where jars of the same base draw a salt curve, it is theirs. The same seed gives the same batch.
  */
 export function simulatedBatch(plan: BatchPlan, seed: number, jars: readonly SaltSample[] = []): SimulatedBatch {
   const random = randomFrom(seed);
@@ -92,7 +92,7 @@ function drawnCurveOf(random: Random, plan: BatchPlan): SaltCurve {
 const MOST_DECADES = 3.5;
 
 /**
- * The hill of a given peak and width that begins at one thickness and has another on the edge of its safe part. With
+ * The salt curve of a given peak and width that begins at one thickness and has another on the edge of its safe part. With
  * g = e^(−(s − s₀)² ⁄ 2w²) there and here, log η = b + A g is two lines in b and A.
  */
 function curveThrough(

@@ -59,7 +59,7 @@ describe("what is hidden in a batch", () => {
     expect(simulatedBatch(plan, 0.4)).not.toEqual(simulatedBatch(plan, 0.5));
   });
 
-  it.each(seeds)("seed %d: the pH begins where its acid is wanted, and its hill reaches what is wanted below its cliff", (seed) => {
+  it.each(seeds)("seed %d: the pH begins where its acid is wanted, and its salt curve reaches what is wanted below its peak", (seed) => {
     const hidden = simulatedBatch(plan, seed);
     expect(hidden.startPh).toBeGreaterThan(corridor.high + 0.5);
     expect(viscosityAt(hidden.saltCurve, safeMaxPercent(hidden.saltCurve))).toBeGreaterThan(target);
@@ -78,7 +78,7 @@ describe("what is hidden in a batch", () => {
     expect(simulatedBatch(basic, 0.3).startPh).toBeLessThan(tunedCorridor(basic).low - 0.5);
   });
 
-  it("jars of the same base draw its hill; four do not", () => {
+  it("jars of the same base draw its salt curve; four do not", () => {
     const saltCurve = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 1.6 };
     const jars = [0.8, 1.2, 1.6, 2, 2.4, 2.8, 3.2].map((saltPercent) => {
       return { saltPercent, viscosity: viscosityAt(saltCurve, saltPercent), unit: "Pa·s" } as const;
@@ -192,12 +192,12 @@ function advised(hidden: SimulatedBatch): readonly BatchEntry[] {
 }
 
 describe("the score", () => {
-  it.each(seeds.slice(0, 6))("seed %d: who follows the advice overshoots nothing, stays below the cliff and scores well", (seed) => {
+  it.each(seeds.slice(0, 6))("seed %d: who follows the advice overshoots nothing, stays below the peak and scores well", (seed) => {
     const hidden = simulatedBatch(plan, seed);
     const score = practiceScore(hidden, plan, advised(hidden));
     const part = (what: string) => score.parts.find((one) => one.what === what);
     expect(part("overshoot")?.measured).toBe(0);
-    expect(part("cliff")?.measured).toBe(0);
+    expect(part("pastPeak")?.measured).toBe(0);
     expect(part("ph")?.points).toBeCloseTo(30, 6);
     expect(score.points).toBeGreaterThanOrEqual(75);
     expect(score.earlyReadings).toBe(0);
@@ -218,11 +218,11 @@ describe("the score", () => {
     expect(score.earlyReadings).toBe(1);
   });
 
-  it("too much salt passes the cliff; hours spent reading cost the time, a night in between does not", () => {
+  it("too much salt passes the peak; hours spent reading cost the time, a night in between does not", () => {
     const hidden = simulatedBatch(plan, 0.2);
     const score = practiceScore(hidden, plan, [...poured, thick(0.2, 1), salted(30, 2), thick(0.1, 42), thick(0.1, 82), thick(0.1, 1000)]);
     const part = (what: string) => score.parts.find((one) => one.what === what);
-    expect(part("cliff")?.points).toBe(0);
+    expect(part("pastPeak")?.points).toBe(0);
     expect(part("time")?.points).toBe(0);
     // 1 + 40 + 40 minutes, and of the night no more than 60.
     expect(score.minutes).toBeCloseTo(141, 9);

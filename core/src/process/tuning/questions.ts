@@ -52,7 +52,7 @@ const RESTS_BEFORE = {
 
 /**
  * What to ask before a reading that is taken while what went in last still rests: it would not show what the addition comes
- * to, and the advice would be reckoned from it. Null when all of it has rested, or its clock was ended.
+ * to, and the advice would be computed from it. Null when all of it has rested, or its clock was ended.
  * @param now ISO in UTC
  */
 export function questionOfHaste(

@@ -34,11 +34,11 @@ describe("the surfactant part of a formula", () => {
   });
 });
 
-describe("a hill for a picture", () => {
+describe("a salt curve for a picture", () => {
   const saltCurve = { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 1.6 };
   const jars = [0.8, 1.2, 1.6, 2, 2.4, 2.8, 3.2].map((saltPercent) => ({ saltPercent, viscosity: viscosityAt(saltCurve, saltPercent) }));
 
-  it("fitted through jars of a known hill it has that peak and that safe part", () => {
+  it("fitted through jars of a known salt curve it has that peak and that safe part", () => {
     const drawn = fittedCurve(jars);
     expect(drawn?.peakSaltPercent).toBeCloseTo(2.4, 4);
     expect(drawn?.safeMaxPercent).toBeCloseTo(safeMaxPercent(saltCurve), 4);
@@ -49,11 +49,11 @@ describe("a hill for a picture", () => {
     );
   });
 
-  it("four jars draw no hill", () => {
+  it("four jars draw no salt curve", () => {
     expect(fittedCurve(jars.slice(0, 4))).toBeNull();
   });
 
-  it("a known hill goes from end to end without a band", () => {
+  it("a known salt curve goes from end to end without a band", () => {
     const { points, typicalMissPercent } = drawnCurveOf(saltCurve, { from: 1, to: 3 });
     expect([points[0]?.saltPercent, points.at(-1)?.saltPercent]).toEqual([1, 3]);
     expect(points[0]).toMatchObject({ low: null, high: null });

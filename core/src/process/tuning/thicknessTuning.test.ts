@@ -73,7 +73,7 @@ describe("readings and additions", () => {
     expect(tuning([read(2.1)]).isOnTarget).toBe(false);
   });
 
-  it("a reading in another unit does not stand on the same hill", () => {
+  it("a reading in another unit does not stand on the same salt curve", () => {
     expect(tuning([read(0.2), read(40, "s")]).rows).toHaveLength(1);
     expect(tuning([read(40, "s"), read(41, "s")])).toMatchObject({ unit: "s", rows: [{ viscosity: 40 }, { viscosity: 41 }] });
   });
@@ -115,7 +115,7 @@ describe("readings and additions", () => {
   });
 });
 
-describe("up to the cliff", () => {
+describe("up to the peak", () => {
   const at = (grams: number, saltPercent = 1) =>
     upToPeakGrams(grams, { massGrams: 400, saltPercent }, { safeMaxPercent: 2, strengthPercent: 100 });
 

@@ -38,7 +38,7 @@ export interface ThicknessTuning {
   readonly isAddedSince: boolean;
   /** The last reading is as near as it is called on target. */
   readonly isOnTarget: boolean;
-  /** Scent or a late thickener went in between two readings: they do not stand on one hill. */
+  /** Scent or a late thickener went in between two readings: they do not stand on one salt curve. */
   readonly cameBetween: "scent" | "thickener" | null;
 }
 
@@ -151,7 +151,7 @@ export function thicknessTuning(
 const LEAST_PERCENT = 0.005;
 
 /**
- * An addition that ends where the safe part of a drawn hill does: that one has the last word, whatever the advisor holds
+ * An addition that ends where the safe part of a drawn salt curve does: that one has the last word, whatever the advisor holds
  * possible. 0 where the batch stands there already; what stays below is left as it is.
  */
 export function upToPeakGrams(

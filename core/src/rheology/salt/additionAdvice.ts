@@ -1,7 +1,7 @@
 export interface AdditionAdvice {
   /** The next addition, g of the brine or dry salt. */
   readonly grams: number;
-  /** Thickness after it; 90 % of the plausible hills lie between low and high. */
+  /** Thickness after it; 90 % of the plausible salt curves lie between low and high. */
   readonly expected: number;
   readonly low: number;
   readonly high: number;

@@ -16,7 +16,7 @@ const thickeningOf = (viscosities: readonly (readonly [number, number])[], chang
   ...changes,
 });
 
-describe("salt by an ensemble of hills", () => {
+describe("salt by an ensemble of salt curves", () => {
   it("without jars the first addition stays clear of a peak at 1.2 %", () => {
     const { state, recommend, text } = adviseThickening(thickeningOf([[0, 0.11]]));
     expect(state).toBe("add");
@@ -53,7 +53,7 @@ describe("salt by an ensemble of hills", () => {
     expect([state, recommend.grams]).toEqual(["in-target", 0]);
   });
 
-  it("never over the safe part of a known hill, however thick the wish", () => {
+  it("never over the safe part of a known salt curve, however thick the wish", () => {
     const { recommend } = adviseThickening(thickeningOf([[0, viscosityAt(saltCurve, 0.8)]], { jars, target: 9 }));
     // 500 g at 0.8 % reach 2.2 % with 7.16 g
     expect(recommend.grams).toBeLessThan(7.16 * 1.05);

@@ -17,7 +17,7 @@ const MEMBERS = 2000;
 const SEED = 20_25;
 
 /**
- * The next addition of salt, from an ensemble of plausible hills narrowed by the jars and the readings: the smallest
+ * The next addition of salt, from an ensemble of plausible salt curves narrowed by the jars and the readings: the smallest
  * of the way to the target by the middle of the ensemble, the addition whose chance of passing the peak is 0.2 %, the one
  * that may end too thick with a small chance, and the middle of s₀ − w ⁄ 3. Deterministic for a seed.
  */

@@ -28,8 +28,8 @@ export function answerSaltCurve(points: readonly SaltPoint[], target: number | n
   if (!fitting.found) {
     const more =
       points.length < FEWEST_POINTS
-        ? ` Make jars until there are ${FEWEST_POINTS}, the last one thinner again.`
-        : " Add jars on both sides of the thickest.";
+        ? ` Make samples until there are ${FEWEST_POINTS}, the last one thinner again.`
+        : " Add samples on both sides of the thickest.";
     return {
       fit: null,
       safeMaxPercent: null,

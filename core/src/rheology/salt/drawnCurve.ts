@@ -1,25 +1,25 @@
 import { fitSaltCurve, type SaltPoint } from "./fitSaltCurve.ts";
 import { safeMaxPercent, viscosityAt, type SaltCurve } from "./saltCurve.ts";
 
-/** A salt hill for a picture. */
+/** A salt curve for a picture. */
 export interface DrawnCurve {
   readonly points: readonly (SaltPoint & { readonly low: number | null; readonly high: number | null })[];
   readonly peakSaltPercent: number;
   readonly peakViscosity: number;
   /** Most salt to go to. */
   readonly safeMaxPercent: number;
-  /** How far the readings lie off it, a factor less one, %; null for a hill that was not fitted. */
+  /** How far the readings lie off it, a factor less one, %; null for a salt curve that was not fitted. */
   readonly typicalMissPercent: number | null;
 }
 
 const POINTS = 60;
 
-/** A known hill between two salts. */
+/** A known salt curve between two salts. */
 export function drawnCurveOf(saltCurve: SaltCurve, { from, to }: { readonly from: number; readonly to: number }): DrawnCurve {
   return drawn(saltCurve, { from, to }, { band: () => null, typicalMissPercent: null });
 }
 
-/** The hill fitted through jars and readings, with its 95 % band; null where they are too few or bracket no peak. */
+/** The salt curve fitted through jars and readings, with its 95 % band; null where they are too few or bracket no peak. */
 export function fittedCurve(points: readonly SaltPoint[]): DrawnCurve | null {
   const fitting = fitSaltCurve(points);
   if (!fitting.found) return null;

@@ -27,9 +27,9 @@ export const FEWEST_POINTS = 5;
 const UNKNOWNS = 4;
 
 /**
- * Fits the hill through jars by Levenberg–Marquardt on log₁₀ η (Marquardt 1963), from the best of a grid of peaks and
+ * Fits the salt curve through jars by Levenberg–Marquardt on log₁₀ η (Marquardt 1963), from the best of a grid of peaks and
  * widths for which baseline and height follow by straight least squares. Does not converge, and says so, when the points
- * are too few, do not bracket a peak, or no hill stands out.
+ * are too few, do not bracket a peak, or no salt curve stands out.
  */
 export function fitSaltCurve(points: readonly SaltPoint[]): SaltFitting {
   if (points.length < FEWEST_POINTS) return { found: false, reason: `fewer than ${FEWEST_POINTS} points` };
@@ -39,7 +39,7 @@ export function fitSaltCurve(points: readonly SaltPoint[]): SaltFitting {
   const highest = Math.max(...salts);
   if (new Set(salts).size < UNKNOWNS) return { found: false, reason: "too few different salts" };
   const start = bestOfGrid(salts, logs, { lowest, highest });
-  if (start === null) return { found: false, reason: "no hill in these points" };
+  if (start === null) return { found: false, reason: "no peak in these points" };
   const span = highest - lowest;
   const { parameterValues } = levenbergMarquardt({ x: salts, y: logs }, (values) => (salt) => log10Viscosity(curveOf(values), salt), {
     initialValues: [start.peakSaltPercent, start.width, start.baseline, start.height],
@@ -55,13 +55,13 @@ export function fitSaltCurve(points: readonly SaltPoint[]): SaltFitting {
   const residuals = salts.map((salt, k) => logs[k]! - log10Viscosity(saltCurve, salt));
   if (!hasSteadied(saltCurve, salts, residuals)) return { found: false, reason: "the fit does not settle" };
   const tallest = saltCurve.baseline + saltCurve.height - Math.max(...logs);
-  if (saltCurve.height < LEAST_HEIGHT || tallest > MOST_ABOVE_POINTS) return { found: false, reason: "no hill in these points" };
+  if (saltCurve.height < LEAST_HEIGHT || tallest > MOST_ABOVE_POINTS) return { found: false, reason: "no peak in these points" };
   if (!(saltCurve.peakSaltPercent > lowest && saltCurve.peakSaltPercent < highest))
     return { found: false, reason: "the points do not bracket a peak" };
   return { found: true, value: judged(saltCurve, salts, residuals) };
 }
 
-/** A hill lower than this is the scatter of the jars, decades. */
+/** A salt curve lower than this is the scatter of the jars, decades. */
 const LEAST_HEIGHT = 0.05;
 /** A peak so far above every jar, decades, is drawn out of nothing. */
 const MOST_ABOVE_POINTS = 1;
@@ -73,7 +73,7 @@ function curveOf(values: readonly number[]): SaltCurve {
 const GRID_PEAKS = 24;
 const GRID_WIDTHS = 12;
 
-/** For a given peak and width the hill is a straight line in baseline and height. */
+/** For a given peak and width the salt curve is a straight line in baseline and height. */
 function bestOfGrid(
   salts: readonly number[],
   logs: readonly number[],

@@ -13,23 +13,23 @@ const PEAK_RISK = 0.002;
 const TOO_THICK_RISKS = [0.02, 0.03, 0.05, 0.1];
 const LATE_TOO_THICK_RISK = 0.2;
 
-/** What the plausible hills say of the batch and of more salt. */
+/** What the plausible salt curves say of the batch and of more salt. */
 export interface Outlook {
   readonly saltNow: number;
   /** Advised addition, g. */
   readonly grams: number;
   readonly nowOnTarget: number;
   readonly nowMiddle: number;
-  /** Share of the hills whose safe part reaches the target. */
+  /** Share of the salt curves whose safe part reaches the target. */
   readonly reachable: number;
   readonly highestSafe: number;
-  /** Share of the hills on whose safe edge, or beyond, the batch stands. */
+  /** Share of the salt curves on whose safe edge, or beyond, the batch stands. */
   readonly nearTop: number;
   after(grams: number): { readonly expected: number; readonly low: number; readonly high: number };
   peakChance(grams: number): number;
 }
 
-/** Looks at every plausible hill: where the batch stands on it, and what more salt would do. */
+/** Looks at every plausible salt curve: where the batch stands on it, and what more salt would do. */
 export function outlookOf(
   { strengthPercent, target, additions }: Thickening,
   model: CurveModel,

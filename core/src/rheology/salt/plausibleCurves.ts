@@ -34,7 +34,7 @@ const READING_ERROR = 0.08;
 export const ADDITION_ERROR = 0.02;
 const READING_SIGMA = READING_ERROR / Math.LN10;
 
-/** Reads members back as hills and says how much salt each believes is in the batch. */
+/** Reads members back as salt curves and says how much salt each believes is in the batch. */
 export interface CurveModel {
   readonly problem: EnsembleProblem;
   /** Batch with everything that went in, g. */

@@ -9,7 +9,7 @@ const jarsAt = (salts: readonly number[], of: SaltCurve = saltCurve): readonly S
   salts.map((saltPercent) => ({ saltPercent, viscosity: viscosityAt(of, saltPercent) }));
 const usual = [1.2, 1.8, 2.1, 2.4, 2.7, 3];
 
-describe("the hill", () => {
+describe("the salt curve", () => {
   it("is 10 at its peak, and 10^0.2131 one width away: −1 + 2 e^(−½) = 0.2131", () => {
     expect(viscosityAt(saltCurve, 2.4)).toBeCloseTo(10, 12);
     expect(log10Viscosity(saltCurve, 3)).toBeCloseTo(0.2130613, 7);
@@ -25,7 +25,7 @@ describe("the hill", () => {
 });
 
 describe("the fit", () => {
-  it("recovers the hill the jars were laid on", () => {
+  it("recovers the salt curve the jars were laid on", () => {
     const fitted = fitSaltCurve(jarsAt(usual));
     expect(fitted.found).toBe(true);
     if (!fitted.found) return;
@@ -36,7 +36,7 @@ describe("the fit", () => {
     expect(fitted.value.rmsLog10).toBeCloseTo(0, 8);
   });
 
-  it("whatever the hill, as long as the jars bracket its peak", () => {
+  it("whatever the salt curve, as long as the jars bracket its peak", () => {
     const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     fc.assert(
       fc.property(between(1.5, 3.2), between(0.3, 1), between(-2.5, 0), between(0.7, 3), (peakSaltPercent, width, baseline, height) => {
@@ -64,7 +64,7 @@ describe("the fit", () => {
     expect(high).toBeGreaterThan(viscosityAt(saltCurve, 2));
   });
 
-  it("beats every hill near it: a least-squares solution", () => {
+  it("beats every salt curve near it: a least-squares solution", () => {
     const noisy = jarsAt(usual).map(({ saltPercent, viscosity }, k) => ({ saltPercent, viscosity: viscosity * (k % 2 === 0 ? 1.1 : 0.9) }));
     const fitted = fitSaltCurve(noisy);
     if (!fitted.found) throw new Error(fitted.reason);
@@ -81,7 +81,7 @@ describe("the fit", () => {
   it.each([
     ["four jars", jarsAt([1, 2, 2.4, 3]), "fewer than 5 points"],
     ["jars that only rise", jarsAt([0.8, 1.1, 1.4, 1.7, 2, 2.2]), "bracket"],
-    ["jars that never change", [1, 1.5, 2, 2.5, 3].map((saltPercent) => ({ saltPercent, viscosity: 1 })), "no hill"],
+    ["jars that never change", [1, 1.5, 2, 2.5, 3].map((saltPercent) => ({ saltPercent, viscosity: 1 })), "no peak"],
     ["five jars of two salts", [1, 1, 1, 2, 2].map((saltPercent, k) => ({ saltPercent, viscosity: 1 + k })), "too few different salts"],
   ])("does not converge on %s, and says why", (_title, points, reason) => {
     const fitted = fitSaltCurve(points);

@@ -36,7 +36,7 @@ export function safeMaxPercent({ peakSaltPercent, width }: SaltCurve): number {
 }
 
 /**
- * Salt at which the rising side reaches a thickness: s₀ − w √(2 ln(A ⁄ (log₁₀ η − b))). Null when the hill never has it.
+ * Salt at which the rising side reaches a thickness: s₀ − w √(2 ln(A ⁄ (log₁₀ η − b))). Null when the salt curve never has it.
  */
 export function saltFor({ peakSaltPercent, width, baseline, height }: SaltCurve, viscosity: number): number | null {
   const above = Math.log10(viscosity) - baseline;

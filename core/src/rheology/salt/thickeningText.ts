@@ -15,14 +15,14 @@ const grams = (value: number): string => value.toFixed(value < 1 ? 3 : 2);
 const short = (value: number): string => String(Number(value.toPrecision(3)));
 
 const HOLDS: Readonly<Record<HoldReason, string>> = {
-  lost: "The last addition thinned it: the peak is passed. Stop salting; dilute with unsalted base, or thicken the rest with a gum slurry.",
+  lost: "The last addition thinned it: the peak is passed. Stop salting; dilute with unsalted base, or thicken it with a gum slurry.",
   "no-gain":
-    "The last addition gained less than a tenth: salt has done what it can. Stop, and take the rest from a gum or an associative thickener.",
+    "The last addition gained less than a tenth: salt will not thicken it further. Stop, and use a gum or an associative thickener.",
   "too-thick": "Thicker than wanted. Stop; a little water or unsalted base brings it back.",
-  measure: "Measure the thickness before the first addition: without a reading or a jar nothing is known of this base.",
+  measure: "Measure the thickness before the first addition: without a reading or a sample nothing is known of this base.",
   reread: "Near the target, but one reading scatters by more than that: read again before anything more goes in.",
   "weak-brine": "The brine is no saltier than the batch has to be: it would only thin it. Use a stronger one, or dry salt.",
-  cliff: "The next gram could go over the peak. Stop here, or make jars of the same base to know the curve better.",
+  pastPeak: "The next gram could pass the peak. Stop here, or make salt-curve samples of the base.",
 };
 
 /** From here on it is salt with a trace of water, no brine. */

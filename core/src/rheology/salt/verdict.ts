@@ -12,7 +12,7 @@ const REREAD_FROM = 0.9;
 const MOST_REREADS = 6;
 
 /** Why nothing goes in now. */
-export type HoldReason = "lost" | "no-gain" | "too-thick" | "cliff" | "reread" | "measure" | "weak-brine";
+export type HoldReason = "lost" | "no-gain" | "too-thick" | "pastPeak" | "reread" | "measure" | "weak-brine";
 
 export interface Verdict {
   readonly state: ThickeningState;
@@ -44,13 +44,13 @@ export function verdictOf({ jars, additions, target, batchGrams }: Thickening, o
   if (hasReading && outlook.nowMiddle > target) return { state: "stop", reason: "too-thick" };
   if (before !== undefined && last !== undefined) {
     if (last < before * (1 - CLEAR_LOSS)) return { state: "stop", reason: "lost" };
-    // At the foot of a hill the first grams do nothing yet, and readings scatter: a step without gain tells near the top.
+    // At the foot of a salt curve the first grams do nothing yet, and readings scatter: a step without gain tells near the top.
     const gainedLittle = last < before * (1 + LEAST_GAIN);
     if (gainedLittle && outlook.nearTop >= NEAR_TOP) return { state: "stop", reason: last < before ? "lost" : "no-gain" };
   }
   if (outlook.reachable <= HARDLY_EVER) return { state: "unreachable", reason: null };
   if (!Number.isFinite(outlook.grams)) return { state: "stop", reason: "weak-brine" };
-  if (outlook.grams < (batchGrams * LEAST_ADDITION_PERCENT) / 100) return { state: "stop", reason: "cliff" };
+  if (outlook.grams < (batchGrams * LEAST_ADDITION_PERCENT) / 100) return { state: "stop", reason: "pastPeak" };
   return { state: "add", reason: null };
 }
 

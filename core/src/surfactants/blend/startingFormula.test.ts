@@ -30,7 +30,7 @@ const troubles = (formula: Formula) => {
 };
 
 describe("a skeleton to begin with", () => {
-  it.each(profiles.map(({ slug }) => slug))("%s adds up and has nothing to mend", (profile) => {
+  it.each(profiles.map(({ slug }) => slug))("%s adds up and has no issues", (profile) => {
     const left = troubles(formulaOf(profile, noAim));
     // At pH 9 to 10 no preservative of the library covers yeasts and moulds; the finding says so.
     expect(left.filter((trouble) => profile !== "soap-wash" || !trouble.startsWith("PRESERVATIVE_HELPER"))).toEqual([]);
