@@ -217,6 +217,7 @@ const asked: Record<string, () => Promise<unknown>> = {
     ),
   findPhoto: async () => batchQueries.findPhoto(db, stranger.id, { batchId, photoId }),
   listOpenBatches: async () => batchQueries.listOpenBatches(db, stranger.id),
+  listAllSaltSamples: async () => saltSampleQueries.listAllSaltSamples(db, stranger.id),
   listSaltSamples: async () => saltSampleQueries.listSaltSamples(db, stranger.id, saltSampleBase),
   addSaltSample: async () => {
     await saltSampleQueries.addSaltSample(db, stranger.id, saltSampleBase, { ...saltSample, viscosity: 9 });

@@ -12,7 +12,7 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
   await page.getByRole("textbox", { name: "Name of the formula" }).fill("Stage Door wash");
   await page.getByRole("combobox", { name: "What it should be" }).selectOption("body wash");
   await page.getByRole("combobox", { name: "Formulation style" }).selectOption("sulfate-free");
-  await page.getByRole("button", { name: "Take this skeleton" }).click();
+  await page.getByRole("button", { name: "Use this formula" }).click();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toBeVisible();
   await expect(page.getByText("within the usual range")).toBeVisible();
   await expect(page.getByText("No issues.")).toBeVisible();
@@ -48,11 +48,11 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
   const file = await (await download).path();
   await page.goto("/import");
   await page.getByLabel("or its text").fill("{ not a formula");
-  await page.getByRole("button", { name: "Bring it in" }).click();
+  await page.getByRole("button", { name: "Import", exact: true }).click();
   await expect(page.getByRole("alert")).toBeVisible();
   await expect(page.getByLabel("or its text")).toHaveValue("{ not a formula");
   await page.getByLabel("or its text").fill(readFileSync(file, "utf8"));
-  await page.getByRole("button", { name: "Bring it in" }).click();
+  await page.getByRole("button", { name: "Import", exact: true }).click();
   await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Stage Door wash");
   await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText(active ?? "");
 

@@ -47,11 +47,11 @@ test("300 lines come in, are read and saved; 301 are too many, and the text stay
     });
   await page.goto("/import");
   await page.getByLabel("or its text").fill(file(301));
-  await page.getByRole("button", { name: "Bring it in" }).click();
+  await page.getByRole("button", { name: "Import", exact: true }).click();
   await expect(page.getByRole("alert")).toContainText("300");
   await expect(page.getByLabel("or its text")).toHaveValue(file(301));
   await page.getByLabel("or its text").fill(file(300));
-  await page.getByRole("button", { name: "Bring it in" }).click();
+  await page.getByRole("button", { name: "Import", exact: true }).click();
   await expect(page.getByText("300 lines").first()).toBeVisible();
   await expect(page.getByLabel("Distilled or deionised water, percent")).toHaveValue("70.10");
   await page.getByLabel("Glycerin, percent").first().fill("0.2");
@@ -63,7 +63,7 @@ test("a file of a newer version says so, and nothing is lost", async ({ page }) 
   const newer = '{"format":"tensidrum-formula/2","name":"From the future"}';
   await page.goto("/import");
   await page.getByLabel("or its text").fill(newer);
-  await page.getByRole("button", { name: "Bring it in" }).click();
+  await page.getByRole("button", { name: "Import", exact: true }).click();
   await expect(page.getByRole("alert")).toContainText("tensidrum-formula/2");
   await expect(page.getByLabel("or its text")).toHaveValue(newer);
 });

@@ -1,5 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
+import { bannedIn, bannedPhrases } from "../scripts/glossaryWords";
 import { expect, FAILED_LOAD, test } from "./testing/test";
 
 const curtainCall = "/sheet/5ea50000-0000-4000-8000-00000000c100";
@@ -8,11 +9,11 @@ const views = [
   ["Today", "/"],
   ["Sheet", curtainCall],
   ["Sheet with a stop", propRoom],
-  ["set version", `${curtainCall}/1`],
+  ["final version", `${curtainCall}/1`],
   ["weighing sheet", "/weighing/5ea50000-0000-4000-8000-00000000c100/2"],
   ["card", `${curtainCall}/2/card`],
   ["difference", `${curtainCall}/difference`],
-  ["bring a formula in", "/import"],
+  ["import formula", "/import"],
   ["shelf", "/shelf"],
   ["library", "/shelf?where=library"],
   ["material", "/shelf/cocamidopropyl-betaine"],
@@ -41,55 +42,80 @@ type Scheme = "light" | "dark";
 
 /** What would stop somebody who reads, hears or steers differently, in words. */
 async function seriousIn(page: Page, scheme: Scheme): Promise<readonly string[]> {
-  const everything = new AxeBuilder({ page });
+  const everything = new AxeBuilder({ page }).options({ resultTypes: ["violations"] });
   // Light and dark are one document in two sets of colours: the second time only the colours are looked at.
   const { violations } = await (scheme === "light" ? everything : everything.withRules("color-contrast")).analyze();
   return violations
     .filter(({ impact }) => impact === "serious" || impact === "critical")
-    .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`);
+    .map(({ id, nodes }) => `${scheme}, ${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(" | ")}`);
 }
 
-for (const scheme of ["light", "dark"] as const) {
-  for (const [name, path] of views) {
-    test(`${name}, ${scheme}: nothing serious for people who read, hear or steer differently`, async ({ page }) => {
-      await page.emulateMedia({ colorScheme: scheme });
-      await page.goto(path);
-      await expect(page.locator("html")).toHaveAttribute("data-mantine-color-scheme", scheme);
-      expect(await seriousIn(page, scheme)).toEqual([]);
-    });
-  }
-}
-
-for (const scheme of ["light", "dark"] as const) {
-  test(`what opens over the Sheet, ${scheme}: nothing serious either`, async ({ page }) => {
+async function seriousInBoth(page: Page): Promise<readonly string[]> {
+  const found: string[] = [];
+  for (const scheme of ["light", "dark"] as const) {
     await page.emulateMedia({ colorScheme: scheme });
-    for (const [button, ready] of [
-      ["Adjust the blend", page.getByText("What it would do")],
-      ["How much to make", page.getByText("To fill containers")],
-      ["find and do", page.getByRole("dialog", { name: "Find and do" }).getByRole("option").first()],
-    ] as const) {
-      await page.goto(curtainCall);
-      await page.getByRole("button", { name: button }).click();
-      await expect(ready).toBeVisible();
-      expect(await seriousIn(page, scheme), button).toEqual([]);
-    }
-  });
+    await expect(page.locator("html")).toHaveAttribute("data-mantine-color-scheme", scheme);
+    found.push(...(await seriousIn(page, scheme)));
+  }
+  return found;
 }
 
-for (const [width, height] of [
+const SIZES = [
   [1280, 800],
   [1024, 768],
   [390, 844],
-] as const) {
-  test(`no view is wider than a ${width} x ${height} screen`, async ({ page }) => {
+] as const;
+
+/** Screens the page is wider than. */
+async function tooNarrowFor(page: Page): Promise<readonly string[]> {
+  const narrow: string[] = [];
+  for (const [width, height] of SIZES) {
     await page.setViewportSize({ width, height });
-    for (const [name, path] of views) {
-      await page.goto(path);
-      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-      expect(overflow, name).toBeLessThanOrEqual(0);
-    }
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    if (overflow > 0) narrow.push(`${width} x ${height} by ${overflow} px`);
+  }
+  return narrow;
+}
+
+/** Everything a page says: its text, also what is folded, and the names and hints of its controls. */
+async function textOf(page: Page): Promise<string> {
+  return page.evaluate(() => {
+    const body = document.body.cloneNode(true) as HTMLElement;
+    for (const script of body.querySelectorAll("script, style")) script.remove();
+    const named = ["aria-label", "placeholder", "title", "alt", "data-act"].flatMap((name) =>
+      [...document.querySelectorAll(`[${name}]`)].map((element) => element.getAttribute(name) ?? ""),
+    );
+    const texts: string[] = [];
+    const walker = document.createTreeWalker(body, NodeFilter.SHOW_TEXT);
+    while (walker.nextNode()) texts.push(walker.currentNode.textContent ?? "");
+    return [document.title, ...named, texts.join(" ")].join("\n");
   });
 }
+
+for (const [name, path] of views) {
+  test(`${name}: for people who read, hear or steer differently, in both schemes, at three sizes, in the glossary's words`, async ({
+    page,
+  }) => {
+    await page.goto(path);
+    expect(await seriousInBoth(page)).toEqual([]);
+    expect(await tooNarrowFor(page)).toEqual([]);
+    expect(bannedIn(await textOf(page), bannedPhrases())).toEqual([]);
+  });
+}
+
+test("what opens over the Sheet, in both schemes: nothing serious either", async ({ page }) => {
+  for (const [button, ready] of [
+    ["Adjust the blend", page.getByText("What it would do")],
+    ["How much to make", page.getByText("To fill containers")],
+    ["Search and commands", page.getByRole("dialog", { name: "Search and commands" }).getByRole("option").first()],
+  ] as const) {
+    await page.emulateMedia({ colorScheme: "light" });
+    await page.goto(curtainCall);
+    await page.getByRole("button", { name: button }).click();
+    await expect(ready).toBeVisible();
+    expect(await seriousInBoth(page), button).toEqual([]);
+  }
+});
 
 test("the policy allows only this page's own scripts, with a fresh nonce each time", async ({ request }) => {
   const policyOf = async () => (await request.get("/")).headers()["content-security-policy"] ?? "";

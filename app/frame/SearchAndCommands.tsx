@@ -96,7 +96,7 @@ export function SearchAndCommands() {
         <IconListSearch size={18} stroke={1.6} aria-hidden="true" />
         <span>Search and commands</span>
       </button>
-      <dialog ref={dialog} className={classes.dialog} aria-label="Find and do">
+      <dialog ref={dialog} className={classes.dialog} aria-label="Search and commands">
         <input
           value={text}
           autoFocus

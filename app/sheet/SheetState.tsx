@@ -71,6 +71,7 @@ export function SheetStateProvider({ sheet, children }: { readonly sheet: OpenSh
   const readings = useReadings(typed, {
     ...known.materials,
     scales: sheet.scales,
+    saltPeaks: sheet.saltPeaks,
     lastBatchGrams: loadedBatch.ok ? loadedBatch.value : FALLBACK_BATCH_GRAMS,
     stored: sheet.storedAssessment,
   });

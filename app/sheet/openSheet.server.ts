@@ -1,4 +1,5 @@
 import { Refusal } from "@tensidrum/core/quantities";
+import { saltPeaks } from "./saltPeaks.server";
 import { briefMaterial, type Material } from "@tensidrum/core/library";
 import { percentText, writtenShort } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
@@ -79,12 +80,13 @@ function typedLineLot({ lotId, code, grams, assayPercent, price, packGrams }: St
 export async function openSheet(address: SheetAddress, find: string) {
   const db = database();
   const makerId = currentMakerId();
-  const [found, scales, versions, acknowledgements, matches] = await Promise.all([
+  const [found, scales, versions, acknowledgements, matches, peaks] = await Promise.all([
     findVersion(db, makerId, address),
     listScales(db, makerId),
     listVersions(db, makerId, address.formulaId),
     listAcknowledgements(db, makerId, address.formulaId),
     find === "" ? [] : matchesFor(db, makerId, find),
+    saltPeaks(db, makerId),
   ]);
   const { version, typed, materials: ofLines } = await typedLines(db, makerId, found);
   const used = await withParts(db, makerId, ofLines);
@@ -106,6 +108,7 @@ export async function openSheet(address: SheetAddress, find: string) {
     parts: [...used.bySlug.values()].filter(({ slug }) => !own.has(slug)).map(asShown),
     scales: snapshot?.scales ?? scales,
     acknowledgements,
+    saltPeaks: peaks,
     earlier: typed.lines.length > 1 ? [] : await earlierFormulas(db, makerId, address.formulaId),
     storedAssessment: version.storedAssessment,
     versions: versions.map(({ id, number, state, note, activePercent, byCharge, setAt }) => ({

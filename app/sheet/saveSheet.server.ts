@@ -1,4 +1,5 @@
 import { assess, coreVersion } from "@tensidrum/core/assessment";
+import { saltPeaks } from "./saltPeaks.server";
 import { completeSnapshot, noAim, nothingMeasured } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { database, type Database } from "../../db/client.server";
@@ -97,13 +98,14 @@ export async function saveSheet(base: DraftBase, typed: TypedSheet, save: Partia
 export async function contentOf(db: Database, makerId: string, asTyped: TypedSheet) {
   const { typed, problems: unshelved } = await withLotsOfShelf(db, makerId, asTyped);
   const { sheet, problems: unread } = readTyped(typed, FIRST_BATCH_GRAMS);
-  const [used, scales] = await Promise.all([
+  const [used, scales, peaks] = await Promise.all([
     materialsOfLines(
       db,
       makerId,
       typed.lines.map((line) => line.materialId),
     ),
     listScales(db, makerId),
+    saltPeaks(db, makerId),
   ]);
   const unknown = typed.lines
     .filter((line) => !used.byId.has(line.materialId))
@@ -122,7 +124,7 @@ export async function contentOf(db: Database, makerId: string, asTyped: TypedShe
     measured: sheet.measured,
     phases: sheet.phases,
     lines: sheet.lines.map(({ phase, ...line }) => ({ ...line, phaseLetter: phase })),
-    assessment: assess(formula, used.bySlug),
+    assessment: assess(formula, used.bySlug, { saltPeaks: peaks }),
     coreVersion,
   };
   return { kind: "content", content, formula, materials: used.bySlug } as const;

@@ -22,19 +22,27 @@ interface Around {
   readonly byId: ReadonlyMap<string, Material>;
   readonly bySlug: ReadonlyMap<string, Material>;
   readonly scales: readonly Scale[];
+  readonly saltPeaks: Readonly<Record<string, number>>;
   /** Stands in for a batch that cannot be read just now. */
   readonly lastBatchGrams: number;
   /** The stored readings of a set version, which stand as they are. */
   readonly stored: Assessment | null;
 }
 
+/** Stored readings; those kept before there were reasons to put into words take them from today's. */
+function withReasons(stored: Assessment, today: Readings): Readings {
+  if ((stored as Partial<Assessment>).preservationChecks !== undefined) return stored;
+  const { preservationChecks, thickening, clarity, saltPeakPercent } = today;
+  return { ...stored, preservationChecks, thickening, clarity, saltPeakPercent };
+}
+
 /** Reads what is typed, with the same core the server uses. */
-export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatchGrams, stored }: Around): SheetReadings {
+export function useReadings(typed: TypedSheet, { byId, bySlug, scales, saltPeaks, lastBatchGrams, stored }: Around): SheetReadings {
   return useMemo(() => {
     const { sheet, problems } = readTyped(typed, lastBatchGrams);
     const formula = formulaOfSheet(sheet, { materials: byId, scales });
-    const reading = readingOf(formula, bySlug);
-    const shown = stored ?? reading.readings;
+    const reading = readingOf(formula, bySlug, { saltPeaks });
+    const shown = stored === null ? reading.readings : withReasons(stored, reading.readings);
     return {
       formula,
       reading,
@@ -43,5 +51,5 @@ export function useReadings(typed: TypedSheet, { byId, bySlug, scales, lastBatch
       profile: profileOf(sheet.profile) ?? (profiles[0] as Profile),
       layers: bodyComposition(reading.read.sheet.lines, shown.lines),
     };
-  }, [typed, byId, bySlug, scales, lastBatchGrams, stored]);
+  }, [typed, byId, bySlug, scales, saltPeaks, lastBatchGrams, stored]);
 }

@@ -22,7 +22,10 @@ export const acknowledgements = pgTable(
       foreignColumns: [formulas.id, formulas.makerId],
     }).onDelete("cascade"),
     check("acknowledgements_code", sql`${table.code} ~ '^[A-Z_]{2,40}$'`),
-    check("acknowledgements_fingerprint", sql`${table.fingerprint} ~ '^([0-9a-f]{64}|said:.+)$' and char_length(${table.fingerprint}) <= 1005`),
+    check(
+      "acknowledgements_fingerprint",
+      sql`${table.fingerprint} ~ '^([0-9a-f]{64}|said:.+)$' and char_length(${table.fingerprint}) <= 1005`,
+    ),
     check("acknowledgements_reason_length", sql`char_length(${table.reason}) between 1 and 500`),
   ],
 );

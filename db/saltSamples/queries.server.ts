@@ -11,7 +11,7 @@ export interface SaltSampleRow {
   readonly said: string;
 }
 
-/** Every jar of a base, the one with the least salt first. */
+/** Every sample of a base, the one with the least salt first. */
 export async function listSaltSamples(db: Executor, makerId: string, base: string): Promise<SaltSampleRow[]> {
   const { id, saltPercent, viscosity, unit, said } = saltSamples;
   return db
@@ -21,7 +21,16 @@ export async function listSaltSamples(db: Executor, makerId: string, base: strin
     .orderBy(asc(saltSamples.saltPercent), asc(saltSamples.madeAt));
 }
 
-/** Adds a jar; one that was added already stays as it is. */
+/** Every sample of every base of a maker. */
+export async function listAllSaltSamples(
+  db: Executor,
+  makerId: string,
+): Promise<(Omit<SaltSampleRow, "id" | "said"> & { base: string })[]> {
+  const { base, saltPercent, viscosity, unit } = saltSamples;
+  return db.select({ base, saltPercent, viscosity, unit }).from(saltSamples).where(eq(saltSamples.makerId, makerId));
+}
+
+/** Adds a sample; one that was added already stays as it is. */
 export async function addSaltSample(db: Executor, makerId: string, base: string, saltSample: SaltSampleRow): Promise<void> {
   await db
     .insert(saltSamples)
@@ -29,7 +38,7 @@ export async function addSaltSample(db: Executor, makerId: string, base: string,
     .onConflictDoNothing({ target: saltSamples.id });
 }
 
-/** Pours a jar away. Answers it, or `undefined` where there was none. */
+/** Deletes a sample. Returns it, or `undefined` where there was none. */
 export async function removeSaltSample(db: Executor, makerId: string, saltSampleId: string): Promise<SaltSampleRow | undefined> {
   const { id, saltPercent, viscosity, unit, said } = saltSamples;
   const [gone] = await db

@@ -58,7 +58,7 @@ function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
         head={
           <>
             <h1 className={step.head}>{here.view.name}</h1>
-            <span className={step.sub}>v{wanted.number}, dry run</span>
+            <span className={step.sub}>v{wanted.number}, practice run</span>
           </>
         }
         doors={back}
@@ -77,7 +77,7 @@ function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
       seed={kept.seed}
       isPractice
       title={`Practice run, ${here.view.name}`}
-      under={<span className={step.sub}>v{wanted.number}, dry run</span>}
+      under={<span className={step.sub}>v{wanted.number}, practice run</span>}
       doors={back}
       above={<Marked practice={practice} />}
       end={<AllThrough practice={practice} />}

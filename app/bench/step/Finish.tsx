@@ -30,9 +30,9 @@ export function Finish() {
   return (
     <section aria-labelledby="finish-head">
       <h2 id="finish-head" className={classes.title}>
-        All steps are through
+        All steps are done
       </h2>
-      <p className={classes.do}>Weigh what came out; {written(view.inBeakersGrams, 1)} g went in.</p>
+      <p className={classes.do}>Weigh the yield. Total weighed in: {written(view.inBeakersGrams, 1)} g.</p>
       <Entry className={classes.acts}>
         <label className={classes.field}>
           yield

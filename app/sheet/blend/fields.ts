@@ -1,12 +1,12 @@
 import type { TriangleField } from "../../pictures/Triangle/Triangle";
 import type { TriangleAnswer } from "../../../workers/triangle.worker";
 
-export type FieldName = "irritation" | "flash" | "staying";
+export type FieldName = "irritation" | "flash" | "stability";
 
 export const fieldNames: readonly { readonly name: FieldName; readonly words: string }[] = [
   { name: "irritation", words: "irritation" },
   { name: "flash", words: "initial foam" },
-  { name: "staying", words: "foam stability" },
+  { name: "stability", words: "foam stability" },
 ];
 
 const IRRITATION_LEVELS = [-Infinity, 30, 60, 90, 120, 160, 200, 320, Infinity];

@@ -23,7 +23,7 @@ export function ApplyCure({ change }: { readonly change: FormulaChange }) {
   };
   return (
     <>
-      <button type="button" className={classes.apply} data-act={`Mend: ${wordsOf(change)}`} data-key="." onClick={() => void apply()}>
+      <button type="button" className={classes.apply} data-act={`Fix: ${wordsOf(change)}`} data-key="." onClick={() => void apply()}>
         {wordsOf(change)}
       </button>{" "}
       {isAway && <span role="alert">The library could not be read. Add it by hand.</span>}

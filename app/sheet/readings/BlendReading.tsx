@@ -4,7 +4,10 @@ import { memo, type ReactNode } from "react";
 import { EstimateMark } from "./EstimateMark";
 import classes from "./BlendReading.module.css";
 
-type BlendOf = Pick<Readings, "irritation" | "foam" | "micelles" | "saltPercent" | "addedSaltPercent" | "electrolytePercent">;
+type BlendOf = Pick<
+  Readings,
+  "irritation" | "foam" | "micelles" | "saltPercent" | "addedSaltPercent" | "electrolytePercent" | "saltPeakPercent"
+>;
 
 /** Mildness, foam and salt of the blend. */
 export const BlendReading = memo(function BlendReading({
@@ -72,28 +75,31 @@ function Bar({ name, value }: { readonly name: string; readonly value: number })
   );
 }
 
-/** Whole salt on this scale, % w/w; above it blends usually thin. */
-const SALT_SCALE_PERCENT = 3;
+/** Total salt above which blends usually thin, where no curve of the base was fitted, % w/w. */
+const USUAL_MOST_PERCENT = 3;
 
 function Salt({ assessment }: { readonly assessment: BlendOf }) {
-  const { saltPercent, addedSaltPercent, electrolytePercent } = assessment;
-  const hidden = Math.max(0, saltPercent - addedSaltPercent);
-  const share = (percent: number) => `${Math.min(100, (100 * percent) / SALT_SCALE_PERCENT)}%`;
-  const isOver = saltPercent > SALT_SCALE_PERCENT;
+  const { saltPercent, addedSaltPercent, electrolytePercent, saltPeakPercent } = assessment;
+  const most = saltPeakPercent ?? USUAL_MOST_PERCENT;
+  const fromMaterials = Math.max(0, saltPercent - addedSaltPercent);
+  const share = (percent: number) => `${Math.min(100, (100 * percent) / most)}%`;
+  const isOver = saltPercent > most;
   return (
     <div className={classes.salt}>
       <p>
-        <strong>Salt</strong> from materials {written(hidden, 2)} + added {written(addedSaltPercent, 2)} ={" "}
+        <strong>Salt</strong> from materials {written(fromMaterials, 2)} + added {written(addedSaltPercent, 2)} ={" "}
         <strong data-over={isOver || undefined}>{written(saltPercent, 2)} %</strong>
         {electrolytePercent > 0.005 && ` and ${written(electrolytePercent, 2)} % other salts`} <EstimateMark of="salt" />
       </p>
       <span className={classes.track} aria-hidden="true">
-        <span style={{ width: share(hidden) }} />
-        <span className={classes.added} style={{ width: share(Math.min(addedSaltPercent, SALT_SCALE_PERCENT - hidden)) }} />
+        <span style={{ width: share(fromMaterials) }} />
+        <span className={classes.added} style={{ width: share(Math.min(addedSaltPercent, most - fromMaterials)) }} />
       </span>
       <span className={classes.scale} aria-hidden="true">
         <span>0</span>
-        <span>3 %, blends usually thin above</span>
+        <span>
+          {saltPeakPercent === null ? "3 %, blends usually thin above" : `${written(saltPeakPercent, 2)} %, peak of this base (fitted)`}
+        </span>
       </span>
     </div>
   );

@@ -13,8 +13,8 @@ const blendDoor = <BlendPart />;
 export function ReadingsPart() {
   const { readings, sheet, isDraft, known } = useSheet();
   const { findings, notJudged } = useJudged();
-  const { irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent } = readings.shown;
-  const shown = useUnchanged({ irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent });
+  const { irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent, saltPeakPercent } = readings.shown;
+  const shown = useUnchanged({ irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent, saltPeakPercent });
   return (
     <>
       <ActiveReading sums={readings.shown} profile={readings.profile} />

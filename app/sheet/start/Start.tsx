@@ -86,7 +86,9 @@ function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { re
         Lines that suit {/^[aeiou]/.test(profileName) ? "an" : "a"} {profileName}. A start, not a finished product.
       </p>
       {startingFormula === null || library === null ? (
-        <p className={classes.quiet}>{store === null ? "The library is being fetched." : "No skeleton can be made of this library."}</p>
+        <p className={classes.quiet}>
+          {store === null ? "The library is being fetched." : "The library lacks materials for a starting formula."}
+        </p>
       ) : (
         <>
           <table className={classes.lines}>
@@ -100,7 +102,7 @@ function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { re
             </tbody>
           </table>
           <button type="button" className={classes.take} onClick={take}>
-            Take this skeleton
+            Use this formula
           </button>
         </>
       )}
@@ -169,7 +171,7 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
   return (
     <div>
       <h2>Begin from a recipe</h2>
-      <p>Paste it as it is: percent, grams, spoons or drops. Mend it here until each line is read.</p>
+      <p>Paste it as it is: percent, grams, spoons or drops. Edit it here until every line is read.</p>
       <textarea
         className={classes.recipe}
         rows={7}
@@ -201,7 +203,7 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
                 ))}
             </tbody>
           </table>
-          {understood.openPercent > 0.005 && <p>{writtenPercent(understood.openPercent)} % is still open: the rest is up to you.</p>}
+          {understood.openPercent > 0.005 && <p>{writtenPercent(understood.openPercent)} % is still open.</p>}
           <button type="button" className={classes.take} disabled={store === null || understood.lines.length === 0} onClick={take}>
             Read it into the sheet
           </button>

@@ -56,7 +56,7 @@ export default function ImportRoute({ actionData }: Route.ComponentProps) {
           <textarea name="text" rows={14} spellCheck={false} defaultValue={actionData?.text ?? ""} />
         </label>
         <button type="submit" className={classes.bring}>
-          Bring it in
+          Import
         </button>
       </Form>
     </Frame>

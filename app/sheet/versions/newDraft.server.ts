@@ -19,7 +19,7 @@ async function typedOf(formulaId: string, versionId: string): Promise<{ readonly
 async function contentOfTyped(typed: TypedSheet) {
   const made = await contentOf(database(), currentMakerId(), typed);
   if (made.kind === "problems")
-    throw new Refusal("not-possible", made.problems[0]?.message ?? "This version cannot be read.", "Mend it on its Sheet first.");
+    throw new Refusal("not-possible", made.problems[0]?.message ?? "This version cannot be read.", "Fix it on its Sheet first.");
   return made.content;
 }
 

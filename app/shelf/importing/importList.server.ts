@@ -48,7 +48,7 @@ export async function importList(
     throw new Refusal(
       "not-valid",
       `Row ${broken.row + 1}: ${broken.problems[0] ?? "it cannot be read"}`,
-      "Nothing was stored. Mend it or leave it out.",
+      "Nothing was stored. Fix it or leave it out.",
     );
   }
   if (wanted.length === 0) throw new Refusal("not-valid", "No row is chosen.", "Tick the rows to bring in.");

@@ -11,6 +11,8 @@ import { preservativeDoses, preservativeReadings, type PreservativeReading } fro
 import { waterActivityReading } from "../preservation/waterActivity.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import type { MicellesInUse } from "../surfactants/micelles/inUse.ts";
+import { baseHashOf } from "../surfactants/baseHash.ts";
+import { cleansersOf } from "../surfactants/cleansers.ts";
 import { mildnessOf } from "../surfactants/mildness.ts";
 import { thickeningRoutes, type ThickeningRoute } from "../rheology/routes.ts";
 import { aimedProfile } from "../formula/aim.ts";
@@ -53,6 +55,8 @@ export interface Readings extends Sums {
   readonly foam: Foam | null;
   /** Oil that nothing carries, % w/w. */
   readonly looseOilPercent: number;
+  /** Whole salt at the peak of a curve fitted through samples of this base, % w/w; null where none was fitted. */
+  readonly saltPeakPercent: number | null;
   /** 0 to 1; null without water. */
   readonly waterActivity: number | null;
   /** Null where no water makes a pH. */
@@ -79,10 +83,15 @@ export interface Judgement {
 /** All readings of a formula and what they lead to. */
 export interface Assessment extends Readings, Judgement {}
 
-/** What is known of the base beside its formula. */
+/** What is known of surfactant bases beside their formulas. */
 export interface Known {
-  /** Whole salt at the top of the salt curve fitted to its jars, % w/w. */
-  readonly saltPeakPercent?: number;
+  /** Whole salt at the peak of the salt curve fitted through samples of a base, % w/w, by the base's hash. */
+  readonly saltPeaks?: Readonly<Record<string, number>>;
+}
+
+function saltPeakOf(sheet: ResolvedSheet, { saltPeaks = {} }: Known): number | null {
+  if (Object.keys(saltPeaks).length === 0) return null;
+  return saltPeaks[baseHashOf(cleansersOf(sheet)) ?? ""] ?? null;
 }
 
 interface Summed {
@@ -133,6 +142,7 @@ export interface FormulaReading {
  */
 export function readingOf(formula: Formula, library: MaterialsBySlug, known: Known = {}): FormulaReading {
   const { sheet, profile, balance, sums, withoutDensity } = summed(formula, library);
+  const saltPeakPercent = saltPeakOf(sheet, known);
   const byInci = percentByInci(sheet);
   const { activity, waterPercent } = waterActivityReading(sheet, byInci);
   const doses = preservativeDoses(sheet);
@@ -153,12 +163,13 @@ export function readingOf(formula: Formula, library: MaterialsBySlug, known: Kno
     densityGramsPerMl: sums.densityGramsPerMl,
     irritation: mildness.irritation,
     looseOilPercent: mildness.looseOilPercent,
-    saltPeakPercent: known.saltPeakPercent ?? null,
+    saltPeakPercent,
   };
   return {
     readings: {
       ...sums,
       ...mildness,
+      saltPeakPercent,
       waterActivity: activity,
       phCorridor: corridor,
       preservatives,

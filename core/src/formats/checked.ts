@@ -10,7 +10,7 @@ const MOST_FAULTS = 20;
 export function refusalOf(faults: readonly FieldFault[]): Refusal {
   const first = faults[0]?.message ?? "The file cannot be read.";
   const more = faults.length > 1 ? ` (and ${faults.length - 1} more)` : "";
-  return new Refusal("not-valid", `${first}${more}`, "Mend that field and read the file again.", faults.slice(0, MOST_FAULTS));
+  return new Refusal("not-valid", `${first}${more}`, "Fix that field and read the file again.", faults.slice(0, MOST_FAULTS));
 }
 
 type Path = readonly (string | number)[];

@@ -75,5 +75,5 @@ function notJson(text: string): Refusal {
   const at = path === "" ? "" : ` at ${path}`;
   const found = word === "" ? "" : `, at ${word}`;
   const message = `The file is not JSON${at}: it breaks off in line ${line}, column ${column}${found}.`;
-  return new Refusal("not-valid", message, "Mend that place; numbers are written plainly, text in quotes.", [{ path, message }]);
+  return new Refusal("not-valid", message, "Fix that place; numbers are written plainly, text in quotes.", [{ path, message }]);
 }

@@ -117,7 +117,7 @@ export function tuningPart(plan: Planner): void {
     title: isSoap ? "Check the pH" : "Read the pH and set it",
     do: isSoap
       ? `Stir 2 g into 18 g distilled water and read: 9 to 10 is right.${acids.length > 0 ? ` Hold back ${plan.amounts(acids)}.` : ""}`
-      : `Stir 2 g into 18 g distilled water and read at 20 to 25 °C.${acids.length > 0 ? ` Hold back ${plan.amounts(acids)}: dose it bit by bit as advised, stir, wait two minutes, read again.` : " Mend it with a weak acid or base, bit by bit."}`,
+      : `Stir 2 g into 18 g distilled water and read at 20 to 25 °C.${acids.length > 0 ? ` Hold back ${plan.amounts(acids)}: dose it bit by bit as advised, stir, wait two minutes, read again.` : " Correct it with a weak acid or base in small doses."}`,
     why: "Before salt: amphoterics thicken as the pH falls. What is written is only an estimate of what this batch takes.",
     lines: acids,
     wait: { from: 2, until: 5 },

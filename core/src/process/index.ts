@@ -37,6 +37,7 @@ export type { PhRow, PhTuning } from "./tuning/phTuning.ts";
 export { polymerTunings } from "./tuning/polymerTuning.ts";
 export type { PolymerTuning } from "./tuning/polymerTuning.ts";
 export { questionOf, questionOfHaste } from "./tuning/questions.ts";
+export { saltPeaksOf } from "./tuning/saltPeaks.ts";
 export { surfactantBaseOf } from "./tuning/surfactantBase.ts";
 export type { SurfactantBase } from "./tuning/surfactantBase.ts";
 export { aimedThickness, saltsOf, thicknessTuning, upToPeakGrams } from "./tuning/thicknessTuning.ts";

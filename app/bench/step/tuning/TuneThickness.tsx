@@ -73,7 +73,7 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
       </p>
       {tuning.cameBetween !== null && (
         <p className={step.caution}>
-          {tuning.cameBetween === "scent" ? "Scent" : "A late thickener"} went in between two readings: they do not stand on one salt curve,
+          {tuning.cameBetween === "scent" ? "Scent" : "A late thickener"} was added between two readings: they are not on one salt curve,
           and the advice takes them for one. Add less than it says.
         </p>
       )}

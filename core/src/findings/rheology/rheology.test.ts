@@ -1,4 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { resolveLines } from "../../formula/resolveLines.ts";
+import { baseHashOf } from "../../surfactants/baseHash.ts";
+import { cleansersOf } from "../../surfactants/cleansers.ts";
 import { assess } from "../../assessment/assess.ts";
 import type { Formula } from "../../formula/types.ts";
 import { library, materialOf, sheetOf, type WrittenLine } from "../../testing/exampleSheet.ts";
@@ -87,8 +90,11 @@ describe("salt", () => {
 
   it("SALT_PAST_PEAK: a fitted peak stands in the place of 3 %", () => {
     const sheet = sheetOf(salted(2, sulfate));
+    const hash = baseHashOf(cleansersOf(resolveLines(sheet, library).sheet)) ?? "";
     const codes = (saltPeakPercent?: number) =>
-      assess(sheet, library, saltPeakPercent === undefined ? {} : { saltPeakPercent }).findings.map(({ code }) => code);
+      assess(sheet, library, saltPeakPercent === undefined ? {} : { saltPeaks: { [hash]: saltPeakPercent } }).findings.map(
+        ({ code }) => code,
+      );
     expect(codes()).not.toContain("SALT_PAST_PEAK");
     expect(codes(1.8)).toContain("SALT_PAST_PEAK");
   });
