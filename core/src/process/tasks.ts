@@ -1,3 +1,4 @@
+import { isKind } from "../library/ingredientKinds.ts";
 import { isWetting } from "../findings/rheology/gums.ts";
 import type { ResolvedLine } from "../formula/types.ts";
 import type { PlainMaterial, Role } from "../library/material.ts";
@@ -108,7 +109,7 @@ function cleanserTask(resolved: ResolvedLine, bench: Workbench): Task {
 function thickenerTask(resolved: ResolvedLine): Task {
   const { material } = resolved;
   if (hasFlag(resolved, "needs-heat")) return "melt";
-  if (hasFlag(resolved, "high-shear") || /clay|bentonite|silicate/i.test(material.name)) return "shear";
+  if (hasFlag(resolved, "high-shear") || (material.parts === undefined && isKind(material, "clay"))) return "shear";
   if (material.form === "liquid")
     return hasFlag(resolved, "fragrance-sensitive") ? "late-thickener" : material.charge === "anionic" ? "spread" : "cool-down";
   return "spread";

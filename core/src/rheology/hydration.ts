@@ -1,5 +1,6 @@
 import { leavesOf } from "../formula/leaves.ts";
 import type { ResolvedSheet } from "../formula/types.ts";
+import { isKind } from "../library/ingredientKinds.ts";
 import type { PlainMaterial } from "../library/material.ts";
 
 /** When thickness may be looked at, and when it is true, minutes after the addition. */
@@ -12,11 +13,6 @@ export interface HydrationClock {
 }
 
 const HOUR = 60;
-const ASSOCIATIVE: ReadonlySet<string> = new Set([
-  "peg-150-distearate",
-  "peg-150-pentaerythrityl-tetrastearate-blend",
-  "peg-120-methyl-glucose-dioleate",
-]);
 
 interface Kind extends Omit<HydrationClock, "lines"> {
   isOne(leaf: PlainMaterial): boolean;
@@ -28,22 +24,24 @@ const KINDS: readonly Kind[] = [
     firstLookMinutes: { low: 20, high: 30 },
     trueMinutes: { low: 24 * HOUR, high: 48 * HOUR },
     text: "A gum swells for a day or two: look after half an hour, correct nothing before tomorrow.",
-    isOne: ({ role, flags, slug }) =>
-      (role === "thickener" || role === "suspender") && flags.includes("hydrates-slowly") && !ASSOCIATIVE.has(slug),
+    isOne: (leaf) =>
+      (leaf.role === "thickener" || leaf.role === "suspender") &&
+      leaf.flags.includes("hydrates-slowly") &&
+      !isKind(leaf, "associative-thickener"),
   },
   {
     kind: "associative",
     firstLookMinutes: { low: 30, high: 60 },
     trueMinutes: { low: 10 * HOUR, high: 16 * HOUR },
     text: "An associative thickener shows what it does next morning.",
-    isOne: ({ slug }) => ASSOCIATIVE.has(slug),
+    isOne: (leaf) => isKind(leaf, "associative-thickener"),
   },
   {
     kind: "salt",
     firstLookMinutes: { low: 5, high: 10 },
     trueMinutes: { low: 5, high: 10 },
     text: "After each addition of salt rest five to ten minutes.",
-    isOne: ({ slug }) => slug === "sodium-chloride",
+    isOne: (leaf) => leaf.role === "salt" && isKind(leaf, "sodium-chloride"),
   },
   {
     kind: "fragrance",

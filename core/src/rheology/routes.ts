@@ -2,7 +2,7 @@ import { cleansersOf, type Cleanser } from "../surfactants/cleansers.ts";
 import { leavesOf } from "../formula/leaves.ts";
 import type { ProfileSlug } from "../formula/profiles.ts";
 import type { ResolvedSheet } from "../formula/types.ts";
-import { remembered } from "../library/remembered.ts";
+import { isKind } from "../library/ingredientKinds.ts";
 import type { PlainMaterial } from "../library/material.ts";
 
 const routeNames = ["salt", "gum", "associative", "cationic-guar", "carbomer", "cellulose-algin", "fatty"] as const;
@@ -67,17 +67,15 @@ export function thickeningRoutes(sheet: ResolvedSheet, saltPercent: number): rea
   ];
 }
 
-const named = (word: RegExp) =>
-  remembered((material: PlainMaterial): boolean => material.inci.some(({ name, percent }) => percent > 5 && word.test(name)));
-
-const isSulfonate = named(/Sulfonate|Sulfolaurate|Sulfoacetate/);
-const isTaurate = named(/Taurate/);
-
 /** A polymer that swells by its charges and collapses with salt. */
-export const isCarbomer: (material: PlainMaterial) => boolean = named(/Carbomer|Crosspolymer/);
+export function isCarbomer(material: PlainMaterial): boolean {
+  return isKind(material, "carbomer");
+}
 
 /** Guar made cationic, which swells as the pH falls. */
-export const isCationicGuar: (material: PlainMaterial) => boolean = named(/^Guar Hydroxypropyltrimonium/);
+export function isCationicGuar(material: PlainMaterial): boolean {
+  return isKind(material, "cationic-guar");
+}
 
 const ROOM_C = 22;
 const MELTING_C = 65;
@@ -130,8 +128,8 @@ function groupsOf(cleansers: readonly Cleanser[], { materials }: ResolvedSheet):
   };
   return {
     sulfate: share(({ flags }) => flags.includes("sulfate")),
-    sulfonate: share(isSulfonate),
-    taurate: share(isTaurate),
+    sulfonate: share((material) => isKind(material, "sulfonate")),
+    taurate: share((material) => isKind(material, "taurate")),
     betaine: share(({ charge, flags }) => charge === "amphoteric" && flags.includes("salt-thickens")),
   };
 }

@@ -1,3 +1,5 @@
+import { isKind, kindPercent } from "../library/ingredientKinds.ts";
+import type { PlainMaterial } from "../library/material.ts";
 import { GRAVITY } from "../quantities/gravity.ts";
 import type { ResolvedSheet } from "../formula/types.ts";
 import { leavesOf } from "../formula/leaves.ts";
@@ -85,19 +87,16 @@ function shortDays(days: number): string {
 const XANTHAN = { pascalAtOnePercent: 7, exponent: 1.8 };
 const xanthanYield = (percent: number): number => XANTHAN.pascalAtOnePercent * percent ** XANTHAN.exponent;
 
-/** Yield stress that suspenders give a surfactant base, Pa for c in % w/w. */
-const YIELDS: ReadonlyMap<string, (percent: number) => number> = new Map([
-  ["xanthan-gum", xanthanYield],
-  ["xanthan-gum-clear", xanthanYield],
-  ["bentonite-xanthan", (percent: number) => 3 * percent ** 1.6],
-]);
+const clayXanthanYield = (percent: number): number => 3 * percent ** 1.6;
 
-/** Give thickness and no yield, by slug. */
-const NO_YIELD: ReadonlySet<string> = new Set([
-  "peg-150-distearate",
-  "peg-150-pentaerythrityl-tetrastearate-blend",
-  "peg-120-methyl-glucose-dioleate",
-]);
+/** Less xanthan in a material without clay is no xanthan gum, % of the material. */
+const LEAST_XANTHAN_PERCENT = 50;
+
+/** Yield stress that a suspender gives a surfactant base, Pa for c in % w/w; undefined where nobody has measured it. */
+function yieldOf(material: PlainMaterial): ((percent: number) => number) | undefined {
+  if (isKind(material, "swelling-clay")) return isKind(material, "xanthan") ? clayXanthanYield : undefined;
+  return kindPercent(material, "xanthan") >= LEAST_XANTHAN_PERCENT ? xanthanYield : undefined;
+}
 
 export interface YieldEstimate {
   /** Null where a suspender is in it whose yield nobody has told. */
@@ -112,17 +111,17 @@ export interface YieldEstimate {
  * thickeners and salt none. For others only a jar can tell.
  */
 export function yieldEstimate({ lines, materials }: ResolvedSheet): YieldEstimate {
-  const percents = new Map<string, number>();
+  const percents = new Map<(percent: number) => number, number>();
   const unknown = new Set<string>();
   for (const { material, percent } of lines) {
     if (percent === 0) continue;
     for (const leaf of leavesOf(material, materials)) {
-      const { slug, flags } = leaf.material;
-      if (YIELDS.has(slug)) percents.set(slug, (percents.get(slug) ?? 0) + percent * leaf.fraction);
-      else if (flags.includes("suspends") && !NO_YIELD.has(slug)) unknown.add(slug);
+      const law = yieldOf(leaf.material);
+      if (law !== undefined) percents.set(law, (percents.get(law) ?? 0) + percent * leaf.fraction);
+      else if (leaf.material.flags.includes("suspends") && !isKind(leaf.material, "associative-thickener")) unknown.add(leaf.material.slug);
     }
   }
-  const known = [...percents].reduce((sum, [slug, percent]) => sum + YIELDS.get(slug)!(percent), 0);
+  const known = [...percents].reduce((sum, [law, percent]) => sum + law(percent), 0);
   if (unknown.size > 0) return { yieldPascal: null, unknown: [...unknown], text: "Yield unknown: test a jar, left to stand for a week." };
   const text = known > 0 ? `About ${known.toPrecision(2)} Pa of yield stress (estimate).` : "Nothing in it holds particles up.";
   return { yieldPascal: known, unknown: [], text };

@@ -1,3 +1,4 @@
+import { kindPercent } from "../../library/ingredientKinds.ts";
 import { sumPercent, type Content, type Judged } from "../judged.ts";
 
 /** Takes oil up into micelles; alcohol, which only thins, does not. */
@@ -15,6 +16,8 @@ export const MELTS_WAX_C = 60;
 
 /** A powdered isethionate from which, hot and beside a fatty alcohol, it emulsifies, % w/w. */
 const LEAST_ISETHIONATE_PERCENT = 0.3;
+/** Weaker materials are blends of it, % of the material. */
+const LEAST_ISETHIONATE_STRENGTH = 50;
 const NOISE_PERCENT = 1e-9;
 
 /** Whether something holds oil and water together: an emulsifier, or an isethionate hot beside a fatty alcohol. */
@@ -25,7 +28,7 @@ export function emulsifies(judged: Judged): boolean {
 function isethionateCream({ contents, temperatures }: Judged): boolean {
   const isHot = (phase: string): boolean => (temperatures.get(phase) ?? 0) >= MELTS_WAX_C;
   const hot = contents.filter(({ resolved }) => isHot(resolved.line.phase));
-  const isethionate = hot.filter(({ material }) => material.inci.some(({ name, percent }) => percent > 50 && /Isethionate/.test(name)));
-  const alcohol = hot.some(({ material }) => material.role === "fatty-solid" && material.inci.some(({ name }) => /Alcohol$/.test(name)));
+  const isethionate = hot.filter(({ material }) => kindPercent(material, "isethionate") > LEAST_ISETHIONATE_STRENGTH);
+  const alcohol = hot.some(({ material }) => material.role === "fatty-solid" && kindPercent(material, "fatty-alcohol") > 0);
   return alcohol && sumPercent(isethionate) >= LEAST_ISETHIONATE_PERCENT - NOISE_PERCENT;
 }

@@ -1,3 +1,4 @@
+import { isKind } from "../../library/ingredientKinds.ts";
 import type { Material } from "../../library/material.ts";
 import type { Finding, Rule } from "../finding.ts";
 import { MELTS_WAX_C } from "./oilParts.ts";
@@ -31,7 +32,8 @@ export const waxCold: Rule = {
 };
 
 /** Temperature a solid fat needs, °C; null for what is none. */
-function meltsAt({ role, form, flags, name, parts }: Material): number | null {
-  if (parts !== undefined || !flags.includes("needs-heat") || !SOLID_ROLES.has(role) || !SOLID_FORMS.has(form)) return null;
-  return /butter/i.test(name) ? MELTS_BUTTER_C : MELTS_WAX_C;
+function meltsAt(material: Material): number | null {
+  const { role, form, flags } = material;
+  if (material.parts !== undefined || !flags.includes("needs-heat") || !SOLID_ROLES.has(role) || !SOLID_FORMS.has(form)) return null;
+  return isKind(material, "butter") ? MELTS_BUTTER_C : MELTS_WAX_C;
 }

@@ -1,3 +1,5 @@
+import { isKind } from "../../library/ingredientKinds.ts";
+import type { PlainMaterial } from "../../library/material.ts";
 import { yieldEstimate, holdingYieldPascal, sedimentationOf, xanthanForYield } from "../../rheology/sedimentation.ts";
 import type { ProfileSlug } from "../../formula/profiles.ts";
 import type { Finding, Rule } from "../finding.ts";
@@ -60,13 +62,11 @@ export const particlesSink: Rule = {
 
 function grains({ contents, profile, wetPercent }: Judged): readonly Content[] {
   if (NOT_ASKED.has(profile.slug) || (wetPercent === 0 && !profile.dry)) return [];
-  const particles = contents.filter(isParticle).filter(({ material }) => !isCrystal(material.slug));
+  const particles = contents.filter(isParticle).filter(({ material }) => !isThickenerItself(material));
   return sumPercent(particles) >= PACKED_PERCENT ? [] : particles;
 }
 
-/** Pearl and clay that are the thickener themselves grow or swell in place. */
-function isCrystal(slug: string): boolean {
-  return (
-    slug === "glycol-distearate" || slug === "cold-pearl-concentrate" || slug === "bentonite" || slug === "magnesium-aluminium-silicate"
-  );
+/** Pearl that grows in place, and clay that swells. */
+function isThickenerItself(material: PlainMaterial): boolean {
+  return isKind(material, "pearl") || isKind(material, "swelling-clay");
 }
