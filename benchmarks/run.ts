@@ -15,7 +15,6 @@ import type { Measured } from "./measure";
 import { benchModels } from "./modelBench";
 import { benchPages } from "./pageBench";
 import { benchShelf } from "./shelfBench";
-import { benchSpreadsheet } from "./spreadsheetBench";
 
 const LINES = 40;
 
@@ -28,7 +27,6 @@ try {
   results = [
     ...benchCore(),
     ...(await benchModels()),
-    ...benchSpreadsheet(),
     ...(await benchPages(sheet)),
     ...(await benchLoad(sheet, application.process.pid ?? 0)),
     ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),

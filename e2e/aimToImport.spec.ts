@@ -27,9 +27,9 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
 
   // A changed aim says what it changes.
   await page.getByRole("combobox", { name: "Formulation style" }).selectOption("plant-only");
-  await expect(page.getByText(/The new aim brings up: .*outside the plant-only way/)).toBeVisible();
+  await expect(page.getByText(/The new aim adds: .*not part of the plant-only style/)).toBeVisible();
   await page.getByRole("combobox", { name: "Formulation style" }).selectOption("sulfate-free");
-  await expect(page.getByText(/The new aim settles/)).toBeVisible();
+  await expect(page.getByText(/The new aim removes/)).toBeVisible();
   await expect(saved(page)).toContainText(/saved \d\d:\d\d/);
 
   await page.getByRole("button", { name: "Finalise version 1" }).click();
@@ -37,7 +37,7 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
   await expect(page.getByText("v2, draft")).toBeVisible();
   await page.getByLabel("Cocamidopropyl betaine, percent").fill("15");
   await expect(saved(page)).toContainText(/saved \d\d:\d\d/);
-  await page.getByRole("link", { name: "What differs" }).click();
+  await page.getByRole("link", { name: "Compare versions" }).click();
   await expect(page.getByRole("row", { name: /Cocamidopropyl betaine/ })).toContainText("15.00 %");
   await expect(page.getByRole("row", { name: /active matter/ })).toBeVisible();
   await page.getByRole("link", { name: "Back to the Sheet" }).click();
@@ -56,7 +56,7 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
   await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Stage Door wash");
   await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText(active ?? "");
 
-  await page.getByRole("button", { name: "New trial from this version off v1" }).click();
+  await page.getByRole("button", { name: "New trial from v1" }).click();
   await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Stage Door wash, trial from v1");
 });
 

@@ -32,7 +32,7 @@ async function oneThing(page: Page): Promise<"closing" | "done" | "weighed" | "w
     await isTuned(page).click();
     // Nothing was read: it is asked first.
     await expect(page.getByRole("alert")).toContainText("all the same?");
-    await page.getByRole("button", { name: "a trial" }).click();
+    await page.getByRole("button", { name: "trial", exact: true }).click();
     return "tuned";
   }
   if (await closing(page).isVisible()) return "closing";
@@ -145,7 +145,7 @@ test("a gel with the simulated scale, from what must be right to the record: a w
   await closing(page).click();
 
   const record = page.getByRole("article");
-  await expect(record).toContainText("193.4 g came out");
+  await expect(record).toContainText("193.4 g yield");
   await expect(record.getByRole("row", { name: /^together/ })).toContainText("200.00");
   await expect(record).toContainText("main beaker 412.5 g");
   await expect(record).toContainText("the water is from Tuesday");
@@ -181,7 +181,7 @@ test("a heated cleanser with the simulated scale on a tablet: two beakers warmed
   test.setTimeout(240_000);
   await page.setViewportSize({ width: 1024, height: 768 });
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000d400");
-  await page.getByRole("button", { name: /^Set version/ }).click();
+  await page.getByRole("button", { name: /^Finalise version/ }).click();
   await page.getByRole("link", { name: "Make a batch" }).click();
   await expect(page.getByRole("heading", { name: "Before you begin" })).toBeVisible();
   for (const box of await page.getByRole("checkbox").all()) await box.check();
@@ -195,7 +195,7 @@ test("a heated cleanser with the simulated scale on a tablet: two beakers warmed
   await page.getByLabel("Yield, g").fill("388");
   await closing(page).click();
   const record = page.getByRole("article");
-  await expect(record).toContainText("388.0 g came out");
+  await expect(record).toContainText("388.0 g yield");
   await expect(
     record
       .getByRole("listitem")
@@ -282,7 +282,7 @@ test("a pause stands still, a step is left out with a reason, and closing early 
   await close.click();
   await expect(page.getByRole("article")).toContainText("skipped, all was clean from yesterday");
   expect(page.url()).toContain(`${address}/record`);
-  await expect(page.getByRole("article")).toContainText("900.0 g came out");
+  await expect(page.getByRole("article")).toContainText("900.0 g yield");
 });
 
 /** So small that the lots of the demo last, however many batches the other tests have begun. */

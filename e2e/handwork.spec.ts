@@ -132,7 +132,7 @@ test("findings come and go as it is typed, and lead to their line", async ({ pag
   await expect(page.getByLabel("Cetrimonium chloride, percent")).toBeFocused();
 });
 
-test("a formula is thrown away only with all its versions, after a second look", async ({ page }) => {
+test("a formula is deleted only with all its versions, after a second look", async ({ page }) => {
   await threeLines(page);
   const address = page.url();
   await page.getByText("delete", { exact: true }).click();

@@ -46,7 +46,7 @@ test("what is too small to weigh becomes a stock solution, and the line is weigh
 
 test("a maker knows a fact better: the Sheet counts with it, what differs is said, and all goes back to the library", async ({ page }) => {
   await page.goto("/shelf/aos-40");
-  await page.getByRole("link", { name: "Know better" }).click();
+  await page.getByRole("link", { name: "Edit values" }).click();
   await page.getByRole("textbox", { name: "Active matter, typical" }).fill("strong");
   await page.getByRole("button", { name: "Use my values" }).click();
   await expect(page.getByRole("alert")).toContainText("“strong” is no number");
@@ -86,7 +86,7 @@ test("a material of one's own is found on the Sheet, laid beside its origin, and
   await expect(page.getByLabel("Dressing room slurry, percent")).toHaveValue("5");
 
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100/1");
-  await page.getByRole("button", { name: "Keep v1 as a material" }).click();
+  await page.getByRole("button", { name: "Store v1 as a material" }).click();
   await expect(page.getByRole("heading", { name: "Curtain Call shampoo v1" })).toBeVisible();
   await expect(page.getByText("A formula of yours, stored as a material.")).toBeVisible();
   await page.getByRole("link", { name: "Change it" }).click();

@@ -77,9 +77,9 @@ const late = {
 test("a late thickener goes in by small steps, and is not judged before next morning", async ({ page }) => {
   await page.goto("/import");
   await page.getByRole("textbox").first().fill(JSON.stringify(late));
-  await page.getByRole("button", { name: /bring it in/i }).click();
+  await page.getByRole("button", { name: "Import", exact: true }).click();
   await saved(page);
-  await page.getByRole("link", { name: "Dry run" }).click();
+  await page.getByRole("link", { name: "Practice run" }).click();
   await page.getByRole("button", { name: "pour it all for me" }).click();
   await page.getByText("Skip", { exact: true }).click();
   await page.getByLabel(/leave this step out, because/).fill("not what is practised");

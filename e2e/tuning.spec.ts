@@ -105,7 +105,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await expect(page.getByText("Rested eight minutes?")).toBeVisible();
   await take("2.4");
   await expect(page.getByRole("alert")).toContainText(/After \d.* sodium chloride: it rests for another [78]:\d\d/);
-  await because(page, "a trial").click();
+  await because(page, "trial").click();
   await expect(page.getByRole("img", { name: /2 readings, the last 2.40 Pa·s/ })).toBeVisible();
   const enough = page.getByRole("button", { name: "Thick enough, next step" });
   await expect(enough).toBeEnabled();

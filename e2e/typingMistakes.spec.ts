@@ -61,7 +61,7 @@ test("an overfull sheet turns its water line and says what to take out", async (
   await addLine(page, "coco-glucoside", "99");
   await addLine(page, "glycerin", "2,4");
   await expect(page.getByText("The lines add up to 101.40 %.")).toBeVisible();
-  await expect(page.getByText("Take 1.40 % out.")).toBeVisible();
+  await expect(page.getByText("Remove 1.40 %.")).toBeVisible();
   await expect(page.getByLabel("Distilled or deionised water, percent")).toHaveValue("0.00");
 });
 
@@ -94,7 +94,7 @@ test("what a form could not have sent is refused, and nothing is stored", async 
     for (const line of lines) body.append("restLine", line.slice(0, 36));
   });
   expect(secondRest.status()).toBe(422);
-  expect(await secondRest.text()).toContain("Only one line can take the rest.");
+  expect(await secondRest.text()).toContain("Only one line can be q.s. to 100 %.");
 
   const unknownMaterial = await post((body) => {
     const [water = "", glucosideLine = ""] = lines;

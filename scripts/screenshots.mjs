@@ -98,7 +98,7 @@ const views = [
     },
   },
   {
-    name: "dry-run",
+    name: "practice-run",
     path: GREEN_ROOM_REHEARSAL,
     act: async (page) => {
       await untilPhRead(page);
@@ -112,7 +112,7 @@ const views = [
       await page.getByRole("button", { name: /^let .* pass$/ }).click();
       await page.waitForTimeout(4_000);
       await page.getByRole("button", { name: "Take the reading" }).click();
-      await sayWhy(page, "read twice, it stands");
+      await sayWhy(page, "measured twice");
       await page.getByRole("img", { name: /^2 readings/ }).waitFor();
       await page.getByRole("button", { name: "The pH is right, next step" }).click();
       await sayWhy(page, "intended");
@@ -174,15 +174,15 @@ async function readTwice(page, field, { readings, goesIn, grams }) {
     await field.fill(reading);
     await page.getByRole("button", { name: "Take the reading" }).click();
     const entered = page.getByRole("button", { name: goesIn });
-    const answer = page.getByRole("button", { name: "a trial", exact: true });
+    const answer = page.getByRole("button", { name: "trial", exact: true });
     await entered.or(answer).first().waitFor();
-    await sayWhy(page, "a trial");
+    await sayWhy(page, "trial");
     await entered.waitFor();
     await page.waitForTimeout(450);
     if (reading === readings[0]) {
       await page.getByLabel(/^Really added/).fill(grams);
       await entered.click();
-      await sayWhy(page, "a trial");
+      await sayWhy(page, "trial");
     }
     await page.waitForTimeout(450);
   }
@@ -232,7 +232,7 @@ async function makeTheRest(page, isThere = () => page.getByRole("button", { name
         await page.waitForTimeout(1_500);
       }
       await isRight.click();
-      await sayWhy(page, "a trial");
+      await sayWhy(page, "trial");
     } else if (await weight.isVisible()) {
       await weight.fill((await page.locator("main data").first().textContent()) ?? "");
       await weight.press("Enter");

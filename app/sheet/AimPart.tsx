@@ -29,6 +29,6 @@ function AimEffect() {
 
 function effectWords({ come, gone }: { readonly come: readonly string[]; readonly gone: readonly string[] }): string {
   if (come.length + gone.length === 0) return "changes no finding.";
-  const parts = [...(come.length > 0 ? [`brings up: ${come.join(" ")}`] : []), ...(gone.length > 0 ? [`settles: ${gone.join(" ")}`] : [])];
-  return parts.join(" It ").replace(/^b|^s/, (letter) => letter);
+  const parts = [...(come.length > 0 ? [`adds: ${come.join(" ")}`] : []), ...(gone.length > 0 ? [`removes: ${gone.join(" ")}`] : [])];
+  return parts.join(" It ");
 }
