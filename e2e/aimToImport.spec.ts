@@ -14,7 +14,7 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
   await page.getByRole("combobox", { name: "Formulation style" }).selectOption("sulfate-free");
   await page.getByRole("button", { name: "Use this formula" }).click();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toBeVisible();
-  await expect(page.getByText("within the usual range")).toBeVisible();
+  await expect(page.getByText("in usual range")).toBeVisible();
   await expect(page.getByText("No issues.")).toBeVisible();
 
   // Too much preservative, fixed in one click and taken back with undo.

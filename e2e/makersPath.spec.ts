@@ -18,7 +18,7 @@ test("from an empty board to a printed weighing sheet, and found again after a r
   await addLine(page, "coco-glucoside", "4,4");
   // 15 × 0.39 + 14 × 0.30 + 4.4 × 0.52 = 5.85 + 4.20 + 2.288
   await expect(page.getByRole("region", { name: "Active matter" }).locator("output")).toHaveText("12.34");
-  await expect(page.getByText("within the usual range")).toBeVisible();
+  await expect(page.getByText("in usual range")).toBeVisible();
   await expect(page.getByLabel("Distilled or deionised water, percent")).toHaveValue("66.60");
   // 66.6 % of 600 g
   await expect(page.getByRole("row", { name: /Distilled or deionised water/ })).toContainText("399.60");

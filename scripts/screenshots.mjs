@@ -209,7 +209,7 @@ async function untilPhRead(page) {
 /** Begins the batch with everything ticked and stands before its first weight. @param {import("@playwright/test").Page} page */
 async function beginBatch(page) {
   for (const box of await page.getByRole("checkbox").all()) await box.check();
-  await page.getByRole("button", { name: "Begin the batch" }).click();
+  await page.getByRole("button", { name: /^Begin (the|another) batch$/ }).click();
   await page.getByRole("button", { name: "Done, next step" }).click();
   await page.getByRole("button", { name: "Record weight" }).waitFor();
 }

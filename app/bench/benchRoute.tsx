@@ -17,7 +17,8 @@ export default function BenchRoute({ loaderData: batches }: Route.ComponentProps
       <title>The bench, Tensidrum</title>
       {batches.length === 0 ? (
         <p className={classes.empty}>
-          Nothing is being made. Open a formula from <Link to="/">Today</Link>, set the version you want to make, and begin a batch there.
+          Nothing is being made. Open a formula from <Link to="/">Today</Link>, finalise the version you want to make, and begin a batch
+          there.
         </p>
       ) : (
         <table className={classes.list}>

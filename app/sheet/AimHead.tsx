@@ -37,7 +37,7 @@ export const AimHead = memo(function AimHead(props: AimHeadProps) {
         </Field>
       </h1>
       <span className={classes.version}>
-        v{number}, {isDraft ? "draft" : "set"}
+        v{number}, {isDraft ? "draft" : "final"}
       </span>
       <Field problem={profileProblem} field="profile">
         <select

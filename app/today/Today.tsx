@@ -151,7 +151,7 @@ function FormulaRow({ formula }: { readonly formula: BoardFormula }) {
           <Link to={`/sheet/${formula.id}`}>{formula.name}</Link>
         </h2>
         <p className={classes.state}>
-          v{formula.number}, {formula.isDraft ? "draft" : "set"} · {formula.profile}
+          v{formula.number}, {formula.isDraft ? "draft" : "final"} · {formula.profile}
         </p>
         <p className={classes.state}>
           {formula.lineCount} lines · batch {formula.batch} · {formula.changed}

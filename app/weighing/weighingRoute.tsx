@@ -26,14 +26,14 @@ export default function WeighingRoute({ loaderData: sheet }: Route.ComponentProp
           </Button>
         </>
       }
-      line={<StationNav stations={stationsSeenFrom("sheet", { to: back, state: sheet.isDraft ? "draft" : "set", isAlarm: false })} />}
+      line={<StationNav stations={stationsSeenFrom("sheet", { to: back, state: sheet.isDraft ? "draft" : "final", isAlarm: false })} />}
     >
       <title>{`Weighing sheet, ${sheet.name}, v${sheet.number}`}</title>
       <article className={classes.paper}>
         <header className={classes.title}>
           <h1>{sheet.name}</h1>
           <p>
-            version {sheet.number}, {sheet.isDraft ? "draft, may still change" : "set"} · {sheet.profile} · batch {sheet.batch} · printed{" "}
+            version {sheet.number}, {sheet.isDraft ? "draft, may still change" : "final"} · {sheet.profile} · batch {sheet.batch} · printed{" "}
             {sheet.printedOn}
           </p>
         </header>

@@ -74,6 +74,6 @@ const ShareRow = memo(function ShareRow({
 
 const PLACES = {
   below: { words: "below its window", isOff: true },
-  within: { words: "within the usual range", isOff: false },
+  within: { words: "in usual range", isOff: false },
   above: { words: "above its window", isOff: true },
 } as const;

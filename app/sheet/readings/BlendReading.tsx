@@ -48,7 +48,7 @@ export const BlendReading = memo(function BlendReading({
                 <span>
                   foam <EstimateMark of="foam" />
                 </span>
-                <Bar name="initial foam" value={foam.flash} />
+                <Bar name="initial" value={foam.flash} />
                 <Bar name="density" value={foam.density} />
                 <Bar name="stability" value={foam.stability} />
                 <span className={classes.why}>{foam.words}</span>

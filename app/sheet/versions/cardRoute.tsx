@@ -32,14 +32,14 @@ export default function CardRoute({ loaderData: { formulaId, number, isDraft, wr
           </Button>
         </>
       }
-      line={<StationNav stations={stationsSeenFrom("sheet", { to: back, state: isDraft ? "draft" : "set", isAlarm: false })} />}
+      line={<StationNav stations={stationsSeenFrom("sheet", { to: back, state: isDraft ? "draft" : "final", isAlarm: false })} />}
     >
       <title>{`Card, ${card.title}, v${number}`}</title>
       <article className={classes.card}>
         <header>
           <h1>{card.title}</h1>
           <p>
-            {card.subtitle} · version {number}, {isDraft ? "a draft, may still change" : "set"} · {writtenOn}
+            {card.subtitle} · version {number}, {isDraft ? "a draft, may still change" : "final"} · {writtenOn}
           </p>
         </header>
         <table className={classes.lines}>

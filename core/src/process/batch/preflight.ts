@@ -48,7 +48,7 @@ export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): 
       what: "Tools, beakers and containers are clean, disinfected and dry.",
       why: "Most microbes come from them, not from the materials.",
     },
-    { id: "wear", state: "ask", what: `You wear ${worn(plan)}.`, why: "It is in the flags of what you are about to weigh." },
+    { id: "wear", state: "ask", what: `You wear ${worn(plan)}.`, why: "Materials of this formula require it." },
   ];
   const profile = plan.steps.some(({ stage }) => stage === "ph");
   if (profile) {
@@ -71,8 +71,8 @@ export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): 
     items.push({
       id: `ended ${code}`,
       state: "stop",
-      what: `Lot ${code} of ${nameOfLine(plan, line)} ended ${endsOn}.`,
-      why: "Take another.",
+      what: `Lot ${code} of ${nameOfLine(plan, line)} expired ${endsOn}.`,
+      why: "Choose another lot.",
     });
   }
   return [...items, ...capacityItems(plan, vessels, tares)];
