@@ -70,7 +70,10 @@ const mayImport = [
   { from: { element: { type: "simulate" } }, allow: { to: { element: { type: ["simulate", "world", "core"] } } } },
   { from: { element: { type: "scripts" } }, allow: { to: { element: { type: ["scripts", "core"] } } } },
   { from: { element: { type: "e2e" } }, allow: { to: { element: { type: ["e2e", "scripts", "core"] } } } },
-  { from: { element: { type: "benchmarks" } }, allow: { to: { element: { type: ["benchmarks", "core", "db", "feature", "scripts", "e2e"] } } } },
+  {
+    from: { element: { type: "benchmarks" } },
+    allow: { to: { element: { type: ["benchmarks", "core", "db", "feature", "scripts", "e2e"] } } },
+  },
 ];
 
 const noBarrel = {

@@ -105,7 +105,7 @@ test("a reload keeps undo", async ({ page }) => {
   await page.reload();
   await expect(page.getByLabel(glucoside)).toHaveValue("5.00");
   await page.keyboard.press("Control+z");
-  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Untitled formula");
+  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("");
   await page.keyboard.press("Control+z");
   await expect(page.getByLabel(glucoside)).toHaveValue("");
   await page.keyboard.press("Control+Shift+z");

@@ -57,7 +57,7 @@ describe("before a batch", () => {
   });
 
   it.each<[Partial<BeginForm>, string]>([
-    [{ lots: {} }, "ended"],
+    [{ lots: {} }, "expired"],
     [{ seen: ["clean"] }, "Not ticked yet"],
     [{ grams: "a lot" }, "600 g or 1.2 kg"],
     [{ grams: "30 kg" }, "free"],

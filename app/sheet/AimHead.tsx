@@ -29,7 +29,8 @@ export const AimHead = memo(function AimHead(props: AimHeadProps) {
             value={name}
             readOnly={!isDraft}
             autoComplete="off"
-            size={Math.min(34, Math.max(12, name.length))}
+            placeholder="Untitled formula"
+            size={Math.min(34, Math.max(12, (name || "Untitled formula").length))}
             aria-label="Name of the formula"
             {...described(nameProblem, "name")}
             onChange={(event) => onChange("name", event.currentTarget.value)}

@@ -1,3 +1,4 @@
+import { shownFormulaName } from "@tensidrum/core/formula";
 import { DefaultButton } from "../components/DefaultButton";
 import { charges } from "@tensidrum/core/library";
 import { type ReactNode, useMemo } from "react";
@@ -34,7 +35,7 @@ export function HeadPart() {
 
 export function TitlePart() {
   const { sheet, editor } = useSheet();
-  return <title>{`${editor.typed.name || "Formula"}, v${sheet.number}, Tensidrum`}</title>;
+  return <title>{`${shownFormulaName(editor.typed.name)}, v${sheet.number}, Tensidrum`}</title>;
 }
 
 export function SavePart() {

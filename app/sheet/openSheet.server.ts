@@ -1,3 +1,4 @@
+import { shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { saltPeaks } from "./saltPeaks.server";
 import { briefMaterial, type Material } from "@tensidrum/core/library";
@@ -134,7 +135,7 @@ async function earlierFormulas(db: Database, makerId: string, formulaId: string)
   return rows
     .filter(({ id }) => id !== formulaId)
     .slice(0, EARLIER_SHOWN)
-    .map(({ id, name, number, activePercent }) => ({ id, name, number, activePercent }));
+    .map(({ id, name, number, activePercent }) => ({ id, name: shownFormulaName(name), number, activePercent }));
 }
 
 export type OpenSheet = Awaited<ReturnType<typeof openSheet>>;

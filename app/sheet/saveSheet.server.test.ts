@@ -31,13 +31,14 @@ beforeEach(async () => {
 
 const withBetaine = (percent: string, changes: Partial<TypedSheet> = {}): TypedSheet => ({
   ...opened.typed,
+  name: "Stage Door wash",
   lines: [...opened.typed.lines, { id: crypto.randomUUID(), phase: "A", materialId: betaineId, percent, assay: "" }],
   ...changes,
 });
 
 describe("a new formula", () => {
   it("has one phase and water that takes the rest", () => {
-    expect(opened.typed).toMatchObject({ name: "Untitled formula", batch: "500", restLineId: ids.waterLineId });
+    expect(opened.typed).toMatchObject({ name: "", batch: "500", restLineId: ids.waterLineId });
     expect(opened.materials.map(({ facts }) => facts.slug)).toEqual(["water-distilled"]);
   });
 
@@ -123,6 +124,16 @@ describe("setting a version", () => {
   it("throwing the only draft away takes the formula with it", async () => {
     expect(await discardDraft(base)).toEqual({ formulaStays: false });
     await expect(openSheet({ formulaId: ids.formulaId }, "")).rejects.toThrow("not here");
+  });
+});
+
+describe("a formula without a name", () => {
+  it("is saved as it is, and asks for one before its version becomes final", async () => {
+    expect(await saveSheet(base, withBetaine("12", { name: " " }))).toMatchObject({ kind: "saved" });
+    expect((await openSheet({ formulaId: ids.formulaId }, "")).typed.name).toBe("");
+    const unnamed = await setSheet({ ...base, revision: 1 }, withBetaine("12", { name: "" }), "");
+    expect(unnamed).toMatchObject({ kind: "problems", problems: [{ field: "name" }] });
+    expect(await setSheet({ ...base, revision: 1 }, withBetaine("12"), "")).toMatchObject({ kind: "set", number: 1 });
   });
 });
 

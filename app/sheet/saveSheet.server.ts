@@ -46,7 +46,6 @@ export type SaveResult =
   | { readonly kind: "problems"; readonly problems: readonly FieldProblem[] }
   | Overtaken;
 
-const FIRST_NAME = "Untitled formula";
 const FIRST_PROFILE = "everyday-shampoo";
 const FIRST_BATCH_GRAMS = 500;
 
@@ -63,7 +62,7 @@ export async function beginFormula(ids: {
   const phases = [{ letter: "A", title: "water", temperatureC: null }];
   const line = { id: ids.waterLineId, materialId: water.id, percent: null, takesTheRest: true, assayPercent: null, lots: [] };
   const sheet = {
-    name: FIRST_NAME,
+    name: "",
     profile: FIRST_PROFILE,
     batchGrams: FIRST_BATCH_GRAMS,
     aim: noAim,
@@ -154,6 +153,9 @@ export async function setSheet(base: DraftBase, typed: TypedSheet, note: string)
   const makerId = currentMakerId();
   const made = await contentOf(db, makerId, typed);
   if (made.kind === "problems") return made;
+  if (made.content.name === "") {
+    return { kind: "problems", problems: [{ field: "name", message: "Name the formula before you finalise it." }] } as const;
+  }
   const bare = made.content.lines.filter((line) => line.percent === null && !line.takesTheRest);
   if (bare.length > 0) {
     const problems = bare.map((line) => ({

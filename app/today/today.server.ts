@@ -1,4 +1,4 @@
-import { profileOf } from "@tensidrum/core/formula";
+import { profileOf, shownFormulaName } from "@tensidrum/core/formula";
 import { charges } from "@tensidrum/core/library";
 import { writtenMass } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
@@ -35,7 +35,7 @@ export async function openToday(page: number, desk: PairingDesk | null) {
       const profile = profileOf(row.profile);
       return {
         id: row.id,
-        name: row.name,
+        name: shownFormulaName(row.name),
         number: row.number,
         isDraft: row.state === "draft",
         profile: profile?.name ?? row.profile,

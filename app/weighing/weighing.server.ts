@@ -1,4 +1,4 @@
-import { finestDecimals, gramsText, profileOf } from "@tensidrum/core/formula";
+import { finestDecimals, gramsText, profileOf, shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { roleOf, shownInci } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
@@ -48,7 +48,7 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
     formulaId: wanted.formulaId,
     number: version.number,
     isDraft: version.state === "draft",
-    name: version.snapshot?.name ?? formulaName,
+    name: shownFormulaName(version.snapshot?.name ?? formulaName),
     profile: profileOf(version.profile)?.name ?? version.profile,
     batch: writtenMass(version.batchGrams),
     printedOn: dayjs().format("D MMMM YYYY"),

@@ -37,7 +37,7 @@ export const formulas = pgTable(
   (table) => [
     unique("formulas_id_maker").on(table.id, table.makerId),
     index("formulas_maker_updated").on(table.makerId, table.updatedAt),
-    check("formulas_name_length", sql`char_length(${table.name}) between 1 and 120`),
+    check("formulas_name_length", sql`char_length(${table.name}) <= 120`),
   ],
 );
 

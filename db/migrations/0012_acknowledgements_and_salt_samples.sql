@@ -20,3 +20,7 @@ ALTER TABLE "acknowledgements" RENAME COLUMN "says" TO "fingerprint";--> stateme
 ALTER TABLE "acknowledgements" DROP CONSTRAINT "acknowledgements_says_length";--> statement-breakpoint
 UPDATE "acknowledgements" SET "fingerprint" = 'said:' || "fingerprint";--> statement-breakpoint
 ALTER TABLE "acknowledgements" ADD CONSTRAINT "acknowledgements_fingerprint" CHECK ("acknowledgements"."fingerprint" ~ '^([0-9a-f]{64}|said:.+)$' and char_length("acknowledgements"."fingerprint") <= 1005);
+--> statement-breakpoint
+-- A formula may have no name yet.
+ALTER TABLE "formulas" DROP CONSTRAINT "formulas_name_length";--> statement-breakpoint
+ALTER TABLE "formulas" ADD CONSTRAINT "formulas_name_length" CHECK (char_length("formulas"."name") <= 120);

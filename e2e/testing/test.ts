@@ -80,7 +80,7 @@ export { expect };
 export async function beginFormula(page: Page): Promise<void> {
   await page.goto("/");
   await page.getByRole("button", { name: "New formula" }).first().click();
-  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("Untitled formula");
+  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("");
 }
 
 /** The materials the search shows just now. */

@@ -1,4 +1,4 @@
-import { formulaOfDraft, profileOf, type Formula } from "@tensidrum/core/formula";
+import { formulaOfDraft, profileOf, type Formula, shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { database } from "../../../db/client.server";
@@ -26,7 +26,7 @@ export async function benchFormula(wanted: { readonly formulaId: string; readonl
   const profile = profileOf(version.profile);
   if (profile === undefined) throw new Error(`a version has the profile ${version.profile}`);
   const formula = formulaOfDraft({
-    name: formulaName,
+    name: shownFormulaName(formulaName),
     profile: profile.slug,
     batchGrams: version.batchGrams,
     aim,

@@ -13,7 +13,7 @@ describe("thickness over salt", () => {
     const [first, second] = drawn.points;
     expect(second?.x).toBeGreaterThan(first?.x ?? 0);
     expect(second?.y).toBeLessThan(first?.y ?? 0);
-    expect(drawn.path).toBe(`M${first?.x} ${first?.y}H${second?.x}V${second?.y}`);
+    expect(drawn.path).toBe(`M${first?.x},${first?.y}L${second?.x},${first?.y}L${second?.x},${second?.y}`);
     expect(drawn.expected?.high).toBeLessThan(drawn.expected?.low ?? 0);
     const [one, ten] = [0.2, 2].map((value) => drawn.yTicks.find((tick) => tick.value === value)?.y ?? Number.NaN);
     expect(first?.y).toBeCloseTo(one ?? 0, 0);
@@ -52,12 +52,12 @@ describe("the salt curve under the dots", () => {
 
   it("the safe part ends at the peak, left of the peak, and the rest is beyond", () => {
     expect(drawn.saltCurve?.peakX).toBeLessThan(drawn.saltCurve?.peak.x ?? 0);
-    const ends = (path: string) => [...path.matchAll(/[ML]([\d.]+) /g)].map(([, x]) => Number(x));
+    const ends = (path: string) => [...path.matchAll(/[ML]([\d.]+),/g)].map(([, x]) => Number(x));
     expect(Math.max(...ends(drawn.saltCurve?.safe ?? ""))).toBeLessThanOrEqual(drawn.saltCurve?.peakX ?? 0);
     expect(Math.min(...ends(drawn.saltCurve?.beyond ?? ""))).toBeGreaterThanOrEqual(drawn.saltCurve?.peakX ?? 0);
   });
 
-  it("jars lie on it, and a known salt curve has no band", () => {
+  it("samples lie on it, and a known salt curve has no band", () => {
     expect(drawn.saltSamples).toHaveLength(3);
     expect(drawn.saltSamples[1]?.x).toBe(drawn.saltCurve?.peak.x);
     expect(Math.abs((drawn.saltSamples[1]?.y ?? 0) - (drawn.saltCurve?.peak.y ?? 0))).toBeLessThan(1);

@@ -1,4 +1,5 @@
 import type { DrawnCurve } from "@tensidrum/core/rheology";
+import { area, curveStepAfter, line } from "d3-shape";
 import { scaleLinear } from "d3-scale";
 import type { PictureFrame } from "../frame";
 
@@ -41,6 +42,12 @@ export interface SaltCurveDrawn {
   readonly yTicks: readonly { readonly value: number; readonly y: number }[];
 }
 
+/** A tread for each addition, a rise for each reading. */
+const stair = line<{ readonly x: number; readonly y: number }>()
+  .x((point) => point.x)
+  .y((point) => point.y)
+  .curve(curveStepAfter);
+
 const TICKS = 5;
 const MOST_MARKS = 9;
 const AROUND_PERCENT = 0.25;
@@ -68,7 +75,7 @@ export function saltCurveGeometry(
   return {
     points,
     saltSamples: saltSamples.map((one) => ({ x: x(one.saltPercent), y: y(one.viscosity) })),
-    path: points.map((point, at) => (at === 0 ? `M${point.x} ${point.y}` : `H${point.x}V${point.y}`)).join(""),
+    path: stair(points) ?? "",
     targetY: y(target),
     expected:
       expected === null ? null : { x: x(expected.saltPercent), y: y(expected.viscosity), low: y(expected.low), high: y(expected.high) },
@@ -100,14 +107,13 @@ function curvePaths(
   { points, peakSaltPercent, peakViscosity, safeMaxPercent }: DrawnCurve,
   { x, y, floor }: Axis,
 ): SaltCurveDrawn["saltCurve"] {
-  const line = (along: readonly CurvePoint[]): string =>
-    along.map((one, at) => `${at === 0 ? "M" : "L"}${x(one.saltPercent)} ${y(one.viscosity)}`).join("");
-  const under = (along: readonly CurvePoint[]): string => {
-    const [first, last] = [along[0], along.at(-1)];
-    return first === undefined || last === undefined
-      ? ""
-      : `${line(along)}L${x(last.saltPercent)} ${floor}L${x(first.saltPercent)} ${floor}Z`;
-  };
+  const along = line<CurvePoint>()
+    .x((one) => x(one.saltPercent))
+    .y((one) => y(one.viscosity));
+  const under = area<CurvePoint>()
+    .x((one) => x(one.saltPercent))
+    .y0(floor)
+    .y1((one) => y(one.viscosity));
   const edge = edgeOf(points, safeMaxPercent);
   const near = (viscosity: number, bound: number): number =>
     10 **
@@ -118,17 +124,15 @@ function curvePaths(
   const banded = points.flatMap(({ saltPercent, viscosity, low, high }) =>
     low === null || high === null ? [] : [{ saltPercent, low: near(viscosity, low), high: near(viscosity, high) }],
   );
-  const band =
-    banded.length === 0
-      ? ""
-      : `${line(banded.map(({ saltPercent, high }) => ({ saltPercent, viscosity: high })))}${line(
-          banded.toReversed().map(({ saltPercent, low }) => ({ saltPercent, viscosity: low })),
-        ).replace("M", "L")}Z`;
+  const between = area<(typeof banded)[number]>()
+    .x((one) => x(one.saltPercent))
+    .y0((one) => y(one.low))
+    .y1((one) => y(one.high));
   return {
-    curve: line(points),
-    band,
-    safe: under([...points.filter(({ saltPercent }) => saltPercent < safeMaxPercent), ...edge]),
-    beyond: under([...edge, ...points.filter(({ saltPercent }) => saltPercent > safeMaxPercent)]),
+    curve: along(points) ?? "",
+    band: between(banded) ?? "",
+    safe: under([...points.filter(({ saltPercent }) => saltPercent < safeMaxPercent), ...edge]) ?? "",
+    beyond: under([...edge, ...points.filter(({ saltPercent }) => saltPercent > safeMaxPercent)]) ?? "",
     peakX: x(safeMaxPercent),
     peak: { x: x(peakSaltPercent), y: y(peakViscosity) },
   };

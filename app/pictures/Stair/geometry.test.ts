@@ -12,13 +12,13 @@ describe("the stair of a titration", () => {
     ];
     const drawn = stairGeometry({ readings, curve: readings, band, expected: { grams: 2.8, ph: 4.9, low: 4.7, high: 5.1 } });
     const [first, second] = drawn.points;
-    expect(drawn.path).toBe(`M${first?.x} ${first?.y}H${second?.x}V${second?.y}`);
+    expect(drawn.path).toBe(`M${first?.x},${first?.y}L${second?.x},${first?.y}L${second?.x},${second?.y}`);
     expect(first?.x).toBe(STAIR.left);
     expect(second?.y).toBeGreaterThan(first?.y ?? 0);
-    expect(drawn.expected?.path).toContain(`H${drawn.expected?.x}V${drawn.expected?.y}`);
+    expect(drawn.expected?.path).toContain(`L${drawn.expected?.x},${second?.y}L${drawn.expected?.x},${drawn.expected?.y}`);
     expect(drawn.expected?.high).toBeLessThan(drawn.expected?.low ?? 0);
     expect(drawn.band.top).toBeLessThan(drawn.band.bottom);
-    expect(drawn.curve.startsWith(`M${first?.x} ${first?.y}`)).toBe(true);
+    expect(drawn.curve.startsWith(`M${first?.x},${first?.y}`)).toBe(true);
   });
 
   it("with nothing read the corridor alone is there", () => {

@@ -1,3 +1,4 @@
+import { curveStepAfter, line } from "d3-shape";
 import { scaleLinear } from "d3-scale";
 import type { PictureFrame } from "../frame";
 
@@ -31,6 +32,12 @@ export interface StairAsk {
   readonly expected: (StairPoint & { readonly low: number; readonly high: number }) | null;
 }
 
+/** A tread for each dose, a drop for each reading. */
+const stair = line<{ readonly x: number; readonly y: number }>()
+  .x((point) => point.x)
+  .y((point) => point.y)
+  .curve(curveStepAfter);
+
 const TICKS = 5;
 const LEAST_GRAMS = 0.5;
 const AROUND_PH = 0.35;
@@ -52,22 +59,22 @@ export function stairGeometry({ readings, curve, truth = [], band, expected }: S
   const x = (value: number): number => round(dose(value));
   const y = (ph: number): number => round(acidity(ph));
   const points = readings.map((one) => ({ x: x(one.grams), y: y(one.ph), ph: one.ph }));
-  const path = points.map((point, at) => (at === 0 ? `M${point.x} ${point.y}` : `H${point.x}V${point.y}`)).join("");
-  const line = (along: readonly StairPoint[]): string =>
-    along.map((one, at) => `${at === 0 ? "M" : "L"}${x(one.grams)} ${y(one.ph)}`).join("");
+  const along = line<StairPoint>()
+    .x((one) => x(one.grams))
+    .y((one) => y(one.ph));
   const last = points.at(-1);
   return {
-    path,
+    path: stair(points) ?? "",
     points,
-    curve: line(curve),
-    truth: line(truth),
+    curve: along(curve) ?? "",
+    truth: along(truth) ?? "",
     band: { top: y(band.high), bottom: y(band.low) },
     expected:
       expected === null || last === undefined
         ? null
         : {
             ...{ x: x(expected.grams), y: y(expected.ph), low: y(expected.low), high: y(expected.high) },
-            path: `M${last.x} ${last.y}H${x(expected.grams)}V${y(expected.ph)}`,
+            path: stair([last, { x: x(expected.grams), y: y(expected.ph) }]) ?? "",
           },
     xTicks: dose.ticks(TICKS).map((value) => ({ value, x: x(value) })),
     yTicks: acidity.ticks(TICKS).map((value) => ({ value, y: y(value) })),

@@ -60,9 +60,8 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
     const problem = textProblem(text);
     if (problem !== null) say(field, `${place}${problem}`);
   };
-  const name = typed.name.trim();
-  if (isBlank(name)) say("name", "Give it a name.");
-  else sayOfText("name", name);
+  const name = isBlank(typed.name) ? "" : typed.name.trim();
+  sayOfText("name", name);
   if (name.length > NAME_LENGTH) say("name", `A name has at most ${NAME_LENGTH} characters, this one has ${name.length}.`);
 
   const profile = profileOf(typed.profile)?.slug;

@@ -26,13 +26,13 @@ async function contentOfTyped(typed: TypedSheet) {
 /** A trial: a formula of its own that begins as this version stands. The old one stays. */
 export async function newDraftOf(formulaId: string, versionId: string): Promise<{ readonly formulaId: string }> {
   const { typed, number } = await typedOf(formulaId, versionId);
-  return drafted(typed, `${typed.name}, trial from v${number}`);
+  return drafted(typed, typed.name === "" ? "" : `${typed.name}, trial from v${number}`);
 }
 
 /** A copy of a version, told by its number, as a formula of its own. */
 export async function newDraftNumber(address: SheetAddress): Promise<{ readonly formulaId: string }> {
   const { typed } = await typedVersion(database(), currentMakerId(), address);
-  return drafted(typed, `${typed.name}, copy`);
+  return drafted(typed, typed.name === "" ? "" : `${typed.name}, copy`);
 }
 
 async function drafted(typed: TypedSheet, name: string): Promise<{ readonly formulaId: string }> {

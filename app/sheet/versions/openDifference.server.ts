@@ -1,3 +1,4 @@
+import { shownFormulaName } from "@tensidrum/core/formula";
 import { differenceOf } from "@tensidrum/core/assessment";
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
@@ -42,7 +43,7 @@ export async function openDifference(formulaId: string, wanted: Wanted) {
   };
   return {
     formulaId,
-    name: after.formula.name,
+    name: shownFormulaName(after.formula.name),
     from,
     to,
     versions: versions.map(({ number: each, state }) => ({ number: each, state })),

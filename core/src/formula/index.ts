@@ -31,3 +31,4 @@ export { allergenAmounts, allergenThresholdPercent } from "./sums/allergens.ts";
 export type { Allergen } from "./sums/allergens.ts";
 export type { CompositionEntry } from "./sums/rollUp.ts";
 export type { Formula, FormulaLine, MeasuredProduct, Phase, ResolvedLine, ResolvedSheet, Split, SplitLine } from "./types.ts";
+export { shownFormulaName } from "./untitled.ts";

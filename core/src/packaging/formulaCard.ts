@@ -1,3 +1,4 @@
+import { shownFormulaName } from "../formula/untitled.ts";
 import { assess } from "../assessment/assess.ts";
 import { aimedProfile } from "../formula/aim.ts";
 import { gramsText } from "../formula/gramsShown.ts";
@@ -45,7 +46,7 @@ export function cardOf(formula: Formula, library: MaterialsBySlug): FormulaCard 
     .flatMap(({ material }) => (material.caution === null ? [] : [`${shownMaterial(material).name}: ${lowerFirst(material.caution)}`]));
   const { phCorridor: corridor, activeMatter, irritation } = assessment;
   return {
-    title: formula.name,
+    title: shownFormulaName(formula.name),
     subtitle: `${profile.name}, ${writtenMass(formula.batchGrams)}`,
     lines: sheet.lines.map(({ line, material, percent }) => {
       const own = weighed.get(line.id);

@@ -8,13 +8,30 @@ const edta: WrittenLine = ["disodium-edta", 0.1];
 const kept: WrittenLine[] = [water, glucoside, edta, ["sodium-benzoate-potassium-sorbate-liquid", 1]];
 
 describe("a preservative where water is", () => {
-  it("PRESERVATIVE_MISSING stops a wet wash without one, and nothing else in a kept one speaks of keeping", () => {
+  it("PRESERVATIVE_MISSING stops a wet wash without one, and nothing else in a kept one speaks of preservation", () => {
     expect(found("PRESERVATIVE_MISSING", [water, glucoside])[0]?.severity).toBe("stop");
     expect(codesOf(kept).filter((code) => code.startsWith("PRESERVATIVE"))).toEqual([]);
   });
 
   it("PRESERVATIVE_MISSING lets a sheet with nothing but water be begun", () => {
     expect(codesOf([water])).not.toContain("PRESERVATIVE_MISSING");
+  });
+
+  it.each([
+    [4.9, false],
+    [5, true],
+  ])("%d %% water in a liquid make it wet: %s", (percent, isWet) => {
+    const liquid = {
+      ...materialOf("glycerin"),
+      slug: "stage-glycerin",
+      form: "liquid" as const,
+      inci: [
+        { name: "Glycerin", percent: 100 - percent },
+        { name: "Aqua", percent },
+      ],
+    };
+    const lines: readonly WrittenLine[] = [["stage-glycerin", 100]];
+    expect(codesOf(lines, { materials: [liquid] as never }).includes("PRESERVATIVE_MISSING")).toBe(isWet);
   });
 
   it("moisture of powders and oils is no water", () => {
