@@ -28,7 +28,7 @@ export function NeedsAttention({ concerns }: { readonly concerns: readonly Conce
           </li>
         ))}
       </ol>
-      {concerns.length > MOST_SHOWN && <p>And {concerns.length - MOST_SHOWN} more on the boards.</p>}
+      {concerns.length > MOST_SHOWN && <p>And {concerns.length - MOST_SHOWN} more on the shelf.</p>}
     </section>
   );
 }

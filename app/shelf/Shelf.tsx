@@ -19,7 +19,7 @@ import { useFindAtOnce } from "./useFindAtOnce";
 export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
   const { filter, concerns } = shelf;
   const atOnce = useFindAtOnce();
-  const state = concerns.length === 0 ? "nothing to see to" : `${concerns.length} to see to`;
+  const state = concerns.length === 0 ? "nothing needs attention" : `${concerns.length} need attention`;
   return (
     <Frame
       head={
