@@ -33,6 +33,7 @@ test("the later of two windows is shown both values and chooses", async ({ page,
 
 test("setting a version from a window that is behind changes nothing", async ({ page, context }) => {
   await beginFormula(page);
+  await page.getByRole("textbox", { name: "Name of the formula" }).fill("Prompt Box");
   await addLine(page, "coco-glucoside", "20");
   await expect(saved(page)).toContainText(/saved \d\d/);
   const other = await context.newPage();
