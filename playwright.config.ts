@@ -8,8 +8,8 @@ export default defineConfig({
   outputDir: "test-results",
   fullyParallel: false,
   workers: 2,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   reporter: [["list"], ["json", { outputFile: "test-results/e2e.json" }]],
   use: {
     viewport: { width: 1280, height: 800 },
