@@ -8,7 +8,7 @@ const library = new Map(referenceLibrary.map((material) => [material.slug, mater
 /** Enough of every line to be weighed, so that the sums are timed and not ten thousand sentences. */
 const GRAMS_PER_LINE = 25;
 
-/** A sheet of so many lines, cleansers and everything else, with water that takes the rest. */
+/** A sheet of so many lines, cleansers and everything else, with q.s. water. */
 export function sheetOfLines(count: number): Formula {
   const others = referenceLibrary.filter((material) => material.role !== "water");
   const lines: FormulaLine[] = [{ id: "water", phase: "A", material: "water-distilled", qs: true }];

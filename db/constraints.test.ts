@@ -86,7 +86,7 @@ describe("what the database itself refuses", () => {
   it("an assay of 0", async () => refused([line({ assayPercent: 0 })]));
   it("two lines that take the rest", async () =>
     refused([line({ takesTheRest: true, percent: null }), line({ takesTheRest: true, percent: null })]));
-  it("a line that takes the rest and has a percent", async () => refused([line({ takesTheRest: true, percent: 5 })]));
+  it("a q.s. line and has a percent", async () => refused([line({ takesTheRest: true, percent: 5 })]));
   it("an unknown material", async () => refused([line({ materialId: crypto.randomUUID() })]));
   it("a phase that is not there", async () => refused([line({ phaseLetter: "B" })]));
   it("a batch of nothing, and one of over a tonne", async () => {
@@ -114,7 +114,7 @@ describe("what the database itself refuses", () => {
   });
 });
 
-describe("drafts and set versions", () => {
+describe("drafts and final versions", () => {
   it("amounts come back exactly as given", async () => {
     const amounts = [0.1, 33.333333333333336, 1e-7, 58.695, 100];
     await saveDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, content(amounts.map((percent) => line({ percent }))));
@@ -135,7 +135,7 @@ describe("drafts and set versions", () => {
     expect(both.filter((revision) => revision === undefined)).toHaveLength(1);
   });
 
-  it("a set version keeps its snapshot and nothing of it can change", async () => {
+  it("a final version keeps its snapshot and nothing of it can change", async () => {
     expect(await setDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record())).toBe(1);
     const found = await findVersion(db, workshop.id, { formulaId: ids.formulaId });
     expect(found?.version).toMatchObject({ state: "set", note: "as it was" });
@@ -149,7 +149,7 @@ describe("drafts and set versions", () => {
     expect(await saveDraft(db, workshop.id, { versionId, revision: 0 }, content([]))).toBeUndefined();
   });
 
-  it("a line of a draft cannot slip into a set version", async () => {
+  it("a line of a draft cannot slip into a final version", async () => {
     await setDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record());
     const draftId = crypto.randomUUID();
     expect(await insertDraftFrom(db, workshop.id, { parentId: ids.versionId, versionId: draftId })).toBe(2);
@@ -157,7 +157,7 @@ describe("drafts and set versions", () => {
     await expect(slip).rejects.toThrow();
   });
 
-  it("a draft from a set version has its lines, the next number and its parent", async () => {
+  it("a draft from a final version has its lines, the next number and its parent", async () => {
     await setDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record());
     const draftId = crypto.randomUUID();
     await insertDraftFrom(db, workshop.id, { parentId: ids.versionId, versionId: draftId });

@@ -90,7 +90,7 @@ describe("scents", () => {
 });
 
 describe("lots of lines", () => {
-  it("hold the line's material, weigh more than nothing, and stay in a set version", async () => {
+  it("hold the line's material, weigh more than nothing, and stay in a final version", async () => {
     const formula = demoFormulas.find(({ name }) => name.startsWith("Curtain"));
     const [setId, draftId] = [formula?.versions[0]?.id ?? "", formula?.versions.at(-1)?.id ?? ""];
     const lotsOf = async (slug: string) => (await listLots(db, workshop.id)).find(({ facts }) => facts.slug === slug)?.id ?? "";

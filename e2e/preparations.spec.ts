@@ -65,7 +65,7 @@ test("a maker knows a fact better: the Sheet counts with it, what differs is sai
   await expect(active).toHaveText("12.34");
 });
 
-test("a material of one's own is found on the Sheet, laid beside its origin, and a set version can be one too", async ({ page }) => {
+test("a material of one's own is found on the Sheet, laid beside its origin, and a final version can be one too", async ({ page }) => {
   await page.goto("/shelf");
   await page.getByRole("link", { name: "A material of your own" }).click();
   await page.getByRole("button", { name: "Put it into the library" }).click();

@@ -144,7 +144,7 @@ test("a batch with simulated instruments: calibrated, overshot, taken back with 
   await expect(record).toContainText(/s through the funnel, off the simulated cup/);
 });
 
-test("a dry run: overshot on purpose, taken back, salted as advised, and judged against what was hidden; stock and codes stay as they are", async ({
+test("a practice run: overshot on purpose, taken back, salted as advised, and judged against what was hidden; stock and codes stay as they are", async ({
   page,
 }) => {
   test.setTimeout(240_000);

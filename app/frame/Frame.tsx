@@ -11,12 +11,12 @@ interface FrameProps {
   readonly head: ReactNode;
   /** What can be done, at the right end of the header. */
   readonly doors?: ReactNode;
-  /** The wash line as this page sees it. */
+  /** The stations as this page sees them. */
   readonly line: ReactNode;
   readonly children: ReactNode;
 }
 
-/** The page frame: header, wash line, content. */
+/** The page frame: header, stations, content. */
 export function Frame({ head, doors, line, children }: FrameProps) {
   return (
     <div className={classes.frame}>

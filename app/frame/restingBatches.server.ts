@@ -33,7 +33,7 @@ function untilWords(until: string): string {
   return moment.isSame(dayjs(), "day") ? moment.format("HH:mm") : moment.format("ddd D MMM, HH:mm");
 }
 
-/** What the peg of the bench says on every page. While the database is away it says nothing new. */
+/** State of the bench station on every page. While the database is unavailable it says nothing new. */
 export async function openBenchState(): Promise<string | null> {
   try {
     return benchState(await restsNow());
@@ -43,7 +43,7 @@ export async function openBenchState(): Promise<string | null> {
   }
 }
 
-/** What the peg of the bench says: what rests until when, else what is being made. */
+/** State of the bench station: what rests until when, else what is being made. */
 export function benchState(batches: readonly RestingBatch[]): string | null {
   const [soonest] = batches.flatMap(({ code, rests }) => rests.map((rest) => ({ code, ...rest })));
   if (soonest !== undefined) return `${soonest.code} rests until ${soonest.until}`;

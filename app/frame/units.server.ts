@@ -4,7 +4,7 @@ import { findMaker, type MakerUnits } from "../../db/makers/queries.server";
 import { currentMakerId } from "./maker.server";
 import { usualUnits } from "./units";
 
-/** In what the maker computes. While the database is away the usual units stand, so that a page can say so. */
+/** Units the maker works in. While the database is unavailable the usual units stand, so that a page can say so. */
 export async function openUnits(): Promise<MakerUnits> {
   try {
     const maker = await findMaker(database(), currentMakerId());

@@ -77,7 +77,7 @@ function typedLineLot({ lotId, code, grams, assayPercent, price, packGrams }: St
   return { lotId, code, grams: grams === null ? "" : writtenShort(grams, 3), assayPercent, pricePerGram };
 }
 
-/** Everything the Sheet shows. A set version brings its stored readings and the facts of its own snapshot. */
+/** Everything the Sheet shows. A final version brings its stored readings and the facts of its own snapshot. */
 export async function openSheet(address: SheetAddress, find: string) {
   const db = database();
   const makerId = currentMakerId();

@@ -37,7 +37,7 @@ const withBetaine = (percent: string, changes: Partial<TypedSheet> = {}): TypedS
 });
 
 describe("a new formula", () => {
-  it("has one phase and water that takes the rest", () => {
+  it("has one phase and q.s. water", () => {
     expect(opened.typed).toMatchObject({ name: "", batch: "500", restLineId: ids.waterLineId });
     expect(opened.materials.map(({ facts }) => facts.slug)).toEqual(["water-distilled"]);
   });
@@ -151,7 +151,7 @@ describe("lots of a line", () => {
     return { ...sheet, lines: sheet.lines.map((line) => (line.materialId === betaineId ? { ...line, lots } : line)) };
   };
 
-  it("are kept with it, set the active matter, and come along into a set version: 60 g at 30 % and 40 at 28 % of 100 g", async () => {
+  it("are kept with it, set the active matter, and come along into a final version: 60 g at 30 % and 40 at 28 % of 100 g", async () => {
     const lots = [taken(await lotOf("A", 30), "60"), taken(await lotOf("B", 28), "")];
     expect(await saveSheet(base, weighedFrom(lots))).toMatchObject({ kind: "saved" });
     const { typed } = await openSheet({ formulaId: ids.formulaId }, "");
@@ -184,7 +184,7 @@ describe("lots of a line", () => {
 });
 
 describe("facts a maker knows better", () => {
-  it("count in a draft from then on, and leave a set version as it was", async () => {
+  it("count in a draft from then on, and leave a final version as it was", async () => {
     await saveSheet(base, withBetaine("20"));
     await setSheet({ ...base, revision: 1 }, withBetaine("20"), "");
     const before = await openSheet({ formulaId: ids.formulaId, number: 1 }, "");
@@ -202,7 +202,7 @@ describe("facts a maker knows better", () => {
   });
 });
 
-describe("a set version kept as a material", () => {
+describe("a final version kept as a material", () => {
   it("is made of its lines; a draft is not yet one", async () => {
     await saveSheet(base, withBetaine("20"));
     await expect(keepAsMaterial(ids.formulaId, ids.versionId)).rejects.toThrow("not set");

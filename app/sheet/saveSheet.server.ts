@@ -49,7 +49,7 @@ export type SaveResult =
 const FIRST_PROFILE = "everyday-shampoo";
 const FIRST_BATCH_GRAMS = 500;
 
-/** A new formula: one phase, and water that takes the rest. */
+/** A new formula: one phase, and q.s. water. */
 export async function beginFormula(ids: {
   readonly formulaId: string;
   readonly versionId: string;
@@ -175,7 +175,7 @@ export async function setSheet(base: DraftBase, typed: TypedSheet, note: string)
   return { kind: "set", number } as const;
 }
 
-/** Begins a draft that goes on from a set version. */
+/** Begins a draft that goes on from a final version. */
 export async function beginDraft(formulaId: string, versionId: string): Promise<void> {
   const db = database();
   const makerId = currentMakerId();

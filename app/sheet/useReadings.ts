@@ -11,7 +11,7 @@ import type { TypedSheet } from "./typed/typedSheet";
 export interface SheetReadings {
   readonly formula: Formula;
   readonly reading: FormulaReading;
-  /** What is shown: of a set version what was stored with it. */
+  /** What is shown: of a final version what was stored with it. */
   readonly shown: Readings;
   readonly profile: Profile;
   readonly layers: readonly Layer[];
@@ -25,7 +25,7 @@ interface Around {
   readonly saltPeaks: Readonly<Record<string, number>>;
   /** Stands in for a batch that cannot be read just now. */
   readonly lastBatchGrams: number;
-  /** The stored readings of a set version, which stand as they are. */
+  /** The stored readings of a final version, which stand as they are. */
   readonly stored: Assessment | null;
 }
 

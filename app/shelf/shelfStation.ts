@@ -1,6 +1,6 @@
 import { type Station, stationsSeenFrom } from "../frame/stationNav/stations";
 
-/** The wash line as a page of the shelf sees it, with what stands at the shelf's own peg. */
+/** The stations as a page of the shelf sees them, with the state of the shelf. */
 export function shelfStations(state: string, isAlarm = false): readonly Station[] {
   return stationsSeenFrom("shelf", { to: "/", state: "your formulas", isAlarm: false }, { to: "/shelf", state, isAlarm });
 }

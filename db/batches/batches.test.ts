@@ -89,7 +89,7 @@ describe("a batch begins", () => {
     expect(await findBatch(db, workshop.id, loser.id)).toBeUndefined();
   });
 
-  it("only from a set version, and under a code of its own", async () => {
+  it("only from a final version, and under a code of its own", async () => {
     await expect(beginBatch(db, workshop.id, batch({ versionId: draftId }), [])).rejects.toThrow();
     await expect(beginBatch(db, workshop.id, batch({ versionId: crypto.randomUUID() }), [])).rejects.toThrow();
     const first = batch();

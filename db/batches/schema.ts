@@ -21,7 +21,7 @@ import { versions } from "../formulas/schema";
 import { makers } from "../makers/schema";
 import { lots } from "../inventory/schema";
 
-/** A set version being made, or made. What it was planned from stays in it; what happened are its entries. */
+/** A final version being made, or made. What it was planned from stays in it; what happened are its entries. */
 export const batches = pgTable(
   "batches",
   {

@@ -5,7 +5,7 @@ export type DemoLine = readonly [phase: string, material: string, percent: numbe
 
 export interface DemoVersion {
   readonly id: string;
-  /** Note of a set version; a version without one is the draft. */
+  /** Note of a final version; a version without one is the draft. */
   readonly note?: string;
   /** Measured on a 10 % dilution. */
   readonly measuredPh?: number;

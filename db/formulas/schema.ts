@@ -41,7 +41,7 @@ export const formulas = pgTable(
   ],
 );
 
-/** A draft changes as it is typed; a set version never changes again. */
+/** A draft changes as it is typed; a final version never changes again. */
 export const versions = pgTable(
   "versions",
   {
@@ -79,7 +79,7 @@ export const versions = pgTable(
       .default(sql`'{}'`),
     assessment: jsonb("assessment").$type<Assessment>().notNull(),
     coreVersion: text("core_version").notNull(),
-    /** The complete tensidrum-formula/1 file of a set version. */
+    /** The complete tensidrum-formula/1 file of a final version. */
     snapshot: jsonb("snapshot").$type<Formula>(),
     // Taken from the assessment, so that lists read columns.
     activePercent: numeric("active_percent", { mode: "number" }).notNull(),
@@ -161,7 +161,7 @@ export const lines = pgTable(
       .notNull()
       .references(() => materials.id),
     position: integer("position").notNull(),
-    /** Null on the line that takes the rest, and on a draft's line that has no number yet. */
+    /** Null on the q.s. line, and on a draft's line that has no number yet. */
     percent: numeric("percent", { mode: "number" }),
     takesTheRest: boolean("takes_the_rest").notNull(),
     assayPercent: numeric("assay_percent", { mode: "number" }),

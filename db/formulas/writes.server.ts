@@ -141,7 +141,7 @@ export async function saveDraft(
   });
 }
 
-/** Turns a draft into a set version. Returns its number, or `undefined` when the draft has moved on. */
+/** Turns a draft into a final version. Returns its number, or `undefined` when the draft has moved on. */
 export async function setDraft(
   db: Executor,
   makerId: string,
@@ -164,7 +164,7 @@ export async function setDraft(
 }
 
 /**
- * A new draft that goes on from a set version: same phases and lines, next free number, the set one as parent.
+ * A new draft that goes on from a final version: same phases and lines, next free number, the set one as parent.
  * Returns its number, or `undefined` when there is no such set version.
  */
 export async function insertDraftFrom(

@@ -2,7 +2,7 @@ import { expect, type Page } from "@playwright/test";
 
 export const GREEN_ROOM_BATCH = "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1";
 
-/** Begins a batch of a set version with everything ticked. Returns its address. */
+/** Begins a batch of a final version with everything ticked. Returns its address. */
 export async function beginBatch(page: Page, address: string): Promise<string> {
   await page.goto(address);
   for (const box of await page.getByRole("checkbox").all()) await box.check();

@@ -9,7 +9,7 @@ const REMEMBERED = "tensidrum.bench-instruments";
 
 /** The instruments of a bench, and how they are taken and put away. */
 export interface Instruments extends Readonly<Record<InstrumentKind, Instrument>> {
-  /** a simulated instrument is taken up again on the next visit. */
+  /** A simulated instrument is taken up again on the next visit. */
   takeSimulated(kind: InstrumentKind): void;
   /** Answers what is in the way, or nothing. */
   takeSerial(kind: InstrumentKind, baudRate: number): Promise<string | null>;
@@ -22,7 +22,7 @@ interface Asked {
   /** Of the batch the simulated instruments measure. */
   readonly hidden: () => SimulatedBatch;
   readonly clock: () => string;
-  /** In a practice run every instrument is a simulated instrument. */
+  /** In a practice run every instrument is simulated. */
   readonly isAllSimulated: boolean;
 }
 

@@ -19,7 +19,7 @@ interface PracticePageProps {
   readonly sent: SentBatch;
 }
 
-/** A dry run of a version: the same bench with simulated instruments, a batch nobody knows, and its truth at the end. */
+/** A practice run of a version: the same bench with simulated instruments, a batch nobody knows, and its truth at the end. */
 export function PracticePage({ wanted, sent }: PracticePageProps) {
   const [kept, setKept] = useState<{ readonly practice: KeptPractice; readonly round: number } | null>(null);
   useEffect(() => setKept({ practice: keptPractice(sent.id), round: 0 }), [sent.id]);

@@ -34,7 +34,7 @@ interface PracticeResultProps {
   readonly practice: PracticeHere;
 }
 
-/** The end of a dry run: what was hidden beside what was done, and how well it went. */
+/** The end of a practice run: what was hidden beside what was done, and how well it went. */
 export function PracticeResult({ id, seed, practice: { here, again } }: PracticeResultProps) {
   const { view, plan } = here;
   const { standing } = view;

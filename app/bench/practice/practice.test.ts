@@ -10,7 +10,7 @@ function browserStorage(): Pick<Storage, "getItem" | "setItem"> {
 
 afterEach(() => vi.unstubAllGlobals());
 
-describe("a dry run in the browser", () => {
+describe("a practice run in the browser", () => {
   it("goes on where it was left, each version by itself; what cannot be read is a fresh one", () => {
     const storage = browserStorage();
     vi.stubGlobal("localStorage", storage);

@@ -65,7 +65,7 @@ describe("jars of a base", () => {
   });
 });
 
-describe("a dry run", () => {
+describe("a practice run", () => {
   const counts = async () => {
     const { rows } = await database().execute(
       sql`select (select count(*) from batches) as batches, (select count(*) from batch_entries) as entries,
@@ -74,7 +74,7 @@ describe("a dry run", () => {
     return rows[0];
   };
 
-  it("of a set version and of a draft can be opened, and stores nothing", async () => {
+  it("of a final version and of a draft can be opened, and stores nothing", async () => {
     const before = await counts();
     const sent = await openPractice(greenRoom);
     expect(sent).toMatchObject({ code: "practice run", lots: [], entries: [], earlier: null });

@@ -6,7 +6,7 @@ import type { BatchHere } from "../queue/useBatchHere";
 /** What every part of the page of a batch needs. */
 export interface Bench extends Omit<BatchHere, "enter"> {
   readonly instruments: Instruments;
-  /** Nothing of it is stored: a dry run. */
+  /** Nothing of it is stored: a practice run. */
   readonly isPractice: boolean;
   /** For a page without scripts: the identifier of its next entry. */
   readonly newId: string;

@@ -10,7 +10,7 @@ interface VersionsProps {
   readonly sheet: OpenSheet;
 }
 
-/** Draft and set versions of this formula, and what can be done with the one shown. */
+/** Draft and final versions of this formula, and what can be done with the one shown. */
 export const Versions = memo(function Versions({ sheet }: VersionsProps) {
   const { formulaId, versions, number: shown, state } = sheet;
   const draft = versions.find((version) => version.state === "draft");

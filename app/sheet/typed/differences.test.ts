@@ -31,7 +31,7 @@ describe("what two windows disagree on", () => {
     ]);
   });
 
-  it("a line only one of them has, and who takes the rest", () => {
+  it("a line only one of them has, and which line is q.s.", () => {
     const theirs = { ...sheet, lines: [water], restLineId: null };
     expect(differencesOf(sheet, theirs, names)).toEqual([
       { key: "line:w:percent", what: "water", mine: "is q.s.", theirs: "empty" },

@@ -59,7 +59,7 @@ describe("editing a sheet", () => {
     expect(withoutLine(sheet, "g").restLineId).toBe("w");
   });
 
-  it("when another line takes the rest the former keeps what it showed", () => {
+  it("when another line becomes q.s. the former keeps what it showed", () => {
     // three other lines of 1 % each
     const changed = withRestLine(sheet, "g");
     expect(changed.restLineId).toBe("g");

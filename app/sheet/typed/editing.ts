@@ -50,7 +50,7 @@ export function withoutLine(sheet: TypedSheet, lineId: string): TypedSheet {
 /** Digits the former line of the rest keeps: more than any scale shows, and they hide the noise of the sum. */
 const KEPT_DECIMALS = 6;
 
-/** That line takes the rest; the one that did keeps the percent it had got. */
+/** That line becomes q.s.; the former one keeps the percent it had got. */
 export function withRestLine(sheet: TypedSheet, lineId: string): TypedSheet {
   const former = sheet.restLineId;
   if (former === lineId) return sheet;

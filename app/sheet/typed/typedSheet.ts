@@ -14,7 +14,7 @@ export interface TypedLine {
   readonly id: string;
   readonly phase: string;
   readonly materialId: string;
-  /** What stands in the percent cell; ignored on the line that takes the rest. */
+  /** What stands in the percent cell; ignored on the q.s. line. */
   readonly percent: string;
   /** Active content by the lot's certificate, as typed; empty where none is known. Lots that are chosen stand above it. */
   readonly assay: string;

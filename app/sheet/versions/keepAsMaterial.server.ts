@@ -8,7 +8,7 @@ import { currentMakerId } from "../../frame/maker.server";
 import { versionFormula } from "./versionFormula.server";
 
 /**
- * A set version as a material of the maker's own, to stand in another formula as a base. Returns its slug.
+ * A final version as a material of the maker's own, to stand in another formula as a base. Returns its slug.
  * @throws Refusal when the lines do not come to 100 %.
  */
 export async function keepAsMaterial(formulaId: string, versionId: string): Promise<string> {

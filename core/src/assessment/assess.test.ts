@@ -67,7 +67,7 @@ describe("the assessment of a sheet", () => {
     expect(read.lines).toHaveLength(10_000);
   });
 
-  it("always weighs out to the batch when water takes the rest", () => {
+  it("always weighs out to the batch when water is q.s.", () => {
     const percents = fc.array(fc.integer({ min: 1, max: 9000 }), { minLength: 1, maxLength: 10 });
     fc.assert(
       fc.property(percents, fc.integer({ min: 50, max: 20_000 }), (drawn, batchGrams) => {

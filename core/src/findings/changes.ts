@@ -16,7 +16,7 @@ export function roundedDown(percent: number): number {
   return Number((Math.floor(percent / STEP + NOISE) * STEP).toFixed(DECIMALS));
 }
 
-/** Lines of a named part and the line that takes the rest have no share of their own to set. */
+/** Lines of a named part and the q.s. line have no share of their own to set. */
 function canBeSet({ sheet }: Judged, { line }: ResolvedLine): boolean {
   return line.qs !== true && sheet.formula.lines.some(({ id }) => id === line.id);
 }

@@ -50,9 +50,9 @@ import { tooSmallToWeigh } from "./weighing/tooSmallToWeigh.ts";
 /** Every rule, by family. A new rule is one file and one line here. */
 export const families: Readonly<Record<string, readonly Rule[]>> = {
   mass: [massOver, massOpen, massNoQs],
-  actives: [activeWindow, chargeClash, oneSurfactant, anionicHeavy, mildnessForFace, styleBreach],
-  ph: [soapAcidified, phNoCorridor, phOutside, eyePh],
-  keeping: [
+  surfactants: [activeWindow, chargeClash, oneSurfactant, anionicHeavy, mildnessForFace, styleBreach],
+  acidity: [soapAcidified, phNoCorridor, phOutside, eyePh],
+  preservation: [
     preservativeMissing,
     preservativeDose,
     preservativePh,
@@ -62,12 +62,14 @@ export const families: Readonly<Record<string, readonly Rule[]>> = {
     preservativeNeedless,
     microbeNutrientsRule,
   ],
-  thickness: [gumSlurry, saltNoGrip, saltPastPeak, saltMeetsGum, polymerSalt, guarAcidFirst, particlesSink, pumpClog],
+  rheology: [gumSlurry, saltNoGrip, saltPastPeak, saltMeetsGum, polymerSalt, guarAcidFirst, particlesSink, pumpClog],
   oils: [oilLoose, emulsifierMissing, waxCold, splitTemperature],
   scent: [fragranceHigh, allergenDeclare],
-  looks: [cloudyLikely, colourShift],
+  appearance: [cloudyLikely, colourShift],
   weighing: [tooSmallToWeigh],
-  people: [coarseOnFace, dust, corrosive, eyeIrritant, nut, gluten, soy, restricted],
+  handling: [dust, corrosive],
+  targetUser: [coarseOnFace, eyeIrritant, restricted],
+  allergens: [nut, gluten, soy],
 };
 
 export const rules: readonly Rule[] = Object.values(families).flat();

@@ -9,7 +9,7 @@ export interface DraftLine {
   readonly phase: string;
   /** Slug of the material. */
   readonly material: string;
-  /** % w/w; null while nothing is typed, and on the line that takes the rest. */
+  /** % w/w; null while nothing is typed, and on the q.s. line. */
   readonly percent: number | null;
   readonly takesTheRest: boolean;
   readonly assayPercent: number | null;

@@ -15,7 +15,7 @@ export interface MassBalance {
   readonly hasQs: boolean;
   /** Σ of the lines that carry a percent, % w/w. */
   readonly othersPercent: number;
-  /** What the q.s. line gets, % w/w; 0 when the others leave nothing or no line takes the rest. */
+  /** What the q.s. line gets, % w/w; 0 when the others leave nothing or no line is q.s.. */
   readonly qsPercent: number;
   /** Sum of the whole sheet, % w/w. */
   readonly totalPercent: number;

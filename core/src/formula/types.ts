@@ -11,7 +11,7 @@ export interface Phase {
   readonly temperatureC?: number;
 }
 
-/** One line of the sheet: a share in percent, or the line that takes the rest. */
+/** One line of the sheet: a share in percent, or the q.s. line. */
 export interface FormulaLine {
   readonly id: string;
   readonly phase: string;

@@ -11,7 +11,7 @@ const rest = (massGrams: number): MassToWeigh => ({ massGrams, takesTheRest: tru
 const gramsOf = (masses: readonly MassToWeigh[], total: number, scales: readonly Scale[]) =>
   weighOut(masses, total, scales).map((line) => line.gramsToWeigh);
 
-describe("weighing out with a line that takes the rest", () => {
+describe("weighing out with a q.s. line", () => {
   it("600 g: 352.174 g of water, 243.826 g on the bench scale, 4.004 g on the fine one", () => {
     // 243.826 → 243.8 (0.1 g), 4.004 → 4.00 (0.01 g); water takes 600 − 247.80 = 352.20
     expect(gramsOf([rest(352.17), plain(243.826), plain(4.004)], 600, [bench, fine])).toEqual([352.2, 243.8, 4]);

@@ -7,7 +7,7 @@ export interface RecipeShare {
   readonly row: number;
   readonly material: string;
   readonly phase: string;
-  /** % w/w; null on the line that takes the rest. */
+  /** % w/w; null on the q.s. line. */
   readonly percent: number | null;
   /** It went through a volume, a drop or a rough number. */
   readonly isEstimate: boolean;

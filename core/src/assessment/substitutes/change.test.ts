@@ -133,7 +133,7 @@ describe("substitution at equal active matter", () => {
     expect(same).toMatchObject({ changes: [], findingsNew: [], findingsGone: [] });
   });
 
-  it("refuses what has no active matter, takes the rest, or would not fit", () => {
+  it("refuses what has no active matter, is q.s., or would not fit", () => {
     expect(() => substitute(wash, { lineId: "aos-40", material: "glycerin" }, library)).toThrow("no active matter");
     expect(() => substitute(wash, { lineId: "water-distilled", material: "aos-40" }, library)).toThrow(Refusal);
     const strong = sheetOf([

@@ -30,7 +30,7 @@ export interface Substituted {
 /**
  * One material for another at equal active matter: percent × active ⁄ active of the new one; the q.s. line takes the
  * difference. 20 % of a 30 % betaine is 15 % of a 40 % one.
- * @throws Refusal when the line is not there, takes the rest, one of the two brings no active matter, or the line would
+ * @throws Refusal when the line is not there, is q.s., one of the two brings no active matter, or the line would
  * exceed 100 %.
  */
 export function substitute(formula: Formula, wanted: Substitution, library: MaterialsBySlug): Substituted {

@@ -2,7 +2,7 @@ import { offering } from "../changes.ts";
 import type { Rule } from "../finding.ts";
 import { letWaterTakeRest } from "./waterLine.ts";
 
-/** MASS_NO_QS: exactly 100 %, but no line takes the rest. Dry products need none. */
+/** MASS_NO_QS: exactly 100 %, but no line is q.s.. Dry products need none. */
 export const massNoQs: Rule = {
   codes: ["MASS_NO_QS"],
   check(judged) {

@@ -99,7 +99,7 @@ export interface ReplacedWater {
 /**
  * Replaces a part of the q.s. water by a made-up one: a line of its own, the rest stays q.s. Half of 70 % water makes a
  * line of 35 %.
- * @throws Refusal when no line takes the rest or nothing would be left of it.
+ * @throws Refusal when no line is q.s. or nothing would be left of it.
  */
 export function replaceWater(
   formula: Formula,

@@ -7,7 +7,7 @@ export type FormulaChange =
   | { readonly kind: "percents"; readonly percents: readonly { readonly line: string; readonly percent: number }[] }
   /** A new line in the phase of another one. */
   | { readonly kind: "add"; readonly material: string; readonly percent: number; readonly beside: string }
-  /** A line that takes the rest from now on. */
+  /** A line that is q.s. from now on. */
   | { readonly kind: "rest"; readonly line: string }
   | { readonly kind: "batch"; readonly batchGrams: number }
   | { readonly kind: "temperature"; readonly phases: readonly string[]; readonly temperatureC: number }

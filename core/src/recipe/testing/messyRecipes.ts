@@ -6,7 +6,7 @@ export interface MessyRecipe {
 }
 
 /**
- * Readings are written as "amount material, sureness", with "rest" for the line that takes the rest and "?" for what is
+ * Readings are written as "amount material, sureness", with "rest" for the q.s. line and "?" for what is
  * not recognised. Everything else is its kind.
  */
 export const messyRecipes: readonly MessyRecipe[] = [

@@ -7,7 +7,7 @@ export interface StartingLine {
   readonly phase: string;
   /** Slug. */
   readonly material: string;
-  /** % w/w; null on the line that takes the rest. */
+  /** % w/w; null on the q.s. line. */
   readonly percent: number | null;
 }
 
