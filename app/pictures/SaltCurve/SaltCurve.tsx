@@ -3,7 +3,7 @@ import { useId } from "react";
 import { useFrame } from "../frame";
 import { Axes } from "../Stair/Axes";
 import stair from "../Stair/Stair.module.css";
-import { NARROW_SALT_HILL, SALT_HILL, saltCurveGeometry, type SaltCurveAsk } from "./geometry";
+import { NARROW_SALT_CURVE, SALT_CURVE, saltCurveGeometry, type SaltCurveAsk } from "./geometry";
 import classes from "./SaltCurve.module.css";
 
 interface SaltCurveProps extends SaltCurveAsk {
@@ -15,7 +15,7 @@ const CLIFF_NAME = 160;
 
 /** Whole salt to the right, thickness by decades: jars as rings, the batch as a stair, the safe part, and the peak. */
 export function SaltCurvePicture({ unit, ...ask }: SaltCurveProps) {
-  const frame = useFrame({ wide: SALT_HILL, narrow: NARROW_SALT_HILL });
+  const frame = useFrame({ wide: SALT_CURVE, narrow: NARROW_SALT_CURVE });
   const { points, saltSamples, path, targetY, expected, saltCurve, xTicks, yTicks } = saltCurveGeometry(ask, frame);
   const { width, height, left, right, top, bottom } = frame;
   const hatch = useId();

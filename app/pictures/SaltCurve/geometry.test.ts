@@ -1,7 +1,7 @@
 import { drawnCurveOf } from "@tensidrum/core/rheology";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { NARROW_SALT_HILL, SALT_HILL, saltCurveGeometry } from "./geometry";
+import { NARROW_SALT_CURVE, SALT_CURVE, saltCurveGeometry } from "./geometry";
 
 describe("thickness over salt", () => {
   it("more salt is further right, ten times as thick one decade up", () => {
@@ -20,7 +20,7 @@ describe("thickness over salt", () => {
     expect(second?.y).toBeCloseTo(ten ?? 0, 0);
   });
 
-  it.each([SALT_HILL, NARROW_SALT_HILL])("whatever is read lies inside the picture, with few ticks: %o", (frame) => {
+  it.each([SALT_CURVE, NARROW_SALT_CURVE])("whatever is read lies inside the picture, with few ticks: %o", (frame) => {
     const reading = fc.record({
       saltPercent: fc.double({ min: 0, max: 12, noNaN: true }),
       viscosity: fc.double({ min: 0.001, max: 1_000, noNaN: true }),

@@ -3,8 +3,8 @@ import { area, curveStepAfter, line } from "d3-shape";
 import { scaleLinear } from "d3-scale";
 import type { PictureFrame } from "../frame";
 
-export const SALT_HILL: PictureFrame = { width: 560, height: 290, left: 48, right: 12, top: 14, bottom: 34 };
-export const NARROW_SALT_HILL: PictureFrame = { ...SALT_HILL, width: 358, height: 270, left: 42, right: 8 };
+export const SALT_CURVE: PictureFrame = { width: 560, height: 290, left: 48, right: 12, top: 14, bottom: 34 };
+export const NARROW_SALT_CURVE: PictureFrame = { ...SALT_CURVE, width: 358, height: 270, left: 42, right: 8 };
 
 export interface CurvePoint {
   readonly saltPercent: number;
@@ -58,7 +58,7 @@ const MOST_BAND_DECADES = 0.5;
 /** Thickness over whole salt, the thickness by decades. Everything that is told lies inside the picture. */
 export function saltCurveGeometry(
   { readings, saltSamples = [], saltCurve = null, target, expected }: SaltCurveAsk,
-  frame = SALT_HILL,
+  frame = SALT_CURVE,
 ): SaltCurveDrawn {
   const all = [...readings, ...saltSamples, ...(expected === null ? [] : [expected]), ...(saltCurve?.points ?? [])];
   const salts = all.map(({ saltPercent }) => saltPercent);

@@ -1,4 +1,4 @@
 export { findingCodes } from "./finding.ts";
 export type { Finding, FindingCode, NotJudged, Rule, Severity } from "./finding.ts";
 export type { Judged } from "./judged.ts";
-export { families, judge, rules } from "./registry.ts";
+export { judge, rules } from "./registry.ts";

@@ -68,8 +68,9 @@ export const families: Readonly<Record<string, readonly Rule[]>> = {
   appearance: [cloudyLikely, colourShift],
   weighing: [tooSmallToWeigh],
   handling: [dust, corrosive],
-  targetUser: [coarseOnFace, eyeIrritant, restricted],
+  targetUser: [coarseOnFace, eyeIrritant],
   allergens: [nut, gluten, soy],
+  law: [restricted],
 };
 
 export const rules: readonly Rule[] = Object.values(families).flat();
