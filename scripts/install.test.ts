@@ -135,6 +135,23 @@ describe("a fault nobody caught", () => {
     expect([code, output.includes("forgotten"), output.includes("lives")]).toEqual([0, true, true]);
   });
 
+  it("whoever reads the output may go away: nothing ends, and nothing is told for ever", async () => {
+    writeFileSync(
+      `${folder}/unread.mjs`,
+      `
+        import { listenForFaults } from "${root}/scripts/faults.mjs";
+        import { say } from "${root}/scripts/say.mjs";
+        listenForFaults({ describe: (fault) => fault.message, end: (code) => process.exit(code) });
+        const telling = setInterval(() => say("still here"), 5);
+        setTimeout(() => process.exit(7), 300);
+        process.on("exit", () => clearInterval(telling));`,
+    );
+    const child = spawn(process.execPath, [`${folder}/unread.mjs`]);
+    child.stdout.destroy();
+    child.stderr.destroy();
+    expect(await new Promise((resolve) => child.on("exit", (code) => resolve(code)))).toBe(7);
+  });
+
   it("after an exception everything is ended in order", async () => {
     const { code, output } = await run("setTimeout(() => { throw new Error('broken'); }, 10);");
     expect([code, output.includes("broken"), output.includes("ended"), output.includes("lives")]).toEqual([1, true, true, false]);

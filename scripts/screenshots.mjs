@@ -247,6 +247,28 @@ async function makeTheRest(page, isThere = () => page.getByRole("button", { name
   }
 }
 
+/** @param {number} port */
+async function takePictures(port) {
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu"],
+  });
+  try {
+    mkdirSync(FOLDER, { recursive: true });
+    for (const { name, path, width = 1280, height = 800, act } of views) {
+      const page = await browser.newPage({ viewport: { width, height }, reducedMotion: "reduce" });
+      await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: "networkidle" });
+      await act?.(page);
+      await page.waitForTimeout(400);
+      await page.screenshot({ path: `${FOLDER}/${name}.png` });
+      await page.close();
+      say(`docs/screenshots/${name}.png`);
+    }
+  } finally {
+    await browser.close();
+  }
+}
+
 /** Takes a current picture of every main view, made from the demo data. */
 await run(async () => {
   const data = mkdtempSync(`${tmpdir()}/tensidrum-pictures-`);
@@ -256,23 +278,13 @@ await run(async () => {
     env: { ...process.env, TENSIDRUM_DATA: data },
     stdio: ["ignore", "pipe", "inherit"],
   });
-  await new Promise((resolve) => application.stdout.on("data", (chunk) => String(chunk).includes("is ready at") && resolve(undefined)));
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: ["--no-sandbox", "--disable-gpu"],
-  });
-  mkdirSync(FOLDER, { recursive: true });
-  for (const { name, path, width = 1280, height = 800, act } of views) {
-    const page = await browser.newPage({ viewport: { width, height }, reducedMotion: "reduce" });
-    await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: "networkidle" });
-    await act?.(page);
-    await page.waitForTimeout(400);
-    await page.screenshot({ path: `${FOLDER}/${name}.png` });
-    await page.close();
-    say(`docs/screenshots/${name}.png`);
+  const ended = new Promise((resolve) => application.on("exit", resolve));
+  try {
+    await new Promise((resolve) => application.stdout.on("data", (chunk) => String(chunk).includes("is ready at") && resolve(undefined)));
+    await takePictures(port);
+  } finally {
+    application.kill("SIGTERM");
+    await ended;
+    rmSync(data, { recursive: true, force: true });
   }
-  await browser.close();
-  application.kill("SIGTERM");
-  await new Promise((resolve) => application.on("exit", resolve));
-  rmSync(data, { recursive: true, force: true });
 });
