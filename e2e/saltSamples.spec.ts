@@ -9,6 +9,8 @@ test("jars of a base: what is wrong keeps the typed text, five draw a salt curve
   page,
 }) => {
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000a200/1");
+  // The curve fitted through the samples of the demo is what the Sheet measures its salt by.
+  await expect(page.getByText(/2\.3\d %, peak of this base \(fitted\)/)).toBeVisible();
   await page.getByRole("link", { name: "Make a batch" }).click();
   await page.getByRole("link", { name: "Salt-curve samples" }).click();
   await expect(

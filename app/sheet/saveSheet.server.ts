@@ -1,5 +1,5 @@
 import { assess, coreVersion } from "@tensidrum/core/assessment";
-import { saltPeaks } from "./saltPeaks.server";
+import { saltPeakOf } from "./saltPeaks.server";
 import { completeSnapshot, noAim, nothingMeasured } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { database, type Database } from "../../db/client.server";
@@ -97,14 +97,13 @@ export async function saveSheet(base: DraftBase, typed: TypedSheet, save: Partia
 export async function contentOf(db: Database, makerId: string, asTyped: TypedSheet) {
   const { typed, problems: unshelved } = await withLotsOfShelf(db, makerId, asTyped);
   const { sheet, problems: unread } = readTyped(typed, FIRST_BATCH_GRAMS);
-  const [used, scales, peaks] = await Promise.all([
+  const [used, scales] = await Promise.all([
     materialsOfLines(
       db,
       makerId,
       typed.lines.map((line) => line.materialId),
     ),
     listScales(db, makerId),
-    saltPeaks(db, makerId),
   ]);
   const unknown = typed.lines
     .filter((line) => !used.byId.has(line.materialId))
@@ -115,6 +114,7 @@ export async function contentOf(db: Database, makerId: string, asTyped: TypedShe
   const problems = [...unread, ...unshelved, ...unknown];
   if (problems.length > 0) return { kind: "problems", problems } as const;
   const formula = formulaOfSheet(sheet, { materials: used.byId, scales });
+  const peak = await saltPeakOf(db, makerId, { formula, materials: used.bySlug });
   const content: DraftContent = {
     name: sheet.name,
     profile: sheet.profile,
@@ -123,7 +123,7 @@ export async function contentOf(db: Database, makerId: string, asTyped: TypedShe
     measured: sheet.measured,
     phases: sheet.phases,
     lines: sheet.lines.map(({ phase, ...line }) => ({ ...line, phaseLetter: phase })),
-    assessment: assess(formula, used.bySlug, { saltPeaks: peaks }),
+    assessment: assess(formula, used.bySlug, { saltPeaks: peak }),
     coreVersion,
   };
   return { kind: "content", content, formula, materials: used.bySlug } as const;

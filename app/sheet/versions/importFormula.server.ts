@@ -3,6 +3,7 @@ import { aimOf, type Formula } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { readFormula, readJson } from "@tensidrum/core/formats";
 import { isSameMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
+import { saltPeaks } from "../saltPeaks.server";
 import { database } from "../../../db/client.server";
 import { insertFormula, type DraftContent } from "../../../db/formulas/writes.server";
 import { insertOwnMaterial, listMaterials } from "../../../db/materials/queries.server";
@@ -40,7 +41,7 @@ export async function importFormula(text: string): Promise<Imported> {
       idOf.set(facts.slug, id);
     }
     const materials = new Map([...library, ...own.map((facts) => [facts.slug, facts] as const)]);
-    await insertFormula(tx, makerId, ids, contentOf(formula, { idOf, renamed, materials }));
+    await insertFormula(tx, makerId, ids, contentOf(formula, { idOf, renamed, materials, peaks: await saltPeaks(tx, makerId) }));
   });
   return { formulaId: ids.formulaId };
 }
@@ -85,6 +86,7 @@ function contentOf(
     readonly idOf: ReadonlyMap<string, string>;
     readonly renamed: ReadonlyMap<string, string>;
     readonly materials: MaterialsBySlug;
+    readonly peaks: Readonly<Record<string, number>>;
   },
 ): DraftContent {
   const letters = new Map(formula.phases.map(({ id }, at) => [id, String.fromCharCode(65 + at)]));
@@ -125,7 +127,7 @@ function contentOf(
         takesTheRest: line.qs === true,
         assayPercent: line.assayPercent ?? null,
       })),
-    assessment: assess(read, around.materials),
+    assessment: assess(read, around.materials, { saltPeaks: around.peaks }),
     coreVersion,
   };
 }
