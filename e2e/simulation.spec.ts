@@ -32,7 +32,7 @@ async function readPh(page: Page): Promise<number> {
   await expect(computed.or(why)).toBeVisible();
   if (await why.isVisible()) await why.click();
   await expect(computed).toBeVisible();
-  await expect(page.getByText("Reckoning the next dose")).toBeHidden();
+  await expect(page.getByText("Calculating the next dose")).toBeHidden();
   return ph;
 }
 

@@ -1,3 +1,4 @@
+import { shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { factDifferences, roleOf, shownInci, shownMaterial, withOwnFacts, type Material } from "@tensidrum/core/library";
 import { writtenShort } from "@tensidrum/core/quantities";
@@ -87,7 +88,7 @@ export async function openMaterial(slug: string) {
       lot: codeOf.get(lotId) ?? "",
       day: dayjs(madeAt).format("D MMM YYYY"),
     })),
-    uses,
+    uses: uses.map((use) => ({ ...use, name: shownFormulaName(use.name) })),
   };
 }
 

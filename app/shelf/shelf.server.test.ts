@@ -1,5 +1,9 @@
 import { beforeAll, describe, expect, it } from "vitest";
+import { assess, coreVersion } from "@tensidrum/core/assessment";
+import { formulaOfDraft, noAim, nothingMeasured } from "@tensidrum/core/formula";
 import { database } from "../../db/client.server";
+import { insertFormula } from "../../db/formulas/writes.server";
+import { findMaterial } from "../../db/materials/queries.server";
 import { addMovement } from "../../db/inventory/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId } from "../frame/maker.server";
@@ -36,6 +40,25 @@ describe("an empty shelf", () => {
     const shelf = await openShelf(everything);
     expect(shelf).toMatchObject({ standingCount: 0, shelfGroups: [], concerns: [], rows: [], libraryCount: 261 });
     expect((await openShelf({ ...everything, where: "library" })).found).toBe(261);
+  });
+});
+
+describe("where a material is", () => {
+  it("a formula nobody named yet is called untitled", async () => {
+    const db = database();
+    const makerId = currentMakerId();
+    const ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID() };
+    const material = await findMaterial(db, makerId, "allantoin");
+    const line = { id: crypto.randomUUID(), material: "allantoin", percent: 1, takesTheRest: false, assayPercent: null };
+    const phases = [{ letter: "A", title: "", temperatureC: null }];
+    const head = { name: "", profile: "body-wash", batchGrams: 500 } as const;
+    const formula = formulaOfDraft({ ...head, scales: [], phases: [{ id: "A" }], lines: [{ ...line, phase: "A" }] });
+    await insertFormula(db, makerId, ids, {
+      ...{ ...head, aim: noAim, measured: nothingMeasured, phases, coreVersion },
+      lines: [{ ...line, phaseLetter: "A", materialId: material?.id ?? "" }],
+      assessment: assess(formula, new Map(material === undefined ? [] : [["allantoin", material.facts]])),
+    });
+    expect((await openMaterial("allantoin")).uses).toEqual([{ formulaId: ids.formulaId, name: "Untitled formula", number: 1, percent: 1 }]);
   });
 });
 
