@@ -16,7 +16,9 @@ import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from "@mantine/c
 import type { ReactNode } from "react";
 import { data, Links, type LinksFunction, Meta, Outlet, Scripts, ScrollRestoration, type ShouldRevalidateFunctionArgs } from "react-router";
 import type { Route } from "./+types/root";
-import { refusedBefore } from "./frame/requestContext.server";
+import { refusedBefore, requestOrigin } from "./frame/requestContext.server";
+import { workplaceOf } from "./frame/workplaceOf.server";
+import { atWorkplace } from "../db/workplace.server";
 import { ProblemPage } from "./frame/ProblemPage";
 import { useNonce } from "./frame/nonce";
 import { useEnterKey } from "./frame/enterKey";
@@ -31,6 +33,7 @@ export const middleware: Route.MiddlewareFunction[] = [
     if (refused === null) return next();
     throw data({ message: refused.message, remedy: refused.remedy }, { status: refused.status });
   },
+  async ({ context }, next) => atWorkplace(await workplaceOf(context.get(requestOrigin)), next),
 ];
 
 export const loader = async () => {

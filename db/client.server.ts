@@ -29,19 +29,6 @@ export function openDatabase(connectionString: string): OpenDatabase {
   return { db: drizzle(pool), close: () => pool.end() };
 }
 
-const shared = globalThis as typeof globalThis & { tensidrumDatabase?: OpenDatabase };
-
-/** The pool of this process; development reloads modules, so it lives on the global object. */
-export function database(): Database {
-  shared.tensidrumDatabase ??= openDatabase(databaseUrl());
-  return shared.tensidrumDatabase.db;
-}
-
-export async function closeDatabase(): Promise<void> {
-  await shared.tensidrumDatabase?.close();
-  delete shared.tensidrumDatabase;
-}
-
 export function databaseUrl(): string {
   const url = process.env.DATABASE_URL;
   if (url === undefined || url === "") throw new Error("DATABASE_URL is not set; start with bin/start or bin/dev");

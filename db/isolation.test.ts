@@ -292,6 +292,14 @@ const asked: Record<string, () => Promise<unknown>> = {
     return (await makerQueries.findMaker(db, stranger.id))?.name === stranger.name ? [] : ["renamed"];
   },
   findMaker: async () => ((await makerQueries.findMaker(db, stranger.id))?.id === stranger.id ? [] : ["another maker"]),
+  beginSession: async () => {
+    await makerQueries.beginSession(db, stranger.id, makerQueries.THIS_MACHINE);
+    return (await makerQueries.makerOfSession(db, makerQueries.THIS_MACHINE)) === workshop.id ? [] : ["another's machine"];
+  },
+  makerOfSession: async () => {
+    await makerQueries.beginSession(db, stranger.id, "stranger's tablet");
+    return (await makerQueries.makerOfSession(db, "stranger's tablet")) === stranger.id ? [] : ["another's session"];
+  },
   markDemoDecided: async () => {
     await makerQueries.markDemoDecided(db, stranger.id);
     return [];

@@ -4,7 +4,7 @@ import pg from "pg";
 import { clockProblem, latestMoment } from "./clock.server";
 import { firstScales, workshop } from "./demo/workshop";
 import { loadDemo } from "./demo/loadDemo.server";
-import { ensureMaker, markDemoDecided } from "./makers/queries.server";
+import { beginSession, ensureMaker, markDemoDecided, THIS_MACHINE } from "./makers/queries.server";
 import { loadReferenceLibrary } from "./materials/loadReference.server";
 import { listScales, replaceScales } from "./scales/queries.server";
 
@@ -32,6 +32,7 @@ export async function prepareDatabase({ connectionString, migrationsFolder, demo
     const written = await loadReferenceLibrary(db);
     if (written > 0) say(`Laid in the reference library: ${written} materials.`);
     const decided = await ensureMaker(db, workshop);
+    await beginSession(db, workshop.id, THIS_MACHINE);
     if (!decided && (await listScales(db, workshop.id)).length === 0) {
       await replaceScales(
         db,

@@ -8,7 +8,7 @@ export default defineConfig({
     include: ["**/*.test.ts", "../app/**/*.server.test.ts"],
     environment: "node",
     globalSetup: ["./testing/throwawayCluster.ts"],
-    fileParallelism: false,
+    isolate: false,
     hookTimeout: 60_000,
     testTimeout: 30_000,
   },

@@ -26,7 +26,6 @@ await run(async () => {
     for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.removeAllListeners(signal).on(signal, () => void end());
   };
   listenForTheEnd();
-  process.env.DATABASE_URL = database.url;
   process.env.NODE_ENV = "development";
 
   const [{ createServer }, { default: express }] = await Promise.all([import("vite"), import("express")]);
@@ -35,8 +34,11 @@ await run(async () => {
   // The build tool leaves at once on a signal and would leave the database server behind.
   listenForTheEnd();
   const load = () => vite.ssrLoadModule("./server/application.ts");
-  const { prepareDatabase, closeDatabase } = await load();
-  closers.push(() => closeDatabase());
+  const { prepareDatabase, openDatabase, appStateOn } = await load();
+  const opened = openDatabase(database.url);
+  closers.push(() => opened.close());
+  // The application's code is loaded anew after every change; what it keeps between requests stays.
+  const state = appStateOn(opened.db);
   await prepareDatabase({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, say });
 
   const { guards } = await load();
@@ -46,7 +48,7 @@ await run(async () => {
   application.use(async (request, response, next) => {
     try {
       const { pages } = await load();
-      await pages(request, response, next);
+      await pages(state)(request, response, next);
     } catch (error) {
       if (error instanceof Error) vite.ssrFixStacktrace(error);
       next(error);

@@ -27,7 +27,6 @@ await run(async () => {
     process.exit(code);
   };
   for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => void end());
-  process.env.DATABASE_URL = database.url;
   process.env.NODE_ENV = "production";
 
   const { serve, prepareDatabase, describeFault } = await import(`${root}/build/server/index.js`);
@@ -40,7 +39,7 @@ await run(async () => {
   const network = lan ? await localNetwork(port + 1) : undefined;
   listenForFaults({ describe: describeFault, end });
   try {
-    server = await serve({ port, clientFolder: `${root}/build/client`, lan: network });
+    server = await serve({ port, connectionString: database.url, clientFolder: `${root}/build/client`, lan: network });
   } catch (error) {
     // It was free at the start, but the database took its time.
     await database.stop();

@@ -2,7 +2,8 @@ import { constants } from "node:zlib";
 import compression from "compression";
 import express, { type RequestHandler } from "express";
 import { createServer, type Server } from "node:http";
-import { closeDatabase } from "../db/client.server";
+import { openDatabase } from "../db/client.server";
+import { appStateOn } from "../db/workplace.server";
 import { describeFault } from "../app/frame/describeFault.server";
 import { apology } from "./guards/apology";
 import { eventStreams } from "./guards/eventStreams";
@@ -12,7 +13,7 @@ import { serveLan, type LanOptions } from "./lan";
 import { pages } from "./pages";
 
 export { prepareDatabase } from "../db/prepare.server";
-export { closeDatabase, describeFault, pages };
+export { appStateOn, describeFault, openDatabase, pages };
 
 const ONE_YEAR = "1y";
 /** A page is packed anew for every visit, and mostly for the next room: quick counts for more than small. */
@@ -40,13 +41,15 @@ export function guards(hosts: readonly string[] = []): readonly RequestHandler[]
 
 interface ServeOptions {
   readonly port: number;
+  readonly connectionString: string;
   readonly clientFolder: string;
   /** Absent: nobody but this machine reaches it. */
   readonly lan?: LanOptions | undefined;
 }
 
 /** Serves the built application on the loopback and, where it is wanted, to paired devices of the local network. */
-export async function serve({ port, clientFolder, lan }: ServeOptions) {
+export async function serve({ port, connectionString, clientFolder, lan }: ServeOptions) {
+  const database = openDatabase(connectionString);
   const application = express();
   application.disable("x-powered-by");
   const streams = eventStreams();
@@ -61,7 +64,7 @@ export async function serve({ port, clientFolder, lan }: ServeOptions) {
   );
   application.use("/assets", express.static(`${clientFolder}/assets`, { immutable: true, maxAge: ONE_YEAR }));
   application.use(express.static(clientFolder, { maxAge: "1h", index: false }));
-  application.use(pages);
+  application.use(pages(appStateOn(database.db)));
   application.use(apology);
   const network = lan === undefined ? undefined : await serveLan(application, guards(lan.hosts), lan);
   if (network !== undefined) setTimeouts(network.server);
@@ -86,7 +89,7 @@ export async function serve({ port, clientFolder, lan }: ServeOptions) {
     async close() {
       streams.close();
       await Promise.all([server, ...(network === undefined ? [] : [network.server])].map(closeServer));
-      await closeDatabase();
+      await database.close();
     },
   };
 }

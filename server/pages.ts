@@ -2,7 +2,9 @@ import { writeReadableStreamToWritable } from "@react-router/node";
 import type { Request as Incoming, RequestHandler, Response as Outgoing } from "express";
 import { createRequestHandler, RouterContextProvider, type ServerBuild } from "react-router";
 import { plainAddress } from "../app/frame/plainAddress.server";
-import { pairingDesk, refusedBefore } from "../app/frame/requestContext.server";
+import { pairingDesk, refusedBefore, requestOrigin } from "../app/frame/requestContext.server";
+import { THIS_MACHINE } from "../db/makers/queries.server";
+import type { AppState } from "../db/workplace.server";
 import { busyPage } from "./busyPage";
 import { readBody } from "./guards/bodyLimits";
 import { isEventStream } from "./guards/eventStreams";
@@ -17,7 +19,7 @@ const build = () => import("virtual:react-router/server-build") as unknown as Pr
 const handle = createRequestHandler(build, process.env.NODE_ENV ?? "production");
 
 /** Answers pages, actions and data: reads the body within the limit of its route, waits for a turn, asks the route. */
-export const pages: RequestHandler = async (incoming, outgoing, next) => {
+export const pages = (state: AppState): RequestHandler => async (incoming, outgoing, next) => {
   try {
     const body = incoming.method === "POST" ? await readBody(incoming) : undefined;
     const isRefused = body !== undefined && !Buffer.isBuffer(body);
@@ -29,7 +31,7 @@ export const pages: RequestHandler = async (incoming, outgoing, next) => {
       const busy = incoming.method === "POST" ? busySending : busyReading;
       const refusal = release === "busy" ? busy : isRefused ? body : null;
       const request = requestOf(incoming, outgoing, refusal === null && Buffer.isBuffer(body) ? body : undefined);
-      const answer = await handle(request, contextOf(outgoing, refusal));
+      const answer = await handle(request, contextOf(outgoing, { refusal, state }));
       if (release !== "busy") release?.();
       await send(outgoing, answer);
     } finally {
@@ -48,8 +50,12 @@ function sendBusy(outgoing: Outgoing): void {
   outgoing.set({ "Cache-Control": "no-store", "Retry-After": "2" }).status(503).type("html").send(busyPage);
 }
 
-function contextOf(outgoing: Outgoing, refusal: EarlyRefusal | null): RouterContextProvider {
+function contextOf(
+  outgoing: Outgoing,
+  { refusal, state }: { readonly refusal: EarlyRefusal | null; readonly state: AppState },
+): RouterContextProvider {
   const context = new RouterContextProvider();
+  context.set(requestOrigin, { state, place: outgoing.locals.device ?? THIS_MACHINE });
   context.set(refusedBefore, refusal);
   context.set(pairingDesk, outgoing.locals.pairingDesk ?? null);
   return context;

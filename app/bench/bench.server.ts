@@ -1,8 +1,7 @@
 import { writtenMass } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { listBatches } from "../../db/batches/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 import { restsNow } from "../frame/restingBatches.server";
 
 const MOST_BATCHES = 100;

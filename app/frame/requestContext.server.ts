@@ -1,4 +1,5 @@
 import { createContext } from "react-router";
+import type { AppState } from "../../db/workplace.server";
 
 /** Why the server does not let a request through to its route. */
 export interface RefusedBefore {
@@ -35,3 +36,6 @@ export interface PairingDesk {
 
 /** Given only to this machine itself, and only while devices of the local network are let in. */
 export const pairingDesk = createContext<PairingDesk | null>(null);
+
+/** What the server keeps between requests, and where this request comes from: this machine, or a paired device's id. */
+export const requestOrigin = createContext<{ readonly state: AppState; readonly place: string }>();

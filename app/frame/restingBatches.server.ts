@@ -1,9 +1,8 @@
 import { isRunning, standingEntries, waitsOf } from "@tensidrum/core/process";
 import dayjs from "dayjs";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { listOpenBatches } from "../../db/batches/queries.server";
 import { isDatabaseAway } from "../../db/failures.server";
-import { currentMakerId } from "./maker.server";
 
 /** The batches being made, the one begun first first, each with what rests in it and until when. */
 export async function restsNow() {

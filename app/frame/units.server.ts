@@ -1,7 +1,6 @@
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { isDatabaseAway } from "../../db/failures.server";
 import { findMaker, type MakerUnits } from "../../db/makers/queries.server";
-import { currentMakerId } from "./maker.server";
 import { usualUnits } from "./units";
 
 /** Units the maker works in. While the database is unavailable the usual units stand, so that a page can say so. */

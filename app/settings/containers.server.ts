@@ -1,12 +1,12 @@
-import { database } from "../../db/client.server";
+import { MOST_PRICE } from "@tensidrum/core/quantities";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { listContainers, replaceContainers } from "../../db/containers/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 import { numberOfCell, readEachRow } from "./readRow";
 import type { RowProblem, TypedRow } from "./rows";
 
 const SOME_ML = { least: 0.1, most: 100_000 };
 const ANY_ML = { least: 0, most: 100_000 };
-const PRICE = { least: 0, most: 1_000_000 };
+const PRICE = { least: 0, most: MOST_PRICE };
 
 export async function openContainers(): Promise<readonly TypedRow[]> {
   const own = await listContainers(database(), currentMakerId());

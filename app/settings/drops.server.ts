@@ -2,7 +2,7 @@ import { dropMassGrams, DROPS_TO_WEIGH } from "@tensidrum/core/acidity";
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import {
   findMaterial,
   listMaterials,
@@ -11,7 +11,6 @@ import {
   saveOwnFacts,
   updateOwnMaterial,
 } from "../../db/materials/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 
 const LIQUID: ReadonlySet<string | null> = new Set(["liquid", "oil", "gel", null]);
 

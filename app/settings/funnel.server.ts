@@ -1,9 +1,8 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { readNumber } from "@tensidrum/core/quantities";
 import { calibrateFunnel } from "@tensidrum/core/rheology";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { saveFunnel } from "../../db/makers/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 
 /** Two known liquids through the funnel, as typed: thickness, density and seconds of each. */
 export interface TypedFunnel {

@@ -1,10 +1,10 @@
-import { database } from "../../db/client.server";
+import { MOST_GRAMS } from "@tensidrum/core/quantities";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { listScales, replaceScales } from "../../db/scales/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 import { numberOfCell, readEachRow } from "./readRow";
 import type { RowProblem, TypedRow } from "./rows";
 
-const GRAMS = { least: 1e-6, most: 1_000_000 };
+const GRAMS = { least: 1e-6, most: MOST_GRAMS };
 const STEP = { least: 1e-6, most: 1000 };
 
 export async function openScales(): Promise<readonly TypedRow[]> {

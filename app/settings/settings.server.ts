@@ -1,8 +1,7 @@
 import { textProblem } from "@tensidrum/core/quantities";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { findMaker, saveBatchCode, saveUnits } from "../../db/makers/queries.server";
 import { usualBatchCode } from "../../db/makers/schema";
-import { currentMakerId } from "../frame/maker.server";
 import { openContainers, saveContainers } from "./containers.server";
 import { openDrops, weighDrops } from "./drops.server";
 import { calibrate } from "./funnel.server";

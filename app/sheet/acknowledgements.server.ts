@@ -2,9 +2,8 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { findingCodes } from "@tensidrum/core/findings";
 import { textProblem } from "@tensidrum/core/quantities";
 import Joi from "joi";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { deleteAcknowledgement, saveAcknowledgement } from "../../db/acknowledgements/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 
 interface AcknowledgementForm {
   readonly intent: "keep" | "take-back";

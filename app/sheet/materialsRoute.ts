@@ -1,7 +1,6 @@
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { listMaterials, materialsStamp } from "../../db/materials/queries.server";
 import { answer } from "../frame/answer.server";
-import { currentMakerId } from "../frame/maker.server";
 import type { Route } from "./+types/materialsRoute";
 
 /** Every material the maker can pick, for the search in the browser; unchanged ones are not sent twice. */

@@ -1,9 +1,8 @@
 import { surfactantBaseOf } from "@tensidrum/core/process";
 import { describe, expect, it } from "vitest";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { demoFormulas } from "../../db/demo/formulas";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
-import { currentMakerId } from "../frame/maker.server";
 import { openSheet } from "./openSheet.server";
 import { saltPeakOf } from "./saltPeaks.server";
 import { versionFormula } from "./versions/versionFormula.server";

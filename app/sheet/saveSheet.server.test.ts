@@ -1,11 +1,10 @@
 import { assess } from "@tensidrum/core/assessment";
 import { beforeAll, beforeEach, describe, expect, it } from "vitest";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { findVersion, listFormulas, listVersions } from "../../db/formulas/queries.server";
 import { materialsBySlug, saveOwnFacts } from "../../db/materials/queries.server";
 import { deleteLot, receiveLot } from "../../db/inventory/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
-import { currentMakerId } from "../frame/maker.server";
 import { openSheet } from "./openSheet.server";
 import { keepAsMaterial } from "./versions/keepAsMaterial.server";
 import { beginDraft, beginFormula, discardDraft, saveSheet, setSheet } from "./saveSheet.server";

@@ -2,7 +2,8 @@ import { assess, coreVersion } from "@tensidrum/core/assessment";
 import { saltPeakOf } from "./saltPeaks.server";
 import { completeSnapshot, noAim, nothingMeasured } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
-import { database, type Database } from "../../db/client.server";
+import type { Database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import {
   deleteDraft,
   deleteFormula,
@@ -17,7 +18,6 @@ import { findVersion, listVersions } from "../../db/formulas/queries.server";
 import { brokenConstraint } from "../../db/failures.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 import { formulaOfSheet } from "./draftContent";
 import { withLotsOfShelf } from "./lotsOfShelf.server";
 import { materialsOfLines } from "./materials.server";

@@ -1,4 +1,4 @@
-import { isBlank, isCalendarDay, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
+import { isBlank, isCalendarDay, MOST_PRICE, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
 
 /** A lot as typed, or as it stands in the cells of a table. */
 export interface TypedLot {
@@ -34,7 +34,6 @@ export interface ReadLot {
 
 /** The ledger counts in milligrams. */
 export const LEAST_GRAMS = 0.001;
-const MOST_PRICE = 1_000_000;
 const LONGEST = { code: 60, supplier: 120, note: 500 } as const;
 
 /** Reads a lot. What the maker can fix comes back field by field; the material is for the library to know. */

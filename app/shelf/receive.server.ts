@@ -1,7 +1,6 @@
 import { shownMaterial } from "@tensidrum/core/library";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { listMaterials } from "../../db/materials/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 
 /** What the form of a new lot needs: the materials there are, and identifiers for what it makes. */
 export async function openReceive(material: string) {

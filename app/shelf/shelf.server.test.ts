@@ -1,12 +1,11 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { assess, coreVersion } from "@tensidrum/core/assessment";
 import { formulaOfDraft, noAim, nothingMeasured } from "@tensidrum/core/formula";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { insertFormula } from "../../db/formulas/writes.server";
 import { findMaterial } from "../../db/materials/queries.server";
 import { addMovement } from "../../db/inventory/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
-import { currentMakerId } from "../frame/maker.server";
 import type { ShelfFilter } from "./forms.server";
 import { openMaterial } from "./openMaterial.server";
 import { openReceive } from "./receive.server";

@@ -2,10 +2,9 @@ import { shownInci, shownMaterial, roleOf, type Material } from "@tensidrum/core
 import { materialFinder } from "@tensidrum/core/search";
 import { needsAttention } from "@tensidrum/core/inventory";
 import dayjs from "dayjs";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { listMaterials, listOwnMaterials } from "../../db/materials/queries.server";
 import { listLots } from "../../db/inventory/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 import { allShelfGroups, shelfGroupFor } from "./shelfGroups";
 import { soughtFlags, type ShelfFilter } from "./forms.server";
 

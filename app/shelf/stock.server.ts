@@ -1,11 +1,10 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { readMassGrams, readNumber, textProblem, writtenMass } from "@tensidrum/core/quantities";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { brokenConstraint } from "../../db/failures.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
 import { findLot, standingLots } from "../../db/inventory/queries.server";
 import { addMovement, deleteLot, receiveLot, type NewMovement } from "../../db/inventory/writes.server";
-import { currentMakerId } from "../frame/maker.server";
 import type { TypedLotIds, TypedMovement } from "./forms.server";
 import { LEAST_GRAMS, readLot, type LotProblem, type TypedLot } from "./readLot";
 

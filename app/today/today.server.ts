@@ -2,9 +2,8 @@ import { profileOf, shownFormulaName } from "@tensidrum/core/formula";
 import { charges } from "@tensidrum/core/library";
 import { writtenMass } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 import type { PairingDesk } from "../frame/requestContext.server";
 import { restsNow } from "../frame/restingBatches.server";
 

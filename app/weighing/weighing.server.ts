@@ -4,10 +4,9 @@ import { roleOf, shownInci } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
 import Joi from "joi";
-import { database } from "../../db/client.server";
+import { currentMakerId, database } from "../../db/workplace.server";
 import { findAssessment, findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
 import { listScales } from "../../db/scales/queries.server";
-import { currentMakerId } from "../frame/maker.server";
 import { idField } from "../frame/readForm.server";
 
 const address = Joi.object<{ formulaId: string; number: number }>({

@@ -1,3 +1,4 @@
+import { MOST_GRAMS } from "@tensidrum/core/quantities";
 import type { Formula } from "@tensidrum/core/formula";
 import { entryKinds, type BatchEntry, type Step, type Vessel } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
@@ -69,7 +70,7 @@ export const batchLots = pgTable(
       foreignColumns: [batches.id, batches.makerId],
     }).onDelete("cascade"),
     foreignKey({ name: "batch_lots_lot", columns: [table.lotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }),
-    check("batch_lots_grams", sql`${table.grams} > 0 and ${table.grams} <= 1000000`),
+    check("batch_lots_grams", sql`${table.grams} > 0 and ${table.grams} <= ${sql.raw(String(MOST_GRAMS))}`),
   ],
 );
 

@@ -1,3 +1,4 @@
+import { MOST_PRICE } from "@tensidrum/core/quantities";
 import { sql } from "drizzle-orm";
 import { check, integer, numeric, pgTable, text, unique, uuid } from "drizzle-orm/pg-core";
 import { makers } from "../makers/schema";
@@ -31,6 +32,6 @@ export const containers = pgTable(
       "containers_displaced",
       sql`${table.headspaceMl} >= 0 and ${table.dipTubeMl} >= 0 and ${table.headspaceMl} + ${table.dipTubeMl} < ${table.brimfulMl}`,
     ),
-    check("containers_price", sql`${table.priceEach} >= 0 and ${table.priceEach} <= 1000000`),
+    check("containers_price", sql`${table.priceEach} >= 0 and ${table.priceEach} <= ${sql.raw(String(MOST_PRICE))}`),
   ],
 );

@@ -1,3 +1,4 @@
+import { MOST_GRAMS } from "@tensidrum/core/quantities";
 import type { Assessment } from "@tensidrum/core/assessment";
 import type { Formula, Look, SchoolSlug, ThicknessWish } from "@tensidrum/core/formula";
 import { sql } from "drizzle-orm";
@@ -110,7 +111,7 @@ export const versions = pgTable(
       .where(sql`state = 'draft'`),
     check("versions_number", sql`${table.number} > 0`),
     check("versions_note_length", sql`char_length(${table.note}) <= 2000`),
-    check("versions_batch", sql`${table.batchGrams} > 0 and ${table.batchGrams} <= 1000000`),
+    check("versions_batch", sql`${table.batchGrams} > 0 and ${table.batchGrams} <= ${sql.raw(String(MOST_GRAMS))}`),
     check("versions_school", sql`${table.school} in ('plant-only', 'sulfate-free', 'classic', 'true-soap', 'none')`),
     check("versions_look", sql`${table.look} in ('any', 'clear', 'creamy')`),
     check("versions_thickness", sql`${table.thickness} in ('any', 'water-thin', 'syrup', 'pump-gel', 'thick-gel', 'spoon-standing')`),
@@ -212,6 +213,6 @@ export const lineLots = pgTable(
     }).onDelete("cascade"),
     foreignKey({ name: "line_lots_lot", columns: [table.lotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }),
     index("line_lots_lot").on(table.lotId),
-    check("line_lots_grams", sql`${table.grams} > 0 and ${table.grams} <= 1000000`),
+    check("line_lots_grams", sql`${table.grams} > 0 and ${table.grams} <= ${sql.raw(String(MOST_GRAMS))}`),
   ],
 );

@@ -1,3 +1,4 @@
+import { MOST_GRAMS, MOST_PRICE } from "@tensidrum/core/quantities";
 import { sql } from "drizzle-orm";
 import { bigserial, check, date, foreignKey, index, numeric, pgTable, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
 import { makers } from "../makers/schema";
@@ -38,8 +39,8 @@ export const lots = pgTable(
     check("lots_code_length", sql`char_length(${table.code}) between 1 and 60`),
     check("lots_words", sql`char_length(${table.supplier}) <= 120 and char_length(${table.note}) <= 500`),
     check("lots_assay", sql`${table.assayPercent} > 0 and ${table.assayPercent} <= 100`),
-    check("lots_pack", sql`${table.packGrams} > 0 and ${table.packGrams} <= 1000000`),
-    check("lots_price", sql`${table.price} >= 0 and ${table.price} <= 1000000`),
+    check("lots_pack", sql`${table.packGrams} > 0 and ${table.packGrams} <= ${sql.raw(String(MOST_GRAMS))}`),
+    check("lots_price", sql`${table.price} >= 0 and ${table.price} <= ${sql.raw(String(MOST_PRICE))}`),
   ],
 );
 
@@ -75,7 +76,7 @@ export const movements = pgTable(
         when ${table.kind} = 'correct' then ${table.grams} <> 0
         else ${table.grams} < 0 end`,
     ),
-    check("movements_size", sql`abs(${table.grams}) <= 1000000`),
+    check("movements_size", sql`abs(${table.grams}) <= ${sql.raw(String(MOST_GRAMS))}`),
     check("movements_note_length", sql`char_length(${table.note}) <= 200`),
   ],
 );

@@ -1,6 +1,6 @@
-import { eq, sql } from "drizzle-orm";
+import { eq, inArray, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
-import { makers, type MassUnit } from "./schema";
+import { makers, sessions, type MassUnit } from "./schema";
 
 export async function findMaker(db: Executor, makerId: string) {
   const [maker] = await db.select().from(makers).where(eq(makers.id, makerId));
@@ -38,4 +38,27 @@ export async function saveBatchCode(db: Executor, makerId: string, batchCode: st
 /** Constants of the maker's own funnel, from two known liquids. */
 export async function saveFunnel(db: Executor, makerId: string, { k, c }: { readonly k: number; readonly c: number }): Promise<void> {
   await db.update(makers).set({ funnelK: k, funnelC: c }).where(eq(makers.id, makerId));
+}
+
+/** The session of the machine the application runs on. */
+export const THIS_MACHINE = "this-machine";
+
+/**
+ * The maker whose session this is. A paired device begins its session as the maker of this machine, who let it in.
+ * Undefined before the database is prepared.
+ */
+export async function makerOfSession(db: Executor, place: string): Promise<string | undefined> {
+  const found = await db
+    .select({ place: sessions.place, makerId: sessions.makerId })
+    .from(sessions)
+    .where(inArray(sessions.place, [place, THIS_MACHINE]));
+  const makerId = (found.find((session) => session.place === place) ?? found[0])?.makerId;
+  if (makerId === undefined) return undefined;
+  await beginSession(db, makerId, place);
+  return makerId;
+}
+
+/** Begins a session unless it has begun. */
+export async function beginSession(db: Executor, makerId: string, place: string): Promise<void> {
+  await db.insert(sessions).values({ place, makerId }).onConflictDoNothing();
 }

@@ -35,3 +35,16 @@ export const makers = pgTable(
     check("makers_mass_unit", sql`${table.massUnit} in ('g', 'kg', 'oz')`),
   ],
 );
+
+/** Where a maker works: this machine, or a paired device by its id. */
+export const sessions = pgTable(
+  "sessions",
+  {
+    place: text("place").primaryKey(),
+    makerId: uuid("maker_id")
+      .notNull()
+      .references(() => makers.id, { onDelete: "cascade" }),
+    begunAt: timestamp("begun_at", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [check("sessions_place_length", sql`char_length(${table.place}) between 1 and 80`)],
+);

@@ -1,19 +1,21 @@
-import { afterAll, beforeAll } from "vitest";
-import { closeDatabase } from "../client.server";
+import { aroundAll } from "vitest";
+import { workshop } from "../demo/workshop";
+import { appStateOn, atWorkplace } from "../workplace.server";
 import { freshDatabase } from "./freshDatabase";
 
-/** The services of this test file work on a database of its own, gone when it is through. */
-export function onFreshDatabase(options: Parameters<typeof freshDatabase>[0]): void {
-  let fresh: Awaited<ReturnType<typeof freshDatabase>>;
-  let server: string | undefined;
-  beforeAll(async () => {
-    fresh = await freshDatabase(options);
-    server = process.env.DATABASE_URL;
-    process.env.DATABASE_URL = fresh.connectionString;
-  });
-  afterAll(async () => {
-    await closeDatabase();
-    if (server !== undefined) process.env.DATABASE_URL = server;
+type Options = Parameters<typeof freshDatabase>[0];
+
+/** Does a job for the demo's maker on a database of its own, gone when it is through. */
+export async function atFreshDatabase(options: Options, job: () => Promise<void>): Promise<void> {
+  const fresh = await freshDatabase(options);
+  try {
+    await atWorkplace({ ...appStateOn(fresh.db), makerId: workshop.id }, job);
+  } finally {
     await fresh.close();
-  });
+  }
+}
+
+/** The services of this test file work on a database of their own. */
+export function onFreshDatabase(options: Options): void {
+  aroundAll((tests) => atFreshDatabase(options, tests));
 }

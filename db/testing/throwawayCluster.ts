@@ -1,10 +1,20 @@
 import { chmodSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { ensurePostgres, startCluster } from "../../scripts/cluster.mjs";
+import { dropTemplates, makeTemplates } from "./freshDatabase";
 
-/** A database cluster for one run of the tests, unless DATABASE_URL names a server. */
+/** A database cluster for one run of the tests, unless DATABASE_URL names a server; and the databases the tests copy. */
 export default async function setup() {
-  if (process.env.DATABASE_URL !== undefined && process.env.DATABASE_URL !== "") return undefined;
+  const stop = await standUp();
+  await makeTemplates();
+  return async () => {
+    await dropTemplates();
+    await stop();
+  };
+}
+
+async function standUp(): Promise<() => Promise<void>> {
+  if (process.env.DATABASE_URL !== undefined && process.env.DATABASE_URL !== "") return () => Promise.resolve();
   await ensurePostgres();
   const folder = mkdtempSync(`${tmpdir()}/tensidrum-test-`);
   // The server's own account must be able to pass through.

@@ -1,11 +1,10 @@
 import { formulaOfDraft, profileOf, type Formula, shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { findVersion, listLines, listPhases } from "../../../db/formulas/queries.server";
 import { withParts } from "../../../db/materials/withParts.server";
 import { listScales } from "../../../db/scales/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { materialsOf } from "./sentBatch";
 
 /** A version as it could be made: a set one as it was set, a draft as it was saved last; on the scales there are now. */

@@ -1,10 +1,9 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { standingEntries, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { findBatch, findLastTuned, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
 import { listSaltSamples } from "../../../db/saltSamples/queries.server";
 import { findMaker } from "../../../db/makers/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { batchView } from "./batchView";
 import { materialsOf, planOfBatch, type SentBatch } from "./sentBatch";
 

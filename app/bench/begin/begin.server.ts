@@ -5,7 +5,7 @@ import { planBatch, preflight, stepsOf, type BatchEntry } from "@tensidrum/core/
 import { readNumber, writtenShort } from "@tensidrum/core/quantities";
 import type { LotShare } from "@tensidrum/core/inventory";
 import dayjs from "dayjs";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { codesOfBatches, findBatch, listOpenBatchesOf } from "../../../db/batches/queries.server";
 import { beginBatch } from "../../../db/batches/writes.server";
 import { brokenConstraint } from "../../../db/failures.server";
@@ -15,8 +15,7 @@ import { findMaker } from "../../../db/makers/queries.server";
 import { usualBatchCode } from "../../../db/makers/schema";
 import { listScales } from "../../../db/scales/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
-import { batchCode, batchCodeStart } from "./batchCode";
+import { batchCode, batchCodeStart } from "@tensidrum/core/packaging";
 import type { BeginForm } from "../forms.server";
 import { batchSize, noSize } from "./batchSize";
 import { proposeLots } from "./proposeLots";

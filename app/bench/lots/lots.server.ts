@@ -3,12 +3,11 @@ import { batchState } from "@tensidrum/core/process";
 import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
 import { shiftShare, wantedOfLots } from "@tensidrum/core/inventory";
 import { shownMaterial } from "@tensidrum/core/library";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { findBatch, listOverdrawnLots } from "../../../db/batches/queries.server";
 import { changeShares } from "../../../db/batches/writes.server";
 import { findLot, listLots } from "../../../db/inventory/queries.server";
 import { addMovement } from "../../../db/inventory/writes.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { plannedBatch } from "../batch/stored.server";
 import type { LotsForm } from "./lotsForm.server";
 

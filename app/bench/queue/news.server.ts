@@ -1,21 +1,13 @@
-import { database } from "../../../db/client.server";
+import { workplace } from "../../../db/workplace.server";
 import { listEntries } from "../../../db/batches/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 
 const HEARTBEAT_MILLISECONDS = 15_000;
 /** Another process on the same database tells nobody here, so it is asked what it stored. */
 const LOOK_MILLISECONDS = 1_500;
 
-const shared = globalThis as typeof globalThis & { tensidrumNews?: Map<string, Set<() => void>> };
-
-/** Who listens to which batch. Development loads modules anew, so it lives on the global object. */
-function listeners(): Map<string, Set<() => void>> {
-  return (shared.tensidrumNews ??= new Map());
-}
-
 /** Tells everyone who has the batch open that something was entered. */
 export function tellNews(batchId: string): void {
-  for (const listener of listeners().get(batchId) ?? []) listener();
+  for (const listener of workplace().listeners.get(batchId) ?? []) listener();
 }
 
 /**
@@ -24,7 +16,7 @@ export function tellNews(batchId: string): void {
  */
 export function newsOf(batchId: string, behind: number, signal: AbortSignal): Response {
   const encoder = new TextEncoder();
-  const makerId = currentMakerId();
+  const { db, makerId, listeners } = workplace();
   let position = behind;
   let end: () => void = () => undefined;
   const body = new ReadableStream<Uint8Array>({
@@ -33,7 +25,7 @@ export function newsOf(batchId: string, behind: number, signal: AbortSignal): Re
       let isGreeted = false;
       const say = (text: string): void => controller.enqueue(encoder.encode(text));
       const tell = async (): Promise<void> => {
-        const stored = await listEntries(database(), makerId, batchId, position);
+        const stored = await listEntries(db, makerId, batchId, position);
         if (signal.aborted || (isGreeted && stored.length === 0)) return;
         isGreeted = true;
         position = stored.at(-1)?.position ?? position;
@@ -48,9 +40,9 @@ export function newsOf(batchId: string, behind: number, signal: AbortSignal): Re
       end = () => {
         clearInterval(heartbeat);
         clearInterval(look);
-        const of = listeners().get(batchId);
+        const of = listeners.get(batchId);
         of?.delete(listener);
-        if (of?.size === 0) listeners().delete(batchId);
+        if (of?.size === 0) listeners.delete(batchId);
         signal.removeEventListener("abort", end);
         try {
           controller.close();
@@ -58,7 +50,7 @@ export function newsOf(batchId: string, behind: number, signal: AbortSignal): Re
           // It was closed from the other side.
         }
       };
-      listeners().set(batchId, (listeners().get(batchId) ?? new Set()).add(listener));
+      listeners.set(batchId, (listeners.get(batchId) ?? new Set()).add(listener));
       signal.addEventListener("abort", end);
       say("retry: 1000\n\n");
       listener();

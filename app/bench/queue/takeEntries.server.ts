@@ -1,10 +1,9 @@
 import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/process";
 import { wantedOfLots, type LotShare } from "@tensidrum/core/inventory";
 import dayjs from "dayjs";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { listEntries } from "../../../db/batches/queries.server";
 import { addEntries, addPhoto, type Decision, type NewPhoto } from "../../../db/batches/writes.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { type BenchForm } from "../batch/benchForm";
 import { entriesOf } from "../batch/entriesOf";
 import { solutionsOf } from "../batch/solutionsOf";

@@ -1,9 +1,8 @@
 import { sumsAsMade } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { storedBatch, viewBatch } from "../batch/stored.server";
 import { logOf } from "./logOf";
 

@@ -2,9 +2,8 @@ import { written } from "@tensidrum/core/quantities";
 import { createRequire } from "node:module";
 import pdfMake from "pdfmake";
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { fileAnswer, openRecord, type OpenRecord } from "./record.server";
 
 const require = createRequire(import.meta.url);

@@ -1,7 +1,7 @@
 import { simulatedBatch, planBatch } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import { describe, expect, it } from "vitest";
-import { database } from "../../../db/client.server";
+import { database } from "../../../db/workplace.server";
 import { demoFormulas } from "../../../db/demo/formulas";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { materialsOf } from "../batch/sentBatch";

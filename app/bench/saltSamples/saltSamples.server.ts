@@ -1,8 +1,7 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { aimedThickness, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { addSaltSample, listSaltSamples, removeSaltSample } from "../../../db/saltSamples/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { gramsOfWeight } from "../batch/gramsOfWeight";
 import { measuredThickness } from "../batch/measuredThickness";
 import { benchFormula } from "../batch/benchFormula.server";

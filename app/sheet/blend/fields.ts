@@ -1,3 +1,4 @@
+import { irritationBands } from "@tensidrum/core/surfactants";
 import type { TriangleField } from "../../pictures/Triangle/Triangle";
 import type { TriangleAnswer } from "../../../workers/triangle.worker";
 
@@ -10,6 +11,16 @@ export const fieldNames: readonly { readonly name: FieldName; readonly words: st
 ];
 
 const IRRITATION_LEVELS = [-Infinity, 30, 60, 90, 120, 160, 200, 320, Infinity];
+/** The last band reaches beyond what the triangle is coloured for. */
+const IRRITATION_WORDS = irritationBands.map(({ below, band }, at) => ({
+  from: irritationBands[at - 1]?.below ?? -Infinity,
+  to: at + 1 < irritationBands.length ? below : Infinity,
+  words: band,
+}));
+const IRRITATION_EDGES = IRRITATION_WORDS.slice(1).map(({ from, words }, at) => ({
+  level: from,
+  words: `${from}: above it ${words}, below it ${IRRITATION_WORDS[at]?.words}`,
+}));
 const FOAM_LEVELS = [-Infinity, 3, 4, 5, 6, 7, 8, 9, Infinity];
 
 const FOAM_WORDS = FOAM_LEVELS.slice(1, -1).map((level, at) => ({
@@ -25,17 +36,8 @@ export function fieldOf(answer: TriangleAnswer, name: FieldName): TriangleField 
       steps: answer.steps,
       values: answer.irritationLoad,
       levels: IRRITATION_LEVELS,
-      named: [
-        { level: 60, words: "60: above it mild, below it very mild" },
-        { level: 120, words: "120: above it moderate" },
-        { level: 200, words: "200: above it strong" },
-      ],
-      edgeWords: [
-        { from: -Infinity, to: 60, words: "very mild" },
-        { from: 60, to: 120, words: "mild" },
-        { from: 120, to: 200, words: "moderate" },
-        { from: 200, to: Infinity, words: "strong" },
-      ],
+      named: IRRITATION_EDGES,
+      edgeWords: IRRITATION_WORDS,
     };
   }
   return {

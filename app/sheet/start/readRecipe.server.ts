@@ -3,11 +3,10 @@ import { shownMaterial } from "@tensidrum/core/library";
 import type { Material } from "@tensidrum/core/library";
 import { readRecipe, recipeShares, type Recipe } from "@tensidrum/core/recipe";
 import { Worker } from "node:worker_threads";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { listMaterials } from "../../../db/materials/queries.server";
 import type { RecipeTask } from "../../../workers/recipe.node";
 import { TimeIsUp, timedWorker } from "../../frame/timedWorker.server";
-import { currentMakerId } from "../../frame/maker.server";
 
 /** Longest recipe that is read, characters: many times what anyone writes down. */
 const MOST_CHARACTERS = 20_000;

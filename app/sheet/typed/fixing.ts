@@ -1,6 +1,6 @@
-import type { FormulaChange } from "@tensidrum/core/formula";
-import { percentText, writtenShort } from "@tensidrum/core/quantities";
-import { withLineAt, withLineInPhase, withPercent, withPhaseTemperature, withRestLine } from "./editing";
+import { applyChange, type Changeable, type FormulaChange } from "@tensidrum/core/formula";
+import { percentText, readMassGrams, readNumber, readPercent, Refusal, writtenShort } from "@tensidrum/core/quantities";
+import { withRestLine } from "./editing";
 import type { TypedLine, TypedSheet } from "./typedSheet";
 
 /** A line a change adds, with the identifiers only the page knows. */
@@ -9,34 +9,55 @@ export interface NewLine {
   readonly materialId: string;
 }
 
-/** The sheet with a cure applied. `added` is needed only where a line comes in. */
+/**
+ * The sheet with a cure applied: what the change leaves alone stays as it was typed. `added` is needed only where a line
+ * comes in. A sheet that has moved on from what the change names stays as it is.
+ */
 export function withChange(sheet: TypedSheet, change: FormulaChange, added: NewLine | null): TypedSheet {
-  switch (change.kind) {
-    case "percents":
-      return change.percents.reduce((changed, { line, percent }) => withPercent(changed, line, percentText(percent)), sheet);
-    case "add":
-      return added === null ? sheet : withLineBeside(sheet, change, added);
-    case "rest":
-      return withRestLine(sheet, change.line);
-    case "batch":
-      return { ...sheet, batch: writtenShort(change.batchGrams, 6) };
-    case "temperature":
-      return change.phases.reduce((changed, phase) => withPhaseTemperature(changed, phase, writtenShort(change.temperatureC, 2)), sheet);
-    case "first":
-      return withLineFirst(sheet, change.line);
+  if (change.kind === "rest") return sheet.lines.some(({ id }) => id === change.line) ? withRestLine(sheet, change.line) : sheet;
+  if (change.kind === "add" && added === null) return sheet;
+  const before = changeableOf(sheet);
+  const after = applied(before, change);
+  if (after === null) return sheet;
+  const lines = after.lines.map((line): TypedLine => {
+    const typed = sheet.lines.find(({ id }) => id === line.id);
+    const former = before.lines.find(({ id }) => id === line.id);
+    const percent = line.percent === former?.percent ? (typed?.percent ?? "") : percentText(line.percent ?? 0);
+    if (typed !== undefined) return { ...typed, phase: line.phase, percent };
+    return { id: added?.id ?? line.id, phase: line.phase, materialId: added?.materialId ?? line.material, percent, assay: "" };
+  });
+  const phases = sheet.phases.map((phase, at) => {
+    const temperature = after.phases[at]?.temperatureC;
+    return temperature === before.phases[at]?.temperatureC ? phase : { ...phase, temperature: writtenShort(temperature ?? 0, 2) };
+  });
+  const batch = after.batchGrams === before.batchGrams ? sheet.batch : writtenShort(after.batchGrams, 6);
+  return { ...sheet, lines, phases, batch };
+}
+
+function applied(sheet: Changeable, change: FormulaChange): Changeable | null {
+  try {
+    return applyChange(sheet, change);
+  } catch (error) {
+    if (error instanceof Refusal) return null;
+    throw error;
   }
 }
 
-function withLineBeside(sheet: TypedSheet, change: Extract<FormulaChange, { kind: "add" }>, { id, materialId }: NewLine): TypedSheet {
-  const beside = sheet.lines.find((line) => line.id === change.beside);
-  if (beside === undefined) return sheet;
-  const line: TypedLine = { id, phase: beside.phase, materialId, percent: percentText(change.percent), assay: "" };
-  return { ...sheet, lines: sheet.lines.flatMap((one) => (one.id === beside.id ? [one, line] : [one])) };
+/** What a change looks at, of the cells as far as they can be read. */
+function changeableOf(sheet: TypedSheet): Changeable {
+  return {
+    batchGrams: numberOr0(readMassGrams(sheet.batch)),
+    phases: sheet.phases.map(({ letter, temperature }) => {
+      const read = readNumber(temperature);
+      return { id: letter, ...(read.ok ? { temperatureC: read.value } : {}) };
+    }),
+    lines: sheet.lines.map(({ id, phase, materialId, percent }) => {
+      const line = { id, phase, material: materialId };
+      return id === sheet.restLineId ? { ...line, qs: true as const } : { ...line, percent: numberOr0(readPercent(percent)) };
+    }),
+  };
 }
 
-function withLineFirst(sheet: TypedSheet, lineId: string): TypedSheet {
-  const first = sheet.lines[0];
-  if (first === undefined || first.id === lineId) return sheet;
-  const here = withLineInPhase(sheet, lineId, first.phase);
-  return withLineAt(here, lineId, first.id);
+function numberOr0(read: ReturnType<typeof readNumber>): number {
+  return read.ok ? read.value : 0;
 }

@@ -6,8 +6,8 @@ import { cardMarkdown, cardOf } from "@tensidrum/core/packaging";
 import { toDecimals } from "@tensidrum/core/quantities";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import Papa from "papaparse";
-import { database } from "../../../db/client.server";
-import { currentMakerId } from "../../frame/maker.server";
+import { database } from "../../../db/workplace.server";
+import { currentMakerId } from "../../../db/workplace.server";
 import type { SheetAddress } from "../openSheet.server";
 import { versionFormula, type VersionFormula } from "./versionFormula.server";
 

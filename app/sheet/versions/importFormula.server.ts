@@ -4,10 +4,9 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { readFormula, readJson } from "@tensidrum/core/formats";
 import { isSameMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
 import { saltPeaks } from "../saltPeaks.server";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { insertFormula, type DraftContent } from "../../../db/formulas/writes.server";
 import { insertOwnMaterial, listMaterials } from "../../../db/materials/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { MOST_LINES, NAME_LENGTH } from "../typed/typedSheet";
 
 /** Longest file that is read, characters. */

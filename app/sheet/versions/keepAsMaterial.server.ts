@@ -1,10 +1,9 @@
 import { formulaMaterial } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { slugOf } from "@tensidrum/core/library";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { listVersions } from "../../../db/formulas/queries.server";
 import { insertOwnMaterial, listMaterials } from "../../../db/materials/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { versionFormula } from "./versionFormula.server";
 
 /**

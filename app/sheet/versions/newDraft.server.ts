@@ -1,8 +1,7 @@
 import { Refusal } from "@tensidrum/core/quantities";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { findVersion, listVersions } from "../../../db/formulas/queries.server";
 import { insertDraftFrom, insertFormula, saveDraft } from "../../../db/formulas/writes.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { typedVersion, type SheetAddress } from "../openSheet.server";
 import { contentOf } from "../saveSheet.server";
 import { NAME_LENGTH, type TypedSheet } from "../typed/typedSheet";

@@ -1,7 +1,7 @@
 import { cardOf } from "@tensidrum/core/packaging";
 import dayjs from "dayjs";
-import { database } from "../../../db/client.server";
-import { currentMakerId } from "../../frame/maker.server";
+import { database } from "../../../db/workplace.server";
+import { currentMakerId } from "../../../db/workplace.server";
 import type { SheetAddress } from "../openSheet.server";
 import { versionFormula } from "./versionFormula.server";
 

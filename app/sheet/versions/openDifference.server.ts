@@ -3,9 +3,8 @@ import { differenceOf } from "@tensidrum/core/assessment";
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import Joi from "joi";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { listVersions } from "../../../db/formulas/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { versionFormula } from "./versionFormula.server";
 
 interface Wanted {

@@ -1,9 +1,8 @@
 import { factDifferences, roleOf, shownInci, shownMaterial, type Material } from "@tensidrum/core/library";
 import { packPriceOf } from "@tensidrum/core/inventory";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { listMaterials } from "../../../db/materials/queries.server";
 import { standingLots } from "../../../db/inventory/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { shelfGroupOf } from "../shelfGroups";
 import { factName, factWords } from "../factWords";
 import { knownMaterials } from "../knownMaterials";

@@ -1,10 +1,9 @@
 import { shownMaterial, withOwnFacts } from "@tensidrum/core/library";
 import { referenceLibraryVersion } from "@tensidrum/core/reference";
 import Papa from "papaparse";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { findMaterial, listOwnFacts, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { numberKey, spanKey, numberFields, spanFields, typedMaterial } from "../owning/materialFields";
 import { lotColumns, materialColumns } from "./columns";
 

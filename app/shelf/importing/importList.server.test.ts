@@ -1,6 +1,5 @@
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { closeDatabase } from "../../../db/client.server";
-import { freshDatabase } from "../../../db/testing/freshDatabase";
+import { describe, expect, it } from "vitest";
+import { atFreshDatabase, onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { makeSolution } from "../preparations/solution.server";
 import { openMaterial } from "../openMaterial.server";
 import { typedMaterial } from "../owning/materialFields";
@@ -11,30 +10,10 @@ import { shelfFile } from "./exportShelf.server";
 import { importList, previewList } from "./importList.server";
 import type { ImportKind } from "./importRow";
 
-let fresh: Awaited<ReturnType<typeof freshDatabase>>;
-let server: string | undefined;
+onFreshDatabase({ demo: "never" });
 
-/** A maker with an empty cupboard. */
-async function begin() {
-  if (server !== undefined) process.env.DATABASE_URL = server;
-  fresh = await freshDatabase({ demo: "never" });
-  process.env.DATABASE_URL = fresh.connectionString;
-}
-
-async function end() {
-  await closeDatabase();
-  await fresh.close();
-}
-
-beforeAll(async () => {
-  server = process.env.DATABASE_URL;
-  await begin();
-});
-
-afterAll(async () => {
-  await end();
-  if (server !== undefined) process.env.DATABASE_URL = server;
-});
+/** Does a job for a maker with an empty cupboard. */
+const atEmptyCupboard = (job: () => Promise<void>) => atFreshDatabase({ demo: "never" }, job);
 
 const LIST = [
   "material;code;grams;assay;price;endsOn;supplier;note",
@@ -87,12 +66,12 @@ describe("a list of lots", () => {
     const told = async () => (await standing()).map(({ id: _, ...lot }) => lot);
     const before = await told();
     const note = (await openMaterial("glycerin")).lots[0]?.note;
-    await end();
-    await begin();
-    expect(await standing()).toEqual([]);
-    expect(await bring(csv, good)).toBe(2);
-    expect(await told()).toEqual(before);
-    expect((await openMaterial("glycerin")).lots[0]?.note).toBe(note);
+    await atEmptyCupboard(async () => {
+      expect(await standing()).toEqual([]);
+      expect(await bring(csv, good)).toBe(2);
+      expect(await told()).toEqual(before);
+      expect((await openMaterial("glycerin")).lots[0]?.note).toBe(note);
+    });
   });
 
   it("of 1,200 rows shows 200, and brings the rest in when asked to", async () => {
@@ -112,25 +91,27 @@ describe("a file of everything that is one's own", () => {
   };
 
   it("goes out, and into an empty cupboard it comes as it was: materials, own facts, lots and what is left of them", async () => {
-    await end();
-    await begin();
-    const slurry = { ...typedMaterial(null), name: "Gum slurry", role: "humectant", parts: "glycerin 90\nxanthan-gum 10" };
-    expect(await saveNewMaterial(slurry, "")).toEqual({ slug: "gum-slurry" });
-    const better = { ...typedMaterial(null), numbers: { ...typedMaterial(null).numbers, densityGramsPerMl: "1.255" } };
-    expect(await saveOwn("glycerin", better)).toEqual({ slug: "glycerin" });
-    expect(
-      await makeSolution({ of: "citric-acid-anhydrous", strength: "25", grams: "100", months: "3", lot: "" }, twoIds()),
-    ).toHaveProperty("lotId");
-    const [lot] = await standing();
-    await moveByHand({ id: crypto.randomUUID(), lotId: lot?.id ?? "", kind: "use", grams: "12.5", note: "" });
-    const before = await everything();
-    expect(before.lots).toMatchObject([{ gramsLeft: 87.5, packGrams: 100 }]);
-    const text = await (await shelfFile("materials.json")).text();
-    await end();
-    await begin();
-    expect(await bring(text, { rows: new Set([0, 1, 2, 3]), below: false }, "file")).toBe(4);
-    expect(await everything()).toEqual(before);
-    expect((await openMaterial("glycerin")).yours).toEqual([{ name: "density as supplied", library: "1.26 g/mL", mine: "1.255 g/mL" }]);
+    let before: Awaited<ReturnType<typeof everything>> | undefined;
+    let text = "";
+    await atEmptyCupboard(async () => {
+      const slurry = { ...typedMaterial(null), name: "Gum slurry", role: "humectant", parts: "glycerin 90\nxanthan-gum 10" };
+      expect(await saveNewMaterial(slurry, "")).toEqual({ slug: "gum-slurry" });
+      const better = { ...typedMaterial(null), numbers: { ...typedMaterial(null).numbers, densityGramsPerMl: "1.255" } };
+      expect(await saveOwn("glycerin", better)).toEqual({ slug: "glycerin" });
+      expect(
+        await makeSolution({ of: "citric-acid-anhydrous", strength: "25", grams: "100", months: "3", lot: "" }, twoIds()),
+      ).toHaveProperty("lotId");
+      const [lot] = await standing();
+      await moveByHand({ id: crypto.randomUUID(), lotId: lot?.id ?? "", kind: "use", grams: "12.5", note: "" });
+      before = await everything();
+      expect(before.lots).toMatchObject([{ gramsLeft: 87.5, packGrams: 100 }]);
+      text = await (await shelfFile("materials.json")).text();
+    });
+    await atEmptyCupboard(async () => {
+      expect(await bring(text, { rows: new Set([0, 1, 2, 3]), below: false }, "file")).toBe(4);
+      expect(await everything()).toEqual(before);
+      expect((await openMaterial("glycerin")).yours).toEqual([{ name: "density as supplied", library: "1.26 g/mL", mine: "1.255 g/mL" }]);
+    });
   });
 
   it("a lot whose material is not ticked is not brought in alone", async () => {

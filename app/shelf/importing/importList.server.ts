@@ -1,9 +1,8 @@
 import { Refusal } from "@tensidrum/core/quantities";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { brokenConstraint } from "../../../db/failures.server";
 import { listMaterials } from "../../../db/materials/queries.server";
 import { importShelf } from "../../../db/inventory/importShelf.server";
-import { currentMakerId } from "../../frame/maker.server";
 import type { ColumnChoice } from "./columns";
 import type { ImportItem, ImportKind, ImportRow } from "./importRow";
 import { readList, type ListChoice } from "./readList.server";

@@ -1,8 +1,7 @@
 import Papa from "papaparse";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { listMaterials, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { guessColumns, looksLikeMaterials, lotColumns, materialColumns, type ColumnChoice } from "./columns";
 import { fileHeads, fileRows } from "./fileRows.server";
 import type { ImportKind, ReadList } from "./importRow";

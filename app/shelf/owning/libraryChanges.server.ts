@@ -1,6 +1,6 @@
 import { referenceLibraryVersion } from "@tensidrum/core/reference";
 import dayjs from "dayjs";
-import { database } from "../../../db/client.server";
+import { database } from "../../../db/workplace.server";
 import { listLibraryChanges } from "../../../db/materials/queries.server";
 import { factName, factWords } from "../factWords";
 

@@ -1,6 +1,6 @@
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { describe, expect, it } from "vitest";
-import { database } from "../../../db/client.server";
+import { database } from "../../../db/workplace.server";
 import { loadReferenceLibrary } from "../../../db/materials/loadReference.server";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { openCompare } from "../comparing/compare.server";

@@ -1,6 +1,6 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { saysTheSame, shownMaterial, type Material, type OwnFacts } from "@tensidrum/core/library";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { brokenConstraint } from "../../../db/failures.server";
 import {
   deleteOwnMaterial,
@@ -10,7 +10,6 @@ import {
   saveOwnFacts,
   updateOwnMaterial,
 } from "../../../db/materials/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 import { knownMaterials } from "../knownMaterials";
 import { typedMaterial, type MaterialProblem, type TypedMaterial } from "./materialFields";
 import { readFacts } from "./readFacts";

@@ -2,10 +2,9 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { shownInci, shownMaterial } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { materialsBySlug } from "../../../db/materials/queries.server";
 import { findLotWithMaterial } from "../../../db/inventory/queries.server";
-import { currentMakerId } from "../../frame/maker.server";
 
 /** What the label of a lot says. */
 export async function openLabel(lotId: string) {

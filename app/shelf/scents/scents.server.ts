@@ -12,12 +12,11 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, slugOf, type MaterialsBySlug } from "@tensidrum/core/library";
 import { isBlank, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
 import dayjs from "dayjs";
-import { database } from "../../../db/client.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { brokenConstraint } from "../../../db/failures.server";
 import { listMaterials } from "../../../db/materials/queries.server";
 import { findScent, listCounts, listRounds, listScents } from "../../../db/scents/queries.server";
 import { addRound, deleteScent, insertScent, keepRound } from "../../../db/scents/writes.server";
-import { currentMakerId } from "../../frame/maker.server";
 import type { ScentDose, TypedRound } from "./scentForms.server";
 
 /** The scents that are being built, and an identifier for the next. */

@@ -11,9 +11,7 @@ import type { JudgedPh } from "../preservation/judgedPh.ts";
 import type { PreservativeDose } from "../preservation/preservatives.ts";
 import type { Material, MaterialsBySlug, PlainMaterial } from "../library/material.ts";
 import { remembered } from "../library/remembered.ts";
-
-/** Temperature of a phase that names none, °C. */
-const ROOM_C = 22;
+import { ROOM_C } from "../quantities/roomTemperature.ts";
 
 /** A plain material in the formula, from a line of its own or out of a blend. */
 export interface Content {

@@ -11,5 +11,6 @@ export type { CardLine, FormulaCard } from "./formulaCard.ts";
 export type { Naming } from "./ingredientNames.ts";
 export { labelOf } from "./label.ts";
 export type { Label, LabelIngredient } from "./label.ts";
-export { batchCode, bestBefore, netWeightText } from "./labelDetails.ts";
+export { batchCode, batchCodeStart } from "./batchCode.ts";
+export { bestBefore, netWeightText } from "./labelDetails.ts";
 export { formulaOfPart } from "./parts.ts";

@@ -1,4 +1,3 @@
-import { Refusal } from "../quantities/refusal.ts";
 import { isoDay } from "../quantities/isoDay.ts";
 import { written, writtenShort } from "../quantities/written.ts";
 
@@ -30,20 +29,4 @@ export function bestBefore({
   return lotExpiries
     .map((expiry) => isoDay(expiry).format(ISO_DAY))
     .reduce((earliest, expiry) => (expiry < earliest ? expiry : earliest), last);
-}
-
-/**
- * Batch code by the maker's pattern: {YYYY}, {YY}, {MM}, {DD} of the day and {N}, {NN}, {NNN} for the batch of that day.
- * "{YY}{MM}{DD}-{NN}" on 2026-11-26 for the third batch is "261126-03".
- * @throws Refusal for a date that is none, a count below 1 or a pattern that would give two batches one code.
- */
-export function batchCode(pattern: string, madeOn: string, sequence: number): string {
-  const made = isoDay(madeOn);
-  if (!Number.isInteger(sequence) || sequence < 1)
-    throw new Refusal("not-valid", "Batches are counted from 1.", "Count the batches of that day.");
-  if (!/\{N+\}/.test(pattern))
-    throw new Refusal("not-possible", "Two batches of one day would get the same code.", "Put {N} into the pattern.");
-  return pattern
-    .replace(/\{(YYYY|YY|MM|DD)\}/g, (_, token: string) => made.format(token))
-    .replace(/\{(N+)\}/g, (_, places: string) => String(sequence).padStart(places.length, "0"));
 }

@@ -6,7 +6,7 @@ import { costOf } from "./cost.ts";
 import { bestMix } from "./filling/bestMix.ts";
 import { fillCount, fillMassGrams } from "./filling/fillMass.ts";
 import { labelOf } from "./label.ts";
-import { batchCode, bestBefore, netWeightText } from "./labelDetails.ts";
+import { bestBefore, netWeightText } from "./labelDetails.ts";
 import { formulaOfPart } from "./parts.ts";
 
 describe("filling", () => {
@@ -142,13 +142,6 @@ describe("what else stands on a label", () => {
     expect(bestBefore({ madeOn: "2026-11-26", months: 12, lotExpiries: ["2027-08-31", "2028-01-01"] })).toBe("2027-08-31");
     expect(bestBefore({ madeOn: "2026-11-26", months: 6, lotExpiries: [] })).toBe("2027-05-26");
     expect(() => bestBefore({ madeOn: "26.11.2026", months: 6, lotExpiries: [] })).toThrow("no date");
-  });
-
-  it("batch codes by pattern: the third of 26 November 2026", () => {
-    expect(batchCode("{YY}{MM}{DD}-{NN}", "2026-11-26", 3)).toBe("261126-03");
-    expect(batchCode("GR{YYYY}/{N}", "2026-11-26", 12)).toBe("GR2026/12");
-    expect(() => batchCode("{YY}{MM}{DD}", "2026-11-26", 1)).toThrow("same code");
-    expect(() => batchCode("{N}", "2026-11-26", 0)).toThrow("from 1");
   });
 });
 

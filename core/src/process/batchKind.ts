@@ -1,10 +1,11 @@
 import { leavesOf } from "../formula/leaves.ts";
 import type { ResolvedLine, ResolvedSheet } from "../formula/types.ts";
 import type { Role } from "../library/material.ts";
+import { isDryForm } from "../quantities/dryForms.ts";
+import { ROOM_C } from "../quantities/roomTemperature.ts";
 
 /** From here on a phase is heated, °C. */
 export const HEATED_C = 50;
-const ROOM_C = 22;
 
 /**
  * How a batch is put together: a stock solution, a dry blend, an oil or balm in one pot, two layers that stay apart, or
@@ -13,7 +14,6 @@ const ROOM_C = 22;
 export type BatchKind = "stock" | "dry" | "oil" | "layers" | "wet";
 
 const SOLUTES: ReadonlySet<Role> = new Set<Role>(["ph-adjuster", "salt", "colour", "chelator", "preservative"]);
-const DRY_FORMS: ReadonlySet<string | null> = new Set(["powder", "granule", "flake", "needle", "crystal"]);
 
 export function batchKind({ formula }: ResolvedSheet, lines: readonly ResolvedLine[]): BatchKind {
   const others = lines.filter(({ material }) => material.role !== "water");
@@ -21,7 +21,7 @@ export function batchKind({ formula }: ResolvedSheet, lines: readonly ResolvedLi
   if (formula.profile === "shake-remover") return "layers";
   const hasWater = lines.some(({ material }) => isWet(material.role, material.form));
   if (hasWater) return "wet";
-  return formula.profile === "cleansing-oil" || !lines.some(({ material }) => DRY_FORMS.has(material.form)) ? "oil" : "dry";
+  return formula.profile === "cleansing-oil" || !lines.some(({ material }) => isDryForm(material.form)) ? "oil" : "dry";
 }
 
 function isWet(role: Role, form: string | null): boolean {

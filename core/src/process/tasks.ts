@@ -4,6 +4,7 @@ import type { ResolvedLine } from "../formula/types.ts";
 import type { PlainMaterial, Role } from "../library/material.ts";
 import { isCationicGuar } from "../rheology/routes.ts";
 import { HEATED_C, isReadyBase, isSlurryGum, type Workbench } from "./batchKind.ts";
+import { isDryForm } from "../quantities/dryForms.ts";
 
 /** What a line is handled as. Every line has exactly one. */
 export type Task =
@@ -36,7 +37,6 @@ export type Task =
   | "salt"
   | "late-thickener";
 
-const DRY_FORMS: ReadonlySet<string | null> = new Set(["powder", "granule", "flake", "needle", "crystal"]);
 const OILY: ReadonlySet<Role> = new Set<Role>(["emollient", "fatty-solid", "emulsifier", "superfat", "antioxidant"]);
 const COOL_C = 40;
 
@@ -54,7 +54,7 @@ export function taskOf(resolved: ResolvedLine, bench: Workbench): Task {
 }
 
 function isDry({ material }: ResolvedLine): boolean {
-  return DRY_FORMS.has(material.form);
+  return isDryForm(material.form);
 }
 
 function oilTask(resolved: ResolvedLine, bench: Workbench): Task {
@@ -102,7 +102,7 @@ function restTask(resolved: ResolvedLine, bench: Workbench): Task {
 function cleanserTask(resolved: ResolvedLine, bench: Workbench): Task {
   const { material, line } = resolved;
   if (bench.kind === "layers" || (bench.waterPhases.has(line.phase) && !hasFlag(resolved, "needs-heat"))) return "dissolve";
-  if (DRY_FORMS.has(material.form) || material.form === "wax") return "cleanser-powder";
+  if (isDryForm(material.form) || material.form === "wax") return "cleanser-powder";
   return material.charge === "amphoteric" ? "cleanser-amphoteric" : "cleanser";
 }
 

@@ -1,11 +1,14 @@
 export { decimalPlaces, floorToMultiple, roundToMultiple, toDecimals } from "./decimals.ts";
+export { isDryForm } from "./dryForms.ts";
 export { GRAVITY } from "./gravity.ts";
 export { isCalendarDay, isIsoMoment } from "./isoMoment.ts";
 export { gramsOfMeasure, isMassUnit, millilitresOf } from "./kitchenMeasures.ts";
 export type { KitchenUnit, MassUnit, Measurable, MeasureSystem, MeasuredMass, VolumeUnit } from "./kitchenMeasures.ts";
 export { MARK, isBlank, textProblem, withHiddenMarked } from "./plainText.ts";
-export { MOST_BATCH_GRAMS, readMassGrams, readNumber, readPercent } from "./readNumber.ts";
+export { MOST_GRAMS, MOST_PRICE } from "./limits.ts";
+export { readMassGrams, readNumber, readPercent } from "./readNumber.ts";
 export type { NumberProblem, ReadNumber } from "./readNumber.ts";
+export { ROOM_C } from "./roomTemperature.ts";
 export { Refusal } from "./refusal.ts";
 export type { FieldFault, RefusalKind } from "./refusal.ts";
 export { finestFirst, scaleFor } from "./scales.ts";

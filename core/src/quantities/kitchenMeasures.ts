@@ -1,3 +1,4 @@
+import { isDryForm } from "./dryForms.ts";
 /** Whose spoons and cups. */
 export type MeasureSystem = "us" | "metric" | "imperial";
 
@@ -38,8 +39,6 @@ const POWDER_UNCERTAINTY = 0.2;
 const MEASURED_UNCERTAINTY = 0.02;
 const DROP_UNCERTAINTY = 0.25;
 const PINCH_UNCERTAINTY = 0.5;
-
-const POWDERY = new Set(["powder", "granule", "flake", "needle", "crystal"]);
 
 /** What a measure needs to know of a material. `null` is unknown. */
 export interface Measurable {
@@ -83,7 +82,7 @@ export function gramsOfMeasure(
 
 function uncertaintyOf(unit: VolumeUnit, material: Measurable): number {
   if (unit === "pinch" || unit === "dash") return PINCH_UNCERTAINTY;
-  if (material.form !== null && POWDERY.has(material.form)) return POWDER_UNCERTAINTY;
+  if (isDryForm(material.form)) return POWDER_UNCERTAINTY;
   return unit === "ml" || unit === "l" ? MEASURED_UNCERTAINTY : SPOON_UNCERTAINTY;
 }
 

@@ -1,4 +1,5 @@
 import { GRAMS_PER_OUNCE } from "./kitchenMeasures.ts";
+import { MOST_GRAMS } from "./limits.ts";
 
 /** Why a typed number was not taken. The words for it belong to the screen. */
 export type NumberProblem = "empty" | "not-a-number" | "two-marks" | "not-positive" | "negative" | "above-most";
@@ -36,9 +37,6 @@ export function readPercent(text: string): ReadNumber {
   return { ok: true, value: read.value === 0 ? 0 : read.value };
 }
 
-/** The largest batch taken: a tonne is no kitchen bench any more. */
-export const MOST_BATCH_GRAMS = 1_000_000;
-
 const GRAMS_PER_UNIT: Readonly<Record<string, number>> = { "": 1, g: 1, kg: 1000, oz: GRAMS_PER_OUNCE };
 
 /** Reads a mass in grams, above 0: "600", "600 g", "1,2 kg", "4 oz". */
@@ -50,6 +48,6 @@ export function readMassGrams(text: string): ReadNumber {
   if (!read.ok) return read;
   if (read.value <= 0) return { ok: false, problem: "not-positive" };
   const grams = read.value * factor;
-  if (grams > MOST_BATCH_GRAMS) return { ok: false, problem: "above-most", most: MOST_BATCH_GRAMS };
+  if (grams > MOST_GRAMS) return { ok: false, problem: "above-most", most: MOST_GRAMS };
   return { ok: true, value: grams };
 }

@@ -4,6 +4,7 @@ import type { ProfileSlug } from "../formula/profiles.ts";
 import type { ResolvedSheet } from "../formula/types.ts";
 import { isKind } from "../library/ingredientKinds.ts";
 import type { PlainMaterial } from "../library/material.ts";
+import { ROOM_C } from "../quantities/roomTemperature.ts";
 
 const routeNames = ["salt", "gum", "associative", "cationic-guar", "carbomer", "cellulose-algin", "fatty"] as const;
 
@@ -77,7 +78,6 @@ export function isCationicGuar(material: PlainMaterial): boolean {
   return isKind(material, "cationic-guar");
 }
 
-const ROOM_C = 22;
 const MELTING_C = 65;
 
 /** Whether the pump makes the foam, so that the wash must be as thin as water. */

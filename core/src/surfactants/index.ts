@@ -11,7 +11,7 @@ export { cleansersOf } from "./cleansers.ts";
 export type { Cleanser } from "./cleansers.ts";
 export { foamOf, foamWords, looseOilPercent } from "./foam.ts";
 export type { Foam } from "./foam.ts";
-export { irritationBand, irritationOf, zeinIndex } from "./irritation.ts";
+export { irritationBand, irritationBands, irritationOf, zeinIndex } from "./irritation.ts";
 export type { Irritation, IrritationBand } from "./irritation.ts";
 export { answerMicelles } from "./micelles/answerMicelles.ts";
 export type { MicellesAnswer } from "./micelles/answerMicelles.ts";

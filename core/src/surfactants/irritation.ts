@@ -12,12 +12,12 @@ export interface Irritation {
 }
 
 /** Upper ends of the bands of the load; above the last it is harsh. */
-const BANDS: readonly (readonly [number, IrritationBand])[] = [
-  [60, "very mild"],
-  [120, "mild"],
-  [200, "moderate"],
-  [320, "strong"],
-];
+export const irritationBands = [
+  { below: 60, band: "very mild" },
+  { below: 120, band: "mild" },
+  { below: 200, band: "moderate" },
+  { below: 320, band: "strong" },
+] as const satisfies readonly { readonly below: number; readonly band: IrritationBand }[];
 
 /** How much of the zein number the monomers make out. */
 const RELIEF_COUNTS = 0.6;
@@ -40,7 +40,7 @@ export function zeinIndex(cleansers: readonly Cleanser[]): number | null {
 }
 
 export function irritationBand(load: number): IrritationBand {
-  return BANDS.find(([below]) => load < below)?.[1] ?? "harsh";
+  return irritationBands.find(({ below }) => load < below)?.band ?? "harsh";
 }
 
 /**

@@ -1,7 +1,7 @@
 /** Processor time a reader may take for one text, ms. A careless one takes seconds. */
 export const MOST_MILLISECONDS = 50;
 /** Beside other work of the machine a run may take longer than the text asks for; the best of these counts. */
-const TRIES = 4;
+const TRIES = 20;
 
 /** The clock every runtime has; the core itself knows of none. */
 const { performance } = globalThis as unknown as { readonly performance: { now(): number } };

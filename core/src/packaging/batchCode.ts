@@ -1,4 +1,4 @@
-import dayjs from "dayjs";
+import { isoDay } from "../quantities/isoDay.ts";
 
 /**
  * The code of a batch by the maker's pattern: {letters} are the first letters of its formula's words, {yymmdd}, {yyyy},
@@ -24,7 +24,7 @@ export function batchCodeStart(pattern: string, of: { readonly name: string; rea
 }
 
 function filledPattern(pattern: string, { name, day }: { readonly name: string; readonly day: string }): string {
-  const date = dayjs(day);
+  const date = isoDay(day);
   return pattern
     .replaceAll("{letters}", firstLetters(name))
     .replaceAll("{yymmdd}", date.format("YYMMDD"))
