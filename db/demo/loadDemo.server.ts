@@ -7,8 +7,7 @@ import { deleteFormula, insertDraftFrom, insertFormula, saveDraft, setDraft, typ
 import { listMaterials } from "../materials/queries.server";
 import { listScales } from "../scales/queries.server";
 import { demoFormulas, type DemoFormula, type DemoVersion } from "./formulas";
-import { demoSaltSamples } from "./saltSamples";
-import { loadSaltSamples } from "./loadSaltSamples.server";
+import { demoSaltPeaks, loadSaltSamples } from "./loadSaltSamples.server";
 import { loadLots } from "./loadLots.server";
 import { loadMadeHere } from "./loadPreparations.server";
 import { stableUuid } from "./stableUuid";
@@ -54,7 +53,7 @@ async function layIn(db: Executor, formula: DemoFormula, bench: Bench): Promise<
       await setDraft(db, workshop.id, { versionId: version.id, revision }, record);
     }
     parentId = version.id;
-    if (formula.name === demoSaltSamples.formula && version.note !== undefined) await loadSaltSamples(db, snapshot, bench.materials);
+    if (version.note !== undefined) await loadSaltSamples(db, snapshot, bench.materials);
   }
 }
 
@@ -100,7 +99,7 @@ function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
       takesTheRest,
       assayPercent,
     })),
-    assessment: assess(file, bench.materials),
+    assessment: assess(file, bench.materials, { saltPeaks: demoSaltPeaks(file, bench.materials) }),
     coreVersion,
   };
   return { content, snapshot: completeSnapshot(file, bench.materials) };

@@ -2,6 +2,7 @@ import type { Assessment } from "@tensidrum/core/assessment";
 import type { Aim, Formula, Measured } from "@tensidrum/core/formula";
 import { and, eq, inArray, max, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
+import { insertBody, updateBody } from "./body.server";
 import { formulas, lineLots, lines, phases, versions } from "./schema";
 
 export interface PhaseRow {
@@ -55,18 +56,6 @@ function headOf(content: DraftContent) {
     considerCount: countOf(assessment, "consider"),
     lineCount: content.lines.length,
   };
-}
-
-async function insertBody(db: Executor, makerId: string, versionId: string, content: Pick<DraftContent, "phases" | "lines">) {
-  const owner = { versionId, makerId };
-  if (content.phases.length > 0) {
-    await db.insert(phases).values(content.phases.map((phase, position) => ({ ...owner, ...phase, position })));
-  }
-  if (content.lines.length > 0) {
-    await db.insert(lines).values(content.lines.map(({ lots: _, ...line }, position) => ({ ...owner, ...line, position })));
-  }
-  const taken = content.lines.flatMap(({ id, lots = [] }) => lots.map((lot, position) => ({ ...owner, ...lot, lineId: id, position })));
-  if (taken.length > 0) await db.insert(lineLots).values(taken);
 }
 
 /** A new formula with its first draft, version 1. */
@@ -135,8 +124,7 @@ export async function saveDraft(
       .update(formulas)
       .set({ name: content.name, updatedAt: sql`clock_timestamp()` })
       .where(and(eq(formulas.makerId, makerId), eq(formulas.id, won.formulaId)));
-    await tx.delete(phases).where(and(eq(phases.makerId, makerId), eq(phases.versionId, base.versionId)));
-    await insertBody(tx, makerId, base.versionId, content);
+    await updateBody(tx, makerId, base.versionId, content);
     return won.revision;
   });
 }

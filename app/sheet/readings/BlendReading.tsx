@@ -84,12 +84,15 @@ function Salt({ assessment }: { readonly assessment: BlendOf }) {
   const fromMaterials = Math.max(0, saltPercent - addedSaltPercent);
   const share = (percent: number) => `${Math.min(100, (100 * percent) / most)}%`;
   const isOver = saltPercent > most;
+  const mostWords =
+    saltPeakPercent === null ? "3 %, blends usually thin above" : `${written(saltPeakPercent, 2)} %, peak of this base (fitted)`;
   return (
     <div className={classes.salt}>
       <p>
         <strong>Salt</strong> from materials {written(fromMaterials, 2)} + added {written(addedSaltPercent, 2)} ={" "}
         <strong data-over={isOver || undefined}>{written(saltPercent, 2)} %</strong>
         {electrolytePercent > 0.005 && ` and ${written(electrolytePercent, 2)} % other salts`} <EstimateMark of="salt" />
+        <span className="only-for-readers"> on a scale that ends at {mostWords}</span>
       </p>
       <span className={classes.track} aria-hidden="true">
         <span style={{ width: share(fromMaterials) }} />
@@ -97,9 +100,7 @@ function Salt({ assessment }: { readonly assessment: BlendOf }) {
       </span>
       <span className={classes.scale} aria-hidden="true">
         <span>0</span>
-        <span>
-          {saltPeakPercent === null ? "3 %, blends usually thin above" : `${written(saltPeakPercent, 2)} %, peak of this base (fitted)`}
-        </span>
+        <span>{mostWords}</span>
       </span>
     </div>
   );
