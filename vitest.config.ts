@@ -1,5 +1,9 @@
 import { defineConfig } from "vitest/config";
 
 export default defineConfig({
-  test: { projects: ["core/vitest.config.ts", "cli/vitest.config.ts", "app/vitest.config.ts", "db/vitest.config.ts"] },
+  test: {
+    // By itself the runner leaves one of two processors idle.
+    maxWorkers: 2,
+    projects: ["core/vitest.config.ts", "cli/vitest.config.ts", "app/vitest.config.ts", "db/vitest.config.ts"],
+  },
 });

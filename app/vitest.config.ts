@@ -7,6 +7,7 @@ export default defineConfig({
     include: ["**/*.test.ts", "../workers/**/*.test.ts", "../server/**/*.test.ts", "../scripts/**/*.test.ts"],
     exclude: ["**/*.server.test.ts"],
     environment: "node",
+    isolate: false,
     testTimeout: 30_000,
   },
 });
