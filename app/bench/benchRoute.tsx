@@ -1,3 +1,4 @@
+import { Table } from "@mantine/core";
 import { Link } from "react-router";
 import { answer } from "../frame/answer.server";
 import { Frame } from "../frame/Frame";
@@ -21,7 +22,7 @@ export default function BenchRoute({ loaderData: batches }: Route.ComponentProps
           there.
         </p>
       ) : (
-        <table className={classes.list}>
+        <Table className={classes.list}>
           <thead>
             <tr>
               <th scope="col">batch</th>
@@ -51,7 +52,7 @@ export default function BenchRoute({ loaderData: batches }: Route.ComponentProps
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       )}
     </Frame>
   );

@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import classes from "./DefaultButton.module.css";
 
 interface DefaultButtonProps {
@@ -12,5 +13,5 @@ interface DefaultButtonProps {
  * accident on a page without scripts.
  */
 export function DefaultButton(props: DefaultButtonProps) {
-  return <button type="submit" {...props} data-default tabIndex={-1} aria-hidden="true" className={classes.unseen} />;
+  return <UnstyledButton type="submit" {...props} data-default tabIndex={-1} aria-hidden="true" className={classes.unseen} />;
 }

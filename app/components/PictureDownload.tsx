@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import { type RefObject, useState } from "react";
 import classes from "./PictureDownload.module.css";
 import quiet from "./quiet.module.css";
@@ -32,12 +33,12 @@ export function PictureDownload({ name, picture }: { readonly name: string; read
   };
   return (
     <span className={classes.doors}>
-      <button type="button" className={quiet.quiet} onClick={() => void get(async (svg) => svgBlob(svg), "svg")()}>
+      <UnstyledButton type="button" className={quiet.quiet} onClick={() => void get(async (svg) => svgBlob(svg), "svg")()}>
         SVG
-      </button>
-      <button type="button" className={quiet.quiet} onClick={() => void get(pngBlob, "png")()}>
+      </UnstyledButton>
+      <UnstyledButton type="button" className={quiet.quiet} onClick={() => void get(pngBlob, "png")()}>
         PNG
-      </button>
+      </UnstyledButton>
       {failed && <span role="alert">This browser could not draw the file.</span>}
     </span>
   );

@@ -1,6 +1,8 @@
+import { Checkbox, Modal, TextInput, UnstyledButton } from "@mantine/core";
 import IconListSearch from "@tabler/icons-react/dist/esm/icons/IconListSearch.mjs";
 import type Fuse from "fuse.js";
 import { useEffect, useMemo, useRef, useState } from "react";
+import { flushSync } from "react-dom";
 import classes from "./SearchAndCommands.module.css";
 
 /** Something that can be done on this page: a button, link or field that says so by `data-act`. */
@@ -35,7 +37,8 @@ function carryOut({ element }: Act): void {
 
 /** Finds what can be done here and does it: Ctrl K or / opens it, single keys act alone, ? shows them all. */
 export function SearchAndCommands() {
-  const dialog = useRef<HTMLDialogElement>(null);
+  const [isOpen, setOpen] = useState(false);
+  const hadFocus = useRef<Element | null>(null);
   const [acts, setActs] = useState<readonly Act[]>([]);
   const [text, setText] = useState("");
   const [at, setAt] = useState(0);
@@ -47,7 +50,8 @@ export function SearchAndCommands() {
     setActs(actsOnPage());
     setText("");
     setAt(0);
-    dialog.current?.showModal();
+    hadFocus.current = document.activeElement;
+    setOpen(true);
     // The search comes only now: most visits need none. Until it is there words are found as they are typed.
     if (Search === null) import("fuse.js").then((module) => setSearch({ of: module.default })).catch(() => undefined);
   };
@@ -60,7 +64,7 @@ export function SearchAndCommands() {
         latestOpen.current();
         return;
       }
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || document.querySelector("dialog[open]") !== null)
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || document.querySelector("[role=dialog]") !== null)
         return;
       if (localStorage.getItem(OFF) !== null) return;
       if (event.key === "/" || event.key === "?") {
@@ -87,19 +91,33 @@ export function SearchAndCommands() {
   }, [acts, text, Search]);
   const choose = (act: Act | undefined) => {
     if (act === undefined) return;
-    dialog.current?.close();
+    // What is done moves the focus by itself; only who leaves without choosing goes back.
+    flushSync(() => setOpen(false));
     carryOut(act);
+  };
+  const leave = () => {
+    setOpen(false);
+    if (hadFocus.current instanceof HTMLElement) hadFocus.current.focus();
   };
   return (
     <>
-      <button type="button" className={classes.door} onClick={open} title="Ctrl K" aria-label="Search and commands">
+      <UnstyledButton type="button" className={classes.door} onClick={open} title="Ctrl K" aria-label="Search and commands">
         <IconListSearch size={18} stroke={1.6} aria-hidden="true" />
         <span>Search and commands</span>
-      </button>
-      <dialog ref={dialog} className={classes.dialog} aria-label="Search and commands">
-        <input
+      </UnstyledButton>
+      <Modal
+        opened={isOpen}
+        onClose={leave}
+        returnFocus={false}
+        withCloseButton={false}
+        centered={false}
+        aria-label="Search and commands"
+        classNames={{ body: classes.dialog }}
+      >
+        <TextInput
+          size="md"
           value={text}
-          autoFocus
+          data-autofocus
           placeholder="Search, or choose a command"
           aria-label="Search and commands"
           role="combobox"
@@ -132,20 +150,19 @@ export function SearchAndCommands() {
         <p className={classes.fine}>
           Everywhere: <kbd>Ctrl Z</kbd> undo, <kbd>Ctrl Shift Z</kbd> redo, <kbd>Enter</kbd> next cell, <kbd>Alt ↑ ↓</kbd> move a line.
         </p>
-        <label className={classes.fine}>
-          <input
-            type="checkbox"
-            checked={!areKeysOff}
-            onChange={(event) => {
-              const off = !event.currentTarget.checked;
-              setKeysOff(off);
-              if (off) localStorage.setItem(OFF, "yes");
-              else localStorage.removeItem(OFF);
-            }}
-          />{" "}
-          single keys act while no field has the caret
-        </label>
-      </dialog>
+        <Checkbox
+          className={classes.fine}
+          size="xs"
+          label="single keys act while no field has the caret"
+          checked={!areKeysOff}
+          onChange={(event) => {
+            const off = !event.currentTarget.checked;
+            setKeysOff(off);
+            if (off) localStorage.setItem(OFF, "yes");
+            else localStorage.removeItem(OFF);
+          }}
+        />
+      </Modal>
     </>
   );
 }

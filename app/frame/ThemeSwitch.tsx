@@ -1,4 +1,4 @@
-import { useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
+import { UnstyledButton, useComputedColorScheme, useMantineColorScheme } from "@mantine/core";
 import { memo, useEffect, useState } from "react";
 import classes from "./ThemeSwitch.module.css";
 
@@ -10,7 +10,7 @@ export const ThemeSwitch = memo(function ThemeSwitch() {
   useEffect(() => setScripted(true), []);
   const isDim = scheme === "dark";
   return (
-    <button
+    <UnstyledButton
       type="button"
       className={classes.switch}
       aria-pressed={isDim}
@@ -22,6 +22,6 @@ export const ThemeSwitch = memo(function ThemeSwitch() {
         <path d="M8 2.400a5.600 5.600 0 0 1 0 11.200z" fill="currentColor" />
       </svg>
       dim
-    </button>
+    </UnstyledButton>
   );
 });

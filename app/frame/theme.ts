@@ -1,4 +1,19 @@
-import { createTheme, defaultVariantColorsResolver, type CSSVariablesResolver, type MantineColorsTuple } from "@mantine/core";
+import {
+  Checkbox,
+  createTheme,
+  defaultVariantColorsResolver,
+  Input,
+  InputWrapper,
+  Modal,
+  NativeSelect,
+  Radio,
+  Table,
+  Textarea,
+  TextInput,
+  type CSSVariablesResolver,
+  type MantineColorsTuple,
+} from "@mantine/core";
+import classes from "./theme.module.css";
 
 const water: MantineColorsTuple = [
   "#e7f3f1",
@@ -12,6 +27,9 @@ const water: MantineColorsTuple = [
   "#08706b",
   "#065a56",
 ];
+
+/** Parts of every field: its name in small ink above it, its unit and its fault beside it. */
+const field = { root: classes.field, label: classes.label, description: classes.hint, error: classes.fault, wrapper: classes.wrapper };
 
 export const theme = createTheme({
   fontFamily: "var(--font-text)",
@@ -28,7 +46,22 @@ export const theme = createTheme({
     return { ...colours, background: "var(--water)", hover: "var(--water-deep)", color: "var(--on-water)" };
   },
   shadows: { xs: "none", sm: "none", md: "none", lg: "none", xl: "none" },
-  fontSizes: { xs: "12.5px", sm: "14px", md: "15px", lg: "17px", xl: "20px" },
+  fontSizes: { xs: "var(--text-note)", sm: "var(--text-small)", md: "var(--text-body)", lg: "var(--text-lead)", xl: "var(--text-head)" },
+  spacing: { xs: "0.25rem", sm: "0.5rem", md: "0.75rem", lg: "1.125rem", xl: "1.75rem" },
+  components: {
+    Input: Input.extend({ classNames: { input: classes.input, section: classes.section } }),
+    InputWrapper: InputWrapper.extend({ defaultProps: { inputWrapperOrder: ["label", "input", "description", "error"] } }),
+    TextInput: TextInput.extend({ classNames: field }),
+    Textarea: Textarea.extend({ classNames: field, defaultProps: { autosize: false } }),
+    NativeSelect: NativeSelect.extend({ classNames: field }),
+    Checkbox: Checkbox.extend({ classNames: { root: classes.tick, input: classes.tickBox, label: classes.tickLabel } }),
+    Radio: Radio.extend({ classNames: { root: classes.tick, radio: classes.tickBox, label: classes.tickLabel } }),
+    Table: Table.extend({ classNames: { table: classes.table }, defaultProps: { withRowBorders: false } }),
+    Modal: Modal.extend({
+      classNames: { content: classes.sheet, title: classes.sheetTitle },
+      defaultProps: { centered: true, overlayProps: { className: classes.veil }, transitionProps: { duration: 0 } },
+    }),
+  },
 });
 
 /** The interface library takes its colours from the tokens, so both themes are told in one place. */

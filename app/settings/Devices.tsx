@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, Table } from "@mantine/core";
 import dayjs from "dayjs";
 import { Form, useNavigation } from "react-router";
 import type { OpenDevices } from "./devices.server";
@@ -12,7 +12,7 @@ export function Devices({ devices }: { readonly devices: OpenDevices }) {
   }
   return (
     <Form method="post" action="/settings/devices">
-      <table className={classes.table}>
+      <Table className={classes.table}>
         <thead>
           <tr>
             <th scope="col">device</th>
@@ -35,7 +35,7 @@ export function Devices({ devices }: { readonly devices: OpenDevices }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <p className={classes.hint}>A device that is not used for 90 days must be paired again.</p>
       <Button type="submit" name="device" value="all" h={36} variant="outline" loading={isBusy}>
         Revoke all

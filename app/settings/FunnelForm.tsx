@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput } from "@mantine/core";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
 import type { TypedFunnel } from "./funnel.server";
@@ -34,15 +34,20 @@ export function FunnelForm({ funnel, typed, message }: FunnelFormProps) {
             <legend>{which}</legend>
             <label>
               <span>Pa·s</span>
-              <input name="thickness" inputMode="decimal" defaultValue={typed?.thickness[at] ?? thickness} aria-label={`${which}, Pa·s`} />
+              <TextInput
+                name="thickness"
+                inputMode="decimal"
+                defaultValue={typed?.thickness[at] ?? thickness}
+                aria-label={`${which}, Pa·s`}
+              />
             </label>
             <label>
               <span>g/mL</span>
-              <input name="density" inputMode="decimal" defaultValue={typed?.density[at] ?? density} aria-label={`${which}, g/mL`} />
+              <TextInput name="density" inputMode="decimal" defaultValue={typed?.density[at] ?? density} aria-label={`${which}, g/mL`} />
             </label>
             <label>
               <span>runs, s</span>
-              <input name="seconds" inputMode="decimal" defaultValue={typed?.seconds[at] ?? ""} aria-label={`${which} runs, s`} />
+              <TextInput name="seconds" inputMode="decimal" defaultValue={typed?.seconds[at] ?? ""} aria-label={`${which} runs, s`} />
             </label>
           </fieldset>
         ))}

@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput, Table, UnstyledButton } from "@mantine/core";
 import { useState } from "react";
 import { Form, useNavigation } from "react-router";
 import type { RowColumn, RowProblem, TypedRow } from "./rows";
@@ -24,7 +24,7 @@ export function RowsForm({ intent, columns, rows: stored, problems, blankId, wha
   const problemAt = (row: number, field: string) => problems.find((problem) => problem.row === row && problem.field === field)?.message;
   return (
     <Form method="post" action="/settings">
-      <table className={classes.table}>
+      <Table className={classes.table}>
         <thead>
           <tr>
             {columns.map(({ field, head }) => (
@@ -40,7 +40,7 @@ export function RowsForm({ intent, columns, rows: stored, problems, blankId, wha
               {columns.map(({ field, label, isNumber }, at) => (
                 <td key={field}>
                   {at === 0 && <input type="hidden" name="id" value={id} />}
-                  <input
+                  <TextInput
                     name={field}
                     defaultValue={cells[field] ?? ""}
                     inputMode={isNumber ? "decimal" : "text"}
@@ -54,15 +54,15 @@ export function RowsForm({ intent, columns, rows: stored, problems, blankId, wha
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <p className={classes.hint}>Empty a row to take that {what} out.</p>
       <div className={classes.doors}>
         <Button type="submit" name="intent" value={intent} h={36} variant="outline" loading={isBusy}>
           {save}
         </Button>
-        <button type="button" className={classes.more} onClick={() => setAdded([...added, crypto.randomUUID()])}>
+        <UnstyledButton type="button" className={classes.more} onClick={() => setAdded([...added, crypto.randomUUID()])}>
           One more row
-        </button>
+        </UnstyledButton>
       </div>
     </Form>
   );

@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput, NativeSelect } from "@mantine/core";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { data, Form, Link, redirect, useActionData, useNavigation } from "react-router";
 import { answer } from "../frame/answer.server";
@@ -135,17 +135,17 @@ function UnitsForm({ typed, message }: UnitsFormProps) {
     <Form method="post" action="/settings" className={classes.small} key={`${currency} ${massUnit}`}>
       <label>
         <span>currency, as you write it</span>
-        <input name="currency" defaultValue={typed ?? currency} maxLength={8} placeholder="€" autoComplete="off" />
+        <TextInput name="currency" defaultValue={typed ?? currency} maxLength={8} placeholder="€" autoComplete="off" />
       </label>
       <label>
         <span>amounts on the shelf in</span>
-        <select name="massUnit" defaultValue={massUnit}>
+        <NativeSelect name="massUnit" defaultValue={massUnit}>
           {Object.entries(unitWords).map(([unit, words]) => (
             <option key={unit} value={unit}>
               {words}
             </option>
           ))}
-        </select>
+        </NativeSelect>
       </label>
       <Button type="submit" name="intent" value="units" h={36} variant="outline" loading={isBusy}>
         Save money and mass
@@ -166,7 +166,7 @@ function CodesForm({ batchCode, message }: { readonly batchCode: string; readonl
     <Form method="post" action="/settings" className={classes.small} key={batchCode}>
       <label>
         <span>pattern</span>
-        <input name="batchCode" defaultValue={batchCode} maxLength={40} autoComplete="off" />
+        <TextInput name="batchCode" defaultValue={batchCode} maxLength={40} autoComplete="off" />
       </label>
       <Button type="submit" name="intent" value="codes" h={36} variant="outline" loading={isBusy}>
         Save the pattern
@@ -197,7 +197,7 @@ function DropsForm({ drops: { fewest, materials, weighed }, typed, message }: Dr
       <Form method="post" action="/settings" className={classes.small} key={JSON.stringify(weighed)}>
         <label>
           <span>what was dropped</span>
-          <select name="material" defaultValue={typed?.material ?? ""}>
+          <NativeSelect name="material" defaultValue={typed?.material ?? ""}>
             <option value="">choose one</option>
             {materials.map(({ slug, name, milligrams }) => (
               <option key={slug} value={slug}>
@@ -205,15 +205,15 @@ function DropsForm({ drops: { fewest, materials, weighed }, typed, message }: Dr
                 {milligrams !== null && `, ${writtenShort(milligrams, 1)} mg now`}
               </option>
             ))}
-          </select>
+          </NativeSelect>
         </label>
         <label>
           <span>drops</span>
-          <input name="drops" inputMode="decimal" defaultValue={typed?.drops ?? String(fewest)} autoComplete="off" />
+          <TextInput name="drops" inputMode="decimal" defaultValue={typed?.drops ?? String(fewest)} autoComplete="off" />
         </label>
         <label>
           <span>together, g</span>
-          <input name="grams" inputMode="decimal" defaultValue={typed?.grams ?? ""} autoComplete="off" />
+          <TextInput name="grams" inputMode="decimal" defaultValue={typed?.grams ?? ""} autoComplete="off" />
         </label>
         <Button type="submit" name="intent" value="drops" h={36} variant="outline" loading={isBusy}>
           Take the mass of a drop

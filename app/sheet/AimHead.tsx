@@ -1,3 +1,4 @@
+import { TextInput, NativeSelect } from "@mantine/core";
 import { profiles, type Profile } from "@tensidrum/core/formula";
 import { memo, type ReactNode } from "react";
 import classes from "./AimHead.module.css";
@@ -22,15 +23,16 @@ export const AimHead = memo(function AimHead(props: AimHeadProps) {
     <>
       <h1 className={classes.heading}>
         <Field problem={nameProblem} field="name">
-          <input
-            className={classes.name}
+          <TextInput
+            variant="unstyled"
+            classNames={{ input: classes.name }}
             form={SHEET_FORM}
             name="name"
             value={name}
             readOnly={!isDraft}
             autoComplete="off"
             placeholder="Untitled formula"
-            size={Math.min(34, Math.max(12, (name || "Untitled formula").length))}
+            inputSize={String(Math.min(34, Math.max(12, (name || "Untitled formula").length)))}
             aria-label="Name of the formula"
             {...described(nameProblem, "name")}
             onChange={(event) => onChange("name", event.currentTarget.value)}
@@ -41,8 +43,9 @@ export const AimHead = memo(function AimHead(props: AimHeadProps) {
         v{number}, {isDraft ? "draft" : "final"}
       </span>
       <Field problem={profileProblem} field="profile">
-        <select
-          className={classes.choice}
+        <NativeSelect
+          variant="unstyled"
+          classNames={{ input: classes.choice }}
           form={SHEET_FORM}
           name={isDraft ? "profile" : undefined}
           value={chosen}
@@ -55,20 +58,21 @@ export const AimHead = memo(function AimHead(props: AimHeadProps) {
               {profile.name}
             </option>
           ))}
-        </select>
+        </NativeSelect>
         {!isDraft && <input type="hidden" form={SHEET_FORM} name="profile" value={chosen} />}
       </Field>
       <Field problem={batchProblem} field="batch">
         <label className={classes.batch}>
           batch
-          <input
+          <TextInput
+            variant="unstyled"
             form={SHEET_FORM}
             name="batch"
             value={batch}
             readOnly={!isDraft}
             inputMode="decimal"
             autoComplete="off"
-            size={Math.max(4, batch.length)}
+            inputSize={String(Math.max(4, batch.length))}
             {...described(batchProblem, "batch")}
             onChange={(event) => onChange("batch", event.currentTarget.value)}
           />

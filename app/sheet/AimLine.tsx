@@ -1,3 +1,4 @@
+import { Checkbox, TextInput, NativeSelect } from "@mantine/core";
 import { schools, thicknessWishes, type ThicknessWish } from "@tensidrum/core/formula";
 import { memo } from "react";
 import classes from "./AimLine.module.css";
@@ -30,8 +31,11 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
     plain: string,
   ) => (
     <>
-      <select
-        className={classes.choice}
+      <NativeSelect
+        variant="unstyled"
+        rightSection={<span />}
+        rightSectionWidth={0}
+        classNames={{ input: classes.choice }}
         name={isDraft ? fieldOf(key) : undefined}
         value={aim[key]}
         disabled={!isDraft}
@@ -44,26 +48,27 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
             {words}
           </option>
         ))}
-      </select>
+      </NativeSelect>
       {!isDraft && <input type="hidden" name={fieldOf(key)} value={aim[key]} />}
     </>
   );
   const words = (key: "forWhom" | "without" | "closeTo", label: string, invitation: string, most: number) => (
-    <input
-      className={classes.words}
+    <TextInput
+      variant="unstyled"
+      classNames={{ input: classes.words }}
       name={fieldOf(key)}
       value={aim[key]}
       readOnly={!isDraft}
       maxLength={most}
       placeholder={invitation}
       autoComplete="off"
-      size={Math.min(46, Math.max(invitation.length, aim[key].length))}
+      inputSize={String(Math.min(46, Math.max(invitation.length, aim[key].length)))}
       aria-label={label}
       onChange={(event) => onChange(key, { [key]: event.currentTarget.value })}
     />
   );
   return (
-    <p className={classes.aim} role="group" aria-label="Aim">
+    <div className={classes.aim} role="group" aria-label="Aim">
       For {words("forWhom", "For whom", "anyone?", AIM_WORDS_LENGTH)},{" "}
       {choice(
         "school",
@@ -79,20 +84,19 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
         "any",
       )}
       , {choice("leftOn", "Rinsed off or left on", Object.entries(leftOnWords), "profile")}
-      <label className={classes.eye}>
-        <input
-          type="checkbox"
-          name="aimEyeArea"
-          checked={aim.eyeArea}
-          disabled={!isDraft}
-          onChange={(event) => onChange("eyeArea", { eyeArea: event.currentTarget.checked })}
-        />
-        near the eye
-      </label>
+      <Checkbox
+        size="xs"
+        className={classes.eye}
+        label="near the eye"
+        name="aimEyeArea"
+        checked={aim.eyeArea}
+        disabled={!isDraft}
+        onChange={(event) => onChange("eyeArea", { eyeArea: event.currentTarget.checked })}
+      />
       {!isDraft && aim.eyeArea && <input type="hidden" name="aimEyeArea" value="on" />}. Without{" "}
       {words("without", "What must not be in it, parted by commas", "anything?", WITHOUT_LENGTH)} and close to{" "}
       <span className={classes.end}>{words("closeTo", "Product to come close to", "an example product?", AIM_WORDS_LENGTH)}.</span>
-    </p>
+    </div>
   );
 });
 

@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { DefaultButton } from "../components/DefaultButton";
 import { charges } from "@tensidrum/core/library";
@@ -86,12 +87,26 @@ export function UndoPart() {
   const { editor } = useSheet();
   return (
     <span className={classes.scripted}>
-      <button type="button" className={classes.door} disabled={!editor.canUndo} onClick={editor.undo} title="Ctrl Z" data-act="Undo">
+      <UnstyledButton
+        type="button"
+        className={classes.door}
+        disabled={!editor.canUndo}
+        onClick={editor.undo}
+        title="Ctrl Z"
+        data-act="Undo"
+      >
         Undo
-      </button>
-      <button type="button" className={classes.door} disabled={!editor.canRedo} onClick={editor.redo} title="Ctrl Shift Z" data-act="Redo">
+      </UnstyledButton>
+      <UnstyledButton
+        type="button"
+        className={classes.door}
+        disabled={!editor.canRedo}
+        onClick={editor.redo}
+        title="Ctrl Shift Z"
+        data-act="Redo"
+      >
         Redo
-      </button>
+      </UnstyledButton>
     </span>
   );
 }

@@ -1,3 +1,4 @@
+import { Table } from "@mantine/core";
 import { roleOf, shownInci, shownMaterial } from "@tensidrum/core/library";
 import type { FoundMaterial } from "@tensidrum/core/search";
 import { Link } from "react-router";
@@ -14,7 +15,7 @@ interface FoundAtOnceProps {
 export function FoundAtOnce({ found, standing }: FoundAtOnceProps) {
   return (
     <section aria-label="Found while typing">
-      <table className={classes.table}>
+      <Table className={classes.table}>
         <caption>
           {found.length === 0 ? "Nothing like that is in the library." : "The nearest in the library. Show uses the whole sentence."}
         </caption>
@@ -31,7 +32,7 @@ export function FoundAtOnce({ found, standing }: FoundAtOnceProps) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
     </section>
   );
 }

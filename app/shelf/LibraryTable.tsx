@@ -1,3 +1,4 @@
+import { Table } from "@mantine/core";
 import { Link } from "react-router";
 import { ChargeTag } from "../components/ChargeSign";
 import { useUnits } from "../frame/units";
@@ -11,7 +12,7 @@ export function LibraryTable({ shelf }: { readonly shelf: OpenShelf }) {
   if (rows.length === 0) return <p>Nothing like that is in the library. Try another spelling or the INCI name.</p>;
   return (
     <>
-      <table className={classes.table}>
+      <Table className={classes.table}>
         <caption>
           {found} of {shelf.libraryCount} materials
         </caption>
@@ -35,7 +36,7 @@ export function LibraryTable({ shelf }: { readonly shelf: OpenShelf }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       {found > rows.length && <p>{found - rows.length} more. Narrow the sentence above to see them.</p>}
     </>
   );

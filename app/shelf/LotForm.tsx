@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput, NativeSelect } from "@mantine/core";
 import { type ReactNode, useRef } from "react";
 import { Form, useNavigation } from "react-router";
 import { useUnits } from "../frame/units";
@@ -19,7 +19,7 @@ export function LotForm({ material, materials, ids, typed, problems }: LotFormPr
   const problemAt = (field: LotField) => problems.find((problem) => problem.field === field)?.message;
   const field = (name: LotField, label: string, value: string | undefined, more: FieldMore = {}) => (
     <Field name={name} label={label} problem={problemAt(name)} {...more}>
-      <input
+      <TextInput
         id={`lot-${name}`}
         name={name}
         type={more.type ?? "text"}
@@ -35,7 +35,7 @@ export function LotForm({ material, materials, ids, typed, problems }: LotFormPr
       <input type="hidden" name="id" defaultValue={ids.id} />
       <input type="hidden" name="movementId" defaultValue={ids.movementId} />
       <Field name="material" label="Material" problem={problemAt("material")}>
-        <select
+        <NativeSelect
           id="lot-material"
           name="material"
           defaultValue={typed?.material ?? material}
@@ -47,7 +47,7 @@ export function LotForm({ material, materials, ids, typed, problems }: LotFormPr
               {name}
             </option>
           ))}
-        </select>
+        </NativeSelect>
       </Field>
       {field("code", "Lot code, as written on it", typed?.code)}
       {field("grams", "What came in the pack", typed?.grams, { hint: "g, kg or oz: 500, 1.2 kg, 16 oz", isNumber: true })}
@@ -59,10 +59,10 @@ export function LotForm({ material, materials, ids, typed, problems }: LotFormPr
       {field("openedOn", "Opened on", typed?.openedOn, { type: "date" })}
       {field("endsOn", "Ends on", typed?.endsOn, { type: "date", hint: "the last day, or the last of the month on the label" })}
       <Field name="supplier" label="Where it came from" problem={undefined} hint="as you write it">
-        <input id="lot-supplier" name="supplier" defaultValue={typed?.supplier ?? ""} maxLength={120} autoComplete="off" />
+        <TextInput id="lot-supplier" name="supplier" defaultValue={typed?.supplier ?? ""} maxLength={120} autoComplete="off" />
       </Field>
       <Field name="note" label="Note" problem={undefined}>
-        <input id="lot-note" name="note" defaultValue={typed?.note ?? ""} maxLength={500} autoComplete="off" />
+        <TextInput id="lot-note" name="note" defaultValue={typed?.note ?? ""} maxLength={500} autoComplete="off" />
       </Field>
       <Button type="submit" h={40} loading={isBusy}>
         Put it on the shelf

@@ -1,3 +1,4 @@
+import { TextInput, Table, UnstyledButton } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
 import { DefaultButton } from "../components/DefaultButton";
 import { useUnits } from "../frame/units";
@@ -19,7 +20,7 @@ export function Lots({ material: { lots, movements }, answered }: LotsProps) {
         <Lot key={lot.id} lot={lot} answered={answered?.typed.lotId === lot.id ? answered : null} />
       ))}
       {movements.length > 0 && (
-        <table className={classes.books}>
+        <Table className={classes.books}>
           <caption>Stock ledger, newest first. A row is never changed; another row corrects a mistake.</caption>
           <thead>
             <tr>
@@ -44,7 +45,7 @@ export function Lots({ material: { lots, movements }, answered }: LotsProps) {
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       )}
     </section>
   );
@@ -97,7 +98,7 @@ function Lot({ lot, answered }: LotProps) {
         <input type="hidden" name="lotId" value={lot.id} />
         <label>
           grams
-          <input
+          <TextInput
             name="grams"
             inputMode="decimal"
             autoComplete="off"
@@ -107,23 +108,29 @@ function Lot({ lot, answered }: LotProps) {
         </label>
         <label>
           why
-          <input name="note" maxLength={200} autoComplete="off" defaultValue={answered?.typed.note ?? ""} className={classes.why} />
+          <TextInput
+            name="note"
+            maxLength={200}
+            autoComplete="off"
+            defaultValue={answered?.typed.note ?? ""}
+            classNames={{ input: classes.why }}
+          />
         </label>
         <span className={classes.doors}>
-          <button type="submit" name="kind" value="use" disabled={isBusy}>
+          <UnstyledButton type="submit" name="kind" value="use" disabled={isBusy}>
             Use some
-          </button>
-          <button type="submit" name="kind" value="weigh" disabled={isBusy}>
+          </UnstyledButton>
+          <UnstyledButton type="submit" name="kind" value="weigh" disabled={isBusy}>
             Correct to a weighing
-          </button>
-          <button type="submit" name="kind" value="discard" disabled={isBusy}>
+          </UnstyledButton>
+          <UnstyledButton type="submit" name="kind" value="discard" disabled={isBusy}>
             Pour away
-          </button>
+          </UnstyledButton>
           <Link to={`/shelf/lots/${lot.id}/label`}>Label</Link>
           {lot.isUntouched && (
-            <button type="submit" name="kind" value="remove" disabled={isBusy}>
+            <UnstyledButton type="submit" name="kind" value="remove" disabled={isBusy}>
               Delete the lot
-            </button>
+            </UnstyledButton>
           )}
         </span>
         {answered !== null && <p role="alert">{answered.problem}</p>}

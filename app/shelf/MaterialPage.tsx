@@ -1,3 +1,4 @@
+import { Table, UnstyledButton } from "@mantine/core";
 import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link } from "react-router";
 import { ChargeTag } from "../components/ChargeSign";
@@ -70,7 +71,7 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
         <div>
           <section aria-labelledby="facts-head">
             <h2 id="facts-head">Facts, and how sure</h2>
-            <table className={classes.facts}>
+            <Table className={classes.facts}>
               <tbody>
                 {facts.map((fact) => (
                   <tr key={fact.name}>
@@ -83,7 +84,7 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
                   </tr>
                 ))}
               </tbody>
-            </table>
+            </Table>
           </section>
           <Yours material={material} />
           <Parts material={material} />
@@ -124,7 +125,7 @@ function Yours({ material: { slug, yours, yoursSince, isOwn, basedOn } }: { read
   return (
     <section aria-labelledby="mine-head">
       <h2 id="mine-head">My values{yoursSince !== null && `, ${yoursSince}`}</h2>
-      <table className={classes.facts}>
+      <Table className={classes.facts}>
         <thead>
           <tr>
             <th scope="col">value</th>
@@ -141,11 +142,11 @@ function Yours({ material: { slug, yours, yoursSince, isOwn, basedOn } }: { read
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <Form method="post" action={`/shelf/${slug}/own`}>
-        <button type="submit" name="intent" value="take-away" className={classes.undo}>
+        <UnstyledButton type="submit" name="intent" value="take-away" className={classes.undo}>
           Reset to library values
-        </button>
+        </UnstyledButton>
       </Form>
     </section>
   );
@@ -156,7 +157,7 @@ function Parts({ material: { parts } }: { readonly material: OpenMaterial }) {
   return (
     <section aria-labelledby="parts-head">
       <h2 id="parts-head">Made of</h2>
-      <table className={classes.facts}>
+      <Table className={classes.facts}>
         <tbody>
           {parts.map(({ slug, name, percent }) => (
             <tr key={slug}>
@@ -167,7 +168,7 @@ function Parts({ material: { parts } }: { readonly material: OpenMaterial }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
     </section>
   );
 }
@@ -239,7 +240,7 @@ function Uses({ material: { uses } }: { readonly material: OpenMaterial }) {
     <section aria-labelledby="uses-head">
       <h2 id="uses-head">Where it is</h2>
       {uses.length === 0 && <p className={classes.words}>In none of your formulas.</p>}
-      <table className={classes.facts}>
+      <Table className={classes.facts}>
         <tbody>
           {uses.map((one) => (
             <tr key={one.formulaId}>
@@ -251,7 +252,7 @@ function Uses({ material: { uses } }: { readonly material: OpenMaterial }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { TextInput, NativeSelect, UnstyledButton } from "@mantine/core";
 import { Form, useSubmit } from "react-router";
 import type { ShelfGroup } from "./shelfGroups";
 import type { ShelfFilter } from "./forms.server";
@@ -29,45 +30,45 @@ export function ShelfSentence({ filter, shelfGroups, charges, flags, onFocus, on
       }}
     >
       <span>Show</span>
-      <select name="board" aria-label="Which materials" defaultValue={filter.board}>
+      <NativeSelect name="board" aria-label="Which materials" defaultValue={filter.board}>
         <option value="all">everything</option>
         {shelfGroups.map((board) => (
           <option key={board.slug} value={board.slug}>
             {board.name.toLowerCase()}
           </option>
         ))}
-      </select>
+      </NativeSelect>
       <span>of</span>
-      <select name="charge" aria-label="Of which charge" defaultValue={filter.charge}>
+      <NativeSelect name="charge" aria-label="Of which charge" defaultValue={filter.charge}>
         <option value="any">any charge</option>
         {charges.map(({ charge, name }) => (
           <option key={charge} value={charge}>
             {name} charge
           </option>
         ))}
-      </select>
+      </NativeSelect>
       <span>in</span>
-      <select name="form" aria-label="In which form" defaultValue={filter.form}>
+      <NativeSelect name="form" aria-label="In which form" defaultValue={filter.form}>
         <option value="any">any form</option>
         <option value="liquid">liquid form</option>
         <option value="solid">solid form</option>
-      </select>
+      </NativeSelect>
       <span>with</span>
-      <select name="flag" aria-label="With which flag" defaultValue={filter.flag}>
+      <NativeSelect name="flag" aria-label="With which flag" defaultValue={filter.flag}>
         <option value="any">any flag</option>
         {flags.map((flag) => (
           <option key={flag} value={flag}>
             the flag {flag.replaceAll("-", " ")}
           </option>
         ))}
-      </select>
+      </NativeSelect>
       <span>that stands</span>
-      <select name="where" aria-label="Where it stands" defaultValue={filter.where}>
+      <NativeSelect name="where" aria-label="Where it stands" defaultValue={filter.where}>
         <option value="shelf">on my shelf</option>
         <option value="library">in the library</option>
-      </select>
+      </NativeSelect>
       <span>named</span>
-      <input
+      <TextInput
         name="find"
         type="search"
         onFocus={onFocus}
@@ -79,7 +80,7 @@ export function ShelfSentence({ filter, shelfGroups, charges, flags, onFocus, on
         data-act="Find on the shelf"
         data-key="n"
       />
-      <button type="submit">Show</button>
+      <UnstyledButton type="submit">Show</UnstyledButton>
     </Form>
   );
 }

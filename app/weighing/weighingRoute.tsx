@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, Checkbox, Table } from "@mantine/core";
 import { Fragment } from "react";
 import { Link } from "react-router";
 import { answer } from "../frame/answer.server";
@@ -44,7 +44,7 @@ export default function WeighingRoute({ loaderData: sheet }: Route.ComponentProp
             ))}
           </ul>
         )}
-        <table className={classes.table}>
+        <Table className={classes.table}>
           <thead>
             <tr>
               <th scope="col">done</th>
@@ -71,7 +71,7 @@ export default function WeighingRoute({ loaderData: sheet }: Route.ComponentProp
                 {phase.lines.map((line) => (
                   <tr key={line.id} className={classes.line}>
                     <td>
-                      <input type="checkbox" className={classes.tick} aria-label={`${line.name} weighed`} />
+                      <Checkbox classNames={{ root: classes.tick }} aria-label={`${line.name} weighed`} />
                     </td>
                     <td>
                       {line.name}
@@ -102,7 +102,7 @@ export default function WeighingRoute({ loaderData: sheet }: Route.ComponentProp
               <td colSpan={3} />
             </tr>
           </tfoot>
-        </table>
+        </Table>
         <div className={classes.notes}>
           <p>pH, 10 % dilution:</p>
           <p>Batch code:</p>

@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, Checkbox, TextInput, NativeSelect, Radio, Table, UnstyledButton } from "@mantine/core";
 import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link, useNavigation } from "react-router";
 import { DefaultButton } from "../../components/DefaultButton";
@@ -67,7 +67,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
               <li key={id} data-state={state}>
                 {state === "ask" ? (
                   <label>
-                    <input type="checkbox" name="seen" value={id} defaultChecked={typed.seen.includes(id)} />
+                    <Checkbox name="seen" value={id} defaultChecked={typed.seen.includes(id)} />
                     <span>
                       <strong>{what}</strong> {why}
                     </span>
@@ -91,7 +91,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
         <section aria-labelledby="lots-head">
           <h2 id="lots-head">How much, and from which lots</h2>
           <Size plan={plan} isBusy={isBusy} />
-          <table className={classes.list}>
+          <Table className={classes.list}>
             <thead>
               <tr>
                 <th scope="col">line</th>
@@ -108,7 +108,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
                     {line.lots.length === 0 ? (
                       "no lot on the shelf"
                     ) : (
-                      <select name={`lot-${line.id}`} defaultValue={line.wish} aria-label={`Lot for ${line.name}`}>
+                      <NativeSelect name={`lot-${line.id}`} defaultValue={line.wish} aria-label={`Lot for ${line.name}`}>
                         <option value="">
                           {line.from.length === 0
                             ? "as proposed"
@@ -120,13 +120,13 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
                           </option>
                         ))}
                         <option value="none">no lot of the shelf</option>
-                      </select>
+                      </NativeSelect>
                     )}
                   </td>
                 </tr>
               ))}
             </tbody>
-          </table>
+          </Table>
         </section>
         <section aria-labelledby="beakers-head">
           <h2 id="beakers-head">Tare weights</h2>
@@ -135,7 +135,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
             <label key={id} className={classes.tare}>
               {vessel}
               <span>
-                <input name={`tare-${id}`} defaultValue={typed.tares[id] ?? ""} inputMode="decimal" autoComplete="off" /> g
+                <TextInput name={`tare-${id}`} defaultValue={typed.tares[id] ?? ""} inputMode="decimal" autoComplete="off" /> g
               </span>
             </label>
           ))}
@@ -151,45 +151,53 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
   return (
     <div className={classes.size}>
       <label>
-        <input type="radio" name="size-by" value="mass" defaultChecked={size.by === "mass"} /> by mass
+        <Radio name="size-by" value="mass" defaultChecked={size.by === "mass"} /> by mass
       </label>
       <label>
-        batch <input name="grams" defaultValue={plan.grams} inputMode="decimal" autoComplete="off" aria-label="Batch, g" /> g
+        batch <TextInput name="grams" defaultValue={plan.grams} inputMode="decimal" autoComplete="off" aria-label="Batch, g" /> g
       </label>
       {plan.containers.length > 0 && (
         <>
           <label>
-            <input type="radio" name="size-by" value="containers" defaultChecked={size.by === "containers"} /> by containers
+            <Radio name="size-by" value="containers" defaultChecked={size.by === "containers"} /> by containers
           </label>
           <span>
-            <input name="size-count" defaultValue={size.count} inputMode="numeric" autoComplete="off" aria-label="How many containers" /> ×{" "}
-            <select name="size-container" defaultValue={size.container} aria-label="Container">
+            <TextInput
+              name="size-count"
+              defaultValue={size.count}
+              inputMode="numeric"
+              autoComplete="off"
+              aria-label="How many containers"
+            />{" "}
+            ×{" "}
+            <NativeSelect name="size-container" defaultValue={size.container} aria-label="Container">
               <option value="">choose one</option>
               {plan.containers.map(({ id, name }) => (
                 <option key={id} value={id}>
                   {name}
                 </option>
               ))}
-            </select>
+            </NativeSelect>
           </span>
         </>
       )}
       <label>
-        <input type="radio" name="size-by" value="hand" defaultChecked={size.by === "hand"} /> by what I have
+        <Radio name="size-by" value="hand" defaultChecked={size.by === "hand"} /> by what I have
       </label>
       <span>
-        <input name="size-hand" defaultValue={size.hand} inputMode="decimal" autoComplete="off" aria-label="What I have of it, g" /> g of{" "}
-        <select name="size-material" defaultValue={size.material} aria-label="Material">
+        <TextInput name="size-hand" defaultValue={size.hand} inputMode="decimal" autoComplete="off" aria-label="What I have of it, g" /> g
+        of{" "}
+        <NativeSelect name="size-material" defaultValue={size.material} aria-label="Material">
           <option value="">choose one</option>
           {plan.lines.map(({ id, slug, name }) => (
             <option key={id} value={slug}>
               {name}
             </option>
           ))}
-        </select>
+        </NativeSelect>
       </span>
       {plan.sizeWhy !== null && <p>{plan.sizeWhy}</p>}
-      <button
+      <UnstyledButton
         type="submit"
         name="intent"
         value="look"
@@ -198,7 +206,7 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
         data-act="Calculate with this size and these lots"
       >
         Look again
-      </button>
+      </UnstyledButton>
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput, NativeSelect } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
@@ -64,7 +64,7 @@ function OneLot({ lot, answered }: { readonly lot: OpenOverdrawn["lots"][number]
           {hidden}
           <label>
             <span>The lot held more. Left in it now, g</span>
-            <input name="grams" inputMode="decimal" autoComplete="off" defaultValue={answered?.form.grams ?? ""} />
+            <TextInput name="grams" inputMode="decimal" autoComplete="off" defaultValue={answered?.form.grams ?? ""} />
           </label>
           <Button type="submit" name="intent" value="balance" h={44} variant="outline" loading={isBusy}>
             Save the balance
@@ -75,14 +75,14 @@ function OneLot({ lot, answered }: { readonly lot: OpenOverdrawn["lots"][number]
             {hidden}
             <label>
               <span>{lot.missing} came from another lot</span>
-              <select name="to" defaultValue={answered?.form.to ?? ""}>
+              <NativeSelect name="to" defaultValue={answered?.form.to ?? ""}>
                 <option value="">choose the lot</option>
                 {lot.others.map((other) => (
                   <option key={other.id} value={other.id}>
                     {other.code}, {other.left} left
                   </option>
                 ))}
-              </select>
+              </NativeSelect>
             </label>
             <Button type="submit" name="intent" value="other" h={44} variant="outline" loading={isBusy}>
               Book it there

@@ -1,3 +1,4 @@
+import { Table } from "@mantine/core";
 import {
   agentsOf,
   aimedThickness,
@@ -53,7 +54,7 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
           {score.points}
           <small>of 100</small>
         </output>
-        <table>
+        <Table>
           <caption className="only-for-readers">What the score is made of</caption>
           <tbody>
             {score.parts.map((part) => (
@@ -65,7 +66,7 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
         {score.earlyReadings > 0 && (
           <p>
             {score.earlyReadings === 1 ? "One reading was" : `${score.earlyReadings} readings were`} taken before the rest was over: it told

@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, Table } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
@@ -80,7 +80,7 @@ function Lines({ record }: { readonly record: OpenRecord }) {
   const { lines, decimals } = record;
   const planned = lines.reduce((sum, { targetGrams }) => sum + targetGrams, 0);
   return (
-    <table className={classes.list}>
+    <Table className={classes.list}>
       <thead>
         <tr>
           <th scope="col">line</th>
@@ -113,13 +113,13 @@ function Lines({ record }: { readonly record: OpenRecord }) {
           <td />
         </tr>
       </tfoot>
-    </table>
+    </Table>
   );
 }
 
 function Log({ record }: { readonly record: OpenRecord }) {
   return (
-    <table className={classes.list}>
+    <Table className={classes.list}>
       <thead>
         <tr>
           <th scope="col">when</th>
@@ -138,7 +138,7 @@ function Log({ record }: { readonly record: OpenRecord }) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }
 

@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput, NativeSelect } from "@mantine/core";
 import { useState } from "react";
 import { Form, Link } from "react-router";
 import { thicknessWays } from "../batch/benchForm";
@@ -23,15 +23,15 @@ export function AddSample({ base, kept, isBusy }: AddSampleProps) {
       <input type="hidden" name="id" value={base.newId} />
       <label>
         base in the sample, g
-        <input name="baseGrams" inputMode="decimal" autoComplete="off" defaultValue={kept?.baseGrams ?? USUAL_JAR_GRAMS} />
+        <TextInput name="baseGrams" inputMode="decimal" autoComplete="off" defaultValue={kept?.baseGrams ?? USUAL_JAR_GRAMS} />
       </label>
       <label>
         dry salt added, g
-        <input name="saltGrams" inputMode="decimal" autoComplete="off" defaultValue={kept?.saltGrams ?? ""} placeholder="0" />
+        <TextInput name="saltGrams" inputMode="decimal" autoComplete="off" defaultValue={kept?.saltGrams ?? ""} placeholder="0" />
       </label>
       <label>
         measured
-        <select name="by" value={way} onChange={(event) => setWay(event.currentTarget.value)}>
+        <NativeSelect name="by" value={way} onChange={(event) => setWay(event.currentTarget.value)}>
           {thicknessWays
             .filter((one) => one !== "bead")
             .map((one) => (
@@ -39,21 +39,21 @@ export function AddSample({ base, kept, isBusy }: AddSampleProps) {
                 {one === "funnel" ? "seconds through my funnel" : one === "word" ? "in a word" : "in Pa·s"}
               </option>
             ))}
-        </select>
+        </NativeSelect>
       </label>
       {way === "word" ? (
         <label>
           it is like
-          <select name="word" defaultValue={kept?.word ?? "syrup"}>
+          <NativeSelect name="word" defaultValue={kept?.word ?? "syrup"}>
             {Object.keys(thicknessWords).map((word) => (
               <option key={word}>{word}</option>
             ))}
-          </select>
+          </NativeSelect>
         </label>
       ) : (
         <label>
           {way === "funnel" ? "seconds" : "thickness, Pa·s"}
-          <input name="viscosity" inputMode="decimal" autoComplete="off" defaultValue={kept?.viscosity ?? ""} required />
+          <TextInput name="viscosity" inputMode="decimal" autoComplete="off" defaultValue={kept?.viscosity ?? ""} required />
         </label>
       )}
       {way === "funnel" && !base.hasFunnel && (

@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import { written, writtenPercent } from "@tensidrum/core/quantities";
 import { answerSaltCurve, fittedCurve } from "@tensidrum/core/rheology";
 import { useMemo } from "react";
@@ -93,9 +94,9 @@ function PutBack({ saltSample }: { readonly saltSample: OpenSaltSamples["saltSam
       <input type="hidden" name="viscosity" value={saltSample.viscosity} />
       <input type="hidden" name="unit" value={saltSample.unit} />
       <input type="hidden" name="said" value={saltSample.said} />
-      <button type="submit" name="intent" value="put-back" className={classes.pour}>
+      <UnstyledButton type="submit" name="intent" value="put-back" className={classes.pour}>
         Put it back
-      </button>
+      </UnstyledButton>
     </Form>
   );
 }

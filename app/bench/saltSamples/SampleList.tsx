@@ -1,3 +1,4 @@
+import { Table, UnstyledButton } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { thicknessWord } from "@tensidrum/core/rheology";
 import { Form } from "react-router";
@@ -8,7 +9,7 @@ import type { OpenSaltSamples } from "./saltSamples.server";
 /** Every jar of a base, each with a way to pour it away. */
 export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: OpenSaltSamples["saltSamples"]; readonly isBusy: boolean }) {
   return (
-    <table className={bench.list}>
+    <Table className={bench.list}>
       <caption className="only-for-readers">Every sample of this base</caption>
       <thead>
         <tr>
@@ -32,7 +33,7 @@ export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: Open
             <td>
               <Form method="post">
                 <input type="hidden" name="id" value={id} />
-                <button
+                <UnstyledButton
                   type="submit"
                   name="intent"
                   value="remove"
@@ -41,12 +42,12 @@ export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: Open
                   aria-label={`Delete the sample with ${written(saltPercent, 2)} % salt`}
                 >
                   pour away
-                </button>
+                </UnstyledButton>
               </Form>
             </td>
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }

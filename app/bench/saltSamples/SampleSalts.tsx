@@ -1,3 +1,4 @@
+import { TextInput, Table } from "@mantine/core";
 import { readNumber, written } from "@tensidrum/core/quantities";
 import { useState } from "react";
 import bench from "../Bench.module.css";
@@ -13,9 +14,9 @@ export function SampleSalts({ hiddenSaltPercent }: { readonly hiddenSaltPercent:
     <details className={classes.plan}>
       <summary>What to weigh for seven samples</summary>
       <label>
-        base in each, g <input value={typed} inputMode="decimal" onChange={(event) => setTyped(event.currentTarget.value)} />
+        base in each, g <TextInput value={typed} inputMode="decimal" onChange={(event) => setTyped(event.currentTarget.value)} />
       </label>
-      <table className={bench.list}>
+      <Table className={bench.list}>
         <thead>
           <tr>
             <th scope="col">sample</th>
@@ -32,7 +33,7 @@ export function SampleSalts({ hiddenSaltPercent }: { readonly hiddenSaltPercent:
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <p>Stir, let each rest ten minutes, and measure all of them at one temperature.</p>
     </details>
   );

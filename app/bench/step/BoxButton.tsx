@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import type { ComponentPropsWithoutRef } from "react";
 import classes from "./BoxButton.module.css";
 
@@ -5,5 +6,5 @@ type BoxButtonProps = Omit<ComponentPropsWithoutRef<"button">, "className" | "ty
 
 /** A plain button for a wet finger, beside the large ones; reached by arrows as they are. */
 export function BoxButton(props: BoxButtonProps) {
-  return <button type="button" data-big className={classes.box} {...props} />;
+  return <UnstyledButton type="button" data-big className={classes.box} {...props} />;
 }

@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import { isRunning, type Wait } from "@tensidrum/core/process";
 import { writtenClock } from "@tensidrum/core/quantities";
 import { useEffect, useRef, useState } from "react";
@@ -69,7 +70,7 @@ export function Clocks() {
                 </small>
               </span>
               <Entry hidden={{ entry: wait.id }}>
-                <button
+                <UnstyledButton
                   type="submit"
                   name="intent"
                   value="end-wait"
@@ -78,7 +79,7 @@ export function Clocks() {
                   aria-label={`${left > 0 ? "End" : "Put away"} the clock: ${wait.text}`}
                 >
                   {left > 0 ? "End now" : "OK"}
-                </button>
+                </UnstyledButton>
               </Entry>
             </li>
           );
@@ -86,7 +87,7 @@ export function Clocks() {
       </ul>
       {clocks.length > 0 && (
         <p className={classes.clockActs}>
-          <button
+          <UnstyledButton
             type="button"
             className={classes.quiet}
             aria-pressed={isLoud}
@@ -99,11 +100,15 @@ export function Clocks() {
             }}
           >
             {isLoud ? "sound is on" : "sound is off"}
-          </button>
+          </UnstyledButton>
           {mayNotify === "default" && (
-            <button type="button" className={classes.quiet} onClick={() => void Notification.requestPermission().then(setMayNotify)}>
+            <UnstyledButton
+              type="button"
+              className={classes.quiet}
+              onClick={() => void Notification.requestPermission().then(setMayNotify)}
+            >
               notify me too
-            </button>
+            </UnstyledButton>
           )}
           {!isPractice && (
             <a href={`/bench/${view.id}/waits.ics`} data-act="Take the waits into a calendar">

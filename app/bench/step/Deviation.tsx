@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import type { Step } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import type { LineView } from "../batch/batchView";
@@ -50,7 +51,7 @@ export function Deviation({ line, step }: { readonly line: LineView; readonly st
       </p>
       {wholeBeaker.length > 1 && (
         <Entry hidden={{ entry: wholeBeaker.toReversed().join(" ") }} className={classes.small}>
-          <button
+          <UnstyledButton
             type="submit"
             name="intent"
             value="restart"
@@ -59,7 +60,7 @@ export function Deviation({ line, step }: { readonly line: LineView; readonly st
             data-act="Start this beaker again"
           >
             Start this beaker again
-          </button>
+          </UnstyledButton>
           <span>What you pour away has left the shelf all the same: count its lots afterwards.</span>
         </Entry>
       )}

@@ -1,3 +1,4 @@
+import { TextInput } from "@mantine/core";
 import { useEffect, useRef, useState, type FormEvent, type ReactNode } from "react";
 import { Form } from "react-router";
 import { typedBenchForm, type BenchForm } from "../batch/benchForm";
@@ -76,7 +77,7 @@ export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualR
             </BoxButton>
           ))}
           <label>
-            or because <input ref={because} name="because" maxLength={200} autoComplete="off" />
+            or because <TextInput ref={because} name="because" maxLength={200} autoComplete="off" />
           </label>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { TextInput, UnstyledButton } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { useBench } from "./bench";
@@ -20,9 +21,16 @@ export function Finish() {
           <Link to={`/bench/${view.id}/record`}>The record</Link>
         </p>
         <Entry hidden={{ entry: view.last?.id ?? "" }}>
-          <button type="submit" name="intent" value="back" disabled={isGuarded} className={classes.quiet} data-act="Open the batch again">
+          <UnstyledButton
+            type="submit"
+            name="intent"
+            value="back"
+            disabled={isGuarded}
+            className={classes.quiet}
+            data-act="Open the batch again"
+          >
             Open it again
-          </button>
+          </UnstyledButton>
         </Entry>
       </section>
     );
@@ -36,7 +44,7 @@ export function Finish() {
       <Entry className={classes.acts}>
         <label className={classes.field}>
           yield
-          <input name="grams" inputMode="decimal" autoComplete="off" aria-label="Yield, g" autoFocus />g
+          <TextInput name="grams" inputMode="decimal" autoComplete="off" aria-label="Yield, g" autoFocus />g
         </label>
         <BigButton isMain intent="finish" act="Close the batch">
           Close the batch

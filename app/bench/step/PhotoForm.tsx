@@ -1,3 +1,4 @@
+import { TextInput } from "@mantine/core";
 import { useEffect } from "react";
 import { useFetcher } from "react-router";
 import { useBench } from "./bench";
@@ -18,7 +19,7 @@ export function PhotoForm({ step, onSent }: { readonly step: string; readonly on
     <fetcher.Form method="post" action={`/bench/${view.id}/photos`} encType="multipart/form-data" className={classes.sidePanel}>
       <input type="hidden" name="step" value={step} />
       <label className={classes.field}>
-        JPEG or PNG, up to 5 MB <input type="file" name="photo" accept="image/jpeg,image/png" required />
+        JPEG or PNG, up to 5 MB <TextInput type="file" name="photo" accept="image/jpeg,image/png" required />
       </label>
       <BigButton intent="photo" act="Keep the photo" isOff={queue.link === "away" || fetcher.state !== "idle"}>
         {fetcher.state === "idle" ? "Keep the photo" : "Sending …"}

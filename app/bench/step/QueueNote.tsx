@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import { typedBenchForm } from "../batch/benchForm";
 import { entryWords } from "../record/logOf";
 import { useBench } from "./bench";
@@ -36,7 +37,7 @@ export function QueueNote() {
         <div key={entry.id} role="alert" className={classes.problem}>
           Not taken: {entryWords(entry, view)} of <ClockTime at={entry.at} />. {why} Another device was first.
           <span className={classes.small}>
-            <button
+            <UnstyledButton
               type="button"
               className={classes.quiet}
               onClick={() => {
@@ -46,10 +47,10 @@ export function QueueNote() {
               }}
             >
               keep it as a note
-            </button>
-            <button type="button" className={classes.quiet} onClick={() => letGo(entry.id)}>
+            </UnstyledButton>
+            <UnstyledButton type="button" className={classes.quiet} onClick={() => letGo(entry.id)}>
               let it go
-            </button>
+            </UnstyledButton>
           </span>
         </div>
       ))}

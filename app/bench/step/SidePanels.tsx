@@ -1,3 +1,4 @@
+import { TextInput, UnstyledButton } from "@mantine/core";
 import { hasWeighed, type Step } from "@tensidrum/core/process";
 import { useRef, type ReactNode } from "react";
 import { useBench } from "./bench";
@@ -16,7 +17,7 @@ export function SidePanels({ step }: { readonly step: Step | null }) {
         {(close) => (
           <Entry hidden={{ step: step?.id ?? "" }} className={classes.sidePanel} onEntered={close}>
             <label className={classes.field}>
-              note <input name="text" maxLength={500} autoComplete="off" required />
+              note <TextInput name="text" maxLength={500} autoComplete="off" required />
             </label>
             <BigButton intent="note" act="Keep the note">
               Keep the note
@@ -29,10 +30,10 @@ export function SidePanels({ step }: { readonly step: Step | null }) {
         {(close) => (
           <Entry className={classes.sidePanel} onEntered={close}>
             <label className={classes.field}>
-              minutes <input name="minutes" inputMode="decimal" size={5} autoComplete="off" required />
+              minutes <TextInput name="minutes" inputMode="decimal" inputSize="5" autoComplete="off" required />
             </label>
             <label className={classes.field}>
-              what for <input name="text" maxLength={80} autoComplete="off" />
+              what for <TextInput name="text" maxLength={80} autoComplete="off" />
             </label>
             <BigButton intent="timer" act="Start a clock">
               Start the clock
@@ -45,7 +46,7 @@ export function SidePanels({ step }: { readonly step: Step | null }) {
           {(close) => (
             <Entry hidden={{ step: step.id }} className={classes.sidePanel} onEntered={close}>
               <label className={classes.field}>
-                leave this step out, because <input name="text" maxLength={400} autoComplete="off" required />
+                leave this step out, because <TextInput name="text" maxLength={400} autoComplete="off" required />
               </label>
               <BigButton intent="skip" act="Skip this step">
                 Skip it
@@ -56,7 +57,7 @@ export function SidePanels({ step }: { readonly step: Step | null }) {
       )}
       {view.pausedAt === null && (
         <Entry>
-          <button
+          <UnstyledButton
             type="submit"
             name="intent"
             value="pause"
@@ -66,12 +67,12 @@ export function SidePanels({ step }: { readonly step: Step | null }) {
             data-act="Pause the batch"
           >
             Pause
-          </button>
+          </UnstyledButton>
         </Entry>
       )}
       {last !== null && (
         <Entry hidden={{ entry: last.id }}>
-          <button
+          <UnstyledButton
             type="submit"
             name="intent"
             value="back"
@@ -81,13 +82,13 @@ export function SidePanels({ step }: { readonly step: Step | null }) {
             data-act="Take the last entry back"
           >
             One step back
-          </button>
+          </UnstyledButton>
         </Entry>
       )}
       {step !== null && !isPractice && hasWeighed(view.standing) && <SidePanel name="Close early">{() => <CloseEarly />}</SidePanel>}
       {!isPractice && !hasWeighed(view.standing) && (
         <Entry>
-          <button
+          <UnstyledButton
             type="submit"
             name="intent"
             value="discard"
@@ -97,7 +98,7 @@ export function SidePanels({ step }: { readonly step: Step | null }) {
             data-act="Discard this batch: nothing was weighed"
           >
             Discard batch
-          </button>
+          </UnstyledButton>
         </Entry>
       )}
     </div>
@@ -115,11 +116,11 @@ function CloseEarly() {
         .map(({ step }) => (
           <label key={step.id} className={classes.field}>
             <span>{step.title}</span>
-            <input name={`skip-${step.id}`} maxLength={400} autoComplete="off" placeholder="skipped, because" />
+            <TextInput name={`skip-${step.id}`} maxLength={400} autoComplete="off" placeholder="skipped, because" />
           </label>
         ))}
       <label className={classes.field}>
-        yield <input name="grams" inputMode="decimal" autoComplete="off" size={9} aria-label="Yield, g" /> g
+        yield <TextInput name="grams" inputMode="decimal" autoComplete="off" inputSize="9" aria-label="Yield, g" /> g
       </label>
       <BigButton intent="finish" act="Close the batch with steps skipped">
         Close the batch

@@ -1,3 +1,4 @@
+import { Table } from "@mantine/core";
 import type { NextStep, Step } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { measuringOf } from "../batch/batchView";
@@ -108,7 +109,7 @@ function WeighedHere({ own }: { readonly own: ReturnType<typeof useBench>["view"
   const weighed = own.filter(({ actualGrams }) => actualGrams !== null);
   if (weighed.length === 0) return null;
   return (
-    <table className={classes.list}>
+    <Table className={classes.list}>
       <caption className="only-for-readers">Weighed in this step</caption>
       <tbody>
         {weighed.map(({ line, name, actualGrams, targetGrams, decimals, readOff }) => (
@@ -120,6 +121,6 @@ function WeighedHere({ own }: { readonly own: ReturnType<typeof useBench>["view"
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }

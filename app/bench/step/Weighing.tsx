@@ -1,3 +1,4 @@
+import { TextInput } from "@mantine/core";
 import type { Scale } from "@tensidrum/core/quantities";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useRef, useState, type KeyboardEvent } from "react";
@@ -105,10 +106,10 @@ export function Weighing({
             {shows?.kind === "overload" ? "over" : grams === null ? "…" : written(grams, decimals)}
           </output>
         ) : (
-          <input
+          <TextInput
             ref={input}
             name="grams"
-            className={classes.shown}
+            classNames={{ input: classes.shown }}
             inputMode="decimal"
             autoComplete="off"
             defaultValue={typedBefore}

@@ -4,7 +4,7 @@ import { useEffect, type RefObject } from "react";
 export function useArrows(column: RefObject<HTMLElement | null>): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector("dialog[open]") !== null) return;
+      if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector("[role=dialog]") !== null) return;
       const step = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
       const target = event.target;
       // In a field with text the arrows move the caret.

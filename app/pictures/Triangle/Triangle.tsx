@@ -70,6 +70,7 @@ export function Triangle({ field, now, was, ghosts, label, svgRef, onMove, onNud
       role="application"
       aria-roledescription="blend triangle"
       aria-label={label}
+      data-autofocus
       tabIndex={0}
       onPointerDown={drag}
       onPointerMove={drag}

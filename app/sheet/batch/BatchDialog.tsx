@@ -1,3 +1,4 @@
+import { TextInput, NativeSelect, UnstyledButton } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { shownMaterial, type Material } from "@tensidrum/core/library";
 import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
@@ -33,14 +34,14 @@ export default function BatchDialog({ onClose }: { readonly onClose: () => void 
       >
         <Amount words="containers" label="How many containers" value={filling.containers} onType={(containers) => type({ containers })} />
         <Amount words="of" label="Content of one container" value={filling.content} onType={(content) => type({ content })} />
-        <select
+        <NativeSelect
           aria-label="Unit of the content"
           value={filling.unit}
           onChange={(event) => type({ unit: event.currentTarget.value === "g" ? "g" : "mL" })}
         >
           <option>mL</option>
           <option>g</option>
-        </select>
+        </NativeSelect>
         <span className={classes.together}>
           <Amount words="left on tools" label="Left on tools, %" unit="%" value={filling.loss} onType={(loss) => type({ loss })} />
           <Amount words="for tests" label="Taken for tests, g" unit="g" value={filling.samples} onType={(samples) => type({ samples })} />
@@ -55,7 +56,7 @@ export default function BatchDialog({ onClose }: { readonly onClose: () => void 
         isBegun={inHand.grams !== ""}
         onMake={make}
       >
-        <select
+        <NativeSelect
           aria-label="Material in hand"
           value={inHand.material}
           onChange={(event) => setInHand({ ...inHand, material: event.currentTarget.value })}
@@ -65,7 +66,7 @@ export default function BatchDialog({ onClose }: { readonly onClose: () => void 
               {shownMaterial(material).name}
             </option>
           ))}
-        </select>
+        </NativeSelect>
         <Amount
           words="in hand"
           label="Grams in hand"
@@ -101,7 +102,7 @@ function Way({ title, wanted, isBegun, onMake, children }: WayProps) {
       <h3>{title}</h3>
       <div className={classes.fields}>{children}</div>
       <p className={classes.answer} role="status">
-        {wanted.ok && <button type="submit">Make {writtenMass(wanted.grams)}</button>}
+        {wanted.ok && <UnstyledButton type="submit">Make {writtenMass(wanted.grams)}</UnstyledButton>}
         {!wanted.ok && isBegun && wanted.problem}
       </p>
     </form>
@@ -120,7 +121,7 @@ function Amount({ words, label, unit, value, onType }: AmountProps) {
   return (
     <label className={classes.amount}>
       {words === "of" && "of"}
-      <input
+      <TextInput
         inputMode="decimal"
         autoComplete="off"
         aria-label={label}

@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import { lazy, Suspense, useState } from "react";
 import classes from "../Sheet.module.css";
 
@@ -8,7 +9,7 @@ export function BatchPart() {
   const [isOpen, setOpen] = useState(false);
   return (
     <>
-      <button
+      <UnstyledButton
         type="button"
         className={`${classes.door} ${classes.scripted}`}
         onClick={() => setOpen(true)}
@@ -16,7 +17,7 @@ export function BatchPart() {
         data-key="b"
       >
         How much to make
-      </button>
+      </UnstyledButton>
       {isOpen && (
         <Suspense fallback={null}>
           <BatchDialog onClose={() => setOpen(false)} />

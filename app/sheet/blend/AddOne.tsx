@@ -1,3 +1,4 @@
+import { NativeSelect, UnstyledButton } from "@mantine/core";
 import { type Formula } from "@tensidrum/core/formula";
 import { newCleanser, type CornerCharge } from "@tensidrum/core/surfactants";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
@@ -44,9 +45,9 @@ export function AddOne({ charge, formula, materials }: AddOneProps) {
     return (
       <p className={classes.offer}>
         <ChargeTag charge={charge} /> No {charge} in it.{" "}
-        <button type="button" disabled={offer === "reading"} onClick={() => void look()}>
+        <UnstyledButton type="button" disabled={offer === "reading"} onClick={() => void look()}>
           Add {articles[charge]}
-        </button>
+        </UnstyledButton>
         {offer === "away" && <span role="alert"> The library could not be read. Try again.</span>}
       </p>
     );
@@ -55,19 +56,19 @@ export function AddOne({ charge, formula, materials }: AddOneProps) {
   const one = found.find(({ id }) => id === chosen);
   const change = one === undefined ? null : newCleanser(formula, one.facts, new Map([...materials, [one.facts.slug, one.facts]]));
   return (
-    <p className={classes.offer}>
+    <div className={classes.offer}>
       <ChargeTag charge={charge} />
-      <select autoFocus aria-label={`Which ${charge}`} value={chosen} onChange={(event) => setChosen(event.currentTarget.value)}>
+      <NativeSelect autoFocus aria-label={`Which ${charge}`} value={chosen} onChange={(event) => setChosen(event.currentTarget.value)}>
         {found.map(({ id, facts }) => (
           <option key={id} value={id}>
             {shownMaterial(facts).name}
           </option>
         ))}
-      </select>
+      </NativeSelect>
       {change === null || one === undefined ? (
         "No room is left for it."
       ) : (
-        <button
+        <UnstyledButton
           type="button"
           onClick={() => {
             learn([one], store);
@@ -75,8 +76,8 @@ export function AddOne({ charge, formula, materials }: AddOneProps) {
           }}
         >
           Add {writtenPercent(change.percent)} %
-        </button>
+        </UnstyledButton>
       )}
-    </p>
+    </div>
   );
 }

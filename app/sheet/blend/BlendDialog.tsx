@@ -1,9 +1,10 @@
+import { Modal, TextInput, Table, UnstyledButton } from "@mantine/core";
 import { readingOf } from "@tensidrum/core/assessment";
 import { type Formula } from "@tensidrum/core/formula";
 import { cornerCharges, cornerShares, rebalance, type CornerCharge, type CornerShares } from "@tensidrum/core/surfactants";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { percentText, toDecimals, written, writtenShort } from "@tensidrum/core/quantities";
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
+import { useDeferredValue, useMemo, useRef, useState } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import { PictureDownload } from "../../components/PictureDownload";
 import { type Ghost, sharesText, Triangle } from "../../pictures/Triangle/Triangle";
@@ -27,12 +28,7 @@ const KEPT_DECIMALS = 3;
 
 /** The blend triangle over the Sheet: drag the point, see what it would do, keep it or go back. */
 export default function BlendDialog({ formula, materials, ghosts, isDraft, onKeep, onClose }: BlendDialogProps) {
-  const dialog = useRef<HTMLDialogElement>(null);
   const picture = useRef<SVGSVGElement>(null);
-  useEffect(() => {
-    dialog.current?.showModal();
-    picture.current?.focus();
-  }, []);
   const was = useMemo(() => cornerShares(formula, materials), [formula, materials]);
   const [wished, setWished] = useState<{ readonly of: Formula; readonly shares: CornerShares } | null>(null);
   // A wish belongs to the formula it was made for; a cleanser that comes in begins anew.
@@ -54,11 +50,13 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
     if (moved !== null) setWish(shifted(moved.shares, change));
   };
   return (
-    <dialog
-      ref={dialog}
-      className={classes.dialog}
-      aria-labelledby="balance-head"
+    <Modal
+      opened
+      fullScreen
       onClose={onClose}
+      withCloseButton={false}
+      aria-labelledby="balance-head"
+      classNames={{ body: classes.dialog }}
       onKeyDown={(event) => {
         if (
           event.key === "Enter" &&
@@ -73,19 +71,19 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
         <span className={classes.fields}>
           Colour the field by{" "}
           {fieldNames.map(({ name, words }) => (
-            <button key={name} type="button" aria-pressed={name === fieldName} onClick={() => setFieldName(name)}>
+            <UnstyledButton key={name} type="button" aria-pressed={name === fieldName} onClick={() => setFieldName(name)}>
               {words}
-            </button>
+            </UnstyledButton>
           ))}
         </span>
         <PictureDownload name="blend-triangle" picture={picture} />
-        <button type="button" className={classes.back} onClick={() => dialog.current?.close()}>
+        <UnstyledButton type="button" className={classes.back} onClick={onClose}>
           Back <kbd>Esc</kbd>
-        </button>
+        </UnstyledButton>
         {isDraft && (
-          <button type="button" className={classes.keep} onClick={keep}>
+          <UnstyledButton type="button" className={classes.keep} onClick={keep}>
             Keep this balance <kbd>Enter</kbd>
-          </button>
+          </UnstyledButton>
         )}
       </header>
       {was === null || moved === null ? (
@@ -120,7 +118,7 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
                 .filter((charge) => was[charge] === 0)
                 .map((charge) => <AddOne key={charge} charge={charge} formula={formula} materials={materials} />)}
             <LinesTable formula={formula} percents={moved.percents} materials={materials} />
-            <table className={classes.table}>
+            <Table className={classes.table}>
               <caption>What it would do</caption>
               <thead>
                 <tr>
@@ -136,7 +134,7 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
                 <Reading name="stability" was={before.foam?.stability} now={now.foam?.stability} decimals={1} />
                 <Reading name="salt, %" was={before.saltPercent} now={now.saltPercent} decimals={2} />
               </tbody>
-            </table>
+            </Table>
             <fieldset className={classes.steppers}>
               <legend>Or type the shares; the ratio inside each charge type stays the same</legend>
               {cornerCharges.map((charge) => (
@@ -154,7 +152,7 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
           </div>
         </div>
       )}
-    </dialog>
+    </Modal>
   );
 }
 
@@ -189,7 +187,7 @@ function LinesTable({
 }) {
   const lineOf = new Map(formula.lines.map((line) => [line.id, line]));
   return (
-    <table className={classes.table}>
+    <Table className={classes.table}>
       <caption>What the lines become</caption>
       <thead>
         <tr>
@@ -216,7 +214,7 @@ function LinesTable({
           );
         })}
       </tbody>
-    </table>
+    </Table>
   );
 }
 
@@ -258,10 +256,10 @@ function Stepper({
   return (
     <label className={classes.stepper}>
       <ChargeTag charge={charge} />
-      <button type="button" aria-label={`Less ${charge}`} onClick={() => onSet(value - 1)}>
+      <UnstyledButton type="button" aria-label={`Less ${charge}`} onClick={() => onSet(value - 1)}>
         −
-      </button>
-      <input
+      </UnstyledButton>
+      <TextInput
         inputMode="decimal"
         aria-label={`Share of ${charge}, %`}
         value={typed ?? writtenShort(value, 1)}
@@ -272,9 +270,9 @@ function Stepper({
         }}
         onBlur={() => setTyped(null)}
       />
-      <button type="button" aria-label={`More ${charge}`} onClick={() => onSet(value + 1)}>
+      <UnstyledButton type="button" aria-label={`More ${charge}`} onClick={() => onSet(value + 1)}>
         +
-      </button>
+      </UnstyledButton>
     </label>
   );
 }

@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import { lazy, Suspense, useMemo, useState } from "react";
 import type { Ghost } from "../../pictures/Triangle/Triangle";
 import classes from "../Sheet.module.css";
@@ -24,9 +25,15 @@ export function BlendPart() {
   return (
     <>
       <p className={classes.scripted}>
-        <button type="button" className={classes.door} onClick={() => setOpen(true)} data-act="Adjust the surfactant blend" data-key="t">
+        <UnstyledButton
+          type="button"
+          className={classes.door}
+          onClick={() => setOpen(true)}
+          data-act="Adjust the surfactant blend"
+          data-key="t"
+        >
           Adjust the blend
-        </button>
+        </UnstyledButton>
       </p>
       {isOpen && (
         <Suspense fallback={null}>

@@ -1,3 +1,4 @@
+import { NativeSelect, UnstyledButton } from "@mantine/core";
 import { memo, type RefObject } from "react";
 import { useSheet } from "../SheetState";
 import type { TypedPhase } from "../typed/typedSheet";
@@ -46,8 +47,8 @@ const AddLine = memo(function AddLine(props: AddLineProps) {
   const { phases, phase, find, matches, newId, onPhase, onNewPhase } = props;
   return (
     <div className={classes.add} id="add-a-line">
-      <select
-        className={classes.phase}
+      <NativeSelect
+        classNames={{ input: classes.phase }}
         name="newPhase"
         value={phase}
         onChange={(event) => onPhase(event.currentTarget.value)}
@@ -58,12 +59,12 @@ const AddLine = memo(function AddLine(props: AddLineProps) {
             {title === "" ? letter : `${letter} ${title}`}
           </option>
         ))}
-      </select>
+      </NativeSelect>
       <SearchField inputRef={props.inputRef} find={find} phase={phase} onPick={props.onPick} onLearn={props.onLearn} />
-      <button type="submit" name="intent" value="find" className={classes.unscripted}>
+      <UnstyledButton type="submit" name="intent" value="find" className={classes.unscripted}>
         Find
-      </button>
-      <button
+      </UnstyledButton>
+      <UnstyledButton
         type="submit"
         name="intent"
         value="add-phase"
@@ -74,16 +75,16 @@ const AddLine = memo(function AddLine(props: AddLineProps) {
         }}
       >
         New phase
-      </button>
+      </UnstyledButton>
       <input type="hidden" name="newId" value={newId} />
       {find !== "" && (
         <ul className={classes.matches} aria-label={`Materials found for ${find}`}>
           {matches.length === 0 && <li>Nothing like “{find}” is in the library. Try another spelling or the INCI name.</li>}
           {matches.map(({ id, facts }) => (
             <li key={id}>
-              <button type="submit" name="intent" value={`add:${id}`}>
+              <UnstyledButton type="submit" name="intent" value={`add:${id}`}>
                 Add {facts.name}
-              </button>{" "}
+              </UnstyledButton>{" "}
               <span>
                 {roleOf(facts)}, {shownInci(facts)}
               </span>

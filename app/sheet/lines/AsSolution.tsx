@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import { percentAsSolution } from "@tensidrum/core/acidity";
 import { percentText, readPercent, writtenPercent } from "@tensidrum/core/quantities";
 import type { ShelfLot } from "@tensidrum/core/inventory";
@@ -45,9 +46,9 @@ export function AsSolution({ line, material }: AsSolutionProps) {
     <>
       {solutions.map(({ lot, as }) => (
         <p key={lot.id}>
-          <button type="button" className={classes.door} onClick={() => void weighAs(lot, as)}>
+          <UnstyledButton type="button" className={classes.door} onClick={() => void weighAs(lot, as)}>
             Weigh it as {writtenPercent(as)} % of the solution {lot.code}
-          </button>
+          </UnstyledButton>
         </p>
       ))}
       {isAway && <p role="alert">The library could not be read. Add the solution by hand.</p>}

@@ -1,3 +1,4 @@
+import { Table, UnstyledButton } from "@mantine/core";
 import { substitutesFor, type Substitute } from "@tensidrum/core/assessment";
 import { shownMaterial } from "@tensidrum/core/library";
 import { percentText, written, writtenPercent } from "@tensidrum/core/quantities";
@@ -53,9 +54,9 @@ export function Exchange({ lineId }: { readonly lineId: string }) {
   };
   if (candidates === null) {
     return (
-      <button type="button" className={classes.door} onClick={() => void look()}>
+      <UnstyledButton type="button" className={classes.door} onClick={() => void look()}>
         What could stand in for it?
-      </button>
+      </UnstyledButton>
     );
   }
   if (candidates === "reading") return <p>Looking through the library …</p>;
@@ -66,22 +67,22 @@ export function Exchange({ lineId }: { readonly lineId: string }) {
     return material === undefined ? slug : shownMaterial(material).name;
   };
   return (
-    <table className={classes.candidates}>
+    <Table className={classes.candidates}>
       <caption>At equal active matter, the least change first</caption>
       <tbody>
         {candidates.found.map((candidate) => (
           <tr key={candidate.material}>
             <th scope="row">
-              <button type="button" className={classes.door} onClick={() => take(candidates, candidate)}>
+              <UnstyledButton type="button" className={classes.door} onClick={() => take(candidates, candidate)}>
                 {nameOf(candidate.material)}
-              </button>
+              </UnstyledButton>
             </th>
             <td>{writtenPercent(candidate.percent)} %</td>
             <td>{changeWords(candidate)}</td>
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }
 

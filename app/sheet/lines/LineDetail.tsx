@@ -1,3 +1,4 @@
+import { TextInput, NativeSelect } from "@mantine/core";
 import type { Material } from "@tensidrum/core/library";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
@@ -26,7 +27,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
   return (
     <tr className={classes.detail}>
       <td colSpan={2} />
-      <td colSpan={6}>
+      <td colSpan={5}>
         <div className={classes.facts}>
           <p className={classes.inci}>
             <strong>{material.name}</strong>
@@ -37,7 +38,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
           {bringsActives && (line.lots ?? []).length === 0 && (
             <label className={classes.field}>
               strength on the certificate
-              <input
+              <TextInput
                 value={line.assay}
                 inputMode="decimal"
                 readOnly={!isDraft}
@@ -58,7 +59,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
           {problem !== undefined && <p className={classes.problem}>{problem}</p>}
           <label className={classes.field}>
             phase
-            <select
+            <NativeSelect
               aria-label="Phase of this line"
               value={line.phase}
               disabled={!isDraft}
@@ -67,7 +68,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
               {[...phaseLetters].map((letter) => (
                 <option key={letter}>{letter}</option>
               ))}
-            </select>
+            </NativeSelect>
             {whole?.use != null && (
               <span className={classes.typical}>
                 usual dose {writtenShort(whole.use.low, 4)} to {writtenShort(whole.use.high, 4)} %

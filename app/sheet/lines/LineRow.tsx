@@ -46,8 +46,8 @@ export interface LineRowProps {
   readonly drag?: RowDrag;
 }
 
-/** Names of so many characters fit their column in every layout. */
-const LONGEST_SURE_FIT = 24;
+/** Characters that fit beside each other in the column of materials. */
+const ROOM_CHARACTERS = 33;
 
 /** One line of the sheet. Cells are native inputs, and a row draws again only when it changes itself. */
 export const LineRow = memo(function LineRow(props: LineRowProps) {
@@ -55,6 +55,7 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
   const marks = tagsOfKey(tags);
   const shown = material === undefined ? { name: "unknown material" } : shownMaterial(material);
   const hasStop = marks.some((mark) => mark.severity === "stop");
+  const role = material === undefined ? "" : roleOf(material);
   return (
     <>
       <tr
@@ -80,17 +81,13 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
           {material?.charge != null && <ChargeDot charge={material.charge} />}
         </td>
         <td className={classes.material}>
-          <button
-            type="button"
-            className={classes.name}
-            aria-expanded={isOpen}
-            data-long={shown.name.length > LONGEST_SURE_FIT || undefined}
-            onClick={() => actions.toggleDetail(line.id)}
-          >
+          <button type="button" className={classes.name} aria-expanded={isOpen} onClick={() => actions.toggleDetail(line.id)}>
             {shown.name}
           </button>
+          <span className={classes.role} data-crowded={shown.name.length + role.length > ROOM_CHARACTERS || undefined}>
+            {role}
+          </span>
         </td>
-        <td className={classes.role}>{material === undefined ? "" : roleOf(material)}</td>
         <td className={classes.percent}>
           <PercentCell {...props} name={shown.name} />
         </td>
@@ -107,7 +104,7 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
       </tr>
       {problem !== undefined && (
         <tr className={classes.problem}>
-          <td colSpan={8} id={`problem-${line.id}`}>
+          <td colSpan={7} id={`problem-${line.id}`}>
             {problem}
           </td>
         </tr>

@@ -53,7 +53,7 @@ export function LineTable(props: LineTableProps) {
           <td className={classes.phase}>
             <PhaseHead phase={phase} isDraft={isDraft} isEmpty actions={props.phaseActions} />
           </td>
-          <td colSpan={7} className={classes.empty}>
+          <td colSpan={6} className={classes.empty}>
             nothing in it yet
           </td>
         </tr>
@@ -94,7 +94,6 @@ export function LineTable(props: LineTableProps) {
         <tr>
           <td colSpan={2} className={classes.phase} />
           <td className={classes.material}>{typed.lines.length === 1 ? "1 line" : `${typed.lines.length} lines`}</td>
-          <td />
           <td className={classes.percent} data-over={isOver || undefined}>
             {writtenPercent(sums.totalPercent)}
           </td>
@@ -124,10 +123,7 @@ const TableHead = memo(function TableHead() {
           <span className="only-for-readers">charge</span>
         </th>
         <th scope="col" className={classes.material}>
-          material
-        </th>
-        <th scope="col" className={classes.role}>
-          role
+          material and role
         </th>
         <th scope="col" className={classes.percent}>
           % as supplied

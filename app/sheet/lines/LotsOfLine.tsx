@@ -1,3 +1,4 @@
+import { Checkbox, TextInput, UnstyledButton } from "@mantine/core";
 import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
 import { lotsOfLine, type ShelfLot } from "@tensidrum/core/inventory";
 import { Link } from "react-router";
@@ -45,18 +46,13 @@ export function LotsOfLine({ line, material, isDraft, take }: LotsOfLineProps) {
         return (
           <div key={lot.id}>
             <label>
-              <input
-                type="checkbox"
-                checked={taken !== undefined}
-                disabled={!isDraft}
-                onChange={(event) => toggle(lot, event.currentTarget.checked)}
-              />
+              <Checkbox checked={taken !== undefined} disabled={!isDraft} onChange={(event) => toggle(lot, event.currentTarget.checked)} />
               Lot {lot.code}, {writtenMass(lot.leftGrams)} left,{" "}
               {lot.assayPercent === null ? "no certificate" : `${writtenShort(lot.assayPercent, 2)} %`}
             </label>
             {taken !== undefined && chosen.length > 1 && (
               <label>
-                <input
+                <TextInput
                   value={taken.grams}
                   inputMode="decimal"
                   readOnly={!isDraft}
@@ -74,7 +70,7 @@ export function LotsOfLine({ line, material, isDraft, take }: LotsOfLineProps) {
         <div key={lotId}>
           Lot {code} is used up.{" "}
           {isDraft && (
-            <button
+            <UnstyledButton
               type="button"
               onClick={() =>
                 take(
@@ -84,7 +80,7 @@ export function LotsOfLine({ line, material, isDraft, take }: LotsOfLineProps) {
               }
             >
               Leave it out
-            </button>
+            </UnstyledButton>
           )}
         </div>
       ))}

@@ -1,4 +1,4 @@
-import { Combobox, useCombobox } from "@mantine/core";
+import { Combobox, TextInput, useCombobox } from "@mantine/core";
 import { roleOf, shownInci } from "@tensidrum/core/library";
 import { type Ref, useEffect, useRef, useState } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
@@ -71,7 +71,7 @@ export function MaterialSearch({ inputRef, text, onText, phase, onPick, onLearn 
   return (
     <Combobox store={combobox} onOptionSubmit={pick} withinPortal={false} position="bottom-start" width="max-content">
       <Combobox.Target>
-        <input
+        <TextInput
           ref={inputRef}
           className={classes.search}
           {...SEARCH_INPUT}

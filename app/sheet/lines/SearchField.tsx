@@ -1,3 +1,4 @@
+import { TextInput } from "@mantine/core";
 import { type RefObject, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import classes from "./AddLine.module.css";
@@ -32,7 +33,7 @@ export function SearchField({ find, inputRef, ...rest }: SearchFieldProps) {
   }, [search, inputRef]);
   if (search !== null) return <search.Search {...rest} inputRef={inputRef} text={text} onText={setText} />;
   return (
-    <input
+    <TextInput
       ref={inputRef}
       className={classes.search}
       {...SEARCH_INPUT}

@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, NativeSelect, UnstyledButton } from "@mantine/core";
 import { useEffect, useState } from "react";
 import { useSheet } from "../SheetState";
 import classes from "./WithoutScriptsPart.module.css";
@@ -10,24 +10,24 @@ export function WithoutScriptsPart() {
   useEffect(() => setScripted(true), []);
   if (isScripted) return null;
   return (
-    <p className={classes.part}>
+    <div className={classes.part}>
       <Button type="submit" name="intent" value="save" h={36}>
         Save and recount
       </Button>
-      <select name="moveLine" defaultValue="" aria-label="Line to move">
+      <NativeSelect name="moveLine" defaultValue="" aria-label="Line to move">
         <option value="">move a line …</option>
         {editor.typed.lines.map((line) => (
           <option key={line.id} value={line.id}>
             {known.nameOf(line.materialId)}
           </option>
         ))}
-      </select>
-      <button type="submit" name="intent" value="up">
+      </NativeSelect>
+      <UnstyledButton type="submit" name="intent" value="up">
         One up
-      </button>
-      <button type="submit" name="intent" value="down">
+      </UnstyledButton>
+      <UnstyledButton type="submit" name="intent" value="down">
         One down
-      </button>
-    </p>
+      </UnstyledButton>
+    </div>
   );
 }

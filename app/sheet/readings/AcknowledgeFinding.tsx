@@ -1,3 +1,4 @@
+import { TextInput, UnstyledButton } from "@mantine/core";
 import { fingerprintOf, type WordedFinding } from "@tensidrum/core/assessment";
 import { useEffect, useState } from "react";
 import { useFetcher, useRevalidator } from "react-router";
@@ -25,9 +26,9 @@ export function AcknowledgeFinding(props: AcknowledgeProps) {
     return (
       <>
         {" "}
-        <button type="button" className={classes.quiet} onClick={() => setOpen(true)}>
+        <UnstyledButton type="button" className={classes.quiet} onClick={() => setOpen(true)}>
           Acknowledge…
-        </button>
+        </UnstyledButton>
       </>
     );
   }
@@ -64,15 +65,15 @@ function Acknowledging({ formulaId, finding, acknowledged, onClose }: Acknowledg
     return (
       <p className={classes.answer}>
         Acknowledged: {acknowledged.reason}{" "}
-        <button type="button" className={classes.quiet} onClick={() => send("take-back")}>
+        <UnstyledButton type="button" className={classes.quiet} onClick={() => send("take-back")}>
           Undo
-        </button>
+        </UnstyledButton>
       </p>
     );
   }
   return (
     <span className={classes.answering}>
-      <input
+      <TextInput
         value={reason}
         maxLength={REASON_LENGTH}
         autoFocus
@@ -87,12 +88,12 @@ function Acknowledging({ formulaId, finding, acknowledged, onClose }: Acknowledg
           if (event.key === "Escape") onClose();
         }}
       />
-      <button type="button" className={classes.apply} disabled={reason.trim() === ""} onClick={() => send("keep")}>
+      <UnstyledButton type="button" className={classes.apply} disabled={reason.trim() === ""} onClick={() => send("keep")}>
         Acknowledge
-      </button>
-      <button type="button" className={classes.quiet} onClick={onClose}>
+      </UnstyledButton>
+      <UnstyledButton type="button" className={classes.quiet} onClick={onClose}>
         Cancel
-      </button>
+      </UnstyledButton>
     </span>
   );
 }

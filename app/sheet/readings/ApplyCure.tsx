@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import type { FormulaChange } from "@tensidrum/core/formula";
 import { writtenMass, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { useState } from "react";
@@ -23,9 +24,15 @@ export function ApplyCure({ change }: { readonly change: FormulaChange }) {
   };
   return (
     <>
-      <button type="button" className={classes.apply} data-act={`Fix: ${wordsOf(change)}`} data-key="." onClick={() => void apply()}>
+      <UnstyledButton
+        type="button"
+        className={classes.apply}
+        data-act={`Fix: ${wordsOf(change)}`}
+        data-key="."
+        onClick={() => void apply()}
+      >
         {wordsOf(change)}
-      </button>{" "}
+      </UnstyledButton>{" "}
       {isAway && <span role="alert">The library could not be read. Add it by hand.</span>}
     </>
   );

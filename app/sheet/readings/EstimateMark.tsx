@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import { useId, useState } from "react";
 import classes from "./EstimateMark.module.css";
 import { explanations } from "./explanations";
@@ -9,7 +10,7 @@ export function EstimateMark({ of }: { readonly of: keyof typeof explanations })
   const { mark, words, source } = explanations[of];
   return (
     <span className={classes.mark}>
-      <button
+      <UnstyledButton
         type="button"
         aria-expanded={isOpen}
         aria-controls={isOpen ? id : undefined}
@@ -24,7 +25,7 @@ export function EstimateMark({ of }: { readonly of: keyof typeof explanations })
         }}
       >
         {mark}
-      </button>
+      </UnstyledButton>
       {isOpen && (
         <span id={id} className={classes.words} role="note">
           {words} <em>{source}.</em>

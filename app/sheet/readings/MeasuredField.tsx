@@ -1,3 +1,4 @@
+import { TextInput } from "@mantine/core";
 import { useSheet } from "../SheetState";
 import type { TypedMeasured } from "../typed/typedSheet";
 import classes from "./MeasuredField.module.css";
@@ -15,7 +16,7 @@ export function MeasuredField({ of }: { readonly of: keyof TypedMeasured }) {
   return (
     <label className={classes.field}>
       {words}
-      <input
+      <TextInput
         name={name}
         value={editor.typed.measured[of]}
         readOnly={!isDraft}

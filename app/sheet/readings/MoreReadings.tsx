@@ -33,9 +33,9 @@ export const MoreReadings = memo(function MoreReadings({ readings, materials }: 
     <>
       <section aria-labelledby="ph-head">
         <h2 id="ph-head">pH</h2>
-        <p className={classes.line}>
+        <div className={classes.line}>
           <MeasuredField of="ph" /> on a 10 % dilution, as last made
-        </p>
+        </div>
         {corridor === null ? <p className={classes.none}>No line needs a certain pH.</p> : <Corridor {...corridor} />}
       </section>
       <div className={classes.pair}>
@@ -162,10 +162,10 @@ const Body = memo(function Body({ densityGramsPerMl, clarity, routes }: BodyProp
   return (
     <section aria-labelledby="body-head">
       <h2 id="body-head">Thickness and looks</h2>
-      <p className={classes.line}>
+      <div className={classes.line}>
         Density {densityGramsPerMl === null ? "not known" : `${written(densityGramsPerMl, 3)} g/mL`} <EstimateMark of="density" />{" "}
         <MeasuredField of="density" />
-      </p>
+      </div>
       <p className={classes.line}>
         <strong>Probably {clarity.outlook}</strong>: {clarity.why} <EstimateMark of="clarity" />
       </p>

@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { Button } from "@mantine/core";
+import { Button, Textarea, UnstyledButton } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { NOTE_LENGTH } from "../typed/typedSheet";
@@ -51,9 +51,9 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
       </p>
       {state === "draft" ? <Finalise number={shown} /> : <NewDraftFrom formulaId={formulaId} number={shown} draftNumber={draft?.number} />}
       <p className={classes.doors}>
-        <button type="submit" name="intent" value="branch" className={classes.quiet} data-act="New trial from this version">
+        <UnstyledButton type="submit" name="intent" value="branch" className={classes.quiet} data-act="New trial from this version">
           New trial from v{shown}
-        </button>
+        </UnstyledButton>
         <Link to={`/bench/practice/${formulaId}/${shown}`} data-act="Practice run of this version">
           Practice run
         </Link>
@@ -63,9 +63,15 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
           </Link>
         )}
         {state === "set" && (
-          <button type="submit" name="intent" value="as-material" className={classes.quiet} data-act="Store this version as a material">
+          <UnstyledButton
+            type="submit"
+            name="intent"
+            value="as-material"
+            className={classes.quiet}
+            data-act="Store this version as a material"
+          >
             Store v{shown} as a material
-          </button>
+          </UnstyledButton>
         )}
       </p>
       <DeleteVersion isDraft={state === "draft"} number={shown} isOnly={versions.length === 1} />
@@ -85,7 +91,7 @@ function Finalise({ number }: { readonly number: number }) {
   return (
     <div className={classes.set}>
       <label htmlFor="note">Note for version {number}</label>
-      <textarea
+      <Textarea
         id="note"
         name="note"
         data-act="Write a note for this version"
@@ -116,9 +122,9 @@ function NewDraftFrom({
     return (
       <p className={classes.hint}>
         This version is final. Continue in <Link to={`/sheet/${formulaId}/${draftNumber}`}>the draft, v{draftNumber}</Link>.{" "}
-        <button type="submit" name="intent" value="restore" className={classes.quiet}>
+        <UnstyledButton type="submit" name="intent" value="restore" className={classes.quiet}>
           Copy v{number} into the draft
-        </button>
+        </UnstyledButton>
       </p>
     );
   }
@@ -137,13 +143,13 @@ function DeleteVersion({ isDraft, number, isOnly }: { readonly isDraft: boolean;
     <details className={classes.away}>
       <summary>delete</summary>
       {isDraft && !isOnly && (
-        <button type="submit" name="intent" value="discard-draft">
+        <UnstyledButton type="submit" name="intent" value="discard-draft">
           Delete draft v{number}, keep the final versions
-        </button>
+        </UnstyledButton>
       )}
-      <button type="submit" name="intent" value="delete-formula">
+      <UnstyledButton type="submit" name="intent" value="delete-formula">
         Delete the formula with {isOnly ? "its only version" : "all versions"}
-      </button>
+      </UnstyledButton>
     </details>
   );
 }

@@ -1,3 +1,4 @@
+import { UnstyledButton } from "@mantine/core";
 import type { SheetAnswer } from "../sheetAnswer";
 import { sheetFormData } from "../sheetFormData";
 
@@ -13,7 +14,7 @@ export function KeptForm({ formulaId, sent }: { readonly formulaId: string | und
         <input key={index} type="hidden" name={name} value={value as string} />
       ))}
       <p>
-        <button type="submit">Save what I typed</button> once the database is back. This page holds it until then.
+        <UnstyledButton type="submit">Save what I typed</UnstyledButton> once the database is back. This page holds it until then.
       </p>
     </form>
   );

@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, Table } from "@mantine/core";
 import type { CellKey } from "../typed/cells";
 import { differencesOf } from "../typed/differences";
 import type { TypedSheet } from "../typed/typedSheet";
@@ -75,7 +75,7 @@ export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
         </strong>{" "}
         Choose what stands. Everything else is merged.
       </p>
-      <table>
+      <Table>
         <thead>
           <tr>
             <th scope="col">cell</th>
@@ -100,7 +100,7 @@ export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       {cells.length > 1 && (
         <div className={classes.doors}>
           <Button h={36} onClick={() => choose(cells, "mine")}>

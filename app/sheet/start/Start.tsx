@@ -1,3 +1,4 @@
+import { Table, Textarea, UnstyledButton } from "@mantine/core";
 import { type ProfileSlug } from "@tensidrum/core/formula";
 import { startingFormulaOf, type StartingFormula } from "@tensidrum/core/surfactants";
 import { shownMaterial } from "@tensidrum/core/library";
@@ -91,7 +92,7 @@ function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { re
         </p>
       ) : (
         <>
-          <table className={classes.lines}>
+          <Table className={classes.lines}>
             <tbody>
               {startingFormula.lines.map(({ material, percent, phase }) => (
                 <tr key={`${phase} ${material}`}>
@@ -100,10 +101,10 @@ function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { re
                 </tr>
               ))}
             </tbody>
-          </table>
-          <button type="button" className={classes.take} onClick={take}>
+          </Table>
+          <UnstyledButton type="button" className={classes.take} onClick={take}>
             Use this formula
-          </button>
+          </UnstyledButton>
         </>
       )}
     </div>
@@ -172,8 +173,8 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
     <div>
       <h2>Begin from a recipe</h2>
       <p>Paste it as it is: percent, grams, spoons or drops. Edit it here until every line is read.</p>
-      <textarea
-        className={classes.recipe}
+      <Textarea
+        classNames={{ input: classes.recipe }}
         rows={7}
         spellCheck={false}
         value={text}
@@ -184,7 +185,7 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
       {fetcher.data?.problem != null && <p role="alert">{fetcher.data.problem}</p>}
       {understood !== null && (
         <div aria-live="polite">
-          <table className={classes.lines}>
+          <Table className={classes.lines}>
             <tbody>
               {understood.rows
                 .filter(({ kind }) => kind === "ingredient")
@@ -202,11 +203,11 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
                   </tr>
                 ))}
             </tbody>
-          </table>
+          </Table>
           {understood.openPercent > 0.005 && <p>{writtenPercent(understood.openPercent)} % is still open.</p>}
-          <button type="button" className={classes.take} disabled={store === null || understood.lines.length === 0} onClick={take}>
+          <UnstyledButton type="button" className={classes.take} disabled={store === null || understood.lines.length === 0} onClick={take}>
             Read it into the sheet
-          </button>
+          </UnstyledButton>
         </div>
       )}
     </div>
@@ -223,14 +224,14 @@ function FromEarlier({ earlier }: Pick<StartProps, "earlier">) {
       <ul className={classes.earlier}>
         {earlier.map(({ id, name, number, activePercent }) => (
           <li key={id}>
-            <button
+            <UnstyledButton
               type="button"
               className={classes.copy}
               onClick={() => void fetcher.submit({}, { method: "post", action: `/sheet/${id}/${number}/branch` })}
               disabled={fetcher.state !== "idle"}
             >
               {name}
-            </button>
+            </UnstyledButton>
             <span>v{number}</span>
             <span>{written(activePercent, 2)} %</span>
           </li>

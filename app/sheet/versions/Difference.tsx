@@ -1,3 +1,4 @@
+import { NativeSelect, UnstyledButton } from "@mantine/core";
 import type { ComparedLine } from "@tensidrum/core/assessment";
 import { written, writtenPercent } from "@tensidrum/core/quantities";
 import { Form, Link } from "react-router";
@@ -71,17 +72,17 @@ function Choice({ difference }: { readonly difference: OpenedDifference }) {
     <Form method="get" action={`/sheet/${formulaId}/difference`} className={classes.choice}>
       <label>
         from{" "}
-        <select name="from" defaultValue={from} key={`from ${from}`}>
+        <NativeSelect name="from" defaultValue={from} key={`from ${from}`}>
           {options}
-        </select>
+        </NativeSelect>
       </label>
       <label>
         to{" "}
-        <select name="to" defaultValue={to} key={`to ${to}`}>
+        <NativeSelect name="to" defaultValue={to} key={`to ${to}`}>
           {options}
-        </select>
+        </NativeSelect>
       </label>
-      <button type="submit">Compare</button>
+      <UnstyledButton type="submit">Compare</UnstyledButton>
     </Form>
   );
 }

@@ -1,3 +1,4 @@
+import { Table } from "@mantine/core";
 import type { ReactNode } from "react";
 import classes from "./Difference.module.css";
 
@@ -19,7 +20,7 @@ interface WasNowTableProps {
 /** What something was in one version and is in the other. */
 export function WasNowTable({ caption, heads, rows }: WasNowTableProps) {
   return (
-    <table className={classes.table}>
+    <Table className={classes.table}>
       <caption>{caption}</caption>
       {heads !== undefined && (
         <thead>
@@ -41,6 +42,6 @@ export function WasNowTable({ caption, heads, rows }: WasNowTableProps) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }

@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, Table } from "@mantine/core";
 import { Fragment } from "react";
 import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
@@ -42,7 +42,7 @@ export default function CardRoute({ loaderData: { formulaId, number, isDraft, wr
             {card.subtitle} · version {number}, {isDraft ? "a draft, may still change" : "final"} · {writtenOn}
           </p>
         </header>
-        <table className={classes.lines}>
+        <Table className={classes.lines}>
           <thead>
             <tr>
               <th scope="col">material</th>
@@ -76,7 +76,7 @@ export default function CardRoute({ loaderData: { formulaId, number, isDraft, wr
               </Fragment>
             ))}
           </tbody>
-        </table>
+        </Table>
         <section className={classes.beside}>
           <h2>What it is</h2>
           <ul>

@@ -1,3 +1,4 @@
+import { TextInput, Textarea, UnstyledButton } from "@mantine/core";
 import { Refusal } from "@tensidrum/core/quantities";
 import { data, Form, Link, redirect } from "react-router";
 import { answer } from "../../frame/answer.server";
@@ -49,15 +50,15 @@ export default function ImportRoute({ actionData }: Route.ComponentProps) {
         )}
         <label>
           File
-          <input type="file" name="file" accept="application/json,.json" />
+          <TextInput type="file" name="file" accept="application/json,.json" />
         </label>
         <label>
           or its text
-          <textarea name="text" rows={14} spellCheck={false} defaultValue={actionData?.text ?? ""} />
+          <Textarea name="text" rows={14} spellCheck={false} defaultValue={actionData?.text ?? ""} />
         </label>
-        <button type="submit" className={classes.bring}>
+        <UnstyledButton type="submit" className={classes.bring}>
           Import
-        </button>
+        </UnstyledButton>
       </Form>
     </Frame>
   );

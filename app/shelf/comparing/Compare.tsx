@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput, Table } from "@mantine/core";
 import { Form, Link } from "react-router";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
@@ -26,7 +26,7 @@ export function Compare({ compared }: { readonly compared: OpenCompare }) {
       <title>Two side by side, Tensidrum</title>
       <Form method="get" className={classes.ask} key={asked.join("|")}>
         {(["one", "other"] as const).map((name, at) => (
-          <input
+          <TextInput
             key={name}
             name={name}
             list="materials-known"
@@ -49,7 +49,7 @@ export function Compare({ compared }: { readonly compared: OpenCompare }) {
       {one === undefined || other === undefined ? (
         <p className={shelf.empty}>Name two materials: what they differ in stands here then, on one scale.</p>
       ) : (
-        <table className={classes.table}>
+        <Table className={classes.table}>
           <thead>
             <tr>
               <td />
@@ -84,7 +84,7 @@ export function Compare({ compared }: { readonly compared: OpenCompare }) {
               <td>{other.caution ?? ""}</td>
             </tr>
           </tbody>
-        </table>
+        </Table>
       )}
       {one !== undefined && other !== undefined && differences.length === 0 && <p>In their facts they are the same.</p>}
     </Frame>

@@ -1,3 +1,4 @@
+import { Progress } from "@mantine/core";
 import { useEffect, useState } from "react";
 import classes from "./ImportPage.module.css";
 import type { ImportProgress } from "./progress.server";
@@ -22,8 +23,14 @@ export function ImportBar({ job }: { readonly job: string }) {
   }, [job]);
   const words = progress === null ? "reading the rows" : `${progress.done} of ${progress.total}`;
   return (
-    <label className={classes.bar}>
-      <progress {...(progress === null ? {} : { value: progress.done, max: progress.total })} /> {words}
-    </label>
+    <div className={classes.bar} role="status">
+      <Progress
+        aria-label="Import"
+        value={progress === null ? 100 : (100 * progress.done) / Math.max(1, progress.total)}
+        striped={progress === null}
+        animated={progress === null}
+      />
+      {words}
+    </div>
   );
 }

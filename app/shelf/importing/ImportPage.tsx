@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, Checkbox, TextInput, NativeSelect, Table, Textarea, UnstyledButton } from "@mantine/core";
 import { useEffect, useState } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -39,10 +39,10 @@ export function ImportPage({ preview, problem, text }: ImportPageProps) {
             <a href="/shelf/materials.json">both as one file</a>.
           </p>
           <label>
-            A file <input type="file" name="file" accept=".csv,.txt,.tsv,.json,text/csv,application/json" />
+            A file <TextInput type="file" name="file" accept=".csv,.txt,.tsv,.json,text/csv,application/json" />
           </label>
           <label htmlFor="list-text">or its rows</label>
-          <textarea
+          <Textarea
             id="list-text"
             name="text"
             rows={9}
@@ -74,14 +74,14 @@ function Columns({ preview, isBusy }: { readonly preview: ListPreview; readonly 
   const choice = ({ field, name }: (typeof all)[number]) => (
     <label key={field}>
       {name}
-      <select name={`column-${field}`} defaultValue={columns[field] ?? ""}>
+      <NativeSelect name={`column-${field}`} defaultValue={columns[field] ?? ""}>
         <option value="">no column</option>
         {heads.map((head, at) => (
           <option key={at} value={at}>
             {head === "" ? `column ${at + 1}` : head}
           </option>
         ))}
-      </select>
+      </NativeSelect>
     </label>
   );
   return (
@@ -90,13 +90,13 @@ function Columns({ preview, isBusy }: { readonly preview: ListPreview; readonly 
       <input type="hidden" name="wasKind" value={kind} />
       <label>
         it is a list of
-        <select name="kind" defaultValue={kind}>
+        <NativeSelect name="kind" defaultValue={kind}>
           {Object.entries(kindWords).map(([value, words]) => (
             <option key={value} value={value}>
               {words}
             </option>
           ))}
-        </select>
+        </NativeSelect>
       </label>
       {asked.map(choice)}
       {others.length > 0 && (
@@ -105,9 +105,9 @@ function Columns({ preview, isBusy }: { readonly preview: ListPreview; readonly 
           <div>{others.map(choice)}</div>
         </details>
       )}
-      <button type="submit" name="intent" value="columns" disabled={isBusy} className={classes.again}>
+      <UnstyledButton type="submit" name="intent" value="columns" disabled={isBusy} className={classes.again}>
         Read it again so
-      </button>
+      </UnstyledButton>
     </fieldset>
   );
 }
@@ -117,13 +117,13 @@ function Preview({ preview, isBusy }: { readonly preview: ListPreview; readonly 
   const job = useJob();
   return (
     <Form method="post" encType="multipart/form-data" className={classes.preview} key={`${kind} ${JSON.stringify(columns)}`}>
-      <textarea name="text" hidden readOnly value={preview.text} aria-label="The list" />
+      <Textarea name="text" hidden readOnly value={preview.text} aria-label="The list" />
       <input type="hidden" name="job" value={job} />
       {kind === "file" ? <input type="hidden" name="kind" value="file" /> : <Columns preview={preview} isBusy={isBusy} />}
       <p className={classes.counts}>
         {goodCount.toLocaleString("en-GB")} of {rowCount === 1 ? "1 row" : `${rowCount.toLocaleString("en-GB")} rows`} can be brought in.
       </p>
-      <table className={classes.rows}>
+      <Table className={classes.rows}>
         <thead>
           <tr>
             <th scope="col">take</th>
@@ -140,8 +140,7 @@ function Preview({ preview, isBusy }: { readonly preview: ListPreview; readonly 
           {rows.map(({ row, shown, guess, problems }) => (
             <tr key={row} data-problem={problems.length > 0 || undefined}>
               <td>
-                <input
-                  type="checkbox"
+                <Checkbox
                   name="row"
                   value={row}
                   defaultChecked={problems.length === 0}
@@ -160,10 +159,10 @@ function Preview({ preview, isBusy }: { readonly preview: ListPreview; readonly 
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       {goodBelow > 0 && (
         <label className={classes.counts}>
-          <input type="checkbox" name="below" defaultChecked /> and the {goodBelow.toLocaleString("en-GB")} good rows further down
+          <Checkbox name="below" defaultChecked /> and the {goodBelow.toLocaleString("en-GB")} good rows further down
         </label>
       )}
       <p className={classes.doors}>

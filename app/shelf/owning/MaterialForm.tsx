@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput, NativeSelect, Textarea, UnstyledButton } from "@mantine/core";
 import { charges, forms, roles } from "@tensidrum/core/library";
 import type { ReactNode } from "react";
 import { Form, Link, useNavigation } from "react-router";
@@ -31,7 +31,7 @@ export function MaterialForm({ from = "", typed, library, problems, back, save, 
     </Row>
   );
   const input = (name: string, value: string, label: string, placeholder = "") => (
-    <input
+    <TextInput
       name={name}
       defaultValue={value}
       aria-label={label}
@@ -84,13 +84,13 @@ export function MaterialForm({ from = "", typed, library, problems, back, save, 
         {row(
           "handling",
           "how you handle it",
-          <textarea name="handling" rows={2} maxLength={2000} defaultValue={typed.handling} aria-label="How you handle it" />,
+          <Textarea name="handling" rows={2} maxLength={2000} defaultValue={typed.handling} aria-label="How you handle it" />,
         )}
         {library === null &&
           row(
             "caution",
             "caution",
-            <textarea name="caution" rows={2} maxLength={2000} defaultValue={typed.caution} aria-label="Caution" />,
+            <Textarea name="caution" rows={2} maxLength={2000} defaultValue={typed.caution} aria-label="Caution" />,
           )}
       </fieldset>
       <p className={classes.doors}>
@@ -99,9 +99,9 @@ export function MaterialForm({ from = "", typed, library, problems, back, save, 
         </Button>
         <Link to={back}>Leave it</Link>
         {away !== null && (
-          <button type="submit" name="intent" value="take-away" disabled={isBusy}>
+          <UnstyledButton type="submit" name="intent" value="take-away" disabled={isBusy}>
             {away}
-          </button>
+          </UnstyledButton>
         )}
       </p>
     </Form>
@@ -120,20 +120,20 @@ type RowOf = (field: string, label: string, children: ReactNode, hint?: string) 
 
 function Identity({ typed, row }: { readonly typed: TypedMaterial; readonly row: RowOf }) {
   const choice = (name: "role" | "form" | "charge", label: string, options: readonly (readonly [string, string])[], none: string) => (
-    <select name={name} defaultValue={typed[name]} aria-label={label}>
+    <NativeSelect name={name} defaultValue={typed[name]} aria-label={label}>
       <option value="">{none}</option>
       {options.map(([value, words]) => (
         <option key={value} value={value}>
           {words}
         </option>
       ))}
-    </select>
+    </NativeSelect>
   );
   const plain = (word: string) => [word, word.replaceAll("-", " ")] as const;
   return (
     <fieldset>
       <legend>What it is</legend>
-      {row("name", "name", <input name="name" defaultValue={typed.name} maxLength={200} aria-label="Name" autoComplete="off" />)}
+      {row("name", "name", <TextInput name="name" defaultValue={typed.name} maxLength={200} aria-label="Name" autoComplete="off" />)}
       {row("role", "what it does", choice("role", "What it does", roles.map(plain), "choose one"))}
       {row("form", "form", choice("form", "Form", forms.map(plain), "not known"))}
       {row(
@@ -149,7 +149,7 @@ function Identity({ typed, row }: { readonly typed: TypedMaterial; readonly row:
       {row(
         "inci",
         "INCI names with their percent",
-        <textarea
+        <Textarea
           name="inci"
           rows={4}
           defaultValue={typed.inci}
@@ -161,7 +161,7 @@ function Identity({ typed, row }: { readonly typed: TypedMaterial; readonly row:
       {row(
         "parts",
         "or made of",
-        <textarea
+        <Textarea
           name="parts"
           rows={4}
           defaultValue={typed.parts}
@@ -173,7 +173,14 @@ function Identity({ typed, row }: { readonly typed: TypedMaterial; readonly row:
       {row(
         "flags",
         "flags",
-        <input name="flags" defaultValue={typed.flags} maxLength={1000} aria-label="Flags" placeholder="nut, dust" autoComplete="off" />,
+        <TextInput
+          name="flags"
+          defaultValue={typed.flags}
+          maxLength={1000}
+          aria-label="Flags"
+          placeholder="nut, dust"
+          autoComplete="off"
+        />,
       )}
     </fieldset>
   );

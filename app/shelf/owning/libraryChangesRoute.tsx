@@ -1,3 +1,4 @@
+import { Table } from "@mantine/core";
 import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { Frame } from "../../frame/Frame";
@@ -23,7 +24,7 @@ export default function LibraryChangesRoute({ loaderData: { version, updates } }
       {updates.map((update) => (
         <section key={update.version} className={classes.update} aria-label={`Update of ${update.day}`}>
           <h2>{update.day}</h2>
-          <table>
+          <Table>
             <thead>
               <tr>
                 <th scope="col">material</th>
@@ -44,7 +45,7 @@ export default function LibraryChangesRoute({ loaderData: { version, updates } }
                 )),
               )}
             </tbody>
-          </table>
+          </Table>
         </section>
       ))}
     </Frame>

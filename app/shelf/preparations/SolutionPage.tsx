@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput, NativeSelect, UnstyledButton } from "@mantine/core";
 import { STOCK_STRENGTHS_PERCENT, written, writtenShort } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -25,17 +25,17 @@ export function SolutionPage({ solution, problem }: SolutionPageProps) {
       <title>Stock solution, Tensidrum</title>
       <Form method="get" className={classes.wish} key={JSON.stringify(typed)}>
         <Field label="dissolve" problem={at("of")}>
-          <select name="of" defaultValue={typed.of}>
+          <NativeSelect name="of" defaultValue={typed.of}>
             <option value="">choose one</option>
             {solutes.map(({ slug, name }) => (
               <option key={slug} value={slug}>
                 {name}
               </option>
             ))}
-          </select>
+          </NativeSelect>
         </Field>
         <Field label="strength, % by mass" problem={at("strength")}>
-          <input name="strength" list="strengths" defaultValue={typed.strength} inputMode="decimal" autoComplete="off" />
+          <TextInput name="strength" list="strengths" defaultValue={typed.strength} inputMode="decimal" autoComplete="off" />
         </Field>
         <datalist id="strengths">
           {STOCK_STRENGTHS_PERCENT.map((strength) => (
@@ -43,14 +43,14 @@ export function SolutionPage({ solution, problem }: SolutionPageProps) {
           ))}
         </datalist>
         <Field label="how much, g" problem={at("grams")}>
-          <input name="grams" defaultValue={typed.grams} inputMode="decimal" autoComplete="off" />
+          <TextInput name="grams" defaultValue={typed.grams} inputMode="decimal" autoComplete="off" />
         </Field>
         <Field label="keep for, months" problem={at("months")}>
-          <input name="months" defaultValue={typed.months} inputMode="decimal" autoComplete="off" />
+          <TextInput name="months" defaultValue={typed.months} inputMode="decimal" autoComplete="off" />
         </Field>
-        <button type="submit" className={classes.plan}>
+        <UnstyledButton type="submit" className={classes.plan}>
           Plan it
-        </button>
+        </UnstyledButton>
       </Form>
       {plan === null ? (
         <p className={shelf.empty}>
@@ -137,14 +137,14 @@ function Plan({ solution: { typed, lots, ids }, plan, lotProblem }: PlanProps) {
           )}
           <label data-problem={lotProblem === undefined ? undefined : true}>
             <span>{plan.name} taken from</span>
-            <select name="lot" defaultValue={typed.lot === "" ? (lots[0]?.id ?? "") : typed.lot}>
+            <NativeSelect name="lot" defaultValue={typed.lot === "" ? (lots[0]?.id ?? "") : typed.lot}>
               {lots.map(({ id, code, freeGrams }) => (
                 <option key={id} value={id}>
                   lot {code}, {mass(freeGrams)} free
                 </option>
               ))}
               <option value="">no lot of the shelf</option>
-            </select>
+            </NativeSelect>
             {lotProblem !== undefined && <em role="alert">{lotProblem}</em>}
           </label>
           <Button type="submit" h={40} loading={isBusy} data-act="It is made: put it on the shelf">

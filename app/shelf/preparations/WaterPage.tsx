@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, Checkbox, TextInput, UnstyledButton } from "@mantine/core";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -21,10 +21,10 @@ export function WaterPage({ water, problem }: WaterPageProps) {
   const at = (field: string) => (problem?.field === field ? problem.message : undefined);
   const field = (name: "name" | "inci" | "plant" | "water" | "yield" | "days", label: string, isWide = false) => (
     <Field label={label} problem={at(name)}>
-      <input
+      <TextInput
         name={name}
         defaultValue={typed[name]}
-        className={isWide ? classes.wide : undefined}
+        classNames={{ input: isWide ? classes.wide : undefined }}
         inputMode={isWide ? "text" : "decimal"}
         autoComplete="off"
       />
@@ -41,11 +41,11 @@ export function WaterPage({ water, problem }: WaterPageProps) {
         {field("yield", "left after straining, g")}
         {field("days", "days of life, cold")}
         <Field label="challenge-tested" problem={undefined}>
-          <input type="checkbox" name="tested" defaultChecked={typed.tested === "on"} />
+          <Checkbox name="tested" defaultChecked={typed.tested === "on"} />
         </Field>
-        <button type="submit" className={classes.plan}>
+        <UnstyledButton type="submit" className={classes.plan}>
           Plan it
-        </button>
+        </UnstyledButton>
       </Form>
       {plan === null ? (
         <p className={shelf.empty}>

@@ -1,3 +1,4 @@
+import { TextInput, NativeSelect, Table, UnstyledButton } from "@mantine/core";
 import { writtenPercent } from "@tensidrum/core/quantities";
 import { Form, useSubmit } from "react-router";
 import classes from "./Scents.module.css";
@@ -22,21 +23,28 @@ export function InProduct({ scent }: { readonly scent: OpenScent }) {
         }}
       >
         <label>
-          <input name="percent" defaultValue={dose.percent} inputMode="decimal" aria-label="Dose, % of the product" autoComplete="off" /> %
+          <TextInput
+            name="percent"
+            defaultValue={dose.percent}
+            inputMode="decimal"
+            aria-label="Dose, % of the product"
+            autoComplete="off"
+          />{" "}
+          %
         </label>
         <label>
           in{" "}
-          <select name="profile" defaultValue={dose.profile} aria-label="In which product">
+          <NativeSelect name="profile" defaultValue={dose.profile} aria-label="In which product">
             {profiles.map(({ slug, name }) => (
               <option key={slug} value={slug}>
                 {name}
               </option>
             ))}
-          </select>
+          </NativeSelect>
         </label>
-        <button type="submit" className={classes.act}>
+        <UnstyledButton type="submit" className={classes.act}>
           Calculate
-        </button>
+        </UnstyledButton>
       </Form>
       {doseProblem !== null && <p role="alert">{doseProblem}</p>}
       {inProduct === null ? (
@@ -57,7 +65,7 @@ function Limits({ inProduct }: { readonly inProduct: NonNullable<OpenScent["inPr
         {isOverCap ? `Over the usual cap of ${capPercent} %.` : `Within the usual cap of ${capPercent} %.`} The most of this blend here is{" "}
         <strong>{`${writtenPercent(mostPercent)}\u00a0%.`}</strong>
       </p>
-      <table className={classes.limits}>
+      <Table className={classes.limits}>
         <caption>Each oil against its own limit</caption>
         <thead>
           <tr>
@@ -78,8 +86,8 @@ function Limits({ inProduct }: { readonly inProduct: NonNullable<OpenScent["inPr
             </tr>
           ))}
         </tbody>
-      </table>
-      <table className={classes.limits}>
+      </Table>
+      <Table className={classes.limits}>
         <caption>{named.length === 0 ? "No allergen must be named" : `${named.length} to name on the label`}</caption>
         <thead>
           <tr>
@@ -100,7 +108,7 @@ function Limits({ inProduct }: { readonly inProduct: NonNullable<OpenScent["inPr
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <p className={classes.fine}>
         Estimates from typical compositions; the certificate of your own oil decides. What must be named differs from place to place: check
         where you live.

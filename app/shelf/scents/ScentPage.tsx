@@ -1,5 +1,5 @@
 import { written, writtenShort } from "@tensidrum/core/quantities";
-import { Button } from "@mantine/core";
+import { Button, TextInput, NativeSelect, Table, UnstyledButton } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
@@ -82,7 +82,7 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
   return (
     <Form method="post" className={classes.rounds} key={`${newId} ${typed?.id ?? ""}`}>
       <input type="hidden" name="id" value={newId} />
-      <table>
+      <Table>
         <thead>
           <tr>
             <th scope="col">oil</th>
@@ -95,11 +95,11 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
             <th scope="col">
               <label>
                 {isNew ? "first round" : "next round"}
-                <select name="countedIn" defaultValue={typed?.countedIn ?? last?.countedIn ?? "drops"} aria-label="Counted in">
+                <NativeSelect name="countedIn" defaultValue={typed?.countedIn ?? last?.countedIn ?? "drops"} aria-label="Counted in">
                   {["drops", "grams", "parts"].map((unit) => (
                     <option key={unit}>{unit}</option>
                   ))}
-                </select>
+                </NativeSelect>
               </label>
             </th>
           </tr>
@@ -121,7 +121,7 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
               })}
               <td>
                 <input type="hidden" name="oil" value={slug} />
-                <input
+                <TextInput
                   name="count"
                   inputMode="decimal"
                   defaultValue={countOf(slug)}
@@ -134,20 +134,20 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
           {blanks.map((at) => (
             <tr key={at}>
               <th scope="row">
-                <select name="oil" defaultValue="" aria-label={isNew ? `Oil ${at + 1}` : "Another oil"}>
+                <NativeSelect name="oil" defaultValue="" aria-label={isNew ? `Oil ${at + 1}` : "Another oil"}>
                   <option value="">{isNew ? "choose an oil" : "another oil"}</option>
                   {choice.map(({ slug, name }) => (
                     <option key={slug} value={slug}>
                       {name}
                     </option>
                   ))}
-                </select>
+                </NativeSelect>
               </th>
               {shown.map(({ number }) => (
                 <td key={number} data-earlier={isEarlier(number)} />
               ))}
               <td>
-                <input
+                <TextInput
                   name="count"
                   inputMode="decimal"
                   defaultValue=""
@@ -176,11 +176,11 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
               </td>
             ))}
             <td>
-              <input name="note" maxLength={500} defaultValue={typed?.note ?? ""} aria-label="How it smells" autoComplete="off" />
+              <TextInput name="note" maxLength={500} defaultValue={typed?.note ?? ""} aria-label="How it smells" autoComplete="off" />
             </td>
           </tr>
         </tfoot>
-      </table>
+      </Table>
       <p className={classes.doors}>
         <Button type="submit" name="intent" value="round" h={40} loading={isBusy}>
           {isNew ? "Keep the first round" : "Keep this round"}
@@ -228,18 +228,19 @@ function Keep({ scent: { name }, last }: { readonly scent: OpenScent; readonly l
         <Form method="post">
           <input type="hidden" name="id" value={last.id} />
           <label>
-            Round {last.number} as a material called <input name="name" defaultValue={`${name} scent`} maxLength={120} autoComplete="off" />
+            Round {last.number} as a material called{" "}
+            <TextInput name="name" defaultValue={`${name} scent`} maxLength={120} autoComplete="off" />
           </label>
-          <button type="submit" name="intent" value="keep" disabled={isBusy} className={classes.act}>
+          <UnstyledButton type="submit" name="intent" value="keep" disabled={isBusy} className={classes.act}>
             Keep it among the materials
-          </button>
+          </UnstyledButton>
         </Form>
       )}
       <Form method="post">
         <input type="hidden" name="id" value={last.id} />
-        <button type="submit" name="intent" value="delete" disabled={isBusy} className={classes.away}>
+        <UnstyledButton type="submit" name="intent" value="delete" disabled={isBusy} className={classes.away}>
           Throw the scent away with its rounds
-        </button>
+        </UnstyledButton>
       </Form>
     </section>
   );

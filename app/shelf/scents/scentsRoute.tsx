@@ -1,4 +1,4 @@
-import { Button } from "@mantine/core";
+import { Button, TextInput } from "@mantine/core";
 import { data, Form, Link, redirect, useActionData, useNavigation } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { formOf } from "../../frame/readForm.server";
@@ -28,7 +28,7 @@ export default function ScentsRoute({ loaderData: { scents, newId } }: Route.Com
       <Form method="post" className={classes.begin} key={newId}>
         <input type="hidden" name="id" value={newId} />
         <label htmlFor="scent-name">Begin a scent, called</label>
-        <input
+        <TextInput
           id="scent-name"
           name="name"
           maxLength={120}

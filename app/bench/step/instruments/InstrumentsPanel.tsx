@@ -1,3 +1,4 @@
+import { NativeSelect } from "@mantine/core";
 import { useEffect, useState } from "react";
 import type { Instrument, InstrumentState } from "../../instruments/instrument";
 import { instrumentKinds, type InstrumentKind } from "../../instruments/instrumentLink";
@@ -109,11 +110,15 @@ function Ways({
       {isSerialThere && (
         <label>
           baud{" "}
-          <select value={baud} onChange={(event) => setBaud(Number(event.currentTarget.value))} aria-label={`Baud of the ${names[kind]}`}>
+          <NativeSelect
+            value={baud}
+            onChange={(event) => setBaud(Number(event.currentTarget.value))}
+            aria-label={`Baud of the ${names[kind]}`}
+          >
             {baudRates.map((rate) => (
               <option key={rate}>{rate}</option>
             ))}
-          </select>
+          </NativeSelect>
         </label>
       )}
       {trouble !== null && <p role="alert">{trouble}</p>}

@@ -1,3 +1,4 @@
+import { TextInput } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { SimulatedScaleLink } from "../../instruments/simulatedLinks";
@@ -52,7 +53,7 @@ export function Portion({ name, grams, decimals, words = "really added", button 
       <>
         <label>
           {words}{" "}
-          <input
+          <TextInput
             name="grams"
             inputMode="decimal"
             autoComplete="off"

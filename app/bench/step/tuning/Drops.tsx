@@ -1,3 +1,4 @@
+import { TextInput } from "@mantine/core";
 import { DROPS_TO_WEIGH } from "@tensidrum/core/acidity";
 import type { BenchAgent } from "@tensidrum/core/process";
 import { Entry } from "../Entry";
@@ -15,7 +16,7 @@ export function Drops({ agent }: { readonly agent: BenchAgent }) {
       </summary>
       <Entry className={classes.meter} hidden={{ agent: name }}>
         <label>
-          drops <input name="drops" inputMode="numeric" autoComplete="off" size={4} defaultValue={DROPS_TO_WEIGH} />
+          drops <TextInput name="drops" inputMode="numeric" autoComplete="off" inputSize="4" defaultValue={DROPS_TO_WEIGH} />
         </label>
         <Portion
           key={dropGrams}

@@ -1,3 +1,4 @@
+import { TextInput } from "@mantine/core";
 import { calibrationOf } from "@tensidrum/core/acidity";
 import { useState } from "react";
 import { SimulatedMeterLink } from "../../instruments/simulatedLinks";
@@ -45,16 +46,16 @@ export function Meter() {
         {wells.map(({ buffer, which }) => (
           <span key={which}>
             <label>
-              {which} <input name="buffer" inputMode="decimal" autoComplete="off" size={5} defaultValue={buffer} />
+              {which} <TextInput name="buffer" inputMode="decimal" autoComplete="off" inputSize="5" defaultValue={buffer} />
             </label>
             <label>
               {" "}
               shows{" "}
-              <input
+              <TextInput
                 name="shown"
                 inputMode="decimal"
                 autoComplete="off"
-                size={5}
+                inputSize="5"
                 aria-label={`${which} shows`}
                 value={shown[which] ?? ""}
                 onChange={(event) => setShown({ ...shown, [which]: event.currentTarget.value })}

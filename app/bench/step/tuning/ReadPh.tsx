@@ -1,3 +1,4 @@
+import { TextInput, NativeSelect } from "@mantine/core";
 import { questionOf, questionOfHaste, type BatchEntry, type PhTuning, type Step } from "@tensidrum/core/process";
 import { readNumber } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
@@ -81,7 +82,7 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
         <>
           <label className={isAgain ? undefined : classes.big}>
             pH{" "}
-            <input
+            <TextInput
               name="ph"
               inputMode="decimal"
               autoComplete="off"
@@ -93,13 +94,14 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
           </label>
           <label>
             sample at{" "}
-            <input name="temperature" inputMode="decimal" autoComplete="off" size={4} aria-label="Temperature of the sample, °C" /> °C
+            <TextInput name="temperature" inputMode="decimal" autoComplete="off" inputSize="4" aria-label="Temperature of the sample, °C" />{" "}
+            °C
           </label>
         </>
       )}
       <label>
         read{" "}
-        <select
+        <NativeSelect
           name="way"
           value={way}
           onChange={(event) => {
@@ -111,15 +113,15 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
           <option value="dilution">in a 10 % dilution</option>
           <option value="neat">neat</option>
           <option value="strip">by a strip, ± 0.5</option>
-        </select>
+        </NativeSelect>
       </label>
       <label>
         taken out{" "}
-        <input
+        <TextInput
           name="sample"
           inputMode="decimal"
           autoComplete="off"
-          size={5}
+          inputSize="5"
           defaultValue={samples[way]}
           key={way}
           onInput={(event) => setSample(event.currentTarget.value)}

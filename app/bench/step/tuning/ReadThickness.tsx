@@ -1,3 +1,4 @@
+import { TextInput, NativeSelect } from "@mantine/core";
 import { SIMULATED_CUP } from "@tensidrum/core/instruments";
 import { questionOfHaste, type Step } from "@tensidrum/core/process";
 import { useEffect, useState } from "react";
@@ -74,7 +75,7 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
           {(way === "Pa·s" || way === "funnel") && (
             <label className={isAgain ? undefined : classes.big}>
               <span className="only-for-readers">Thickness</span>
-              <input
+              <TextInput
                 name="viscosity"
                 inputMode="decimal"
                 autoComplete="off"
@@ -87,22 +88,22 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
           {way === "word" && (
             <label>
               it is like{" "}
-              <select name="word" aria-label="Thickness in a word">
+              <NativeSelect name="word" aria-label="Thickness in a word">
                 {Object.keys(thicknessWords).map((word) => (
                   <option key={word}>{word}</option>
                 ))}
-              </select>
+              </NativeSelect>
             </label>
           )}
           {way === "bead" &&
             beadFields.map((field) => (
               <label key={field}>
-                {beadWords[field]} <input name={`bead-${field}`} inputMode="decimal" autoComplete="off" size={5} />
+                {beadWords[field]} <TextInput name={`bead-${field}`} inputMode="decimal" autoComplete="off" inputSize="5" />
               </label>
             ))}
           <label>
             <span className="only-for-readers">measured</span>
-            <select
+            <NativeSelect
               name="by"
               value={way}
               disabled={unit === "s"}
@@ -117,7 +118,7 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
                   {wayNames[one]}
                 </option>
               ))}
-            </select>
+            </NativeSelect>
             {unit === "s" && <input type="hidden" name="by" value="funnel" />}
           </label>
         </>

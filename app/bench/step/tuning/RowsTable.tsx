@@ -1,3 +1,4 @@
+import { Table } from "@mantine/core";
 import type { ReactNode } from "react";
 import step from "../Step.module.css";
 
@@ -11,7 +12,7 @@ interface RowsTableProps {
 /** What was read, and what went in before it. */
 export function RowsTable({ caption, heads, children }: RowsTableProps) {
   return (
-    <table className={step.list}>
+    <Table className={step.list}>
       <caption className="only-for-readers">{caption}</caption>
       <thead>
         <tr>
@@ -23,6 +24,6 @@ export function RowsTable({ caption, heads, children }: RowsTableProps) {
         </tr>
       </thead>
       <tbody>{children}</tbody>
-    </table>
+    </Table>
   );
 }

@@ -1,3 +1,4 @@
+import { NativeSelect } from "@mantine/core";
 import {
   agentsOf,
   curveInGrams,
@@ -114,7 +115,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
         {(["acid", "base"] as const).map((kind) => (
           <label key={kind}>
             {kind}{" "}
-            <select
+            <NativeSelect
               value={kind === "acid" ? acid.name : base.name}
               onChange={(event) => setChosen({ ...chosen, [kind]: event.currentTarget.value })}
             >
@@ -123,7 +124,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
                 .map(({ name }) => (
                   <option key={name}>{name}</option>
                 ))}
-            </select>
+            </NativeSelect>
           </label>
         ))}
       </div>

@@ -1,3 +1,4 @@
+import { TextInput, NativeSelect } from "@mantine/core";
 import { aimedThickness, questionOf, saltsOf, thicknessTuning, upToPeakGrams, type Step } from "@tensidrum/core/process";
 import { fittedCurve } from "@tensidrum/core/rheology";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
@@ -140,15 +141,15 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
       <div className={classes.solutions}>
         <label>
           with{" "}
-          <select value={salt.name} onChange={(event) => setChosen(event.currentTarget.value)}>
+          <NativeSelect value={salt.name} onChange={(event) => setChosen(event.currentTarget.value)}>
             {salts.map(({ name }) => (
               <option key={name}>{name}</option>
             ))}
-          </select>
+          </NativeSelect>
         </label>
         <label>
           wanted{" "}
-          <input
+          <TextInput
             inputMode="decimal"
             value={wanted}
             placeholder={written(target, 2)}
