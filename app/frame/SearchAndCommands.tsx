@@ -105,64 +105,67 @@ export function SearchAndCommands() {
         <IconListSearch size={18} stroke={1.6} aria-hidden="true" />
         <span>Search and commands</span>
       </UnstyledButton>
-      <Modal
-        opened={isOpen}
-        onClose={leave}
-        returnFocus={false}
-        withCloseButton={false}
-        centered={false}
-        aria-label="Search and commands"
-        classNames={{ body: classes.dialog }}
-      >
-        <TextInput
-          size="md"
-          value={text}
-          data-autofocus
-          placeholder="Search, or choose a command"
-          aria-label="Search and commands"
-          role="combobox"
-          aria-expanded="true"
-          aria-controls="acts-found"
-          aria-activedescendant={shown[at] === undefined ? undefined : `act-${at}`}
-          onChange={(event) => {
-            setText(event.currentTarget.value);
-            setAt(0);
-          }}
-          onKeyDown={(event) => {
-            if (event.key === "ArrowDown" || event.key === "ArrowUp") {
-              event.preventDefault();
-              setAt((now) => Math.min(shown.length - 1, Math.max(0, now + (event.key === "ArrowDown" ? 1 : -1))));
-            } else if (event.key === "Enter") {
-              event.preventDefault();
-              choose(shown[at]);
-            }
-          }}
-        />
-        <ul id="acts-found" role="listbox" aria-label="What can be done here">
-          {shown.map((act, index) => (
-            <li key={`${act.words} ${index}`} id={`act-${index}`} role="option" aria-selected={index === at} onClick={() => choose(act)}>
-              {act.words}
-              {act.key !== "" && <kbd>{act.key}</kbd>}
-            </li>
-          ))}
-        </ul>
-        {shown.length === 0 && <p>Nothing on this page does that.</p>}
-        <p className={classes.fine}>
-          Everywhere: <kbd>Ctrl Z</kbd> undo, <kbd>Ctrl Shift Z</kbd> redo, <kbd>Enter</kbd> next cell, <kbd>Alt ↑ ↓</kbd> move a line.
-        </p>
-        <Checkbox
-          className={classes.fine}
-          size="xs"
-          label="single keys act while no field has the caret"
-          checked={!areKeysOff}
-          onChange={(event) => {
-            const off = !event.currentTarget.checked;
-            setKeysOff(off);
-            if (off) localStorage.setItem(OFF, "yes");
-            else localStorage.removeItem(OFF);
-          }}
-        />
-      </Modal>
+      <Modal.Root opened={isOpen} onClose={leave} returnFocus={false} centered={false}>
+        <Modal.Overlay />
+        <Modal.Content aria-label="Search and commands">
+          <Modal.Body className={classes.dialog}>
+            <TextInput
+              size="md"
+              value={text}
+              data-autofocus
+              placeholder="Search, or choose a command"
+              aria-label="Search and commands"
+              role="combobox"
+              aria-expanded="true"
+              aria-controls="acts-found"
+              aria-activedescendant={shown[at] === undefined ? undefined : `act-${at}`}
+              onChange={(event) => {
+                setText(event.currentTarget.value);
+                setAt(0);
+              }}
+              onKeyDown={(event) => {
+                if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+                  event.preventDefault();
+                  setAt((now) => Math.min(shown.length - 1, Math.max(0, now + (event.key === "ArrowDown" ? 1 : -1))));
+                } else if (event.key === "Enter") {
+                  event.preventDefault();
+                  choose(shown[at]);
+                }
+              }}
+            />
+            <ul id="acts-found" role="listbox" aria-label="What can be done here">
+              {shown.map((act, index) => (
+                <li
+                  key={`${act.words} ${index}`}
+                  id={`act-${index}`}
+                  role="option"
+                  aria-selected={index === at}
+                  onClick={() => choose(act)}
+                >
+                  {act.words}
+                  {act.key !== "" && <kbd>{act.key}</kbd>}
+                </li>
+              ))}
+            </ul>
+            {shown.length === 0 && <p>Nothing on this page does that.</p>}
+            <p className={classes.fine}>
+              Everywhere: <kbd>Ctrl Z</kbd> undo, <kbd>Ctrl Shift Z</kbd> redo, <kbd>Enter</kbd> next cell, <kbd>Alt ↑ ↓</kbd> move a line.
+            </p>
+            <Checkbox
+              className={classes.fine}
+              size="xs"
+              label="single keys act while no field has the caret"
+              checked={!areKeysOff}
+              onChange={(event) => {
+                const off = !event.currentTarget.checked;
+                setKeysOff(off);
+                if (off) localStorage.setItem(OFF, "yes");
+                else localStorage.removeItem(OFF);
+              }}
+            />
+          </Modal.Body>
+        </Modal.Content>
+      </Modal.Root>
     </>
   );
 }

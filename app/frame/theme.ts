@@ -5,6 +5,8 @@ import {
   Input,
   InputWrapper,
   Modal,
+  ModalOverlay,
+  ModalRoot,
   NativeSelect,
   Radio,
   Table,
@@ -56,11 +58,16 @@ export const theme = createTheme({
     NativeSelect: NativeSelect.extend({ classNames: field }),
     Checkbox: Checkbox.extend({ classNames: { root: classes.tick, input: classes.tickBox, label: classes.tickLabel } }),
     Radio: Radio.extend({ classNames: { root: classes.tick, radio: classes.tickBox, label: classes.tickLabel } }),
-    Table: Table.extend({ classNames: { table: classes.table }, defaultProps: { withRowBorders: false } }),
+    Table: Table.extend({ classNames: { table: classes.table }, defaultProps: { withRowBorders: false, captionSide: "top" } }),
     Modal: Modal.extend({
       classNames: { content: classes.sheet, title: classes.sheetTitle },
-      defaultProps: { centered: true, overlayProps: { className: classes.veil }, transitionProps: { duration: 0 } },
+      defaultProps: { centered: true, transitionProps: { duration: 0 } },
     }),
+    ModalRoot: ModalRoot.extend({
+      classNames: { content: classes.sheet, title: classes.sheetTitle },
+      defaultProps: { transitionProps: { duration: 0 } },
+    }),
+    ModalOverlay: ModalOverlay.extend({ defaultProps: { className: classes.veil } }),
   },
 });
 

@@ -50,13 +50,10 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
     if (moved !== null) setWish(shifted(moved.shares, change));
   };
   return (
-    <Modal
+    <Modal.Root
       opened
       fullScreen
       onClose={onClose}
-      withCloseButton={false}
-      aria-labelledby="balance-head"
-      classNames={{ body: classes.dialog }}
       onKeyDown={(event) => {
         if (
           event.key === "Enter" &&
@@ -66,93 +63,97 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
           keep();
       }}
     >
-      <header className={classes.head}>
-        <h2 id="balance-head">Balance of the cleansers</h2>
-        <span className={classes.fields}>
-          Colour the field by{" "}
-          {fieldNames.map(({ name, words }) => (
-            <UnstyledButton key={name} type="button" aria-pressed={name === fieldName} onClick={() => setFieldName(name)}>
-              {words}
-            </UnstyledButton>
-          ))}
-        </span>
-        <PictureDownload name="blend-triangle" picture={picture} />
-        <UnstyledButton type="button" className={classes.back} onClick={onClose}>
-          Back <kbd>Esc</kbd>
-        </UnstyledButton>
-        {isDraft && (
-          <UnstyledButton type="button" className={classes.keep} onClick={keep}>
-            Keep this balance <kbd>Enter</kbd>
-          </UnstyledButton>
-        )}
-      </header>
-      {was === null || moved === null ? (
-        <p className={classes.sentence}>There are no cleansers to balance yet.</p>
-      ) : (
-        <div className={classes.columns}>
-          <div>
-            <Triangle
-              field={field}
-              now={moved.shares}
-              was={was}
-              ghosts={ghosts}
-              svgRef={picture}
-              label={`Blend triangle. Now ${sharesText(moved.shares)}. Arrow keys move the point by 1 %, with Shift by 0.1 %.`}
-              onMove={setWish}
-              onNudge={shift}
-            />
-            <p className={classes.legend}>
-              {cornerCharges.some((charge) => was[charge] === 0) && "The field is drawn once all three types are there. "}
-              Lighter is {fieldName === "irritation" ? "milder; lines at 60, 120 and 200" : "less foam"}. Dotted: 20 and 50 % amphoteric,
-              usual for the face. <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> 1 %, <kbd>Shift</kbd> 0.1 %.
-            </p>
-          </div>
-          <div className={classes.beside} aria-live="polite">
-            <p className={classes.sentence}>
-              {sentenceOf(before.irritation?.load ?? null, now.irritation?.load ?? null, now.irritation?.band ?? null)}
-            </p>
-            {moved.stopped === "rest-used-up" && <p className={classes.stopped}>The point stops here: the q.s. line is used up.</p>}
-            {moved.stopped === "type-missing" && <p className={classes.stopped}>It moves only along the types that are there.</p>}
-            {isDraft &&
-              cornerCharges
-                .filter((charge) => was[charge] === 0)
-                .map((charge) => <AddOne key={charge} charge={charge} formula={formula} materials={materials} />)}
-            <LinesTable formula={formula} percents={moved.percents} materials={materials} />
-            <Table className={classes.table}>
-              <caption>What it would do</caption>
-              <thead>
-                <tr>
-                  <th scope="col">reading</th>
-                  <th scope="col">was</th>
-                  <th scope="col">now</th>
-                </tr>
-              </thead>
-              <tbody>
-                <Reading name="irritation" was={before.irritation?.load} now={now.irritation?.load} decimals={0} mark="irritation" />
-                <Reading name="initial foam" was={before.foam?.flash} now={now.foam?.flash} decimals={1} mark="foam" />
-                <Reading name="density" was={before.foam?.density} now={now.foam?.density} decimals={1} />
-                <Reading name="stability" was={before.foam?.stability} now={now.foam?.stability} decimals={1} />
-                <Reading name="salt, %" was={before.saltPercent} now={now.saltPercent} decimals={2} />
-              </tbody>
-            </Table>
-            <fieldset className={classes.steppers}>
-              <legend>Or type the shares; the ratio inside each charge type stays the same</legend>
-              {cornerCharges.map((charge) => (
-                <Stepper
-                  key={charge}
-                  charge={charge}
-                  value={moved.shares[charge]}
-                  onSet={(value) => shift({ [charge]: value - moved.shares[charge] })}
-                />
+      <Modal.Content aria-labelledby="balance-head">
+        <Modal.Body className={classes.dialog}>
+          <header className={classes.head}>
+            <h2 id="balance-head">Balance of the cleansers</h2>
+            <span className={classes.fields}>
+              Colour the field by{" "}
+              {fieldNames.map(({ name, words }) => (
+                <UnstyledButton key={name} type="button" aria-pressed={name === fieldName} onClick={() => setFieldName(name)}>
+                  {words}
+                </UnstyledButton>
               ))}
-            </fieldset>
-            <p className={classes.legend}>
-              <strong>Thickness is not on this map.</strong> A blend with other shares wants jars of its own.
-            </p>
-          </div>
-        </div>
-      )}
-    </Modal>
+            </span>
+            <PictureDownload name="blend-triangle" picture={picture} />
+            <UnstyledButton type="button" className={classes.back} onClick={onClose}>
+              Back <kbd>Esc</kbd>
+            </UnstyledButton>
+            {isDraft && (
+              <UnstyledButton type="button" className={classes.keep} onClick={keep}>
+                Keep this balance <kbd>Enter</kbd>
+              </UnstyledButton>
+            )}
+          </header>
+          {was === null || moved === null ? (
+            <p className={classes.sentence}>There are no cleansers to balance yet.</p>
+          ) : (
+            <div className={classes.columns}>
+              <div>
+                <Triangle
+                  field={field}
+                  now={moved.shares}
+                  was={was}
+                  ghosts={ghosts}
+                  svgRef={picture}
+                  label={`Blend triangle. Now ${sharesText(moved.shares)}. Arrow keys move the point by 1 %, with Shift by 0.1 %.`}
+                  onMove={setWish}
+                  onNudge={shift}
+                />
+                <p className={classes.legend}>
+                  {cornerCharges.some((charge) => was[charge] === 0) && "The field is drawn once all three types are there. "}
+                  Lighter is {fieldName === "irritation" ? "milder; lines at 60, 120 and 200" : "less foam"}. Dotted: 20 and 50 %
+                  amphoteric, usual for the face. <kbd>←</kbd> <kbd>→</kbd> <kbd>↑</kbd> <kbd>↓</kbd> 1 %, <kbd>Shift</kbd> 0.1 %.
+                </p>
+              </div>
+              <div className={classes.beside} aria-live="polite">
+                <p className={classes.sentence}>
+                  {sentenceOf(before.irritation?.load ?? null, now.irritation?.load ?? null, now.irritation?.band ?? null)}
+                </p>
+                {moved.stopped === "rest-used-up" && <p className={classes.stopped}>The point stops here: the q.s. line is used up.</p>}
+                {moved.stopped === "type-missing" && <p className={classes.stopped}>It moves only along the types that are there.</p>}
+                {isDraft &&
+                  cornerCharges
+                    .filter((charge) => was[charge] === 0)
+                    .map((charge) => <AddOne key={charge} charge={charge} formula={formula} materials={materials} />)}
+                <LinesTable formula={formula} percents={moved.percents} materials={materials} />
+                <Table className={classes.table}>
+                  <caption>What it would do</caption>
+                  <thead>
+                    <tr>
+                      <th scope="col">reading</th>
+                      <th scope="col">was</th>
+                      <th scope="col">now</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    <Reading name="irritation" was={before.irritation?.load} now={now.irritation?.load} decimals={0} mark="irritation" />
+                    <Reading name="initial foam" was={before.foam?.flash} now={now.foam?.flash} decimals={1} mark="foam" />
+                    <Reading name="density" was={before.foam?.density} now={now.foam?.density} decimals={1} />
+                    <Reading name="stability" was={before.foam?.stability} now={now.foam?.stability} decimals={1} />
+                    <Reading name="salt, %" was={before.saltPercent} now={now.saltPercent} decimals={2} />
+                  </tbody>
+                </Table>
+                <fieldset className={classes.steppers}>
+                  <legend>Or type the shares; the ratio inside each charge type stays the same</legend>
+                  {cornerCharges.map((charge) => (
+                    <Stepper
+                      key={charge}
+                      charge={charge}
+                      value={moved.shares[charge]}
+                      onSet={(value) => shift({ [charge]: value - moved.shares[charge] })}
+                    />
+                  ))}
+                </fieldset>
+                <p className={classes.legend}>
+                  <strong>Thickness is not on this map.</strong> A blend with other shares wants jars of its own.
+                </p>
+              </div>
+            </div>
+          )}
+        </Modal.Body>
+      </Modal.Content>
+    </Modal.Root>
   );
 }
 
