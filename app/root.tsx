@@ -12,6 +12,7 @@ import "@mantine/core/styles/InlineInput.layer.css";
 import "@mantine/core/styles/Checkbox.layer.css";
 import "@mantine/core/styles/Radio.layer.css";
 import "@mantine/core/styles/Table.layer.css";
+import "@mantine/core/styles/Alert.layer.css";
 import "@mantine/core/styles/Overlay.layer.css";
 import "@mantine/core/styles/CloseButton.layer.css";
 import "@mantine/core/styles/ModalBase.layer.css";

@@ -111,6 +111,7 @@ export function SearchAndCommands() {
           <Modal.Body className={classes.dialog}>
             <TextInput
               size="md"
+              w="100%"
               value={text}
               data-autofocus
               placeholder="Search, or choose a command"

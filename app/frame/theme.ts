@@ -1,4 +1,5 @@
 import {
+  Alert,
   Checkbox,
   createTheme,
   defaultVariantColorsResolver,
@@ -51,6 +52,7 @@ export const theme = createTheme({
   fontSizes: { xs: "var(--text-note)", sm: "var(--text-small)", md: "var(--text-body)", lg: "var(--text-lead)", xl: "var(--text-head)" },
   spacing: { xs: "0.25rem", sm: "0.5rem", md: "0.75rem", lg: "1.125rem", xl: "1.75rem" },
   components: {
+    Alert: Alert.extend({ classNames: { root: classes.alert, message: classes.alertWords } }),
     Input: Input.extend({ classNames: { input: classes.input, section: classes.section } }),
     InputWrapper: InputWrapper.extend({ defaultProps: { inputWrapperOrder: ["label", "input", "description", "error"] } }),
     TextInput: TextInput.extend({ classNames: field }),

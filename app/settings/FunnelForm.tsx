@@ -3,6 +3,7 @@ import { writtenShort } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
 import type { TypedFunnel } from "./funnel.server";
 import classes from "./Settings.module.css";
+import { FormError } from "../components/FormError";
 
 interface FunnelFormProps {
   /** Null while it was never run with known liquids. */
@@ -32,33 +33,33 @@ export function FunnelForm({ funnel, typed, message }: FunnelFormProps) {
         {liquids.map(({ which, thickness, density }, at) => (
           <fieldset key={which} className={classes.liquid}>
             <legend>{which}</legend>
-            <label>
-              <span>Pa·s</span>
-              <TextInput
-                name="thickness"
-                inputMode="decimal"
-                defaultValue={typed?.thickness[at] ?? thickness}
-                aria-label={`${which}, Pa·s`}
-              />
-            </label>
-            <label>
-              <span>g/mL</span>
-              <TextInput name="density" inputMode="decimal" defaultValue={typed?.density[at] ?? density} aria-label={`${which}, g/mL`} />
-            </label>
-            <label>
-              <span>runs, s</span>
-              <TextInput name="seconds" inputMode="decimal" defaultValue={typed?.seconds[at] ?? ""} aria-label={`${which} runs, s`} />
-            </label>
+            <TextInput
+              label="Pa·s"
+              name="thickness"
+              inputMode="decimal"
+              defaultValue={typed?.thickness[at] ?? thickness}
+              aria-label={`${which}, Pa·s`}
+            />
+            <TextInput
+              label="g/mL"
+              name="density"
+              inputMode="decimal"
+              defaultValue={typed?.density[at] ?? density}
+              aria-label={`${which}, g/mL`}
+            />
+            <TextInput
+              label="runs, s"
+              name="seconds"
+              inputMode="decimal"
+              defaultValue={typed?.seconds[at] ?? ""}
+              aria-label={`${which} runs, s`}
+            />
           </fieldset>
         ))}
         <Button type="submit" name="intent" value="funnel" h={36} variant="outline" loading={isBusy}>
           Calibrate the funnel
         </Button>
-        {message !== null && (
-          <p role="alert" className={classes.problem}>
-            {message}
-          </p>
-        )}
+        <FormError>{message}</FormError>
       </Form>
     </>
   );

@@ -5,6 +5,7 @@ import { useUnits } from "../frame/units";
 import type { TypedMovement } from "./forms.server";
 import classes from "./Lots.module.css";
 import type { OpenMaterial } from "./openMaterial.server";
+import { FormError } from "../components/FormError";
 
 interface LotsProps {
   readonly material: OpenMaterial;
@@ -96,26 +97,22 @@ function Lot({ lot, answered }: LotProps) {
         <DefaultButton name="kind" value="none" />
         <input type="hidden" name="id" value={lot.movementId} />
         <input type="hidden" name="lotId" value={lot.id} />
-        <label>
-          grams
-          <TextInput
-            name="grams"
-            inputMode="decimal"
-            autoComplete="off"
-            defaultValue={answered?.typed.grams ?? ""}
-            aria-invalid={answered !== null || undefined}
-          />
-        </label>
-        <label>
-          why
-          <TextInput
-            name="note"
-            maxLength={200}
-            autoComplete="off"
-            defaultValue={answered?.typed.note ?? ""}
-            classNames={{ input: classes.why }}
-          />
-        </label>
+        <TextInput
+          label="grams"
+          name="grams"
+          inputMode="decimal"
+          autoComplete="off"
+          defaultValue={answered?.typed.grams ?? ""}
+          aria-invalid={answered !== null || undefined}
+        />
+        <TextInput
+          label="why"
+          name="note"
+          maxLength={200}
+          autoComplete="off"
+          defaultValue={answered?.typed.note ?? ""}
+          classNames={{ input: classes.why }}
+        />
         <span className={classes.doors}>
           <UnstyledButton type="submit" name="kind" value="use" disabled={isBusy}>
             Use some
@@ -133,7 +130,7 @@ function Lot({ lot, answered }: LotProps) {
             </UnstyledButton>
           )}
         </span>
-        {answered !== null && <p role="alert">{answered.problem}</p>}
+        {answered !== null && <FormError>{answered.problem}</FormError>}
       </Form>
     </article>
   );

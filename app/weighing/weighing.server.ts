@@ -76,3 +76,6 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
     })),
   };
 }
+
+/** What the weighing sheet shows. */
+export type OpenWeighing = Awaited<ReturnType<typeof openWeighing>>;

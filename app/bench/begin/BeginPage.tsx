@@ -7,6 +7,7 @@ import { StationNav } from "../../frame/stationNav/StationNav";
 import type { OpenBegin } from "./begin.server";
 import { benchStations } from "../benchStation";
 import classes from "../Bench.module.css";
+import { FormError } from "../../components/FormError";
 
 interface BeginPageProps {
   readonly plan: OpenBegin;
@@ -37,11 +38,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
       line={<StationNav stations={benchStations("before you begin")} />}
     >
       <title>{`Before you begin, ${name}`}</title>
-      {(problem ?? plan.sizeProblem) !== null && (
-        <p role="alert" className={classes.problem}>
-          {problem ?? plan.sizeProblem}
-        </p>
-      )}
+      {(problem ?? plan.sizeProblem) !== null && <FormError>{problem ?? plan.sizeProblem}</FormError>}
       {underWay.length > 0 && (
         <p role="status" className={classes.problem}>
           {underWay.length === 1 ? "A batch of this version is being made:" : "Batches of this version are being made:"}{" "}
@@ -66,12 +63,17 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
             {items.map(({ id, state, what, why }) => (
               <li key={id} data-state={state}>
                 {state === "ask" ? (
-                  <label>
-                    <Checkbox name="seen" value={id} defaultChecked={typed.seen.includes(id)} />
-                    <span>
-                      <strong>{what}</strong> {why}
-                    </span>
-                  </label>
+                  <Checkbox
+                    label={
+                      <>
+                        <strong>{what}</strong>
+                        {why}
+                      </>
+                    }
+                    name="seen"
+                    value={id}
+                    defaultChecked={typed.seen.includes(id)}
+                  />
                 ) : (
                   <span>
                     <strong>
@@ -150,17 +152,13 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
   const { size } = plan.typed;
   return (
     <div className={classes.size}>
-      <label>
-        <Radio name="size-by" value="mass" defaultChecked={size.by === "mass"} /> by mass
-      </label>
+      <Radio label="by mass" name="size-by" value="mass" defaultChecked={size.by === "mass"} />
       <label>
         batch <TextInput name="grams" defaultValue={plan.grams} inputMode="decimal" autoComplete="off" aria-label="Batch, g" /> g
       </label>
       {plan.containers.length > 0 && (
         <>
-          <label>
-            <Radio name="size-by" value="containers" defaultChecked={size.by === "containers"} /> by containers
-          </label>
+          <Radio label="by containers" name="size-by" value="containers" defaultChecked={size.by === "containers"} />
           <span>
             <TextInput
               name="size-count"
@@ -181,9 +179,7 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
           </span>
         </>
       )}
-      <label>
-        <Radio name="size-by" value="hand" defaultChecked={size.by === "hand"} /> by what I have
-      </label>
+      <Radio label="by what I have" name="size-by" value="hand" defaultChecked={size.by === "hand"} />
       <span>
         <TextInput name="size-hand" defaultValue={size.hand} inputMode="decimal" autoComplete="off" aria-label="What I have of it, g" /> g
         of{" "}

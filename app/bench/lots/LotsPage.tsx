@@ -7,6 +7,7 @@ import { benchStations } from "../benchStation";
 import type { OpenOverdrawn } from "./lots.server";
 import type { LotsForm } from "./lotsForm.server";
 import classes from "./LotsPage.module.css";
+import { FormError } from "../../components/FormError";
 
 interface LotsPageProps {
   readonly batch: OpenOverdrawn;
@@ -54,18 +55,17 @@ function OneLot({ lot, answered }: { readonly lot: OpenOverdrawn["lots"][number]
         {lot.name}, lot <Link to={`/shelf/${lot.slug}`}>{lot.code}</Link>
       </h2>
       <p>{lot.missing} more was weighed than the stock ledger held. The weight is kept. Which is true?</p>
-      {answered !== null && (
-        <p role="alert" className={bench.problem}>
-          {answered.problem}
-        </p>
-      )}
+      {answered !== null && <FormError>{answered.problem}</FormError>}
       <div className={classes.ways}>
         <Form method="post" className={classes.way}>
           {hidden}
-          <label>
-            <span>The lot held more. Left in it now, g</span>
-            <TextInput name="grams" inputMode="decimal" autoComplete="off" defaultValue={answered?.form.grams ?? ""} />
-          </label>
+          <TextInput
+            label="The lot held more. Left in it now, g"
+            name="grams"
+            inputMode="decimal"
+            autoComplete="off"
+            defaultValue={answered?.form.grams ?? ""}
+          />
           <Button type="submit" name="intent" value="balance" h={44} variant="outline" loading={isBusy}>
             Save the balance
           </Button>
@@ -73,17 +73,14 @@ function OneLot({ lot, answered }: { readonly lot: OpenOverdrawn["lots"][number]
         {lot.others.length > 0 && (
           <Form method="post" className={classes.way}>
             {hidden}
-            <label>
-              <span>{lot.missing} came from another lot</span>
-              <NativeSelect name="to" defaultValue={answered?.form.to ?? ""}>
-                <option value="">choose the lot</option>
-                {lot.others.map((other) => (
-                  <option key={other.id} value={other.id}>
-                    {other.code}, {other.left} left
-                  </option>
-                ))}
-              </NativeSelect>
-            </label>
+            <NativeSelect label={<>{lot.missing}came from another lot</>} name="to" defaultValue={answered?.form.to ?? ""}>
+              <option value="">choose the lot</option>
+              {lot.others.map((other) => (
+                <option key={other.id} value={other.id}>
+                  {other.code}, {other.left} left
+                </option>
+              ))}
+            </NativeSelect>
             <Button type="submit" name="intent" value="other" h={44} variant="outline" loading={isBusy}>
               Book it there
             </Button>

@@ -21,40 +21,45 @@ export function AddSample({ base, kept, isBusy }: AddSampleProps) {
   return (
     <Form method="post" className={classes.add} key={base.newId}>
       <input type="hidden" name="id" value={base.newId} />
-      <label>
-        base in the sample, g
-        <TextInput name="baseGrams" inputMode="decimal" autoComplete="off" defaultValue={kept?.baseGrams ?? USUAL_JAR_GRAMS} />
-      </label>
-      <label>
-        dry salt added, g
-        <TextInput name="saltGrams" inputMode="decimal" autoComplete="off" defaultValue={kept?.saltGrams ?? ""} placeholder="0" />
-      </label>
-      <label>
-        measured
-        <NativeSelect name="by" value={way} onChange={(event) => setWay(event.currentTarget.value)}>
-          {thicknessWays
-            .filter((one) => one !== "bead")
-            .map((one) => (
-              <option key={one} value={one}>
-                {one === "funnel" ? "seconds through my funnel" : one === "word" ? "in a word" : "in Pa·s"}
-              </option>
-            ))}
-        </NativeSelect>
-      </label>
+      <TextInput
+        label="base in the sample, g"
+        name="baseGrams"
+        inputMode="decimal"
+        autoComplete="off"
+        defaultValue={kept?.baseGrams ?? USUAL_JAR_GRAMS}
+      />
+      <TextInput
+        label="dry salt added, g"
+        name="saltGrams"
+        inputMode="decimal"
+        autoComplete="off"
+        defaultValue={kept?.saltGrams ?? ""}
+        placeholder="0"
+      />
+      <NativeSelect label="measured" name="by" value={way} onChange={(event) => setWay(event.currentTarget.value)}>
+        {thicknessWays
+          .filter((one) => one !== "bead")
+          .map((one) => (
+            <option key={one} value={one}>
+              {one === "funnel" ? "seconds through my funnel" : one === "word" ? "in a word" : "in Pa·s"}
+            </option>
+          ))}
+      </NativeSelect>
       {way === "word" ? (
-        <label>
-          it is like
-          <NativeSelect name="word" defaultValue={kept?.word ?? "syrup"}>
-            {Object.keys(thicknessWords).map((word) => (
-              <option key={word}>{word}</option>
-            ))}
-          </NativeSelect>
-        </label>
+        <NativeSelect label="it is like" name="word" defaultValue={kept?.word ?? "syrup"}>
+          {Object.keys(thicknessWords).map((word) => (
+            <option key={word}>{word}</option>
+          ))}
+        </NativeSelect>
       ) : (
-        <label>
-          {way === "funnel" ? "seconds" : "thickness, Pa·s"}
-          <TextInput name="viscosity" inputMode="decimal" autoComplete="off" defaultValue={kept?.viscosity ?? ""} required />
-        </label>
+        <TextInput
+          label={way === "funnel" ? "seconds" : "thickness, Pa·s"}
+          name="viscosity"
+          inputMode="decimal"
+          autoComplete="off"
+          defaultValue={kept?.viscosity ?? ""}
+          required
+        />
       )}
       {way === "funnel" && !base.hasFunnel && (
         <p>

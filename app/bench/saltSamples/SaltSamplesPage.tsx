@@ -14,6 +14,7 @@ import { SampleList } from "./SampleList";
 import { SampleSalts } from "./SampleSalts";
 import type { OpenSaltSamples } from "./saltSamples.server";
 import classes from "./SaltSamples.module.css";
+import { FormError } from "../../components/FormError";
 
 interface SaltSamplesPageProps {
   readonly base: OpenSaltSamples;
@@ -45,11 +46,7 @@ export function SaltSamplesPage({ base, answered }: SaltSamplesPageProps) {
       line={<StationNav stations={benchStations("salt-curve samples")} />}
     >
       <title>{`Salt-curve samples, ${base.name}`}</title>
-      {answered?.problem != null && (
-        <p role="alert" className={bench.problem}>
-          {answered.problem}
-        </p>
-      )}
+      {answered?.problem != null && <FormError>{answered.problem}</FormError>}
       {answered?.gone != null && <PutBack saltSample={answered.gone} />}
       <div className={classes.page}>
         <section aria-labelledby="base-head">

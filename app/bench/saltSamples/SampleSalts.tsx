@@ -13,9 +13,7 @@ export function SampleSalts({ hiddenSaltPercent }: { readonly hiddenSaltPercent:
   return (
     <details className={classes.plan}>
       <summary>What to weigh for seven samples</summary>
-      <label>
-        base in each, g <TextInput value={typed} inputMode="decimal" onChange={(event) => setTyped(event.currentTarget.value)} />
-      </label>
+      <TextInput label="base in each, g" value={typed} inputMode="decimal" onChange={(event) => setTyped(event.currentTarget.value)} />
       <Table className={bench.list}>
         <thead>
           <tr>

@@ -4,6 +4,7 @@ import { useEffect, useState } from "react";
 import { SumsTable } from "../record/SumsTable";
 import { useBench } from "./bench";
 import classes from "./Step.module.css";
+import { FormError } from "../../components/FormError";
 
 /** The sums of the batch from what was really weighed, beside those it was planned with. */
 export function AsWeighed() {
@@ -19,9 +20,9 @@ export function AsWeighed() {
   return (
     <>
       {outside.map(({ id, what, made, outside: dose }) => (
-        <p key={id} role="alert" className={classes.problem}>
+        <FormError key={id}>
           As weighed, {what} comes to {written(made, 2)} %; its dose is {dose?.low} to {dose?.high} %.
-        </p>
+        </FormError>
       ))}
       <details className={classes.sums}>
         <summary>The sums as weighed so far</summary>

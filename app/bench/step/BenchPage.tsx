@@ -18,6 +18,7 @@ import classes from "./Step.module.css";
 import { StepView } from "./StepView";
 import { useArrows } from "./useArrows";
 import { useWakeLock } from "./useWakeLock";
+import { FormError } from "../../components/FormError";
 
 interface BenchPageProps {
   readonly here: BatchHere;
@@ -93,11 +94,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
           <div ref={column} className={classes.column} data-waiting={here.queue.waiting.length}>
             <QueueNote />
             {above}
-            {answered !== null && (
-              <p role="alert" className={classes.problem}>
-                {answered.problem}
-              </p>
-            )}
+            {answered !== null && <FormError>{answered.problem}</FormError>}
             {view.pausedAt !== null && finished === null ? (
               <Paused since={view.pausedAt} />
             ) : current === null ? (

@@ -76,9 +76,7 @@ export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualR
               {reason}
             </BoxButton>
           ))}
-          <label>
-            or because <TextInput ref={because} name="because" maxLength={200} autoComplete="off" />
-          </label>
+          <TextInput label="or because" ref={because} name="because" maxLength={200} autoComplete="off" />
         </div>
       )}
     </Form>

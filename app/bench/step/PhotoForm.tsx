@@ -4,6 +4,7 @@ import { useFetcher } from "react-router";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import classes from "./Step.module.css";
+import { FormError } from "../../components/FormError";
 
 /** A photo of how it looks now. It needs the server: the picture is drawn anew there, without what a camera writes into it. */
 export function PhotoForm({ step, onSent }: { readonly step: string; readonly onSent: () => void }) {
@@ -25,11 +26,7 @@ export function PhotoForm({ step, onSent }: { readonly step: string; readonly on
         {fetcher.state === "idle" ? "Keep the photo" : "Sending …"}
       </BigButton>
       {queue.link === "away" && <p>A photo needs the server. Take it now, keep it when the server is back.</p>}
-      {answer?.problem != null && (
-        <p role="alert" className={classes.problem}>
-          {answer.problem}
-        </p>
-      )}
+      {answer?.problem != null && <FormError>{answer.problem}</FormError>}
     </fetcher.Form>
   );
 }

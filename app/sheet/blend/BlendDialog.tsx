@@ -63,7 +63,7 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
           keep();
       }}
     >
-      <Modal.Content aria-labelledby="balance-head">
+      <Modal.Content aria-label="Balance of the cleansers">
         <Modal.Body className={classes.dialog}>
           <header className={classes.head}>
             <h2 id="balance-head">Balance of the cleansers</h2>

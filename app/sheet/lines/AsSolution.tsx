@@ -8,6 +8,7 @@ import { useSheetActs } from "../SheetState";
 import { withExchange, withLots } from "../typed/editing";
 import type { TypedLine } from "../typed/typedSheet";
 import classes from "./Exchange.module.css";
+import { FormError } from "../../components/FormError";
 
 const KEPT_DECIMALS = 4;
 
@@ -51,7 +52,7 @@ export function AsSolution({ line, material }: AsSolutionProps) {
           </UnstyledButton>
         </p>
       ))}
-      {isAway && <p role="alert">The library could not be read. Add the solution by hand.</p>}
+      {isAway && <FormError>The library could not be read. Add the solution by hand.</FormError>}
     </>
   );
 }

@@ -8,6 +8,7 @@ import { withExchange } from "../typed/editing";
 import { readingWords } from "../versions/readingWords";
 import classes from "./Exchange.module.css";
 import type { MaterialStore } from "../../frame/materialStore";
+import { FormError } from "../../components/FormError";
 
 interface Candidates {
   readonly store: MaterialStore;
@@ -61,7 +62,7 @@ export function Exchange({ lineId }: { readonly lineId: string }) {
   }
   if (candidates === "reading") return <p>Looking through the library …</p>;
   if (candidates === "away")
-    return <p role="alert">The library could not be read, or this line cannot be exchanged at equal active matter.</p>;
+    return <FormError>The library could not be read, or this line cannot be exchanged at equal active matter.</FormError>;
   const nameOf = (slug: string): string => {
     const material = candidates.store.all.find(({ facts }) => facts.slug === slug)?.facts;
     return material === undefined ? slug : shownMaterial(material).name;

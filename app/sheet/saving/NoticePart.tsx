@@ -1,6 +1,6 @@
-import classes from "../Sheet.module.css";
 import { useSheet } from "../SheetState";
 import { SaveNotice } from "./SaveNotice";
+import { FormError } from "../../components/FormError";
 
 /** Whatever stands between the sheet and its being saved, told at its head. */
 export function NoticePart() {
@@ -9,11 +9,7 @@ export function NoticePart() {
   return (
     <>
       <SaveNotice status={save.status} typed={editor.typed} nameOf={known.nameOf} saver={save.saver} />
-      {general !== undefined && (
-        <p className={classes.notice} role="alert">
-          {general.message}
-        </p>
-      )}
+      {general !== undefined && <FormError>{general.message}</FormError>}
     </>
   );
 }

@@ -11,6 +11,7 @@ import { readAim } from "../typed/readAim";
 import type { TypedAim } from "../typed/typedSheet";
 import type { RecipeAnswer } from "./RecipeAnswer";
 import classes from "./Start.module.css";
+import { FormError } from "../../components/FormError";
 
 export interface StartLine {
   readonly phase: string;
@@ -182,7 +183,7 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
         aria-label="Recipe as it is written"
         onChange={(event) => setText(event.currentTarget.value)}
       />
-      {fetcher.data?.problem != null && <p role="alert">{fetcher.data.problem}</p>}
+      {fetcher.data?.problem != null && <FormError>{fetcher.data.problem}</FormError>}
       {understood !== null && (
         <div aria-live="polite">
           <Table className={classes.lines}>

@@ -70,18 +70,12 @@ function Choice({ difference }: { readonly difference: OpenedDifference }) {
   ));
   return (
     <Form method="get" action={`/sheet/${formulaId}/difference`} className={classes.choice}>
-      <label>
-        from{" "}
-        <NativeSelect name="from" defaultValue={from} key={`from ${from}`}>
-          {options}
-        </NativeSelect>
-      </label>
-      <label>
-        to{" "}
-        <NativeSelect name="to" defaultValue={to} key={`to ${to}`}>
-          {options}
-        </NativeSelect>
-      </label>
+      <NativeSelect label="from" name="from" defaultValue={from} key={`from ${from}`}>
+        {options}
+      </NativeSelect>
+      <NativeSelect label="to" name="to" defaultValue={to} key={`to ${to}`}>
+        {options}
+      </NativeSelect>
       <UnstyledButton type="submit">Compare</UnstyledButton>
     </Form>
   );

@@ -1,97 +1,13 @@
-import { Button, Table } from "@mantine/core";
-import { Fragment } from "react";
-import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
-import { Frame } from "../../frame/Frame";
-import { stationsSeenFrom } from "../../frame/stationNav/stations";
-import { StationNav } from "../../frame/stationNav/StationNav";
 import { readSheetAddress } from "../forms.server";
 import type { Route } from "./+types/cardRoute";
-import classes from "./Card.module.css";
 import { openCard } from "./openCard.server";
+import { CardPage } from "./CardPage";
 
 export const loader = answer(async ({ params }: Route.LoaderArgs) =>
   openCard(readSheetAddress({ formulaId: params.formulaId, number: params.number })),
 );
 
-export default function CardRoute({ loaderData: { formulaId, number, isDraft, writtenOn, card, phases } }: Route.ComponentProps) {
-  const back = `/sheet/${formulaId}/${number}`;
-  return (
-    <Frame
-      head={<span className={classes.head}>Formula card</span>}
-      doors={
-        <>
-          <Link to={back} className={classes.door} data-act="Back to the sheet" data-key="s">
-            Back to the sheet
-          </Link>
-          <a href={`${back}/files/card.md`} className={classes.door} data-act="Download the card as text">
-            As text
-          </a>
-          <Button h={36} className={classes.print} onClick={() => window.print()} data-act="Print the card" data-key="p">
-            Print
-          </Button>
-        </>
-      }
-      line={<StationNav stations={stationsSeenFrom("sheet", { to: back, state: isDraft ? "draft" : "final", isAlarm: false })} />}
-    >
-      <title>{`Card, ${card.title}, v${number}`}</title>
-      <article className={classes.card}>
-        <header>
-          <h1>{card.title}</h1>
-          <p>
-            {card.subtitle} · version {number}, {isDraft ? "a draft, may still change" : "final"} · {writtenOn}
-          </p>
-        </header>
-        <Table className={classes.lines}>
-          <thead>
-            <tr>
-              <th scope="col">material</th>
-              <th scope="col" className={classes.purpose}>
-                what for
-              </th>
-              <th scope="col" className={classes.number}>
-                %
-              </th>
-              <th scope="col" className={classes.number}>
-                g
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {phases.map((phase) => (
-              <Fragment key={phase.letter}>
-                <tr className={classes.phase}>
-                  <th scope="rowgroup" colSpan={4}>
-                    <span>{phase.letter}</span> {phase.title}
-                  </th>
-                </tr>
-                {phase.lines.map((line, at) => (
-                  <tr key={`${line.name} ${at}`}>
-                    <td data-for={line.purpose}>{line.name}</td>
-                    <td className={classes.purpose}>{line.purpose}</td>
-                    <td className={classes.number}>{line.percent}</td>
-                    <td className={classes.number}>{line.grams}</td>
-                  </tr>
-                ))}
-              </Fragment>
-            ))}
-          </tbody>
-        </Table>
-        <section className={classes.beside}>
-          <h2>What it is</h2>
-          <ul>
-            {card.facts.map((fact) => (
-              <li key={fact}>{fact}</li>
-            ))}
-          </ul>
-          <h2>Cautions</h2>
-          <ul>
-            {card.cautions.map((caution) => (
-              <li key={caution}>{caution}</li>
-            ))}
-          </ul>
-        </section>
-      </article>
-    </Frame>
-  );
+export default function CardRoute({ loaderData }: Route.ComponentProps) {
+  return <CardPage version={loaderData} />;
 }

@@ -48,14 +48,8 @@ export default function ImportRoute({ actionData }: Route.ComponentProps) {
             )}
           </div>
         )}
-        <label>
-          File
-          <TextInput type="file" name="file" accept="application/json,.json" />
-        </label>
-        <label>
-          or its text
-          <Textarea name="text" rows={14} spellCheck={false} defaultValue={actionData?.text ?? ""} />
-        </label>
+        <TextInput label="File" type="file" name="file" accept="application/json,.json" />
+        <Textarea label="or its text" name="text" rows={14} spellCheck={false} defaultValue={actionData?.text ?? ""} />
         <UnstyledButton type="submit" className={classes.bring}>
           Import
         </UnstyledButton>

@@ -24,3 +24,6 @@ export async function openCard(address: SheetAddress) {
     })),
   };
 }
+
+/** What the card shows. */
+export type OpenCard = Awaited<ReturnType<typeof openCard>>;

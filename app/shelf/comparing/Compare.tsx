@@ -12,6 +12,7 @@ import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
 import classes from "./Compare.module.css";
 import type { OpenCompare } from "./compare.server";
+import { FormError } from "../../components/FormError";
 
 type Side = OpenCompare["sides"][number];
 
@@ -45,7 +46,7 @@ export function Compare({ compared }: { readonly compared: OpenCompare }) {
           Compare
         </Button>
       </Form>
-      {missing.length > 0 && <p role="alert">Nothing in the library is like “{missing[0]}”.</p>}
+      {missing.length > 0 && <FormError>Nothing in the library is like “{missing[0]}”.</FormError>}
       {one === undefined || other === undefined ? (
         <p className={shelf.empty}>Name two materials: what they differ in stands here then, on one scale.</p>
       ) : (

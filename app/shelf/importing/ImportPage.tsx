@@ -9,6 +9,7 @@ import { lotColumns, materialColumns } from "./columns";
 import type { ListPreview } from "./importList.server";
 import { ImportBar } from "./ImportBar";
 import classes from "./ImportPage.module.css";
+import { FormError } from "../../components/FormError";
 
 interface ImportPageProps {
   readonly preview: ListPreview | null;
@@ -23,11 +24,7 @@ export function ImportPage({ preview, problem, text }: ImportPageProps) {
   return (
     <Frame head={<h1 className={shelf.head}>Import a list</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Import a list, Tensidrum</title>
-      {problem !== null && (
-        <p role="alert" className={classes.problem}>
-          {problem}
-        </p>
-      )}
+      <FormError>{problem}</FormError>
       {preview === null ? (
         <Form method="post" encType="multipart/form-data" className={classes.ask}>
           <p>
@@ -38,9 +35,7 @@ export function ImportPage({ preview, problem, text }: ImportPageProps) {
             As examples, yours: <a href="/shelf/lots.csv">the lots</a>, <a href="/shelf/materials.csv">your own materials</a>,{" "}
             <a href="/shelf/materials.json">both as one file</a>.
           </p>
-          <label>
-            A file <TextInput type="file" name="file" accept=".csv,.txt,.tsv,.json,text/csv,application/json" />
-          </label>
+          <TextInput label="A file" type="file" name="file" accept=".csv,.txt,.tsv,.json,text/csv,application/json" />
           <label htmlFor="list-text">or its rows</label>
           <Textarea
             id="list-text"
@@ -88,16 +83,13 @@ function Columns({ preview, isBusy }: { readonly preview: ListPreview; readonly 
     <fieldset className={classes.columns}>
       <legend>Which column is what</legend>
       <input type="hidden" name="wasKind" value={kind} />
-      <label>
-        it is a list of
-        <NativeSelect name="kind" defaultValue={kind}>
-          {Object.entries(kindWords).map(([value, words]) => (
-            <option key={value} value={value}>
-              {words}
-            </option>
-          ))}
-        </NativeSelect>
-      </label>
+      <NativeSelect label="it is a list of" name="kind" defaultValue={kind}>
+        {Object.entries(kindWords).map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
+      </NativeSelect>
       {asked.map(choice)}
       {others.length > 0 && (
         <details className={classes.others}>

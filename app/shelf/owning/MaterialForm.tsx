@@ -5,6 +5,7 @@ import { Form, Link, useNavigation } from "react-router";
 import { chargeWords } from "../../components/chargeWords";
 import { numberFields, numberKey, spanFields, spanKey, type MaterialProblem, type TypedMaterial } from "./materialFields";
 import classes from "./MaterialForm.module.css";
+import { FormError } from "../../components/FormError";
 
 interface MaterialFormProps {
   /** Slug of the material it began from; empty for none. */
@@ -45,9 +46,7 @@ export function MaterialForm({ from = "", typed, library, problems, back, save, 
     <Form method="post" className={classes.form} noValidate>
       <input type="hidden" name="from" value={from} />
       {others.map(({ field, message }) => (
-        <p key={field} role="alert" className={classes.alert}>
-          {message}
-        </p>
+        <FormError key={field}>{message}</FormError>
       ))}
       {library === null && <Identity typed={typed} row={row} />}
       <fieldset className={library === null ? undefined : classes.alone}>

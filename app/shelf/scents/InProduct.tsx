@@ -3,6 +3,7 @@ import { writtenPercent } from "@tensidrum/core/quantities";
 import { Form, useSubmit } from "react-router";
 import classes from "./Scents.module.css";
 import type { OpenScent } from "./scents.server";
+import { FormError } from "../../components/FormError";
 
 /** A smaller share than this is told as under it, %. */
 const LEAST_TOLD = 0.001;
@@ -32,21 +33,18 @@ export function InProduct({ scent }: { readonly scent: OpenScent }) {
           />{" "}
           %
         </label>
-        <label>
-          in{" "}
-          <NativeSelect name="profile" defaultValue={dose.profile} aria-label="In which product">
-            {profiles.map(({ slug, name }) => (
-              <option key={slug} value={slug}>
-                {name}
-              </option>
-            ))}
-          </NativeSelect>
-        </label>
+        <NativeSelect label="in" name="profile" defaultValue={dose.profile} aria-label="In which product">
+          {profiles.map(({ slug, name }) => (
+            <option key={slug} value={slug}>
+              {name}
+            </option>
+          ))}
+        </NativeSelect>
         <UnstyledButton type="submit" className={classes.act}>
           Calculate
         </UnstyledButton>
       </Form>
-      {doseProblem !== null && <p role="alert">{doseProblem}</p>}
+      {doseProblem !== null && <FormError>{doseProblem}</FormError>}
       {inProduct === null ? (
         doseProblem === null && <p>Count a first round; its allergens and limits stand here then.</p>
       ) : (

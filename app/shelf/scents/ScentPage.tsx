@@ -11,6 +11,7 @@ import { InProduct } from "./InProduct";
 import type { TypedRound } from "./scentForms.server";
 import classes from "./Scents.module.css";
 import type { OpenScent } from "./scents.server";
+import { FormError } from "../../components/FormError";
 
 interface ScentPageProps {
   readonly scent: OpenScent;
@@ -33,11 +34,7 @@ export function ScentPage({ scent, answered }: ScentPageProps) {
       line={<StationNav stations={shelfStations("back to it")} />}
     >
       <title>{`${name}, Tensidrum`}</title>
-      {answered !== null && (
-        <p role="alert" className={classes.problem}>
-          {answered.problem}
-        </p>
-      )}
+      {answered !== null && <FormError>{answered.problem}</FormError>}
       <div className={classes.page}>
         <div>
           {rounds.length > 0 && (
@@ -93,14 +90,16 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
               </th>
             ))}
             <th scope="col">
-              <label>
-                {isNew ? "first round" : "next round"}
-                <NativeSelect name="countedIn" defaultValue={typed?.countedIn ?? last?.countedIn ?? "drops"} aria-label="Counted in">
-                  {["drops", "grams", "parts"].map((unit) => (
-                    <option key={unit}>{unit}</option>
-                  ))}
-                </NativeSelect>
-              </label>
+              <NativeSelect
+                label={isNew ? "first round" : "next round"}
+                name="countedIn"
+                defaultValue={typed?.countedIn ?? last?.countedIn ?? "drops"}
+                aria-label="Counted in"
+              >
+                {["drops", "grams", "parts"].map((unit) => (
+                  <option key={unit}>{unit}</option>
+                ))}
+              </NativeSelect>
             </th>
           </tr>
         </thead>

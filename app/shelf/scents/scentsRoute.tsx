@@ -10,6 +10,7 @@ import type { Route } from "./+types/scentsRoute";
 import { readNewScent } from "./scentForms.server";
 import { beginScent, openScents } from "./scents.server";
 import classes from "./Scents.module.css";
+import { FormError } from "../../components/FormError";
 
 export const loader = answer(async (_: Route.LoaderArgs) => openScents());
 
@@ -40,7 +41,7 @@ export default function ScentsRoute({ loaderData: { scents, newId } }: Route.Com
         <Button type="submit" h={40} loading={isBusy}>
           Begin
         </Button>
-        {answered !== undefined && <p role="alert">{answered.problem}</p>}
+        {answered !== undefined && <FormError>{answered.problem}</FormError>}
       </Form>
       {scents.length === 0 ? (
         <p className={shelf.empty}>

@@ -12,6 +12,7 @@ import { SimulatedCupPanel } from "./SimulatedCupPanel";
 import { SimulatedMeterPanel } from "./SimulatedMeterPanel";
 import { SimulatedScalePanel } from "./SimulatedScalePanel";
 import { shownWords } from "./shownWords";
+import { FormError } from "../../../components/FormError";
 
 const names: Readonly<Record<InstrumentKind, string>> = { scale: "Scale", meter: "pH meter", cup: "Flow cup" };
 const sources: Readonly<Record<InstrumentKind, string>> = { scale: "weights", meter: "pH", cup: "flow times" };
@@ -108,20 +109,18 @@ function Ways({
         on a cable
       </BoxButton>
       {isSerialThere && (
-        <label>
-          baud{" "}
-          <NativeSelect
-            value={baud}
-            onChange={(event) => setBaud(Number(event.currentTarget.value))}
-            aria-label={`Baud of the ${names[kind]}`}
-          >
-            {baudRates.map((rate) => (
-              <option key={rate}>{rate}</option>
-            ))}
-          </NativeSelect>
-        </label>
+        <NativeSelect
+          label="baud"
+          value={baud}
+          onChange={(event) => setBaud(Number(event.currentTarget.value))}
+          aria-label={`Baud of the ${names[kind]}`}
+        >
+          {baudRates.map((rate) => (
+            <option key={rate}>{rate}</option>
+          ))}
+        </NativeSelect>
       )}
-      {trouble !== null && <p role="alert">{trouble}</p>}
+      {trouble !== null && <FormError>{trouble}</FormError>}
     </div>
   );
 }

@@ -15,9 +15,7 @@ export function Drops({ agent }: { readonly agent: BenchAgent }) {
         Drops of {name}: {dropGrams === null ? "not weighed" : `one is ${(1000 * dropGrams).toFixed(0)} mg`}
       </summary>
       <Entry className={classes.meter} hidden={{ agent: name }}>
-        <label>
-          drops <TextInput name="drops" inputMode="numeric" autoComplete="off" inputSize="4" defaultValue={DROPS_TO_WEIGH} />
-        </label>
+        <TextInput label="drops" name="drops" inputMode="numeric" autoComplete="off" inputSize="4" defaultValue={DROPS_TO_WEIGH} />
         <Portion
           key={dropGrams}
           name={`drops of ${name}`}

@@ -48,19 +48,16 @@ export function Meter() {
             <label>
               {which} <TextInput name="buffer" inputMode="decimal" autoComplete="off" inputSize="5" defaultValue={buffer} />
             </label>
-            <label>
-              {" "}
-              shows{" "}
-              <TextInput
-                name="shown"
-                inputMode="decimal"
-                autoComplete="off"
-                inputSize="5"
-                aria-label={`${which} shows`}
-                value={shown[which] ?? ""}
-                onChange={(event) => setShown({ ...shown, [which]: event.currentTarget.value })}
-              />
-            </label>
+            <TextInput
+              label="shows"
+              name="shown"
+              inputMode="decimal"
+              autoComplete="off"
+              inputSize="5"
+              aria-label={`${which} shows`}
+              value={shown[which] ?? ""}
+              onChange={(event) => setShown({ ...shown, [which]: event.currentTarget.value })}
+            />
             {isLinked && (
               <BoxButton
                 disabled={stands === null}

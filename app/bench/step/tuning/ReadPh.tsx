@@ -99,22 +99,20 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
           </label>
         </>
       )}
-      <label>
-        read{" "}
-        <NativeSelect
-          name="way"
-          value={way}
-          onChange={(event) => {
-            setWay(event.currentTarget.value as keyof typeof samples);
-            setSample(null);
-          }}
-          aria-label="How it was read"
-        >
-          <option value="dilution">in a 10 % dilution</option>
-          <option value="neat">neat</option>
-          <option value="strip">by a strip, ± 0.5</option>
-        </NativeSelect>
-      </label>
+      <NativeSelect
+        label="read"
+        name="way"
+        value={way}
+        onChange={(event) => {
+          setWay(event.currentTarget.value as keyof typeof samples);
+          setSample(null);
+        }}
+        aria-label="How it was read"
+      >
+        <option value="dilution">in a 10 % dilution</option>
+        <option value="neat">neat</option>
+        <option value="strip">by a strip, ± 0.5</option>
+      </NativeSelect>
       <label>
         taken out{" "}
         <TextInput

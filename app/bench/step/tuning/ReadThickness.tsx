@@ -86,14 +86,11 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
             </label>
           )}
           {way === "word" && (
-            <label>
-              it is like{" "}
-              <NativeSelect name="word" aria-label="Thickness in a word">
-                {Object.keys(thicknessWords).map((word) => (
-                  <option key={word}>{word}</option>
-                ))}
-              </NativeSelect>
-            </label>
+            <NativeSelect label="it is like" name="word" aria-label="Thickness in a word">
+              {Object.keys(thicknessWords).map((word) => (
+                <option key={word}>{word}</option>
+              ))}
+            </NativeSelect>
           )}
           {way === "bead" &&
             beadFields.map((field) => (

@@ -139,14 +139,11 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
         </>
       )}
       <div className={classes.solutions}>
-        <label>
-          with{" "}
-          <NativeSelect value={salt.name} onChange={(event) => setChosen(event.currentTarget.value)}>
-            {salts.map(({ name }) => (
-              <option key={name}>{name}</option>
-            ))}
-          </NativeSelect>
-        </label>
+        <NativeSelect label="with" value={salt.name} onChange={(event) => setChosen(event.currentTarget.value)}>
+          {salts.map(({ name }) => (
+            <option key={name}>{name}</option>
+          ))}
+        </NativeSelect>
         <label>
           wanted{" "}
           <TextInput

@@ -1,0 +1,160 @@
+import { Button, Table } from "@mantine/core";
+import { written } from "@tensidrum/core/quantities";
+import { Link } from "react-router";
+import { Frame } from "../../frame/Frame";
+import { StationNav } from "../../frame/stationNav/StationNav";
+import classes from "../Bench.module.css";
+import { benchStations } from "../benchStation";
+import { SumsTable } from "./SumsTable";
+import type { OpenRecord } from "./record.server";
+
+export function RecordPage({ record }: { readonly record: OpenRecord }) {
+  const { id, code, name, steps, tares, finished } = record;
+  return (
+    <Frame
+      head={<h1 className={classes.head}>Record of {code}</h1>}
+      doors={
+        <>
+          <Link to={`/bench/${id}`}>{finished === null ? "Back to the step" : "Back to the bench"}</Link>
+          <a href={`/bench/${id}/record.json`} data-act="Download the record as a file">
+            As a file
+          </a>
+          <a href={`/bench/${id}/record.pdf`} data-act="Download the record as a PDF">
+            As a PDF
+          </a>
+          <Button h={36} onClick={() => window.print()} data-act="Print the record" data-key="p">
+            Print
+          </Button>
+        </>
+      }
+      line={<StationNav stations={benchStations(finished === null ? "being made" : "finished")} />}
+    >
+      <title>{`Record of ${code}`}</title>
+      <article className={classes.record}>
+        <header>
+          <h2>{name}</h2>
+          <p>
+            {record.batch}, begun {record.started}
+            {finished === null
+              ? ", not finished"
+              : finished.isDiscarded
+                ? `, discarded ${finished.at} before anything was weighed`
+                : `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g yield, ${written((100 * finished.yieldGrams) / Math.max(1e-9, weighedGrams(record)), 1)} % of the total weighed in`}
+          </p>
+          {tares.length > 0 && <p>Tare weights: {tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.</p>}
+        </header>
+        <div>
+          <Lines record={record} />
+          <h3>Sums</h3>
+          <SumsTable sums={record.sums} className={classes.list} />
+          <Photos record={record} />
+        </div>
+        <div>
+          <h3>Steps</h3>
+          <ol className={classes.steps}>
+            {steps.map(({ id: step, title, state, reason }) => (
+              <li key={step}>
+                {title}: {state}
+                {reason !== null && `, ${reason}`}
+              </li>
+            ))}
+          </ol>
+          <h3>What happened</h3>
+          {record.log.length === 0 ? <p>Nothing yet.</p> : <Log record={record} />}
+        </div>
+      </article>
+    </Frame>
+  );
+}
+
+function weighedGrams({ lines }: OpenRecord): number {
+  return lines.reduce((sum, { actualGrams }) => sum + (actualGrams ?? 0), 0);
+}
+
+function Lines({ record }: { readonly record: OpenRecord }) {
+  const { lines, decimals } = record;
+  const planned = lines.reduce((sum, { targetGrams }) => sum + targetGrams, 0);
+  return (
+    <Table className={classes.list}>
+      <thead>
+        <tr>
+          <th scope="col">line</th>
+          <th scope="col">lots</th>
+          <th scope="col">target, g</th>
+          <th scope="col">weighed, g</th>
+          <th scope="col">off, %</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line) => (
+          <tr key={line.line}>
+            <th scope="row">
+              {line.name}
+              {line.readOff === "simulated scale" && <small> simulated</small>}
+            </th>
+            <td>{line.lots.join(", ")}</td>
+            <td>{written(line.targetGrams, line.decimals)}</td>
+            <td>{line.actualGrams === null ? "" : written(line.actualGrams, line.decimals)}</td>
+            <td>{line.percent === null ? "" : written(line.percent, 1)}</td>
+          </tr>
+        ))}
+      </tbody>
+      <tfoot>
+        <tr>
+          <th scope="row">together</th>
+          <td />
+          <td>{written(planned, decimals)}</td>
+          <td>{written(weighedGrams(record), decimals)}</td>
+          <td />
+        </tr>
+      </tfoot>
+    </Table>
+  );
+}
+
+function Log({ record }: { readonly record: OpenRecord }) {
+  return (
+    <Table className={classes.list}>
+      <thead>
+        <tr>
+          <th scope="col">when</th>
+          <th scope="col">what</th>
+        </tr>
+      </thead>
+      <tbody>
+        {record.log.map(({ id, at, what, isBack, isSimulated }) => (
+          <tr key={id}>
+            <td>{at}</td>
+            <td>
+              {isBack ? <s>{what}</s> : what}
+              {isBack && ", taken back later"}
+              {isSimulated && <small> simulated</small>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+function Photos({ record }: { readonly record: OpenRecord }) {
+  if (record.photos.length === 0) return null;
+  return (
+    <>
+      <h3>Photos</h3>
+      <ul className={classes.photos}>
+        {record.photos.map(({ id, at, step }) => (
+          <li key={id}>
+            <a href={`/bench/${record.id}/photos/${id}`}>
+              <img src={`/bench/${record.id}/photos/${id}`} alt={`${step ?? "Batch"}, ${at}`} loading="lazy" />
+            </a>
+            <span>
+              {at}
+              {step !== null && `, ${step}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

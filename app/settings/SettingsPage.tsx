@@ -1,0 +1,110 @@
+import { Frame } from "../frame/Frame";
+import { stationsSeenFrom } from "../frame/stationNav/stations";
+import { StationNav } from "../frame/stationNav/StationNav";
+import { CodesForm } from "./CodesForm";
+import { Devices } from "./Devices";
+import type { OpenDevices } from "./devices.server";
+import { DropsForm } from "./DropsForm";
+import { FunnelForm } from "./FunnelForm";
+import { containerColumns, scaleColumns } from "./rows";
+import { RowsForm } from "./RowsForm";
+import type { OpenSettings, SettingsProblem } from "./settings.server";
+import { UnitsForm } from "./UnitsForm";
+import classes from "./Settings.module.css";
+
+interface SettingsPageProps {
+  readonly settings: OpenSettings & { readonly devices: OpenDevices | null };
+  /** What was refused just now. */
+  readonly problem: SettingsProblem | undefined;
+}
+
+/** Settings by what the maker has on the bench. */
+export function SettingsPage({ settings, problem }: SettingsPageProps) {
+  const { scales, containers, drops, funnel, batchCode, blankIds, devices } = settings;
+  const rowsOf = (intent: "scales" | "containers", stored: OpenSettings["scales"]) => ({
+    rows: problem?.form.intent === intent ? problem.form.rows : stored,
+    problems: problem?.form.intent === intent ? problem.rows : [],
+  });
+  return (
+    <Frame
+      head={<h1 className={classes.head}>Settings</h1>}
+      line={<StationNav stations={stationsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })} />}
+    >
+      <title>Settings, Tensidrum</title>
+      <div className={classes.page}>
+        <div>
+          <section id="scales" aria-labelledby="scales-head">
+            <h2 id="scales-head">Scales</h2>
+            <p className={classes.why}>
+              Every line is weighed on the finest scale that carries it, and rounded to what that scale shows. Below 20 of its smallest
+              steps rounding alone costs over 2.5 %, and the Sheet offers a cure.
+            </p>
+            <RowsForm
+              key={JSON.stringify(scales)}
+              intent="scales"
+              columns={scaleColumns}
+              {...rowsOf("scales", scales)}
+              blankId={blankIds.scales}
+              what="scale"
+              save="Save the scales"
+            />
+          </section>
+          <section id="containers" aria-labelledby="containers-head">
+            <h2 id="containers-head">Containers</h2>
+            <p className={classes.why}>
+              What it is sold as says what may go in; the brim, less what stays free and what tube and pump take, says what fits. Where you
+              have not measured the brim, leave it empty.
+            </p>
+            <RowsForm
+              key={JSON.stringify(containers)}
+              intent="containers"
+              columns={containerColumns}
+              {...rowsOf("containers", containers)}
+              blankId={blankIds.containers}
+              what="container"
+              save="Save the containers"
+            />
+          </section>
+          {devices !== null && (
+            <section id="devices" aria-labelledby="devices-head">
+              <h2 id="devices-head">Paired devices</h2>
+              <Devices devices={devices} />
+            </section>
+          )}
+        </div>
+        <div>
+          <section id="units" aria-labelledby="units-head">
+            <h2 id="units-head">Money and mass</h2>
+            <UnitsForm
+              typed={problem?.form.intent === "units" ? problem.form.currency : null}
+              message={problem?.form.intent === "units" ? problem.message : null}
+            />
+          </section>
+          <section id="codes" aria-labelledby="codes-head">
+            <h2 id="codes-head">Codes of batches</h2>
+            <CodesForm
+              batchCode={problem?.form.intent === "codes" ? problem.form.batchCode : batchCode}
+              message={problem?.form.intent === "codes" ? problem.message : null}
+            />
+          </section>
+          <section id="drops" aria-labelledby="drops-head">
+            <h2 id="drops-head">Drops</h2>
+            <DropsForm
+              drops={drops}
+              typed={problem?.form.intent === "drops" ? problem.form.drops : null}
+              message={problem?.form.intent === "drops" ? problem.message : null}
+            />
+          </section>
+          <section id="funnel" aria-labelledby="funnel-head">
+            <h2 id="funnel-head">Funnel</h2>
+            <FunnelForm
+              funnel={funnel}
+              typed={problem?.form.intent === "funnel" ? problem.form.funnel : null}
+              message={problem?.form.intent === "funnel" ? problem.message : null}
+            />
+          </section>
+        </div>
+      </div>
+    </Frame>
+  );
+}
