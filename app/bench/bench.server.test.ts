@@ -93,7 +93,9 @@ describe("a batch", () => {
     expect([...batch.tares]).toEqual([["main", 412.5]]);
     // 12 % of 300 g.
     expect(await lot("B-114")).toEqual({ free: 280 - 36, left: 280 });
-    expect((await openBench()).map(({ id }) => id)).toEqual([batchId]);
+    const { open, others } = await openBench();
+    expect([open.map(({ id }) => id), others]).toEqual([[batchId], []]);
+    expect(open[0]?.next).toMatchObject({ number: 1, title: "Prepare the bench" });
   });
 
   it("a weight is used off the lot, once however often it is sent; weighed again the later one counts", async () => {

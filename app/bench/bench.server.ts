@@ -3,17 +3,42 @@ import dayjs from "dayjs";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listBatches } from "../../db/batches/queries.server";
 import { restsNow } from "../frame/restingBatches.server";
+import { viewBatch } from "./batch/stored.server";
 
 const MOST_BATCHES = 100;
+/** Batches being made that are shown with their beakers; a kitchen bench holds no more. */
+const MOST_OPEN = 6;
 
-/** The batches there are, those being made first, with what rests in them. */
+/** The batches there are: those being made with their beakers and what comes next, and the others in a list. */
 export async function openBench() {
   const [rows, rests] = await Promise.all([listBatches(database(), currentMakerId(), MOST_BATCHES), restsNow()]);
-  return rows.map(({ batchGrams, startedAt, finishedAt, isDiscarded, ...row }) => ({
+  const batches = rows.map(({ batchGrams, startedAt, finishedAt, isDiscarded, ...row }) => ({
     ...row,
     batch: writtenMass(batchGrams),
     started: dayjs(startedAt).format("D MMM YYYY, HH:mm"),
     finished: finishedAt === null ? null : `${isDiscarded ? "discarded " : ""}${dayjs(finishedAt).format("D MMM YYYY, HH:mm")}`,
     rests: rests.find(({ id }) => id === row.id)?.rests ?? [],
   }));
+  const isShown = new Set(batches.flatMap(({ id, finished }) => (finished === null ? [id] : [])).slice(0, MOST_OPEN));
+  const open = batches.filter(({ id }) => isShown.has(id));
+  return {
+    open: await Promise.all(open.map(async (batch) => ({ ...batch, ...(await whereItStands(batch.id)) }))),
+    others: batches.filter(({ id }) => !isShown.has(id)),
+  };
+}
+
+export type OpenBench = Awaited<ReturnType<typeof openBench>>;
+
+/** The beakers of a batch and the step that is due. */
+async function whereItStands(batchId: string) {
+  const { view } = await viewBatch(batchId);
+  const at = view.steps.findIndex(({ state }) => state === "open");
+  return {
+    vessels: view.vessels,
+    steps: view.steps.map(({ step: { id, title, after, vessel }, state }) => ({
+      ...{ id, title, after, vessel, state },
+      content: view.contents.get(id) ?? null,
+    })),
+    next: at === -1 ? null : { number: at + 1, title: view.steps[at]?.step.title ?? "", id: view.steps[at]?.step.id ?? "" },
+  };
 }

@@ -8,7 +8,7 @@ export function CodesForm({ batchCode, message }: { readonly batchCode: string; 
   const isBusy = useNavigation().state !== "idle";
   return (
     <Form method="post" action="/settings" className={classes.small} key={batchCode}>
-      <TextInput label="pattern" name="batchCode" defaultValue={batchCode} maxLength={40} autoComplete="off" />
+      <TextInput w={260} label="pattern" name="batchCode" defaultValue={batchCode} maxLength={40} autoComplete="off" />
       <Button type="submit" name="intent" value="codes" h={36} variant="outline" loading={isBusy}>
         Save the pattern
       </Button>

@@ -1,3 +1,4 @@
+import { useId } from "react";
 import { STREAMS, streamsGeometry, type StreamStep, type StreamVessel } from "./geometry";
 import classes from "./Streams.module.css";
 
@@ -5,40 +6,45 @@ interface StreamsProps {
   readonly steps: readonly (StreamStep & { readonly title: string; readonly state: "open" | "done" | "skipped" })[];
   readonly vessels: readonly StreamVessel[];
   readonly currentId: string | null;
+  /** Without the names of the steps, for a list of batches. */
+  readonly isSmall?: boolean;
 }
 
 /** Beakers as streams that merge downwards beside the steps; the current step is lit, what is through is filled. */
-export function Streams({ steps, vessels, currentId }: StreamsProps) {
+export function Streams({ steps, vessels, currentId, isSmall = false }: StreamsProps) {
+  const through = useId();
   const { height, strands, rows } = streamsGeometry(steps, vessels);
   const at = steps.findIndex(({ id }) => id === currentId);
   const current = rows.get(currentId ?? "");
-  const through = steps.filter(({ state }) => state !== "open").length;
+  const throughCount = steps.filter(({ state }) => state !== "open").length;
   const joins = strands.map(({ name }) => name).join(", ");
   const contents = steps.filter(({ content }) => content !== null && content > 0);
-  const label = `${through} of ${steps.length} steps are through${at === -1 ? "" : `, the next is ${steps[at]?.title ?? ""}`}. ${joins} run together${contents.length === 0 ? "" : ` to ${Math.round(contents.at(-1)?.content ?? 0)} g`}.`;
+  const label = `${throughCount} of ${steps.length} steps are through${at === -1 ? "" : `, the next is ${steps[at]?.title ?? ""}`}. ${joins} run together${contents.length === 0 ? "" : ` to ${Math.round(contents.at(-1)?.content ?? 0)} g`}.`;
   return (
-    <div className={classes.streams}>
-      <ol className={classes.steps} style={{ paddingTop: STREAMS.pad }}>
-        {steps.map(({ id, title, state }, index) => (
-          <li key={id} data-state={state} data-current={id === currentId || undefined} style={{ height: STREAMS.row }}>
-            <span className={classes.number}>{index + 1}</span>
-            <span className={classes.title}>
-              {title}
-              <span className="only-for-readers">{state === "open" ? "" : `, ${state}`}</span>
-            </span>
-          </li>
-        ))}
-      </ol>
+    <div className={isSmall ? classes.small : classes.streams}>
+      {!isSmall && (
+        <ol className={classes.steps} style={{ paddingTop: STREAMS.pad }}>
+          {steps.map(({ id, title, state }, index) => (
+            <li key={id} data-state={state} data-current={id === currentId || undefined} style={{ height: STREAMS.row }}>
+              <span className={classes.number}>{index + 1}</span>
+              <span className={classes.title}>
+                {title}
+                <span className="only-for-readers">{state === "open" ? "" : `, ${state}`}</span>
+              </span>
+            </li>
+          ))}
+        </ol>
+      )}
       <svg className={classes.picture} viewBox={`0 0 ${STREAMS.width} ${height}`} role="img" aria-label={label}>
         {strands.map(({ vessel, path }) => (
           <path key={vessel} className={classes.toCome} d={path} />
         ))}
         {current !== undefined && (
-          <clipPath id="streams-through">
+          <clipPath id={through}>
             <rect x={0} y={0} width={STREAMS.width} height={current.y} />
           </clipPath>
         )}
-        <g clipPath={current === undefined ? undefined : "url(#streams-through)"}>
+        <g clipPath={current === undefined ? undefined : `url(#${through})`}>
           {strands.map(({ vessel, path }) => (
             <path key={vessel} className={classes.strand} d={path} />
           ))}

@@ -1,7 +1,9 @@
-import { TextInput, Textarea, UnstyledButton } from "@mantine/core";
+import { Button, Textarea } from "@mantine/core";
 import { Refusal } from "@tensidrum/core/quantities";
 import { data, Form, Link, redirect } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { FormError } from "../../components/FormError";
+import { FileDrop } from "../../components/FileDrop";
 import { Frame } from "../../frame/Frame";
 import { stationsSeenFrom } from "../../frame/stationNav/stations";
 import { StationNav } from "../../frame/stationNav/StationNav";
@@ -9,6 +11,7 @@ import type { Route } from "./+types/importRoute";
 import classes from "./ImportPage.module.css";
 import { importFormula } from "./importFormula.server";
 import { textOfImport } from "./importForm.server";
+import { whatFormulaFileHolds } from "./whatFileHolds";
 
 export const loader = () => null;
 
@@ -37,7 +40,7 @@ export default function ImportRoute({ actionData }: Route.ComponentProps) {
           A file in the format tensidrum-formula/1. Materials it brings along become materials of your own.
         </p>
         {actionData !== undefined && (
-          <div className={classes.problem} role="alert">
+          <FormError>
             <strong>{actionData.message}</strong> {actionData.remedy}
             {actionData.faults.length > 1 && (
               <ul>
@@ -46,13 +49,13 @@ export default function ImportRoute({ actionData }: Route.ComponentProps) {
                 ))}
               </ul>
             )}
-          </div>
+          </FormError>
         )}
-        <TextInput label="File" type="file" name="file" accept="application/json,.json" />
+        <FileDrop label="File" name="file" accept="application/json,.json" holds={whatFormulaFileHolds} />
         <Textarea label="or its text" name="text" rows={14} spellCheck={false} defaultValue={actionData?.text ?? ""} />
-        <UnstyledButton type="submit" className={classes.bring}>
+        <Button type="submit" h={40}>
           Import
-        </UnstyledButton>
+        </Button>
       </Form>
     </Frame>
   );

@@ -1,6 +1,7 @@
-import { Button, Checkbox, TextInput, NativeSelect, Table, Textarea, UnstyledButton } from "@mantine/core";
+import { Button, Checkbox, NativeSelect, Table, Textarea, UnstyledButton } from "@mantine/core";
 import { useEffect, useState } from "react";
 import { Form, Link, useNavigation } from "react-router";
+import { FileDrop } from "../../components/FileDrop";
 import { Frame } from "../../frame/Frame";
 import { shelfStations } from "../shelfStation";
 import { StationNav } from "../../frame/stationNav/StationNav";
@@ -10,6 +11,7 @@ import type { ListPreview } from "./importList.server";
 import { ImportBar } from "./ImportBar";
 import classes from "./ImportPage.module.css";
 import { FormError } from "../../components/FormError";
+import { whatListHolds } from "./whatListHolds";
 
 interface ImportPageProps {
   readonly preview: ListPreview | null;
@@ -35,10 +37,9 @@ export function ImportPage({ preview, problem, text }: ImportPageProps) {
             As examples, yours: <a href="/shelf/lots.csv">the lots</a>, <a href="/shelf/materials.csv">your own materials</a>,{" "}
             <a href="/shelf/materials.json">both as one file</a>.
           </p>
-          <TextInput label="A file" type="file" name="file" accept=".csv,.txt,.tsv,.json,text/csv,application/json" />
-          <label htmlFor="list-text">or its rows</label>
+          <FileDrop label="A file" name="file" accept=".csv,.txt,.tsv,.json,text/csv,application/json" holds={whatListHolds} />
           <Textarea
-            id="list-text"
+            label="or its rows"
             name="text"
             rows={9}
             spellCheck={false}

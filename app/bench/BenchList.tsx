@@ -1,0 +1,88 @@
+import { Button, Table } from "@mantine/core";
+import { Link } from "react-router";
+import { Frame } from "../frame/Frame";
+import { StationNav } from "../frame/stationNav/StationNav";
+import { Streams } from "../pictures/Streams/Streams";
+import type { OpenBench } from "./bench.server";
+import { benchStations } from "./benchStation";
+import classes from "./Bench.module.css";
+
+/** The batches there are: those being made with their beakers in small, the finished ones in a list. */
+export function BenchList({ bench: { open, others } }: { readonly bench: OpenBench }) {
+  const count = open.length + others.filter(({ finished }) => finished === null).length;
+  return (
+    <Frame
+      head={<h1 className={classes.head}>The bench</h1>}
+      line={<StationNav stations={benchStations(count === 0 ? "nothing being made" : `${count} being made`)} />}
+    >
+      <title>The bench, Tensidrum</title>
+      {count === 0 && (
+        <p className={classes.empty}>
+          Nothing is being made. Open a formula from <Link to="/">Today</Link>, finalise the version you want to make, and begin a batch
+          there.
+        </p>
+      )}
+      <ul className={classes.open}>
+        {open.map((batch) => (
+          <OpenBatch key={batch.id} batch={batch} />
+        ))}
+      </ul>
+      {others.length > 0 && <OtherBatches batches={others} />}
+    </Frame>
+  );
+}
+
+function OpenBatch({ batch }: { readonly batch: OpenBench["open"][number] }) {
+  const { id, code, name, started, rests, steps, vessels, next } = batch;
+  return (
+    <li>
+      <Streams isSmall steps={steps} vessels={vessels} currentId={next?.id ?? null} />
+      <div>
+        <h2>
+          <Link to={`/bench/${id}`}>{name}</Link>
+        </h2>
+        <p>
+          {code}, {batch.batch}, begun {started}
+        </p>
+        <p className={classes.due}>{next === null ? "All steps are through." : `Step ${next.number} of ${steps.length}: ${next.title}`}</p>
+        {rests.map(({ id: rest, text, until }) => (
+          <p key={rest}>
+            {text} until <strong>{until}</strong>
+          </p>
+        ))}
+        <Button component={Link} to={`/bench/${id}`} h={44} variant={rests.length > 0 ? "outline" : "filled"}>
+          {next === null ? "Finish it" : rests.length > 0 ? "Look at it" : "Go on"}
+        </Button>
+      </div>
+    </li>
+  );
+}
+
+function OtherBatches({ batches }: { readonly batches: OpenBench["others"] }) {
+  return (
+    <Table className={classes.list}>
+      <thead>
+        <tr>
+          <th scope="col">batch</th>
+          <th scope="col">of</th>
+          <th scope="col">size</th>
+          <th scope="col">begun</th>
+          <th scope="col">finished</th>
+        </tr>
+      </thead>
+      <tbody>
+        {batches.map(({ id, code, name, batch, started, finished }) => (
+          <tr key={id}>
+            <th scope="row">
+              <Link to={finished === null ? `/bench/${id}` : `/bench/${id}/record`}>{code}</Link>
+            </th>
+            <td>{name}</td>
+            <td>{batch}</td>
+            <td>{started}</td>
+            <td>{finished ?? <strong>being made</strong>}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
