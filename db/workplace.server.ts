@@ -13,7 +13,12 @@ export interface AppState {
 export interface Workplace extends AppState {
   /** Whose things these are: the maker of the request's session. */
   readonly makerId: string;
+  /** The reader's time zone, as Europe/Berlin. */
+  readonly zone: string;
 }
+
+/** The time zone of this machine, for whoever does not tell theirs. */
+export const zoneOfMachine = (): string => new Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 const workplaces = new AsyncLocalStorage<Workplace>();
 

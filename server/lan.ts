@@ -1,3 +1,4 @@
+import { parse as parseCookie } from "cookie";
 import express, { type RequestHandler } from "express";
 import { existsSync, readFileSync, renameSync, writeFileSync } from "node:fs";
 import { createServer, type Server } from "node:https";
@@ -64,7 +65,7 @@ export async function serveLan(application: RequestHandler, guards: readonly Req
     sendPage(response.status(tried.kind === "wrong" ? 401 : 429), message);
   });
   gate.use((request, response, next) => {
-    const token = cookieOf(request.headers.cookie);
+    const token = parseCookie(request.headers.cookie ?? "")[COOKIE];
     const device = pairing.deviceOf(token);
     if (device === undefined || token === undefined) {
       if (request.method === "GET" && request.accepts("html") !== false && request.path === "/pair") sendPage(response, null);
@@ -115,9 +116,4 @@ function setCookie(response: express.Response, token: string): void {
 
 function sendPage(response: express.Response, message: string | null): void {
   response.set({ "Content-Security-Policy": PAGE_POLICY, "Cache-Control": "no-store" }).type("html").send(pairPage(message));
-}
-
-function cookieOf(header: string | undefined): string | undefined {
-  const pair = header?.split(/;\s*/).find((each) => each.startsWith(`${COOKIE}=`));
-  return pair?.slice(COOKIE.length + 1);
 }

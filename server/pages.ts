@@ -1,6 +1,8 @@
+import { parse as parseCookie } from "cookie";
 import { writeReadableStreamToWritable } from "@react-router/node";
 import type { Request as Incoming, RequestHandler, Response as Outgoing } from "express";
 import { createRequestHandler, RouterContextProvider, type ServerBuild } from "react-router";
+import { ZONE_COOKIE } from "../app/frame/zone";
 import { plainAddress } from "../app/frame/plainAddress.server";
 import { pairingDesk, refusedBefore, requestOrigin } from "../app/frame/requestContext.server";
 import { THIS_MACHINE } from "../db/makers/queries.server";
@@ -19,28 +21,30 @@ const build = () => import("virtual:react-router/server-build") as unknown as Pr
 const handle = createRequestHandler(build, process.env.NODE_ENV ?? "production");
 
 /** Answers pages, actions and data: reads the body within the limit of its route, waits for a turn, asks the route. */
-export const pages = (state: AppState): RequestHandler => async (incoming, outgoing, next) => {
-  try {
-    const body = incoming.method === "POST" ? await readBody(incoming) : undefined;
-    const isRefused = body !== undefined && !Buffer.isBuffer(body);
-    // A refused body is not read to its end, so this connection can carry nothing more.
-    if (isRefused) outgoing.set("Connection", "close");
-    const release = isEventStream(incoming.path) ? undefined : await turns.take();
-    if (release === "busy" && isDocument(incoming)) return sendBusy(outgoing);
+export const pages =
+  (state: AppState): RequestHandler =>
+  async (incoming, outgoing, next) => {
     try {
-      const busy = incoming.method === "POST" ? busySending : busyReading;
-      const refusal = release === "busy" ? busy : isRefused ? body : null;
-      const request = requestOf(incoming, outgoing, refusal === null && Buffer.isBuffer(body) ? body : undefined);
-      const answer = await handle(request, contextOf(outgoing, { refusal, state }));
-      if (release !== "busy") release?.();
-      await send(outgoing, answer);
-    } finally {
-      if (release !== "busy") release?.();
+      const body = incoming.method === "POST" ? await readBody(incoming) : undefined;
+      const isRefused = body !== undefined && !Buffer.isBuffer(body);
+      // A refused body is not read to its end, so this connection can carry nothing more.
+      if (isRefused) outgoing.set("Connection", "close");
+      const release = isEventStream(incoming.path) ? undefined : await turns.take();
+      if (release === "busy" && isDocument(incoming)) return sendBusy(outgoing);
+      try {
+        const busy = incoming.method === "POST" ? busySending : busyReading;
+        const refusal = release === "busy" ? busy : isRefused ? body : null;
+        const request = requestOf(incoming, outgoing, refusal === null && Buffer.isBuffer(body) ? body : undefined);
+        const answer = await handle(request, contextOf(incoming, outgoing, { refusal, state }));
+        if (release !== "busy") release?.();
+        await send(outgoing, answer);
+      } finally {
+        if (release !== "busy") release?.();
+      }
+    } catch (error) {
+      next(error);
     }
-  } catch (error) {
-    next(error);
-  }
-};
+  };
 
 function isDocument(incoming: Incoming): boolean {
   return incoming.method === "GET" && !incoming.path.endsWith(".data") && (incoming.headers.accept ?? "").includes("text/html");
@@ -51,11 +55,16 @@ function sendBusy(outgoing: Outgoing): void {
 }
 
 function contextOf(
+  incoming: Incoming,
   outgoing: Outgoing,
   { refusal, state }: { readonly refusal: EarlyRefusal | null; readonly state: AppState },
 ): RouterContextProvider {
   const context = new RouterContextProvider();
-  context.set(requestOrigin, { state, place: outgoing.locals.device ?? THIS_MACHINE });
+  context.set(requestOrigin, {
+    state,
+    place: outgoing.locals.device ?? THIS_MACHINE,
+    zone: parseCookie(incoming.headers.cookie ?? "")[ZONE_COOKIE],
+  });
   context.set(refusedBefore, refusal);
   context.set(pairingDesk, outgoing.locals.pairingDesk ?? null);
   return context;

@@ -1,9 +1,9 @@
 import { writtenMass } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listBatches } from "../../db/batches/queries.server";
 import { restsNow } from "../frame/restingBatches.server";
 import { viewBatch } from "./batch/stored.server";
+import { writtenMoment } from "../frame/dates.server";
 
 const MOST_BATCHES = 100;
 /** Batches being made that are shown with their beakers; a kitchen bench holds no more. */
@@ -15,8 +15,8 @@ export async function openBench() {
   const batches = rows.map(({ batchGrams, startedAt, finishedAt, isDiscarded, ...row }) => ({
     ...row,
     batch: writtenMass(batchGrams),
-    started: dayjs(startedAt).format("D MMM YYYY, HH:mm"),
-    finished: finishedAt === null ? null : `${isDiscarded ? "discarded " : ""}${dayjs(finishedAt).format("D MMM YYYY, HH:mm")}`,
+    started: writtenMoment(startedAt),
+    finished: finishedAt === null ? null : `${isDiscarded ? "discarded " : ""}${writtenMoment(finishedAt)}`,
     rests: rests.find(({ id }) => id === row.id)?.rests ?? [],
   }));
   const isShown = new Set(batches.flatMap(({ id, finished }) => (finished === null ? [id] : [])).slice(0, MOST_OPEN));

@@ -37,5 +37,14 @@ export interface PairingDesk {
 /** Given only to this machine itself, and only while devices of the local network are let in. */
 export const pairingDesk = createContext<PairingDesk | null>(null);
 
-/** What the server keeps between requests, and where this request comes from: this machine, or a paired device's id. */
-export const requestOrigin = createContext<{ readonly state: AppState; readonly place: string }>();
+/** Where a request comes from. */
+export interface RequestOrigin {
+  /** What the server keeps between requests. */
+  readonly state: AppState;
+  /** This machine, or a paired device's id. */
+  readonly place: string;
+  /** The time zone the browser told, if it did. */
+  readonly zone: string | undefined;
+}
+
+export const requestOrigin = createContext<RequestOrigin>();

@@ -1,8 +1,8 @@
 import { isRunning, standingEntries, waitsOf } from "@tensidrum/core/process";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listOpenBatches } from "../../db/batches/queries.server";
 import { isDatabaseAway } from "../../db/failures.server";
+import { writtenUntil } from "./dates.server";
 
 /** The batches being made, the one begun first first, each with what rests in it and until when. */
 export async function restsNow() {
@@ -20,17 +20,12 @@ export async function restsNow() {
       rests: waitsOf(steps, standing)
         .filter((wait) => isRunning(wait, now))
         .sort((a, b) => (a.until < b.until ? -1 : 1))
-        .map(({ id: wait, text, until }) => ({ id: wait, text, until: untilWords(until) })),
+        .map(({ id: wait, text, until }) => ({ id: wait, text, until: writtenUntil(until) })),
     };
   });
 }
 
 export type RestingBatch = Awaited<ReturnType<typeof restsNow>>[number];
-
-function untilWords(until: string): string {
-  const moment = dayjs(until);
-  return moment.isSame(dayjs(), "day") ? moment.format("HH:mm") : moment.format("ddd D MMM, HH:mm");
-}
 
 /** State of the bench station on every page. While the database is unavailable it says nothing new. */
 export async function openBenchState(): Promise<string | null> {

@@ -1,5 +1,4 @@
 import { Button, Table } from "@mantine/core";
-import dayjs from "dayjs";
 import { Form, useNavigation } from "react-router";
 import type { OpenDevices } from "./devices.server";
 import classes from "./Settings.module.css";
@@ -25,8 +24,8 @@ export function Devices({ devices }: { readonly devices: OpenDevices }) {
           {devices.map(({ id, name, pairedAt, lastUsedAt }) => (
             <tr key={id}>
               <td>{name}</td>
-              <td>{dayjs(pairedAt).format("D MMM YYYY")}</td>
-              <td>{dayjs(lastUsedAt).format("D MMM YYYY, HH:mm")}</td>
+              <td>{pairedAt}</td>
+              <td>{lastUsedAt}</td>
               <td>
                 <Button type="submit" name="device" value={id} h={36} variant="outline" loading={isBusy} aria-label={`Revoke ${name}`}>
                   Revoke

@@ -1,16 +1,18 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import Joi from "joi";
+import { writtenDay, writtenMoment } from "../frame/dates.server";
 import { readForm } from "../frame/readForm.server";
 import type { PairedDevice, PairingDesk } from "../frame/requestContext.server";
 
+/** Devices as the settings show them. */
 export type OpenDevices = readonly PairedDevice[];
 
 /** The paired devices, the one used last first; null where this machine lets none in, or another one asks. */
 export function openDevices(desk: PairingDesk | null): OpenDevices | null {
   if (desk === null) return null;
   return desk.devices
-    .map(({ id, name, pairedAt, lastUsedAt }) => ({ id, name, pairedAt, lastUsedAt }))
-    .toSorted((a, b) => (a.lastUsedAt < b.lastUsedAt ? 1 : -1));
+    .toSorted((a, b) => (a.lastUsedAt < b.lastUsedAt ? 1 : -1))
+    .map(({ id, name, pairedAt, lastUsedAt }) => ({ id, name, pairedAt: writtenDay(pairedAt), lastUsedAt: writtenMoment(lastUsedAt) }));
 }
 
 const schema = Joi.object<{ device: string }>({

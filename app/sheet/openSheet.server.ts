@@ -3,7 +3,6 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { saltPeaks } from "./saltPeaks.server";
 import { briefMaterial, type Material } from "@tensidrum/core/library";
 import { percentText, writtenShort } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import type { Database } from "../../db/client.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listAcknowledgements } from "../../db/acknowledgements/queries.server";
@@ -14,6 +13,7 @@ import { findMaterials } from "@tensidrum/core/search";
 import { withParts } from "../../db/materials/withParts.server";
 import { typedAimOf } from "./typed/readAim";
 import type { TypedLine, TypedLineLot, TypedSheet } from "./typed/typedSheet";
+import { writtenDay } from "../frame/dates.server";
 
 export interface SheetAddress {
   readonly formulaId: string;
@@ -119,7 +119,7 @@ export async function openSheet(address: SheetAddress, find: string) {
       note,
       activePercent,
       byCharge,
-      setOn: setAt === null ? null : dayjs(setAt).format("D MMM YYYY"),
+      setOn: setAt === null ? null : writtenDay(setAt),
     })),
     find,
     matches,

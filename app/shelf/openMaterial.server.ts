@@ -2,7 +2,6 @@ import { shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { factDifferences, roleOf, shownInci, shownMaterial, withOwnFacts, type Material } from "@tensidrum/core/library";
 import { writtenShort } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { usesOfMaterial } from "../../db/formulas/queries.server";
 import { findMaterial, materialsBySlug } from "../../db/materials/queries.server";
@@ -11,6 +10,7 @@ import { shelfGroupOf } from "./shelfGroups";
 import { factRows } from "./facts";
 import { factName, factWords } from "./factWords";
 import { isDissolvable } from "./preparations/dissolvable";
+import { writtenDay } from "../frame/dates.server";
 
 const MOST_MOVEMENTS = 60;
 const MOST_USES = 40;
@@ -32,7 +32,7 @@ export async function openMaterial(slug: string) {
   const own = new Set(Object.keys(material.own ?? {}));
   const parts = await partsOf(facts);
   const codeOf = new Map(lots.map(({ id, code }) => [id, code]));
-  const day = (text: string | null): string | null => (text === null ? null : dayjs(text).format("D MMM YYYY"));
+  const day = (text: string | null): string | null => (text === null ? null : writtenDay(text));
   return {
     slug: facts.slug,
     name: shownMaterial(facts).name,
@@ -50,7 +50,7 @@ export async function openMaterial(slug: string) {
     yours: factDifferences(material.facts, facts)
       .filter(({ fact }) => own.has(fact))
       .map(({ fact, before, after }) => ({ name: factName(fact), library: factWords(fact, before), mine: factWords(fact, after) })),
-    yoursSince: material.ownSince === null ? null : dayjs(material.ownSince).format("D MMM YYYY"),
+    yoursSince: material.ownSince === null ? null : writtenDay(material.ownSince),
     parts,
     isDissolvable: isDissolvable(facts),
     phSupplied: facts.phSupplied,
@@ -85,7 +85,7 @@ export async function openMaterial(slug: string) {
       note,
       restGrams,
       lot: codeOf.get(lotId) ?? "",
-      day: dayjs(madeAt).format("D MMM YYYY"),
+      day: writtenDay(madeAt),
     })),
     uses: uses.map((use) => ({ ...use, name: shownFormulaName(use.name) })),
   };

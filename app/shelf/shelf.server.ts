@@ -1,12 +1,12 @@
 import { shownInci, shownMaterial, roleOf, type Material } from "@tensidrum/core/library";
 import { materialFinder } from "@tensidrum/core/search";
 import { needsAttention } from "@tensidrum/core/inventory";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listMaterials, listOwnMaterials } from "../../db/materials/queries.server";
 import { listLots } from "../../db/inventory/queries.server";
 import { allShelfGroups, shelfGroupFor } from "./shelfGroups";
 import { soughtFlags, type ShelfFilter } from "./forms.server";
+import { here, isoToday, writtenDay } from "../frame/dates.server";
 
 type StandingLot = Awaited<ReturnType<typeof listLots>>[number];
 
@@ -21,7 +21,7 @@ export async function openShelf(filter: ShelfFilter) {
   const makerId = currentMakerId();
   const [lots, all, own] = await Promise.all([listLots(db, makerId), listMaterials(db, makerId), listOwnMaterials(db, makerId)]);
   const made: ReadonlySet<string> = new Set(own.filter(({ madeAs }) => madeAs !== null).map(({ id }) => id));
-  const today = dayjs().format("YYYY-MM-DD");
+  const today = isoToday();
   // A lot of which more was used than it held is not hidden: something about it is wrong.
   const standing = lots.filter(({ leftGrams }) => leftGrams !== 0);
   const lotsOf = new Map(standing.map(({ materialId }) => [materialId, standing.filter((lot) => lot.materialId === materialId)]));
@@ -47,7 +47,7 @@ export async function openShelf(filter: ShelfFilter) {
   });
   return {
     filter,
-    today: dayjs().format("ddd D MMMM YYYY"),
+    today: here().format("ddd D MMMM YYYY"),
     libraryCount: all.length,
     standingCount: lotsOf.size,
     standing: [...new Set(standing.map(({ facts }) => facts.slug))],
@@ -65,7 +65,7 @@ export async function openShelf(filter: ShelfFilter) {
       leftGrams: lot.leftGrams,
       concern,
       days,
-      ends: lot.endsOn === null ? "" : dayjs(lot.endsOn).format("D MMM YYYY"),
+      ends: lot.endsOn === null ? "" : writtenDay(lot.endsOn),
     })),
   };
 }
@@ -74,7 +74,7 @@ export type OpenShelf = Awaited<ReturnType<typeof openShelf>>;
 
 /** What is bought ends with a month, what was made here on a day. */
 function endOf(day: string | null, isMadeHere: boolean): string | null {
-  return day === null ? null : dayjs(day).format(isMadeHere ? "D MMM" : "MMM YY");
+  return day === null ? null : here(day).format(isMadeHere ? "D MMM" : "MMM YY");
 }
 
 function sumOf<Item>(items: readonly Item[], of: (item: Item) => number): number {

@@ -1,11 +1,11 @@
 import { profileOf, shownFormulaName } from "@tensidrum/core/formula";
 import { charges } from "@tensidrum/core/library";
 import { writtenMass } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import type { PairingDesk } from "../frame/requestContext.server";
 import { restsNow } from "../frame/restingBatches.server";
+import { here, writtenDay } from "../frame/dates.server";
 
 const PAGE = 30;
 const FINDINGS_SHOWN = 2;
@@ -19,7 +19,7 @@ export async function openToday(page: number, desk: PairingDesk | null) {
     countFormulas(db, makerId),
     restsNow(),
   ]);
-  const now = dayjs();
+  const now = here();
   return {
     day: now.format("D"),
     weekday: now.format("dddd"),
@@ -48,9 +48,7 @@ export async function openToday(page: number, desk: PairingDesk | null) {
           .filter(({ severity }) => severity !== "consider")
           .slice(0, FINDINGS_SHOWN)
           .map(({ code, severity, what, cure }) => ({ code, severity, what, cure })),
-        changed: dayjs(row.updatedAt).isSame(now, "day")
-          ? `today ${dayjs(row.updatedAt).format("HH:mm")}`
-          : dayjs(row.updatedAt).format("D MMM YYYY"),
+        changed: here(row.updatedAt).isSame(now, "day") ? `today ${here(row.updatedAt).format("HH:mm")}` : writtenDay(row.updatedAt),
       };
     }),
   };

@@ -2,12 +2,12 @@ import { finestDecimals, gramsText, profileOf, shownFormulaName } from "@tensidr
 import { Refusal } from "@tensidrum/core/quantities";
 import { roleOf, shownInci } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import Joi from "joi";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { findAssessment, findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { idField } from "../frame/readForm.server";
+import { writtenLongDay } from "../frame/dates.server";
 
 const address = Joi.object<{ formulaId: string; number: number }>({
   formulaId: idField.required(),
@@ -50,7 +50,7 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
     name: shownFormulaName(version.snapshot?.name ?? formulaName),
     profile: profileOf(version.profile)?.name ?? version.profile,
     batch: writtenMass(version.batchGrams),
-    printedOn: dayjs().format("D MMMM YYYY"),
+    printedOn: writtenLongDay(),
     total: assessment.lines.reduce((sum, line) => sum + line.gramsToWeigh, 0).toFixed(decimals),
     totalPercent: writtenPercent(assessment.totalPercent),
     urgent: assessment.findings.filter((finding) => finding.severity !== "consider").map((finding) => `${finding.what} ${finding.cure}`),

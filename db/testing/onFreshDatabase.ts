@@ -1,6 +1,6 @@
 import { aroundAll } from "vitest";
 import { workshop } from "../demo/workshop";
-import { appStateOn, atWorkplace } from "../workplace.server";
+import { appStateOn, atWorkplace, zoneOfMachine } from "../workplace.server";
 import { freshDatabase } from "./freshDatabase";
 
 type Options = Parameters<typeof freshDatabase>[0];
@@ -9,7 +9,7 @@ type Options = Parameters<typeof freshDatabase>[0];
 export async function atFreshDatabase(options: Options, job: () => Promise<void>): Promise<void> {
   const fresh = await freshDatabase(options);
   try {
-    await atWorkplace({ ...appStateOn(fresh.db), makerId: workshop.id }, job);
+    await atWorkplace({ ...appStateOn(fresh.db), makerId: workshop.id, zone: zoneOfMachine() }, job);
   } finally {
     await fresh.close();
   }

@@ -4,7 +4,6 @@ import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { planBatch, preflight, stepsOf, type BatchEntry } from "@tensidrum/core/process";
 import { readNumber, writtenShort } from "@tensidrum/core/quantities";
 import type { LotShare } from "@tensidrum/core/inventory";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { codesOfBatches, findBatch, listOpenBatchesOf } from "../../../db/batches/queries.server";
 import { beginBatch } from "../../../db/batches/writes.server";
@@ -19,6 +18,7 @@ import { batchCode, batchCodeStart } from "@tensidrum/core/packaging";
 import type { BeginForm } from "../forms.server";
 import { batchSize, noSize } from "./batchSize";
 import { proposeLots } from "./proposeLots";
+import { isoToday } from "../../frame/dates.server";
 
 /** The stock ledger counts in milligrams; less is not reserved. */
 const LEAST_GRAMS = 0.001;
@@ -92,7 +92,7 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
       return { line, code: lot?.code ?? "?", wantedGrams, freeGrams: lot?.freeGrams ?? 0, endsOn: lot?.endsOn ?? null };
     }),
     tares,
-    today: dayjs().format("YYYY-MM-DD"),
+    today: isoToday(),
   });
   const sizeProblem = "problem" in size ? size.problem : null;
   const why = "why" in size ? size.why : null;
@@ -149,7 +149,7 @@ export async function begin(wanted: Wanted, form: BeginForm): Promise<string | n
   const unseen = items.find(({ id, state }) => state === "ask" && !form.seen.includes(id));
   if (unseen !== undefined) return `Not ticked yet: ${unseen.what}`;
   const pattern = (await findMaker(db, makerId))?.batchCode ?? usualBatchCode;
-  const of = { name: plan.formula.name, day: dayjs().format("YYYY-MM-DD") };
+  const of = { name: plan.formula.name, day: isoToday() };
   const at = new Date().toISOString();
   const entries = [...tares].map(([vessel, grams]): BatchEntry => ({ id: crypto.randomUUID(), at, kind: "tared", vessel, grams }));
   const formula = { ...plan.formula, materials: [...plan.materials.values()] };

@@ -1,6 +1,5 @@
 import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/process";
 import { wantedOfLots, type LotShare } from "@tensidrum/core/inventory";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listEntries } from "../../../db/batches/queries.server";
 import { addEntries, addPhoto, type Decision, type NewPhoto } from "../../../db/batches/writes.server";
@@ -11,6 +10,7 @@ import { overdrawnLots } from "../lots/lots.server";
 import { measuringBy, plannedBatch } from "../batch/stored.server";
 import type { Answer } from "./entryQueue";
 import { tellNews } from "./news.server";
+import { writtenMoment } from "../../frame/dates.server";
 
 /** A device's clock may be ahead of the server's by so much before its moments are taken for wrong. */
 const MOST_AHEAD_MILLISECONDS = 2_000;
@@ -82,7 +82,7 @@ function momentOf({ at }: BatchEntry, startedAt: Date): string | null {
 }
 
 function beforeBegin({ at }: BatchEntry, startedAt: Date): string {
-  const [said, begun] = [new Date(at), startedAt].map((moment) => dayjs(moment).format("D MMM YYYY, HH:mm"));
+  const [said, begun] = [new Date(at), startedAt].map((moment) => writtenMoment(moment));
   return `Its time, ${said}, is before the batch was begun, ${begun}. Check the clock of this device and enter it again.`;
 }
 

@@ -1,10 +1,10 @@
 import { sumsAsMade } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
 import { storedBatch, viewBatch } from "../batch/stored.server";
 import { logOf } from "./logOf";
+import { here, writtenMoment } from "../../frame/dates.server";
 
 /** The record of a batch: what was weighed, the sums of it, and everything that happened, in order. */
 export async function openRecord(batchId: string) {
@@ -16,12 +16,12 @@ export async function openRecord(batchId: string) {
     name: view.name,
     batch: view.batch,
     decimals: view.decimals,
-    started: dayjs(sent.started).format("D MMM YYYY, HH:mm"),
+    started: writtenMoment(sent.started),
     finished:
       view.finished === null
         ? null
         : {
-            at: dayjs(view.finished.at).format("D MMM YYYY, HH:mm"),
+            at: writtenMoment(view.finished.at),
             yieldGrams: view.finished.yieldGrams,
             isDiscarded: view.finished.isDiscarded,
           },
@@ -40,13 +40,13 @@ export async function openRecord(batchId: string) {
     sums: sumsAsMade(plan, { steps: view.steps, lines: new Map(view.lines.map((line) => [line.line, line])) }),
     steps: view.steps.map(({ step, state, reason }) => ({ id: step.id, title: step.title, state, reason })),
     tares: [...view.tares].map(([vessel, grams]) => ({ vessel: vesselName(vessel), grams })),
-    log: logOf(view, entries).map(({ at, ...row }) => ({ ...row, at: dayjs(at).format("D MMM, HH:mm:ss") })),
+    log: logOf(view, entries).map(({ at, ...row }) => ({ ...row, at: here(at).format("D MMM, HH:mm:ss") })),
     photos: view.standing.flatMap((entry) =>
       entry.kind === "photographed"
         ? [
             {
               id: entry.photo,
-              at: dayjs(entry.at).format("D MMM, HH:mm"),
+              at: here(entry.at).format("D MMM, HH:mm"),
               step: view.steps.find(({ step }) => step.id === entry.step)?.step.title ?? null,
               entry: entry.id,
             },

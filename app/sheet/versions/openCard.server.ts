@@ -1,9 +1,9 @@
 import { cardOf } from "@tensidrum/core/packaging";
-import dayjs from "dayjs";
 import { database } from "../../../db/workplace.server";
 import { currentMakerId } from "../../../db/workplace.server";
 import type { SheetAddress } from "../openSheet.server";
 import { versionFormula } from "./versionFormula.server";
+import { writtenLongDay } from "../../frame/dates.server";
 
 /** One version as a card to hand on. */
 export async function openCard(address: SheetAddress) {
@@ -15,7 +15,7 @@ export async function openCard(address: SheetAddress) {
     formulaId: address.formulaId,
     number,
     isDraft,
-    writtenOn: dayjs().format("D MMMM YYYY"),
+    writtenOn: writtenLongDay(),
     card,
     phases: phases.map((letter) => ({
       letter,

@@ -1,8 +1,8 @@
 import { referenceLibraryVersion } from "@tensidrum/core/reference";
-import dayjs from "dayjs";
 import { database } from "../../../db/workplace.server";
 import { listLibraryChanges } from "../../../db/materials/queries.server";
 import { factName, factWords } from "../factWords";
+import { writtenLongDay } from "../../frame/dates.server";
 
 const MOST_SHOWN = 500;
 
@@ -15,7 +15,7 @@ export async function openLibraryChanges() {
     version: referenceLibraryVersion,
     updates: [...updates].map(([version, changed]) => ({
       version,
-      day: dayjs(changed[0]?.madeAt).format("D MMMM YYYY"),
+      day: writtenLongDay(changed[0]?.madeAt),
       materials: changed.map(({ slug, name, differences }) => ({
         slug,
         name,

@@ -1,10 +1,10 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownInci, shownMaterial } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { materialsBySlug } from "../../../db/materials/queries.server";
 import { findLotWithMaterial } from "../../../db/inventory/queries.server";
+import { writtenDay } from "../../frame/dates.server";
 
 /** What the label of a lot says. */
 export async function openLabel(lotId: string) {
@@ -19,7 +19,7 @@ export async function openLabel(lotId: string) {
     (facts.parts ?? []).map(({ material }) => material),
   );
   const nameOf = new Map(parts.map((part) => [part.facts.slug, shownMaterial(part.facts).name]));
-  const day = (text: string | null) => (text === null ? null : dayjs(text).format("D MMM YYYY"));
+  const day = (text: string | null) => (text === null ? null : writtenDay(text));
   return {
     slug: facts.slug,
     name: facts.name,

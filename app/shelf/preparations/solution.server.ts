@@ -2,7 +2,6 @@ import { planStock, soluteContentPercent, stockMaterial, type StockPlan } from "
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, slugOf, type Material } from "@tensidrum/core/library";
 import { FEWEST_STEPS, finestFirst, readMassGrams, readNumber, readPercent, type Scale } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listMaterials, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listScales } from "../../../db/scales/queries.server";
@@ -13,6 +12,7 @@ import { isDissolvable } from "./dissolvable";
 import { LEAST_GRAMS } from "../readLot";
 import { madeCode } from "./preparationCode";
 import type { SolutionForm } from "./solutionForm.server";
+import { isoToday, writtenDay } from "../../frame/dates.server";
 
 /** The wish as read, or what must be fixed. */
 type Wish =
@@ -74,7 +74,7 @@ async function bench() {
 /** A stock solution as planned, what stands of it and of others, and from which lot it can be made. */
 export async function openSolution(typed: SolutionForm) {
   const { all, own, lots, scales, solutes } = await bench();
-  const today = dayjs().format("YYYY-MM-DD");
+  const today = isoToday();
   const wish = wishOf(typed, solutes, today);
   const isAsked = typed.of !== "";
   const soluteId = all.find(({ facts }) => facts.slug === typed.of)?.id;
@@ -94,8 +94,8 @@ export async function openSolution(typed: SolutionForm) {
           said: saidWithin(names.get(typed.of) ?? ""),
           strengthPercent: wish.strengthPercent,
           grams: wish.grams,
-          made: dayjs(today).format("D MMM YYYY"),
-          discard: dayjs(wish.plan.discardOn).format("D MMM YYYY"),
+          made: writtenDay(today),
+          discard: writtenDay(wish.plan.discardOn),
           least: leastOf(scales, wish.plan.soluteGrams / wish.grams),
         }
       : null,
@@ -109,8 +109,8 @@ export async function openSolution(typed: SolutionForm) {
         code: lot.code,
         leftGrams: lot.leftGrams,
         packGrams: lot.packGrams,
-        made: lot.openedOn === null ? "" : dayjs(lot.openedOn).format("D MMM YYYY"),
-        discard: lot.endsOn === null ? "" : dayjs(lot.endsOn).format("D MMM YYYY"),
+        made: lot.openedOn === null ? "" : writtenDay(lot.openedOn),
+        discard: lot.endsOn === null ? "" : writtenDay(lot.endsOn),
         isPast: lot.endsOn !== null && lot.endsOn < today,
       })),
   };
@@ -124,7 +124,7 @@ export async function makeSolution(
   ids: { readonly id: string; readonly movementId: string },
 ): Promise<{ readonly lotId: string } | { readonly problem: { readonly field: keyof SolutionForm; readonly message: string } }> {
   const { all, own, lots, solutes } = await bench();
-  const today = dayjs().format("YYYY-MM-DD");
+  const today = isoToday();
   const wish = wishOf(typed, solutes, today);
   if (!wish.ok) return { problem: wish };
   if (lots.some(({ id }) => id === ids.id)) return { lotId: ids.id };

@@ -2,7 +2,6 @@ import { daysLeft, madeUpWater, type MadeUpWater, type WaterRecipe } from "@tens
 import { Refusal } from "@tensidrum/core/quantities";
 import { saysTheSame, slugOf } from "@tensidrum/core/library";
 import { isBlank, readMassGrams, readNumber, textProblem } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listMaterials, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
@@ -10,6 +9,7 @@ import { shelveMadeLot } from "../../../db/inventory/writes.server";
 import { LEAST_GRAMS } from "../readLot";
 import { madeCode } from "./preparationCode";
 import type { WaterForm } from "./waterForm.server";
+import { here, writtenShortDay } from "../../frame/dates.server";
 
 interface WaterProblem {
   readonly field: keyof WaterForm;
@@ -64,7 +64,7 @@ async function bench() {
 export async function openWater(typed: WaterForm) {
   const { own, lots } = await bench();
   const wish = wishOf(typed);
-  const today = dayjs().startOf("day");
+  const today = here().startOf("day");
   const waters = new Set(own.filter(({ madeAs }) => madeAs === "water").map(({ id }) => id));
   return {
     typed,
@@ -92,11 +92,11 @@ export async function openWater(typed: WaterForm) {
         code: lot.code,
         leftGrams: lot.leftGrams,
         packGrams: lot.packGrams,
-        made: lot.openedOn === null ? "" : dayjs(lot.openedOn).format("D MMM"),
+        made: lot.openedOn === null ? "" : writtenShortDay(lot.openedOn),
         daysLeft:
           lot.openedOn === null || lot.endsOn === null
             ? null
-            : daysLeft({ daysOfLife: dayjs(lot.endsOn).diff(dayjs(lot.openedOn), "day") }, today.diff(dayjs(lot.openedOn), "day")),
+            : daysLeft({ daysOfLife: here(lot.endsOn).diff(here(lot.openedOn), "day") }, today.diff(here(lot.openedOn), "day")),
       })),
   };
 }
@@ -123,7 +123,7 @@ export async function makeWater(
   const { material } = madeUpWater({ ...wish.recipe, slug: slugOf(typed.name, taken) });
   const facts = { ...material, handling: `${wish.water.steps.join(" ")} ${material.handling}` };
   const made = there === undefined ? ({ id: crypto.randomUUID(), facts, basedOnId: null, madeAs: "water" } as const) : null;
-  const today = dayjs();
+  const today = here();
   await shelveMadeLot(db, makerId, {
     material: made,
     lot: {

@@ -11,13 +11,13 @@ import {
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, slugOf, type MaterialsBySlug } from "@tensidrum/core/library";
 import { isBlank, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
-import dayjs from "dayjs";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { brokenConstraint } from "../../../db/failures.server";
 import { listMaterials } from "../../../db/materials/queries.server";
 import { findScent, listCounts, listRounds, listScents } from "../../../db/scents/queries.server";
 import { addRound, deleteScent, insertScent, keepRound } from "../../../db/scents/writes.server";
 import type { ScentDose, TypedRound } from "./scentForms.server";
+import { writtenShortDay } from "../../frame/dates.server";
 
 /** The scents that are being built, and an identifier for the next. */
 export async function openScents() {
@@ -96,7 +96,7 @@ export async function openScent(scentId: string, dose: ScentDose) {
       number: round.number,
       countedIn: round.countedIn,
       note: round.note,
-      day: dayjs(round.madeAt).format("D MMM"),
+      day: writtenShortDay(round.madeAt),
       keptAs: round.keptAs,
       counts: Object.fromEntries(round.trial.oils.map(({ material, count }) => [material, count])),
       totalGrams: round.countedIn === "parts" ? null : (blends[at]?.total ?? 0),
