@@ -4,7 +4,7 @@ export default defineConfig({
   test: {
     name: "interface",
     root: import.meta.dirname,
-    include: ["**/*.test.ts", "../workers/**/*.test.ts", "../server/**/*.test.ts", "../scripts/**/*.test.ts"],
+    include: ["**/*.test.{ts,tsx}", "../workers/**/*.test.ts", "../server/**/*.test.ts", "../scripts/**/*.test.ts"],
     exclude: ["**/*.server.test.ts"],
     environment: "node",
     isolate: false,

@@ -1,4 +1,4 @@
-import { Button, Table } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { Link } from "react-router";
 import { Frame } from "../frame/Frame";
 import { StationNav } from "../frame/stationNav/StationNav";
@@ -6,6 +6,7 @@ import { Streams } from "../pictures/Streams/Streams";
 import type { OpenBench } from "./bench.server";
 import { benchStations } from "./benchStation";
 import classes from "./Bench.module.css";
+import { DataTable } from "../components/DataTable";
 
 /** The batches there are: those being made with their beakers in small, the finished ones in a list. */
 export function BenchList({ bench: { open, others } }: { readonly bench: OpenBench }) {
@@ -60,7 +61,7 @@ function OpenBatch({ batch }: { readonly batch: OpenBench["open"][number] }) {
 
 function OtherBatches({ batches }: { readonly batches: OpenBench["others"] }) {
   return (
-    <Table className={classes.list}>
+    <DataTable className={classes.list}>
       <thead>
         <tr>
           <th scope="col">batch</th>
@@ -83,6 +84,6 @@ function OtherBatches({ batches }: { readonly batches: OpenBench["others"] }) {
           </tr>
         ))}
       </tbody>
-    </Table>
+    </DataTable>
   );
 }

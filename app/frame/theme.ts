@@ -1,20 +1,9 @@
 import {
-  Alert,
-  Checkbox,
   createTheme,
   defaultVariantColorsResolver,
-  Input,
-  InputWrapper,
-  Modal,
-  ModalOverlay,
-  ModalRoot,
-  NativeSelect,
-  Radio,
-  Table,
-  Textarea,
-  TextInput,
   type CSSVariablesResolver,
   type MantineColorsTuple,
+  type MantineThemeComponents,
 } from "@mantine/core";
 import classes from "./theme.module.css";
 
@@ -34,6 +23,27 @@ const water: MantineColorsTuple = [
 /** Parts of every field: its name in small ink above it, its unit and its fault beside it. */
 const field = { root: classes.field, label: classes.label, description: classes.hint, error: classes.fault, wrapper: classes.wrapper };
 
+/** Named, not imported: a page loads only the components it shows. */
+const components: MantineThemeComponents = {
+  Alert: { classNames: { root: classes.alert, message: classes.alertWords } },
+  Input: { classNames: { input: classes.input, section: classes.section } },
+  InputWrapper: { defaultProps: { inputWrapperOrder: ["label", "input", "description", "error"] } },
+  TextInput: { classNames: field },
+  Textarea: { classNames: field, defaultProps: { autosize: false } },
+  NativeSelect: { classNames: field },
+  Checkbox: { classNames: { root: classes.tick, input: classes.tickBox, label: classes.tickLabel } },
+  Radio: { classNames: { root: classes.tick, radio: classes.tickBox, label: classes.tickLabel } },
+  Modal: {
+    classNames: { content: classes.sheet, title: classes.sheetTitle },
+    defaultProps: { centered: true, transitionProps: { duration: 0 } },
+  },
+  ModalRoot: {
+    classNames: { content: classes.sheet, title: classes.sheetTitle },
+    defaultProps: { transitionProps: { duration: 0 } },
+  },
+  ModalOverlay: { defaultProps: { className: classes.veil } },
+};
+
 export const theme = createTheme({
   fontFamily: "var(--font-text)",
   fontFamilyMonospace: "var(--font-text)",
@@ -51,26 +61,7 @@ export const theme = createTheme({
   shadows: { xs: "none", sm: "none", md: "none", lg: "none", xl: "none" },
   fontSizes: { xs: "var(--text-note)", sm: "var(--text-small)", md: "var(--text-body)", lg: "var(--text-lead)", xl: "var(--text-head)" },
   spacing: { xs: "0.25rem", sm: "0.5rem", md: "0.75rem", lg: "1.125rem", xl: "1.75rem" },
-  components: {
-    Alert: Alert.extend({ classNames: { root: classes.alert, message: classes.alertWords } }),
-    Input: Input.extend({ classNames: { input: classes.input, section: classes.section } }),
-    InputWrapper: InputWrapper.extend({ defaultProps: { inputWrapperOrder: ["label", "input", "description", "error"] } }),
-    TextInput: TextInput.extend({ classNames: field }),
-    Textarea: Textarea.extend({ classNames: field, defaultProps: { autosize: false } }),
-    NativeSelect: NativeSelect.extend({ classNames: field }),
-    Checkbox: Checkbox.extend({ classNames: { root: classes.tick, input: classes.tickBox, label: classes.tickLabel } }),
-    Radio: Radio.extend({ classNames: { root: classes.tick, radio: classes.tickBox, label: classes.tickLabel } }),
-    Table: Table.extend({ classNames: { table: classes.table }, defaultProps: { withRowBorders: false, captionSide: "top" } }),
-    Modal: Modal.extend({
-      classNames: { content: classes.sheet, title: classes.sheetTitle },
-      defaultProps: { centered: true, transitionProps: { duration: 0 } },
-    }),
-    ModalRoot: ModalRoot.extend({
-      classNames: { content: classes.sheet, title: classes.sheetTitle },
-      defaultProps: { transitionProps: { duration: 0 } },
-    }),
-    ModalOverlay: ModalOverlay.extend({ defaultProps: { className: classes.veil } }),
-  },
+  components,
 });
 
 /** The interface library takes its colours from the tokens, so both themes are told in one place. */

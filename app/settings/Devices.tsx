@@ -1,7 +1,8 @@
-import { Button, Table } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { Form, useNavigation } from "react-router";
 import type { OpenDevices } from "./devices.server";
 import classes from "./Settings.module.css";
+import { DataTable } from "../components/DataTable";
 
 /** Tablets and phones that were paired, with when each was used last, and the buttons that end their access. */
 export function Devices({ devices }: { readonly devices: OpenDevices }) {
@@ -11,7 +12,7 @@ export function Devices({ devices }: { readonly devices: OpenDevices }) {
   }
   return (
     <Form method="post" action="/settings/devices">
-      <Table className={classes.table}>
+      <DataTable className={classes.table}>
         <thead>
           <tr>
             <th scope="col">device</th>
@@ -34,7 +35,7 @@ export function Devices({ devices }: { readonly devices: OpenDevices }) {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
       <p className={classes.hint}>A device that is not used for 90 days must be paired again.</p>
       <Button type="submit" name="device" value="all" h={36} variant="outline" loading={isBusy}>
         Revoke all

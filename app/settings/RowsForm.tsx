@@ -1,8 +1,9 @@
-import { Button, TextInput, Table, UnstyledButton } from "@mantine/core";
+import { Button, TextInput, UnstyledButton } from "@mantine/core";
 import { useState } from "react";
 import { Form, useNavigation } from "react-router";
 import type { RowColumn, RowProblem, TypedRow } from "./rows";
 import classes from "./Settings.module.css";
+import { DataTable } from "../components/DataTable";
 
 interface RowsFormProps {
   readonly intent: "scales" | "containers";
@@ -24,7 +25,7 @@ export function RowsForm({ intent, columns, rows: stored, problems, blankId, wha
   const problemAt = (row: number, field: string) => problems.find((problem) => problem.row === row && problem.field === field)?.message;
   return (
     <Form method="post" action="/settings">
-      <Table className={classes.table}>
+      <DataTable className={classes.table}>
         <thead>
           <tr>
             {columns.map(({ field, head }) => (
@@ -54,7 +55,7 @@ export function RowsForm({ intent, columns, rows: stored, problems, blankId, wha
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
       <p className={classes.hint}>Empty a row to take that {what} out.</p>
       <div className={classes.doors}>
         <Button type="submit" name="intent" value={intent} h={36} variant="outline" loading={isBusy}>

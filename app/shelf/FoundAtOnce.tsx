@@ -1,9 +1,9 @@
-import { Table } from "@mantine/core";
 import { roleOf, shownInci, shownMaterial } from "@tensidrum/core/library";
 import type { FoundMaterial } from "@tensidrum/core/search";
 import { Link } from "react-router";
 import { ChargeTag } from "../components/ChargeSign";
 import classes from "./LibraryTable.module.css";
+import { DataTable } from "../components/DataTable";
 
 interface FoundAtOnceProps {
   readonly found: readonly FoundMaterial[];
@@ -15,7 +15,7 @@ interface FoundAtOnceProps {
 export function FoundAtOnce({ found, standing }: FoundAtOnceProps) {
   return (
     <section aria-label="Found while typing">
-      <Table className={classes.table}>
+      <DataTable className={classes.table}>
         <caption>
           {found.length === 0 ? "Nothing like that is in the library." : "The nearest in the library. Show uses the whole sentence."}
         </caption>
@@ -32,7 +32,7 @@ export function FoundAtOnce({ found, standing }: FoundAtOnceProps) {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
     </section>
   );
 }

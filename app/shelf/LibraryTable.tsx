@@ -1,9 +1,9 @@
-import { Table } from "@mantine/core";
 import { Link } from "react-router";
 import { ChargeTag } from "../components/ChargeSign";
 import { useUnits } from "../frame/units";
 import type { OpenShelf } from "./shelf.server";
 import classes from "./LibraryTable.module.css";
+import { DataTable } from "../components/DataTable";
 
 /** The library as rows: what there is, and how much of it stands on the shelf. */
 export function LibraryTable({ shelf }: { readonly shelf: OpenShelf }) {
@@ -12,7 +12,7 @@ export function LibraryTable({ shelf }: { readonly shelf: OpenShelf }) {
   if (rows.length === 0) return <p>Nothing like that is in the library. Try another spelling or the INCI name.</p>;
   return (
     <>
-      <Table className={classes.table}>
+      <DataTable className={classes.table}>
         <caption>
           {found} of {shelf.libraryCount} materials
         </caption>
@@ -36,7 +36,7 @@ export function LibraryTable({ shelf }: { readonly shelf: OpenShelf }) {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
       {found > rows.length && <p>{found - rows.length} more. Narrow the sentence above to see them.</p>}
     </>
   );

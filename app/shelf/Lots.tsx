@@ -1,4 +1,4 @@
-import { TextInput, Table, UnstyledButton } from "@mantine/core";
+import { TextInput, UnstyledButton } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
 import { DefaultButton } from "../components/DefaultButton";
 import { useUnits } from "../frame/units";
@@ -6,6 +6,7 @@ import type { TypedMovement } from "./forms.server";
 import classes from "./Lots.module.css";
 import type { OpenMaterial } from "./openMaterial.server";
 import { FormError } from "../components/FormError";
+import { DataTable } from "../components/DataTable";
 
 interface LotsProps {
   readonly material: OpenMaterial;
@@ -21,7 +22,7 @@ export function Lots({ material: { lots, movements }, answered }: LotsProps) {
         <Lot key={lot.id} lot={lot} answered={answered?.typed.lotId === lot.id ? answered : null} />
       ))}
       {movements.length > 0 && (
-        <Table className={classes.books}>
+        <DataTable className={classes.books}>
           <caption>Stock ledger, newest first. A row is never changed; another row corrects a mistake.</caption>
           <thead>
             <tr>
@@ -46,7 +47,7 @@ export function Lots({ material: { lots, movements }, answered }: LotsProps) {
               </tr>
             ))}
           </tbody>
-        </Table>
+        </DataTable>
       )}
     </section>
   );

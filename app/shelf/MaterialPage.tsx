@@ -1,4 +1,4 @@
-import { Table, UnstyledButton } from "@mantine/core";
+import { UnstyledButton } from "@mantine/core";
 import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link } from "react-router";
 import { ChargeTag } from "../components/ChargeSign";
@@ -15,6 +15,7 @@ import { Lots } from "./Lots";
 import classes from "./MaterialPage.module.css";
 import type { OpenMaterial } from "./openMaterial.server";
 import shelf from "./Shelf.module.css";
+import { DataTable } from "../components/DataTable";
 
 interface MaterialPageProps {
   readonly material: OpenMaterial;
@@ -71,7 +72,7 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
         <div>
           <section aria-labelledby="facts-head">
             <h2 id="facts-head">Facts, and how sure</h2>
-            <Table className={classes.facts}>
+            <DataTable className={classes.facts}>
               <tbody>
                 {facts.map((fact) => (
                   <tr key={fact.name}>
@@ -84,7 +85,7 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
                   </tr>
                 ))}
               </tbody>
-            </Table>
+            </DataTable>
           </section>
           <Yours material={material} />
           <Parts material={material} />
@@ -125,7 +126,7 @@ function Yours({ material: { slug, yours, yoursSince, isOwn, basedOn } }: { read
   return (
     <section aria-labelledby="mine-head">
       <h2 id="mine-head">My values{yoursSince !== null && `, ${yoursSince}`}</h2>
-      <Table className={classes.facts}>
+      <DataTable className={classes.facts}>
         <thead>
           <tr>
             <th scope="col">value</th>
@@ -142,7 +143,7 @@ function Yours({ material: { slug, yours, yoursSince, isOwn, basedOn } }: { read
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
       <Form method="post" action={`/shelf/${slug}/own`}>
         <UnstyledButton type="submit" name="intent" value="take-away" className={classes.undo}>
           Reset to library values
@@ -157,7 +158,7 @@ function Parts({ material: { parts } }: { readonly material: OpenMaterial }) {
   return (
     <section aria-labelledby="parts-head">
       <h2 id="parts-head">Made of</h2>
-      <Table className={classes.facts}>
+      <DataTable className={classes.facts}>
         <tbody>
           {parts.map(({ slug, name, percent }) => (
             <tr key={slug}>
@@ -168,7 +169,7 @@ function Parts({ material: { parts } }: { readonly material: OpenMaterial }) {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
     </section>
   );
 }
@@ -240,7 +241,7 @@ function Uses({ material: { uses } }: { readonly material: OpenMaterial }) {
     <section aria-labelledby="uses-head">
       <h2 id="uses-head">Where it is</h2>
       {uses.length === 0 && <p className={classes.words}>In none of your formulas.</p>}
-      <Table className={classes.facts}>
+      <DataTable className={classes.facts}>
         <tbody>
           {uses.map((one) => (
             <tr key={one.formulaId}>
@@ -252,7 +253,7 @@ function Uses({ material: { uses } }: { readonly material: OpenMaterial }) {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Table } from "@mantine/core";
+import { Button, Checkbox } from "@mantine/core";
 import { Fragment } from "react";
 import { Link } from "react-router";
 import { Frame } from "../frame/Frame";
@@ -6,6 +6,7 @@ import { stationsSeenFrom } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
 import classes from "./weighing.module.css";
 import type { OpenWeighing } from "./weighing.server";
+import { DataTable } from "../components/DataTable";
 
 export function WeighingPage({ sheet }: { readonly sheet: OpenWeighing }) {
   const back = `/sheet/${sheet.formulaId}/${sheet.number}`;
@@ -40,7 +41,7 @@ export function WeighingPage({ sheet }: { readonly sheet: OpenWeighing }) {
             ))}
           </ul>
         )}
-        <Table className={classes.table}>
+        <DataTable className={classes.table}>
           <thead>
             <tr>
               <th scope="col">done</th>
@@ -98,7 +99,7 @@ export function WeighingPage({ sheet }: { readonly sheet: OpenWeighing }) {
               <td colSpan={3} />
             </tr>
           </tfoot>
-        </Table>
+        </DataTable>
         <div className={classes.notes}>
           <p>pH, 10 % dilution:</p>
           <p>Batch code:</p>

@@ -1,4 +1,4 @@
-import { Button, Checkbox, TextInput, NativeSelect, Radio, Table, UnstyledButton } from "@mantine/core";
+import { Button, Checkbox, TextInput, NativeSelect, Radio, UnstyledButton } from "@mantine/core";
 import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link, useNavigation } from "react-router";
 import { DefaultButton } from "../../components/DefaultButton";
@@ -8,6 +8,7 @@ import type { OpenBegin } from "./begin.server";
 import { benchStations } from "../benchStation";
 import classes from "../Bench.module.css";
 import { FormError } from "../../components/FormError";
+import { DataTable } from "../../components/DataTable";
 
 interface BeginPageProps {
   readonly plan: OpenBegin;
@@ -64,10 +65,10 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
               <li key={id} data-state={state}>
                 {state === "ask" ? (
                   <Checkbox
+                    size="lg"
                     label={
                       <>
-                        <strong>{what}</strong>
-                        {why}
+                        <strong>{what}</strong> {why}
                       </>
                     }
                     name="seen"
@@ -93,7 +94,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
         <section aria-labelledby="lots-head">
           <h2 id="lots-head">How much, and from which lots</h2>
           <Size plan={plan} isBusy={isBusy} />
-          <Table className={classes.list}>
+          <DataTable className={classes.list}>
             <thead>
               <tr>
                 <th scope="col">line</th>
@@ -128,7 +129,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
                 </tr>
               ))}
             </tbody>
-          </Table>
+          </DataTable>
         </section>
         <section aria-labelledby="beakers-head">
           <h2 id="beakers-head">Tare weights</h2>
@@ -152,13 +153,13 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
   const { size } = plan.typed;
   return (
     <div className={classes.size}>
-      <Radio label="by mass" name="size-by" value="mass" defaultChecked={size.by === "mass"} />
+      <Radio size="md" label="by mass" name="size-by" value="mass" defaultChecked={size.by === "mass"} />
       <label>
         batch <TextInput name="grams" defaultValue={plan.grams} inputMode="decimal" autoComplete="off" aria-label="Batch, g" /> g
       </label>
       {plan.containers.length > 0 && (
         <>
-          <Radio label="by containers" name="size-by" value="containers" defaultChecked={size.by === "containers"} />
+          <Radio size="md" label="by containers" name="size-by" value="containers" defaultChecked={size.by === "containers"} />
           <span>
             <TextInput
               name="size-count"
@@ -179,7 +180,7 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
           </span>
         </>
       )}
-      <Radio label="by what I have" name="size-by" value="hand" defaultChecked={size.by === "hand"} />
+      <Radio size="md" label="by what I have" name="size-by" value="hand" defaultChecked={size.by === "hand"} />
       <span>
         <TextInput name="size-hand" defaultValue={size.hand} inputMode="decimal" autoComplete="off" aria-label="What I have of it, g" /> g
         of{" "}

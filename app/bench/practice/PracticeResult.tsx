@@ -1,4 +1,3 @@
-import { Table } from "@mantine/core";
 import {
   agentsOf,
   aimedThickness,
@@ -28,6 +27,7 @@ import { BoxButton } from "../step/BoxButton";
 import classes from "./Practice.module.css";
 import { partWords } from "./partWords";
 import type { PracticeHere } from "./usePractice";
+import { DataTable } from "../../components/DataTable";
 
 interface PracticeResultProps {
   readonly id: string;
@@ -54,7 +54,7 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
           {score.points}
           <small>of 100</small>
         </output>
-        <Table>
+        <DataTable>
           <caption className="only-for-readers">What the score is made of</caption>
           <tbody>
             {score.parts.map((part) => (
@@ -66,7 +66,7 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
               </tr>
             ))}
           </tbody>
-        </Table>
+        </DataTable>
         {score.earlyReadings > 0 && (
           <p>
             {score.earlyReadings === 1 ? "One reading was" : `${score.earlyReadings} readings were`} taken before the rest was over: it told

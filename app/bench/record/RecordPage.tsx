@@ -1,4 +1,4 @@
-import { Button, Table } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -7,6 +7,7 @@ import classes from "../Bench.module.css";
 import { benchStations } from "../benchStation";
 import { SumsTable } from "./SumsTable";
 import type { OpenRecord } from "./record.server";
+import { DataTable } from "../../components/DataTable";
 
 export function RecordPage({ record }: { readonly record: OpenRecord }) {
   const { id, code, name, steps, tares, finished } = record;
@@ -75,7 +76,7 @@ function Lines({ record }: { readonly record: OpenRecord }) {
   const { lines, decimals } = record;
   const planned = lines.reduce((sum, { targetGrams }) => sum + targetGrams, 0);
   return (
-    <Table className={classes.list}>
+    <DataTable className={classes.list}>
       <thead>
         <tr>
           <th scope="col">line</th>
@@ -108,13 +109,13 @@ function Lines({ record }: { readonly record: OpenRecord }) {
           <td />
         </tr>
       </tfoot>
-    </Table>
+    </DataTable>
   );
 }
 
 function Log({ record }: { readonly record: OpenRecord }) {
   return (
-    <Table className={classes.list}>
+    <DataTable className={classes.list}>
       <thead>
         <tr>
           <th scope="col">when</th>
@@ -133,7 +134,7 @@ function Log({ record }: { readonly record: OpenRecord }) {
           </tr>
         ))}
       </tbody>
-    </Table>
+    </DataTable>
   );
 }
 

@@ -1,6 +1,6 @@
-import { Table } from "@mantine/core";
 import type { SumAsMade } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
+import { DataTable } from "../../components/DataTable";
 
 interface SumsTableProps {
   readonly sums: readonly SumAsMade[];
@@ -10,7 +10,7 @@ interface SumsTableProps {
 /** The sums of a batch as it was planned and as it was weighed; a dose that is left is said beside its sum. */
 export function SumsTable({ sums, className }: SumsTableProps) {
   return (
-    <Table className={className}>
+    <DataTable className={className}>
       <thead>
         <tr>
           <th scope="col">sum</th>
@@ -32,6 +32,6 @@ export function SumsTable({ sums, className }: SumsTableProps) {
           </tr>
         ))}
       </tbody>
-    </Table>
+    </DataTable>
   );
 }

@@ -1,15 +1,16 @@
-import { Table, UnstyledButton } from "@mantine/core";
+import { UnstyledButton } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { thicknessWord } from "@tensidrum/core/rheology";
 import { Form } from "react-router";
 import bench from "../Bench.module.css";
 import classes from "./SaltSamples.module.css";
 import type { OpenSaltSamples } from "./saltSamples.server";
+import { DataTable } from "../../components/DataTable";
 
 /** Every jar of a base, each with a way to pour it away. */
 export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: OpenSaltSamples["saltSamples"]; readonly isBusy: boolean }) {
   return (
-    <Table className={bench.list}>
+    <DataTable className={bench.list}>
       <caption className="only-for-readers">Every sample of this base</caption>
       <thead>
         <tr>
@@ -48,6 +49,6 @@ export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: Open
           </tr>
         ))}
       </tbody>
-    </Table>
+    </DataTable>
   );
 }

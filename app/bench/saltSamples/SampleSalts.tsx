@@ -1,9 +1,10 @@
-import { TextInput, Table } from "@mantine/core";
+import { TextInput } from "@mantine/core";
 import { readNumber, written } from "@tensidrum/core/quantities";
 import { useState } from "react";
 import bench from "../Bench.module.css";
 import { saltSamplePlan, USUAL_JAR_GRAMS } from "./samplePlan";
 import classes from "./SaltSamples.module.css";
+import { DataTable } from "../../components/DataTable";
 
 /** How much salt goes into which jar. */
 export function SampleSalts({ hiddenSaltPercent }: { readonly hiddenSaltPercent: number }) {
@@ -14,7 +15,7 @@ export function SampleSalts({ hiddenSaltPercent }: { readonly hiddenSaltPercent:
     <details className={classes.plan}>
       <summary>What to weigh for seven samples</summary>
       <TextInput label="base in each, g" value={typed} inputMode="decimal" onChange={(event) => setTyped(event.currentTarget.value)} />
-      <Table className={bench.list}>
+      <DataTable className={bench.list}>
         <thead>
           <tr>
             <th scope="col">sample</th>
@@ -31,7 +32,7 @@ export function SampleSalts({ hiddenSaltPercent }: { readonly hiddenSaltPercent:
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
       <p>Stir, let each rest ten minutes, and measure all of them at one temperature.</p>
     </details>
   );

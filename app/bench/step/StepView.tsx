@@ -1,4 +1,3 @@
-import { Table } from "@mantine/core";
 import type { NextStep, Step } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { measuringOf } from "../batch/batchView";
@@ -14,6 +13,7 @@ import { TunePh } from "./tuning/TunePh";
 import { TunePolymer } from "./tuning/TunePolymer";
 import { TuneThickness } from "./tuning/TuneThickness";
 import { WeighLine } from "./WeighLine";
+import { DataTable } from "../../components/DataTable";
 
 interface StepViewProps {
   readonly step: Step;
@@ -109,7 +109,7 @@ function WeighedHere({ own }: { readonly own: ReturnType<typeof useBench>["view"
   const weighed = own.filter(({ actualGrams }) => actualGrams !== null);
   if (weighed.length === 0) return null;
   return (
-    <Table className={classes.list}>
+    <DataTable className={classes.list}>
       <caption className="only-for-readers">Weighed in this step</caption>
       <tbody>
         {weighed.map(({ line, name, actualGrams, targetGrams, decimals, readOff }) => (
@@ -121,6 +121,6 @@ function WeighedHere({ own }: { readonly own: ReturnType<typeof useBench>["view"
           </tr>
         ))}
       </tbody>
-    </Table>
+    </DataTable>
   );
 }

@@ -1,4 +1,4 @@
-import { Modal, TextInput, Table, UnstyledButton } from "@mantine/core";
+import { Modal, TextInput, UnstyledButton } from "@mantine/core";
 import { readingOf } from "@tensidrum/core/assessment";
 import { type Formula } from "@tensidrum/core/formula";
 import { cornerCharges, cornerShares, rebalance, type CornerCharge, type CornerShares } from "@tensidrum/core/surfactants";
@@ -13,6 +13,7 @@ import { AddOne } from "./AddOne";
 import classes from "./BlendDialog.module.css";
 import { fieldNames, fieldOf, type FieldName } from "./fields";
 import { useTriangle } from "./useTriangle";
+import { DataTable } from "../../components/DataTable";
 
 export interface BlendDialogProps {
   readonly formula: Formula;
@@ -117,7 +118,7 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
                     .filter((charge) => was[charge] === 0)
                     .map((charge) => <AddOne key={charge} charge={charge} formula={formula} materials={materials} />)}
                 <LinesTable formula={formula} percents={moved.percents} materials={materials} />
-                <Table className={classes.table}>
+                <DataTable className={classes.table}>
                   <caption>What it would do</caption>
                   <thead>
                     <tr>
@@ -133,7 +134,7 @@ export default function BlendDialog({ formula, materials, ghosts, isDraft, onKee
                     <Reading name="stability" was={before.foam?.stability} now={now.foam?.stability} decimals={1} />
                     <Reading name="salt, %" was={before.saltPercent} now={now.saltPercent} decimals={2} />
                   </tbody>
-                </Table>
+                </DataTable>
                 <fieldset className={classes.steppers}>
                   <legend>Or type the shares; the ratio inside each charge type stays the same</legend>
                   {cornerCharges.map((charge) => (
@@ -188,7 +189,7 @@ function LinesTable({
 }) {
   const lineOf = new Map(formula.lines.map((line) => [line.id, line]));
   return (
-    <Table className={classes.table}>
+    <DataTable className={classes.table}>
       <caption>What the lines become</caption>
       <thead>
         <tr>
@@ -215,7 +216,7 @@ function LinesTable({
           );
         })}
       </tbody>
-    </Table>
+    </DataTable>
   );
 }
 

@@ -1,4 +1,4 @@
-import { Table, UnstyledButton } from "@mantine/core";
+import { UnstyledButton } from "@mantine/core";
 import { substitutesFor, type Substitute } from "@tensidrum/core/assessment";
 import { shownMaterial } from "@tensidrum/core/library";
 import { percentText, written, writtenPercent } from "@tensidrum/core/quantities";
@@ -9,6 +9,7 @@ import { readingWords } from "../versions/readingWords";
 import classes from "./Exchange.module.css";
 import type { MaterialStore } from "../../frame/materialStore";
 import { FormError } from "../../components/FormError";
+import { DataTable } from "../../components/DataTable";
 
 interface Candidates {
   readonly store: MaterialStore;
@@ -68,7 +69,7 @@ export function Exchange({ lineId }: { readonly lineId: string }) {
     return material === undefined ? slug : shownMaterial(material).name;
   };
   return (
-    <Table className={classes.candidates}>
+    <DataTable className={classes.candidates}>
       <caption>At equal active matter, the least change first</caption>
       <tbody>
         {candidates.found.map((candidate) => (
@@ -83,7 +84,7 @@ export function Exchange({ lineId }: { readonly lineId: string }) {
           </tr>
         ))}
       </tbody>
-    </Table>
+    </DataTable>
   );
 }
 

@@ -1,4 +1,4 @@
-import { Button, Table } from "@mantine/core";
+import { Button } from "@mantine/core";
 import type { CellKey } from "../typed/cells";
 import { differencesOf } from "../typed/differences";
 import type { TypedSheet } from "../typed/typedSheet";
@@ -6,6 +6,7 @@ import { SAVE_NOTICE } from "./SaveState";
 import type { SaveStatus } from "./saverState";
 import { RETRY_MILLISECONDS, type SheetSaver } from "./sheetSaver";
 import classes from "./SaveState.module.css";
+import { DataTable } from "../../components/DataTable";
 
 interface SaveNoticeProps {
   readonly status: SaveStatus;
@@ -75,7 +76,7 @@ export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
         </strong>{" "}
         Choose what stands. Everything else is merged.
       </p>
-      <Table>
+      <DataTable>
         <thead>
           <tr>
             <th scope="col">cell</th>
@@ -100,7 +101,7 @@ export function SaveNotice({ status, typed, nameOf, saver }: SaveNoticeProps) {
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
       {cells.length > 1 && (
         <div className={classes.doors}>
           <Button h={36} onClick={() => choose(cells, "mine")}>

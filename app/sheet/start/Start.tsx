@@ -1,4 +1,4 @@
-import { Table, Textarea, UnstyledButton } from "@mantine/core";
+import { Textarea, UnstyledButton } from "@mantine/core";
 import { type ProfileSlug } from "@tensidrum/core/formula";
 import { startingFormulaOf, type StartingFormula } from "@tensidrum/core/surfactants";
 import { shownMaterial } from "@tensidrum/core/library";
@@ -12,6 +12,7 @@ import type { TypedAim } from "../typed/typedSheet";
 import type { RecipeAnswer } from "./RecipeAnswer";
 import classes from "./Start.module.css";
 import { FormError } from "../../components/FormError";
+import { DataTable } from "../../components/DataTable";
 
 export interface StartLine {
   readonly phase: string;
@@ -93,7 +94,7 @@ function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { re
         </p>
       ) : (
         <>
-          <Table className={classes.lines}>
+          <DataTable className={classes.lines}>
             <tbody>
               {startingFormula.lines.map(({ material, percent, phase }) => (
                 <tr key={`${phase} ${material}`}>
@@ -102,7 +103,7 @@ function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { re
                 </tr>
               ))}
             </tbody>
-          </Table>
+          </DataTable>
           <UnstyledButton type="button" className={classes.take} onClick={take}>
             Use this formula
           </UnstyledButton>
@@ -186,7 +187,7 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
       {fetcher.data?.problem != null && <FormError>{fetcher.data.problem}</FormError>}
       {understood !== null && (
         <div aria-live="polite">
-          <Table className={classes.lines}>
+          <DataTable className={classes.lines}>
             <tbody>
               {understood.rows
                 .filter(({ kind }) => kind === "ingredient")
@@ -204,7 +205,7 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
                   </tr>
                 ))}
             </tbody>
-          </Table>
+          </DataTable>
           {understood.openPercent > 0.005 && <p>{writtenPercent(understood.openPercent)} % is still open.</p>}
           <UnstyledButton type="button" className={classes.take} disabled={store === null || understood.lines.length === 0} onClick={take}>
             Read it into the sheet

@@ -1,4 +1,4 @@
-import { Button, Table } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { Fragment } from "react";
 import { Link } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -6,6 +6,7 @@ import { stationsSeenFrom } from "../../frame/stationNav/stations";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import classes from "./Card.module.css";
 import type { OpenCard } from "./openCard.server";
+import { DataTable } from "../../components/DataTable";
 
 export function CardPage({ version: { formulaId, number, isDraft, writtenOn, card, phases } }: { readonly version: OpenCard }) {
   const back = `/sheet/${formulaId}/${number}`;
@@ -35,7 +36,7 @@ export function CardPage({ version: { formulaId, number, isDraft, writtenOn, car
             {card.subtitle} · version {number}, {isDraft ? "a draft, may still change" : "final"} · {writtenOn}
           </p>
         </header>
-        <Table className={classes.lines}>
+        <DataTable className={classes.lines}>
           <thead>
             <tr>
               <th scope="col">material</th>
@@ -69,7 +70,7 @@ export function CardPage({ version: { formulaId, number, isDraft, writtenOn, car
               </Fragment>
             ))}
           </tbody>
-        </Table>
+        </DataTable>
         <section className={classes.beside}>
           <h2>What it is</h2>
           <ul>

@@ -1,6 +1,6 @@
-import { Table } from "@mantine/core";
 import type { ReactNode } from "react";
 import classes from "./Difference.module.css";
+import { DataTable } from "../../components/DataTable";
 
 export interface WasNowRow {
   readonly key: string;
@@ -20,7 +20,7 @@ interface WasNowTableProps {
 /** What something was in one version and is in the other. */
 export function WasNowTable({ caption, heads, rows }: WasNowTableProps) {
   return (
-    <Table className={classes.table}>
+    <DataTable className={classes.table}>
       <caption>{caption}</caption>
       {heads !== undefined && (
         <thead>
@@ -42,6 +42,6 @@ export function WasNowTable({ caption, heads, rows }: WasNowTableProps) {
           </tr>
         ))}
       </tbody>
-    </Table>
+    </DataTable>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, TextInput, Table } from "@mantine/core";
+import { Button, TextInput } from "@mantine/core";
 import { Form, Link } from "react-router";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
@@ -13,6 +13,7 @@ import { shelfStations } from "../shelfStation";
 import classes from "./Compare.module.css";
 import type { OpenCompare } from "./compare.server";
 import { FormError } from "../../components/FormError";
+import { DataTable } from "../../components/DataTable";
 
 type Side = OpenCompare["sides"][number];
 
@@ -50,7 +51,7 @@ export function Compare({ compared }: { readonly compared: OpenCompare }) {
       {one === undefined || other === undefined ? (
         <p className={shelf.empty}>Name two materials: what they differ in stands here then, on one scale.</p>
       ) : (
-        <Table className={classes.table}>
+        <DataTable className={classes.table}>
           <thead>
             <tr>
               <td />
@@ -85,7 +86,7 @@ export function Compare({ compared }: { readonly compared: OpenCompare }) {
               <td>{other.caution ?? ""}</td>
             </tr>
           </tbody>
-        </Table>
+        </DataTable>
       )}
       {one !== undefined && other !== undefined && differences.length === 0 && <p>In their facts they are the same.</p>}
     </Frame>

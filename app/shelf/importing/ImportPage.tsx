@@ -1,4 +1,4 @@
-import { Button, Checkbox, NativeSelect, Table, Textarea, UnstyledButton } from "@mantine/core";
+import { Button, Checkbox, NativeSelect, Textarea, UnstyledButton } from "@mantine/core";
 import { useEffect, useState } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { FileDrop } from "../../components/FileDrop";
@@ -12,6 +12,7 @@ import { ImportBar } from "./ImportBar";
 import classes from "./ImportPage.module.css";
 import { FormError } from "../../components/FormError";
 import { whatListHolds } from "./whatListHolds";
+import { DataTable } from "../../components/DataTable";
 
 interface ImportPageProps {
   readonly preview: ListPreview | null;
@@ -116,7 +117,7 @@ function Preview({ preview, isBusy }: { readonly preview: ListPreview; readonly 
       <p className={classes.counts}>
         {goodCount.toLocaleString("en-GB")} of {rowCount === 1 ? "1 row" : `${rowCount.toLocaleString("en-GB")} rows`} can be brought in.
       </p>
-      <Table className={classes.rows}>
+      <DataTable className={classes.rows}>
         <thead>
           <tr>
             <th scope="col">take</th>
@@ -152,7 +153,7 @@ function Preview({ preview, isBusy }: { readonly preview: ListPreview; readonly 
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
       {goodBelow > 0 && (
         <label className={classes.counts}>
           <Checkbox name="below" defaultChecked /> and the {goodBelow.toLocaleString("en-GB")} good rows further down

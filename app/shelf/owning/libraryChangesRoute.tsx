@@ -1,4 +1,3 @@
-import { Table } from "@mantine/core";
 import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { Frame } from "../../frame/Frame";
@@ -9,6 +8,7 @@ import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/libraryChangesRoute";
 import classes from "./LibraryChanges.module.css";
 import { openLibraryChanges } from "./libraryChanges.server";
+import { DataTable } from "../../components/DataTable";
 
 export const loader = answer(async (_: Route.LoaderArgs) => openLibraryChanges());
 
@@ -24,7 +24,7 @@ export default function LibraryChangesRoute({ loaderData: { version, updates } }
       {updates.map((update) => (
         <section key={update.version} className={classes.update} aria-label={`Update of ${update.day}`}>
           <h2>{update.day}</h2>
-          <Table>
+          <DataTable>
             <thead>
               <tr>
                 <th scope="col">material</th>
@@ -45,7 +45,7 @@ export default function LibraryChangesRoute({ loaderData: { version, updates } }
                 )),
               )}
             </tbody>
-          </Table>
+          </DataTable>
         </section>
       ))}
     </Frame>

@@ -1,9 +1,10 @@
-import { TextInput, NativeSelect, Table, UnstyledButton } from "@mantine/core";
+import { TextInput, NativeSelect, UnstyledButton } from "@mantine/core";
 import { writtenPercent } from "@tensidrum/core/quantities";
 import { Form, useSubmit } from "react-router";
 import classes from "./Scents.module.css";
 import type { OpenScent } from "./scents.server";
 import { FormError } from "../../components/FormError";
+import { DataTable } from "../../components/DataTable";
 
 /** A smaller share than this is told as under it, %. */
 const LEAST_TOLD = 0.001;
@@ -63,7 +64,7 @@ function Limits({ inProduct }: { readonly inProduct: NonNullable<OpenScent["inPr
         {isOverCap ? `Over the usual cap of ${capPercent} %.` : `Within the usual cap of ${capPercent} %.`} The most of this blend here is{" "}
         <strong>{`${writtenPercent(mostPercent)}\u00a0%.`}</strong>
       </p>
-      <Table className={classes.limits}>
+      <DataTable className={classes.limits}>
         <caption>Each oil against its own limit</caption>
         <thead>
           <tr>
@@ -84,8 +85,8 @@ function Limits({ inProduct }: { readonly inProduct: NonNullable<OpenScent["inPr
             </tr>
           ))}
         </tbody>
-      </Table>
-      <Table className={classes.limits}>
+      </DataTable>
+      <DataTable className={classes.limits}>
         <caption>{named.length === 0 ? "No allergen must be named" : `${named.length} to name on the label`}</caption>
         <thead>
           <tr>
@@ -106,7 +107,7 @@ function Limits({ inProduct }: { readonly inProduct: NonNullable<OpenScent["inPr
             </tr>
           ))}
         </tbody>
-      </Table>
+      </DataTable>
       <p className={classes.fine}>
         Estimates from typical compositions; the certificate of your own oil decides. What must be named differs from place to place: check
         where you live.

@@ -1,5 +1,5 @@
 import { written, writtenShort } from "@tensidrum/core/quantities";
-import { Button, TextInput, NativeSelect, Table, UnstyledButton } from "@mantine/core";
+import { Button, TextInput, NativeSelect, UnstyledButton } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
@@ -12,6 +12,7 @@ import type { TypedRound } from "./scentForms.server";
 import classes from "./Scents.module.css";
 import type { OpenScent } from "./scents.server";
 import { FormError } from "../../components/FormError";
+import { DataTable } from "../../components/DataTable";
 
 interface ScentPageProps {
   readonly scent: OpenScent;
@@ -79,7 +80,7 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
   return (
     <Form method="post" className={classes.rounds} key={`${newId} ${typed?.id ?? ""}`}>
       <input type="hidden" name="id" value={newId} />
-      <Table>
+      <DataTable>
         <thead>
           <tr>
             <th scope="col">oil</th>
@@ -179,7 +180,7 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
             </td>
           </tr>
         </tfoot>
-      </Table>
+      </DataTable>
       <p className={classes.doors}>
         <Button type="submit" name="intent" value="round" h={40} loading={isBusy}>
           {isNew ? "Keep the first round" : "Keep this round"}

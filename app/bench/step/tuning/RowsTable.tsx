@@ -1,6 +1,6 @@
-import { Table } from "@mantine/core";
 import type { ReactNode } from "react";
 import step from "../Step.module.css";
+import { DataTable } from "../../../components/DataTable";
 
 interface RowsTableProps {
   readonly caption: string;
@@ -12,7 +12,7 @@ interface RowsTableProps {
 /** What was read, and what went in before it. */
 export function RowsTable({ caption, heads, children }: RowsTableProps) {
   return (
-    <Table className={step.list}>
+    <DataTable className={step.list}>
       <caption className="only-for-readers">{caption}</caption>
       <thead>
         <tr>
@@ -24,6 +24,6 @@ export function RowsTable({ caption, heads, children }: RowsTableProps) {
         </tr>
       </thead>
       <tbody>{children}</tbody>
-    </Table>
+    </DataTable>
   );
 }

@@ -1,0 +1,87 @@
+import { Checkbox, Modal, TextInput } from "@mantine/core";
+import Fuse from "fuse.js";
+import { useMemo, useState } from "react";
+import { SINGLE_KEYS_OFF, type Act } from "./actsOnPage";
+import classes from "./SearchAndCommands.module.css";
+
+interface CommandsDialogProps {
+  readonly acts: readonly Act[];
+  readonly onChoose: (act: Act | undefined) => void;
+  readonly onLeave: () => void;
+}
+
+/** What can be done on the page, to choose from or to find by a word. */
+export default function CommandsDialog({ acts, onChoose, onLeave }: CommandsDialogProps) {
+  const [text, setText] = useState("");
+  const [at, setAt] = useState(0);
+  const [areKeysOff, setKeysOff] = useState(() => localStorage.getItem(SINGLE_KEYS_OFF) !== null);
+  const shown = useMemo(() => {
+    const wanted = text.trim();
+    if (wanted === "") return acts;
+    return new Fuse(acts, { keys: ["words"], threshold: 0.4, ignoreLocation: true }).search(wanted).map(({ item }) => item);
+  }, [acts, text]);
+  return (
+    <Modal.Root opened onClose={onLeave} returnFocus={false} centered={false}>
+      <Modal.Overlay />
+      <Modal.Content aria-label="Search and commands">
+        <Modal.Body className={classes.dialog}>
+          <TextInput
+            size="md"
+            w="100%"
+            value={text}
+            data-autofocus
+            placeholder="Search, or choose a command"
+            aria-label="Search and commands"
+            role="combobox"
+            aria-expanded="true"
+            aria-controls="acts-found"
+            aria-activedescendant={shown[at] === undefined ? undefined : `act-${at}`}
+            onChange={(event) => {
+              setText(event.currentTarget.value);
+              setAt(0);
+            }}
+            onKeyDown={(event) => {
+              if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+                event.preventDefault();
+                setAt((now) => Math.min(shown.length - 1, Math.max(0, now + (event.key === "ArrowDown" ? 1 : -1))));
+              } else if (event.key === "Enter") {
+                event.preventDefault();
+                onChoose(shown[at]);
+              }
+            }}
+          />
+          <ul id="acts-found" role="listbox" aria-label="What can be done here">
+            {shown.map((act, index) => (
+              <li
+                key={`${act.words} ${index}`}
+                id={`act-${index}`}
+                role="option"
+                aria-selected={index === at}
+                onClick={() => onChoose(act)}
+              >
+                {act.words}
+                {act.key !== "" && <kbd>{act.key}</kbd>}
+              </li>
+            ))}
+          </ul>
+          {shown.length === 0 && <p>Nothing on this page does that.</p>}
+          <p className={classes.fine}>
+            Everywhere: <kbd>Ctrl Z</kbd> undo, <kbd>Ctrl Shift Z</kbd> redo, <kbd>Enter</kbd> next cell, <kbd>Alt ↑ ↓</kbd> move a line.
+          </p>
+          <Checkbox
+            className={classes.fine}
+            size="xs"
+            label="single keys act while no field has the caret"
+            checked={!areKeysOff}
+            onChange={(event) => {
+              const off = !event.currentTarget.checked;
+              setKeysOff(off);
+              if (off) localStorage.setItem(SINGLE_KEYS_OFF, "yes");
+              else localStorage.removeItem(SINGLE_KEYS_OFF);
+            }}
+          />
+        </Modal.Body>
+      </Modal.Content>
+    </Modal.Root>
+  );
+}
