@@ -5,6 +5,7 @@ import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import Joi from "joi";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listVersions } from "../../../db/formulas/queries.server";
+import { saltPeaks } from "../saltPeaks.server";
 import { versionFormula } from "./versionFormula.server";
 
 interface Wanted {
@@ -31,11 +32,13 @@ export async function openDifference(formulaId: string, wanted: Wanted) {
   if (newest === undefined) throw new Refusal("not-found", "This formula is not here.", "Go back to Today and open it from there.");
   const to = wanted.to ?? newest;
   const from = wanted.from ?? versions.find((version) => version.number < to)?.number ?? to;
-  const [before, after] = await Promise.all([
+  const [before, after, peaks] = await Promise.all([
     versionFormula(db, makerId, { formulaId, number: from }),
     versionFormula(db, makerId, { formulaId, number: to }),
+    saltPeaks(db, makerId),
   ]);
-  const difference = differenceOf(before.formula, after.formula, { before: before.materials, after: after.materials });
+  const libraries = { before: before.materials, after: after.materials };
+  const difference = differenceOf(before.formula, after.formula, libraries, { saltPeaks: peaks });
   const nameOf = (materials: MaterialsBySlug, slug: string): string => {
     const material = materials.get(slug);
     return material === undefined ? slug : shownMaterial(material).name;

@@ -1,6 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import { differenceOf } from "./difference.ts";
+import { resolveLines } from "../../formula/resolveLines.ts";
+import { baseHashOf } from "../../surfactants/baseHash.ts";
+import { cleansersOf } from "../../surfactants/cleansers.ts";
 
 const libraries = { before: library, after: library };
 const before = sheetOf([
@@ -50,6 +53,22 @@ describe("what differs between two versions", () => {
       libraries,
     );
     expect(less.findingsNew.map(({ code }) => code)).toContain("ACTIVE_LOW");
+  });
+
+  it("salt is measured by the peak of the maker's own samples: 2.2 % is too much where the base peaks at 2 %", () => {
+    const salted = (percent: number) =>
+      sheetOf([
+        ["water-distilled", "q.s."],
+        ["sles-2eo-28", 40],
+        ["cocamidopropyl-betaine", 10],
+        ["sodium-chloride", percent],
+      ]);
+    const [plain, more] = [salted(0.2), salted(1.9)];
+    const base = baseHashOf(cleansersOf(resolveLines(more, libraries.after).sheet)) ?? "";
+    const codes = (saltPeaks: Readonly<Record<string, number>>) =>
+      differenceOf(plain, more, libraries, { saltPeaks }).findingsNew.map(({ code }) => code);
+    expect(codes({ [base]: 2 })).toContain("SALT_PAST_PEAK");
+    expect(codes({})).not.toContain("SALT_PAST_PEAK");
   });
 
   it("nothing, when nothing differs", () => {

@@ -1,7 +1,7 @@
 import type { WordedFinding } from "../wording/catalogue.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { aimOf } from "../../formula/aim.ts";
-import { assess } from "../assess.ts";
+import { assess, type Known } from "../assess.ts";
 import { resolveLines } from "../../formula/resolveLines.ts";
 import type { Formula, ResolvedLine } from "../../formula/types.ts";
 import { changesBetween, readingValues, type Changed } from "./changedReadings.ts";
@@ -40,15 +40,17 @@ export interface FormulaDifference {
 /**
  * What differs between two versions of a formula, and what it did to each reading. Lines are the same line by their id.
  * @param libraries The materials each version was read with.
+ * @param known What the maker measured beside the formulas; both versions are read with it.
  * @throws Refusal when a material is unknown.
  */
 export function differenceOf(
   before: Formula,
   after: Formula,
   libraries: { readonly before: MaterialsBySlug; readonly after: MaterialsBySlug },
+  known: Known = {},
 ): FormulaDifference {
   const [left, right] = [resolveLines(before, libraries.before).sheet, resolveLines(after, libraries.after).sheet];
-  const [read, reread] = [assess(before, libraries.before), assess(after, libraries.after)];
+  const [read, reread] = [assess(before, libraries.before, known), assess(after, libraries.after, known)];
   const says = (findings: readonly WordedFinding[]): ReadonlySet<string> => new Set(findings.map(({ what }) => what));
   const [saidBefore, saidAfter] = [says(read.findings), says(reread.findings)];
   return {
