@@ -9,6 +9,8 @@ export default defineConfig({
   fullyParallel: false,
   workers: 2,
   timeout: 120_000,
+  // A machine that stands still for a minute fails a test. It is tried once more, and bin/test names it.
+  retries: 1,
   expect: { timeout: 15_000 },
   reporter: [["list"], ["json", { outputFile: "test-results/e2e.json" }]],
   use: {
