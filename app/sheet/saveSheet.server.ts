@@ -175,7 +175,7 @@ export async function setSheet(base: DraftBase, typed: TypedSheet, note: string)
   return { kind: "set", number } as const;
 }
 
-/** Begins a draft that goes on from a final version. */
+/** A new draft from a final version. */
 export async function beginDraft(formulaId: string, versionId: string): Promise<void> {
   const db = database();
   const makerId = currentMakerId();
