@@ -8,12 +8,12 @@ test("a lot comes to the shelf, some of it is used, a weighing corrects the book
   await expect(page.getByRole("region", { name: "Cleansers" })).toContainText("412 g");
   await page.getByRole("link", { name: "Receive a lot" }).click();
   await page.getByLabel("Material").selectOption("Lauramine oxide");
-  await page.getByLabel("What came in the pack").fill("a lot");
+  await page.getByLabel("Amount in the pack").fill("a lot");
   await page.getByRole("button", { name: "Put it on the shelf" }).click();
   await expect(page.getByText("Give what came in the pack, in g or kg: 500, 1.2 kg.")).toBeVisible();
   await expect(page.getByText(/Give the lot a code/)).toBeVisible();
-  await expect(page.getByLabel("What came in the pack")).toHaveValue("a lot");
-  await page.getByLabel("What came in the pack").fill("1,2 kg");
+  await expect(page.getByLabel("Amount in the pack")).toHaveValue("a lot");
+  await page.getByLabel("Amount in the pack").fill("1,2 kg");
   await page.getByLabel("Lot code, as written on it").fill("LO-1");
   await page.getByLabel("Strength by its certificate").fill("29,4");
   await page.getByLabel("Price of the pack").fill("9.60");
@@ -164,7 +164,7 @@ test("the shelf works with scripts switched off", async ({ browser, application 
   await page.getByRole("link", { name: "Potassium sorbate" }).click();
   const lot = page.getByRole("article", { name: "Lot PS-6" });
   await lot.getByLabel("grams").fill("4");
-  await lot.getByRole("button", { name: "Pour away" }).click();
+  await lot.getByRole("button", { name: "Discard" }).click();
   await expect(lot).toContainText("60 g of 100 g");
   await context.close();
 });

@@ -45,7 +45,7 @@ test("every form works with scripts switched off", async ({ page }) => {
   await expect(page.getByText("This version is final and does not change.")).toBeVisible();
   await page.getByRole("button", { name: "New draft from v1" }).click();
   await expect(page.getByText("v2, draft")).toBeVisible();
-  await page.getByRole("button", { name: "Take Coco-glucoside out" }).click();
+  await page.getByRole("button", { name: "Delete Coco-glucoside" }).click();
   await expect(page.getByLabel("Coco-glucoside, percent")).toHaveCount(0);
 
   await page.getByRole("link", { name: "Your scales" }).click();

@@ -2,6 +2,7 @@ import { readBatch } from "@tensidrum/core/formats";
 import { batchState, planBatch } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import { beforeAll, describe, expect, it } from "vitest";
+import { sentenceOf } from "../frame/formAnswer";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { demoFormulas } from "../../db/demo/formulas";
 import { brokenConstraint } from "../../db/failures.server";
@@ -13,7 +14,7 @@ import { begin, openBegin } from "./begin/begin.server";
 import { typedBenchForm, type BenchForm } from "./batch/benchForm";
 import { viewBatch } from "./batch/stored.server";
 import { openBench } from "./bench.server";
-import type { BeginForm } from "./forms.server";
+import type { WantedBatch } from "./forms.server";
 import { enter } from "./queue/takeEntries.server";
 import { batchFile, openRecord } from "./record/record.server";
 
@@ -32,14 +33,14 @@ async function lot(code: string) {
   return rows[0] as { free: number; left: number };
 }
 
-async function begun(changes: Partial<BeginForm> = {}) {
+async function begun(changes: Partial<WantedBatch> = {}) {
   const { lines } = await openBegin(wanted, "");
   const lemon = lines.find(({ name }) => name === "Lemon essential oil")?.id ?? "";
-  const form: BeginForm = {
+  const form: WantedBatch = {
     ...{ id: crypto.randomUUID(), grams: "300", size: noSize, seen, lots: { [lemon]: "none" }, tares: { main: "412.5" }, another: [] },
     ...changes,
   };
-  return { form, problem: await begin(wanted, form), lemon };
+  return { form, problem: sentenceOf(await begin(wanted, form)), lemon };
 }
 
 const entry = (changes: Partial<BenchForm>): BenchForm => {
@@ -55,7 +56,7 @@ describe("before a batch", () => {
     expect(plan.lines.find(({ name }) => name === "Cocamidopropyl betaine")?.from).toEqual([{ code: "B-114", grams: 144 }]);
   });
 
-  it.each<[Partial<BeginForm>, string]>([
+  it.each<[Partial<WantedBatch>, string]>([
     [{ lots: {} }, "expired"],
     [{ seen: ["clean"] }, "Not ticked yet"],
     [{ grams: "a lot" }, "600 g or 1.2 kg"],
@@ -80,8 +81,8 @@ describe("a batch", () => {
 
   beforeAll(async () => {
     const { form, problem } = await begun();
-    expect(problem).toBeNull();
-    expect(await begin(wanted, form)).toBeNull();
+    expect(problem).toBe("");
+    expect(await begin(wanted, form)).toEqual([]);
     batchId = form.id;
     step = (await state()).steps.find(({ step: { title } }) => title === "Weigh the amphoterics")?.step.id ?? "";
     betaine = (await state()).lines.find(({ name }) => name === "Cocamidopropyl betaine")?.line ?? "";
@@ -101,8 +102,8 @@ describe("a batch", () => {
   it("a weight is used off the lot, once however often it is sent; weighed again the later one counts", async () => {
     const form = entry({ intent: "weigh", step, line: betaine, grams: "36,4" });
     await Promise.all([enter(batchId, form), enter(batchId, form)]);
-    expect(await enter(batchId, form)).toBeNull();
-    expect(await enter(batchId, { ...form, id: crypto.randomUUID() })).toContain("weighed already");
+    expect(await enter(batchId, form)).toEqual([]);
+    expect(sentenceOf(await enter(batchId, { ...form, id: crypto.randomUUID() }))).toContain("weighed already");
     expect((await lineOf(betaine))?.actualGrams).toBe(36.4);
     const after = await lot("B-114");
     expect(after.left).toBeCloseTo(280 - 36.4, 6);
@@ -115,7 +116,7 @@ describe("a batch", () => {
 
   it("taken back it is promised again", async () => {
     const { last } = await state();
-    expect(await enter(batchId, entry({ intent: "again", entry: last?.id ?? "" }))).toBeNull();
+    expect(await enter(batchId, entry({ intent: "again", entry: last?.id ?? "" }))).toEqual([]);
     expect((await lineOf(betaine))?.actualGrams).toBeNull();
     const back = await lot("B-114");
     expect(back.left).toBeCloseTo(280, 6);
@@ -134,20 +135,20 @@ describe("a batch", () => {
     [{ intent: "finish", grams: "290" }, "still open"],
     [{ intent: "back", entry: crypto.randomUUID() }, "nothing to take back"],
   ])("%j is answered in words", async (changes, words) => {
-    expect(await enter(batchId, entry({ line: betaine, step, ...changes }))).toContain(words);
+    expect(sentenceOf(await enter(batchId, entry({ line: betaine, step, ...changes })))).toContain(words);
   });
 
   it("a step with something unweighed is not done; skipped with a reason it is through, and the record keeps why", async () => {
     const { steps } = await state();
     const weighing = steps.find(({ step }) => step.lines.length > 0)?.step.id ?? "";
-    expect(await enter(batchId, entry({ step: weighing }))).toContain("not been weighed");
+    expect(sentenceOf(await enter(batchId, entry({ step: weighing })))).toContain("not been weighed");
     for (const { step } of steps) await enter(batchId, entry({ intent: "skip", step: step.id, text: "trial of the bench" }));
     expect((await state()).steps.every(({ reason }) => reason === "trial of the bench")).toBe(true);
   });
 
   it("finished it reserves nothing any more, and its formula may go: the record stays", async () => {
-    expect(await enter(batchId, entry({ intent: "finish", grams: "0" }))).toContain("Weigh the yield");
-    expect(await enter(batchId, entry({ intent: "finish", grams: "291.5" }))).toBeNull();
+    expect(sentenceOf(await enter(batchId, entry({ intent: "finish", grams: "0" })))).toContain("Weigh the yield");
+    expect(await enter(batchId, entry({ intent: "finish", grams: "291.5" }))).toEqual([]);
     expect((await state()).finished?.yieldGrams).toBe(291.5);
     expect((await lot("B-114")).free).toBeCloseTo(280, 6);
     await deleteFormula(database(), currentMakerId(), CURTAIN_CALL);

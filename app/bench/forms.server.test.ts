@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { noSize } from "./begin/batchSize";
-import { readBatchId, readBeginForm, readBenchForm, readPosition, readSentEntries, readVersionAddress } from "./forms.server";
+import { readForm } from "../frame/readForm.server";
+import { beginForm, benchForm, readBatchId, readPosition, readSentEntries, readVersionAddress } from "./forms.server";
 
 const id = crypto.randomUUID();
 const form = (entries: readonly (readonly [string, string])[]) => {
@@ -12,18 +13,20 @@ const form = (entries: readonly (readonly [string, string])[]) => {
 describe("forms of the bench", () => {
   it("the one before a batch gathers what was ticked, lots by line and empty weights by beaker", () => {
     const lot = crypto.randomUUID();
-    const read = readBeginForm(
+    const read = readForm(
+      beginForm,
       form([
         ["id", id],
         ["grams", " 600 "],
         ["seen", "clean"],
         ["seen", "wear"],
-        ["lot-line-1", lot],
-        ["lot-line-2", "none"],
-        ["tare-main", "412,5"],
+        ["lots.line-1", lot],
+        ["lots.line-2", "none"],
+        ["tares.main", "412,5"],
       ]),
     );
-    expect(read).toEqual({
+    expect(read.typed).toEqual({
+      intent: "begin",
       id,
       grams: "600",
       size: noSize,
@@ -36,13 +39,14 @@ describe("forms of the bench", () => {
 
   it("the one of a step fills what is not there with nothing", () => {
     expect(
-      readBenchForm(
+      readForm(
+        benchForm,
         form([
           ["id", id],
           ["intent", "done"],
           ["step", "prepare"],
         ]),
-      ),
+      ).typed,
     ).toEqual({
       ...{ id, intent: "done", step: "prepare", line: "", vessel: "", grams: "", minutes: "", text: "", entry: "", readOff: "", skips: {} },
       ...{ ph: "", way: "", sample: "", agent: "", viscosity: "", word: "", buffers: [], shown: [], by: "", temperature: "", drops: "" },
@@ -53,7 +57,8 @@ describe("forms of the bench", () => {
   it.each([
     [
       () =>
-        readBenchForm(
+        readForm(
+          benchForm,
           form([
             ["id", id],
             ["intent", "burn"],
@@ -62,7 +67,8 @@ describe("forms of the bench", () => {
     ],
     [
       () =>
-        readBenchForm(
+        readForm(
+          benchForm,
           form([
             ["id", "one"],
             ["intent", "done"],
@@ -71,28 +77,30 @@ describe("forms of the bench", () => {
     ],
     [
       () =>
-        readBeginForm(
+        readForm(
+          beginForm,
           form([
             ["id", id],
-            ["lot-line-1", "anything"],
+            ["lots.line-1", "anything"],
           ]),
         ),
     ],
-    [() => readBeginForm(form([]))],
+    [() => readForm(beginForm, form([]))],
   ])("what the page could not have sent is refused", (read) => {
     expect(read).toThrow("not as this page sends it");
   });
 
   it("steps that are still open at the end come with why they were skipped", () => {
-    const read = readBenchForm(
+    const read = readForm(
+      benchForm,
       form([
         ["id", id],
         ["intent", "finish"],
         ["grams", "480"],
-        ["skip-rest", " filled at once "],
+        ["skips.rest", " filled at once "],
       ]),
     );
-    expect(read.skips).toEqual({ rest: "filled at once" });
+    expect(read.typed.skips).toEqual({ rest: "filled at once" });
   });
 
   it("entries of a device are read whole, and refused when one is not as it must be", async () => {

@@ -1,129 +1,97 @@
-import { Refusal } from "@tensidrum/core/quantities";
 import { readEntries, readJson } from "@tensidrum/core/formats";
 import { readOffs, type BatchEntry } from "@tensidrum/core/process";
+import { Refusal } from "@tensidrum/core/quantities";
 import Joi from "joi";
-import { idField, readForm } from "../frame/readForm.server";
-import type { TypedSize } from "./begin/batchSize";
-import { beadFields, benchIntents, typedBenchForm, type BenchForm } from "./batch/benchForm";
+import { choice, group, id, keyed, list, text, whole, type TypedOf } from "../frame/fields.server";
+import { readAddress, readForm, readQuestions } from "../frame/readForm.server";
+import { beadFields, benchIntents, type BenchForm } from "./batch/benchForm";
 
-const text = (most: number) => Joi.string().allow("").trim().max(most).default("");
-
-const address = Joi.object<{ formulaId: string; number: number }>({
-  formulaId: idField.required(),
-  number: Joi.number().integer().min(1).max(100_000).required(),
-});
+const versionAddress = group({ formulaId: id(), number: whole(1, 100_000).required() });
 
 /** Reads the address of a version that is to be made. */
 export function readVersionAddress(params: { readonly formulaId?: string | undefined; readonly number?: string | undefined }) {
-  const { value, error } = address.validate({ ...params });
-  if (error !== undefined)
-    throw new Refusal("not-found", "No version lies at this address.", "Go back to Today and open the formula from there.");
-  return value;
+  const nothing = () => new Refusal("not-found", "No version lies at this address.", "Go back to Today and open the formula from there.");
+  return readAddress(versionAddress, params, nothing);
 }
 
 /** Reads the identifier of a batch from an address. */
-export function readBatchId(value: string | undefined): string {
-  const { value: batch, error } = idField.required().validate(value);
-  if (error !== undefined) throw new Refusal("not-found", "No batch lies at this address.", "Go to the bench and look for it there.");
-  return batch as string;
+export function readBatchId(batch: string | undefined): string {
+  const nothing = () => new Refusal("not-found", "No batch lies at this address.", "Go to the bench and look for it there.");
+  return readAddress(group({ batch: id() }), { batch }, nothing).batch;
 }
+
+/** The size a batch is wanted in. */
+export const beginQuestions = group({ grams: text(40) });
 
 /** What a batch is to be begun with, as typed. */
-export interface BeginForm {
-  readonly id: string;
-  readonly grams: string;
-  readonly size: TypedSize;
-  /** What the maker has seen to. */
-  readonly seen: readonly string[];
-  /** By line: a lot, "none", or "" for what is proposed. */
-  readonly lots: Readonly<Record<string, string>>;
-  /** By vessel, as typed. */
-  readonly tares: Readonly<Record<string, string>>;
-  /** Batches of the version that are being made, and beside which another is wanted all the same. */
-  readonly another: readonly string[];
-}
-
-const begin = Joi.object<BeginForm>({
-  id: idField.required(),
+export const beginForm = group({
+  /** "look": only the page is wanted anew, with another size or other lots. */
+  intent: choice(["begin", "look"], "begin"),
+  id: id(),
   grams: text(40),
-  size: Joi.object({
-    by: Joi.string().valid("mass", "containers", "hand").default("mass"),
+  size: group({
+    by: choice(["mass", "containers", "hand"], "mass"),
     count: text(20),
     container: text(40),
     hand: text(40),
     material: text(120),
   }),
-  seen: Joi.array().items(Joi.string().max(60)).max(20),
-  lots: Joi.object().pattern(Joi.string().max(60), Joi.alternatives(idField, Joi.valid("", "none"))),
-  tares: Joi.object().pattern(Joi.string().max(40), text(40)),
-  another: Joi.array().items(idField).max(200).default([]),
+  /** What the maker has seen to. */
+  seen: list(Joi.string().max(60), 20),
+  /** By line: a lot, "none", or "" for what is proposed. */
+  lots: keyed(id().optional().allow("", "none")),
+  /** By vessel, as typed. */
+  tares: keyed(text(40)),
+  /** Batches of the version that are being made, and beside which another is wanted all the same. */
+  another: list(id().optional(), 200),
 });
+export type WantedBatch = Omit<TypedOf<typeof beginForm>, "intent">;
 
-export function readBeginForm(form: FormData): BeginForm {
-  const under = (prefix: string) =>
-    Object.fromEntries([...form].flatMap(([key, value]) => (key.startsWith(prefix) ? [[key.slice(prefix.length), value]] : [])));
-  return readForm(begin, {
-    id: form.get("id"),
-    grams: form.get("grams") ?? "",
-    size: under("size-"),
-    seen: form.getAll("seen"),
-    lots: under("lot-"),
-    tares: under("tare-"),
-    another: form.getAll("another"),
-  });
-}
+const cell = text(20);
 
-const bench = Joi.object<BenchForm>({
-  id: idField.required(),
-  intent: Joi.string()
-    .valid(...benchIntents)
-    .required(),
+/** What was done at the bench, as a page without scripts sends it. */
+export const benchForm: Joi.ObjectSchema<BenchForm> = group({
+  id: id(),
+  intent: choice(benchIntents),
   step: text(80),
   line: text(80),
   vessel: text(40),
   grams: text(40),
-  minutes: text(20),
+  minutes: cell,
   text: text(500),
   entry: text(8_000),
-  ph: text(20),
-  way: text(20),
+  ph: cell,
+  way: cell,
   sample: text(40),
   agent: text(120),
-  viscosity: text(20),
-  temperature: text(20),
-  by: text(20),
-  bead: Joi.object(Object.fromEntries(beadFields.map((field) => [field, text(20)]))),
-  drops: text(20),
+  viscosity: cell,
+  temperature: cell,
+  by: cell,
+  bead: group(Object.fromEntries(beadFields.map((field) => [field, cell])) as Record<(typeof beadFields)[number], typeof cell>),
+  drops: cell,
   because: text(200),
   word: text(40),
-  buffers: Joi.array().items(text(20)).max(2).default([]),
-  shown: Joi.array().items(text(20)).max(2).default([]),
-  readOff: Joi.string()
-    .valid("", ...readOffs)
-    .default(""),
-  skips: Joi.object().pattern(Joi.string().max(80), Joi.string().allow("").trim().max(400)).default({}),
+  buffers: list(cell, 2),
+  shown: list(cell, 2),
+  readOff: choice(["", ...readOffs], ""),
+  skips: keyed(text(400)),
 });
 
-export function readBenchForm(form: FormData): BenchForm {
-  return readForm(bench, typedBenchForm(form), { tellsOfMarks: true });
-}
-
-const sentEntries = Joi.object<{ behind: number; entries: readonly { readonly id: string }[] }>({
-  behind: Joi.number().integer().min(0).required(),
-  entries: Joi.array()
-    .items(Joi.object({ id: idField.required() }).unknown())
-    .max(500)
-    .required(),
+const sentEntries = group({
+  behind: whole(0, Number.MAX_SAFE_INTEGER).required(),
+  entries: list(Joi.object<{ readonly id: string }>({ id: id() }).unknown(), 500).required(),
 });
 
 /** Reads entries a device sends, and behind which position it wants to know what there is. */
 export async function readSentEntries(request: Request): Promise<{ readonly behind: number; readonly entries: readonly BatchEntry[] }> {
-  const { behind, entries } = readForm(sentEntries, readJson(await request.text()), { tellsOfMarks: true });
-  return { behind, entries: readEntries(entries) };
+  const { typed } = readForm(sentEntries, readJson(await request.text()));
+  return { behind: typed.behind, entries: readEntries(typed.entries) };
 }
+
+const newsQuestions = group({ behind: whole(0, Number.MAX_SAFE_INTEGER).default(0) });
 
 /** Behind which position news are wanted: what a browser that asks again says, else the address. */
 export function readPosition(request: Request): number {
-  const said = Number(request.headers.get("Last-Event-ID") ?? new URL(request.url).searchParams.get("behind") ?? 0);
-  return Number.isSafeInteger(said) && said > 0 ? said : 0;
+  const last = request.headers.get("Last-Event-ID");
+  return readQuestions(newsQuestions, last === null ? request : { behind: last }).behind;
 }

@@ -26,7 +26,7 @@ describe("what the bench says", () => {
     const formulaId = demoFormulas.find(({ name }) => name === "Green Room body wash")?.id ?? "";
     const id = crypto.randomUUID();
     const form = { id, grams: "200", size: noSize, seen: ["clean", "wear", "meter"], lots: {}, tares: {}, another: [] };
-    expect(await begin({ formulaId, number: 1 }, form)).toBeNull();
+    expect(await begin({ formulaId, number: 1 }, form)).toEqual([]);
     const at = new Date().toISOString();
     const clock = (text: string, minutes: number) => ({ id: crypto.randomUUID(), at, kind: "timer", text, minutes }) as const;
     const [bath, over, back] = [clock("bath", 90), clock("over", 0.0001), clock("back", 90)];

@@ -1,7 +1,7 @@
 import { Button, TextInput } from "@mantine/core";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
-import type { TypedFunnel } from "./funnel.server";
+import type { TypedFunnel } from "./settingsForm.server";
 import classes from "./Settings.module.css";
 import { FormError } from "../components/FormError";
 

@@ -1,7 +1,8 @@
 import { Button, TextInput, UnstyledButton } from "@mantine/core";
 import { useState } from "react";
 import { Form, useNavigation } from "react-router";
-import type { RowColumn, RowProblem, TypedRow } from "./rows";
+import { problemAt, type FormAnswer } from "../frame/formAnswer";
+import { cellPath, type RowColumn, type TypedRow } from "./rows";
 import classes from "./Settings.module.css";
 import { DataTable } from "../components/DataTable";
 
@@ -9,7 +10,7 @@ interface RowsFormProps {
   readonly intent: "scales" | "containers";
   readonly columns: readonly RowColumn[];
   readonly rows: readonly TypedRow[];
-  readonly problems: readonly RowProblem[];
+  readonly answered: FormAnswer<unknown> | null;
   /** Of the empty row at the end. */
   readonly blankId: string;
   /** One of them, as "scale". */
@@ -17,12 +18,11 @@ interface RowsFormProps {
   readonly save: string;
 }
 
-/** Things one owns, a row each; an emptied row is taken out, the last one is for a new thing. */
-export function RowsForm({ intent, columns, rows: stored, problems, blankId, what, save }: RowsFormProps) {
+/** Things one owns, a row each; an emptied row is deleted, the last one is for a new thing. */
+export function RowsForm({ intent, columns, rows: stored, answered, blankId, what, save }: RowsFormProps) {
   const isBusy = useNavigation().state !== "idle";
   const [added, setAdded] = useState<readonly string[]>([]);
   const rows = [...stored, ...[blankId, ...added].map((id): TypedRow => ({ id, cells: {} }))];
-  const problemAt = (row: number, field: string) => problems.find((problem) => problem.row === row && problem.field === field)?.message;
   return (
     <Form method="post" action="/settings">
       <DataTable className={classes.table}>
@@ -38,25 +38,23 @@ export function RowsForm({ intent, columns, rows: stored, problems, blankId, wha
         <tbody>
           {rows.map(({ id, cells }, row) => (
             <tr key={id}>
-              {columns.map(({ field, label, isNumber }, at) => (
+              {columns.map(({ field, label, isNumber }) => (
                 <td key={field}>
-                  {at === 0 && <input type="hidden" name="id" value={id} />}
                   <TextInput
-                    name={field}
+                    name={cellPath(id, field)}
                     defaultValue={cells[field] ?? ""}
                     inputMode={isNumber ? "decimal" : "text"}
                     autoComplete="off"
                     aria-label={`${label}, ${what} ${row + 1}`}
-                    aria-invalid={problemAt(row, field) !== undefined || undefined}
+                    error={problemAt(answered, cellPath(id, field))}
                   />
-                  {problemAt(row, field) !== undefined && <span className={classes.problem}>{problemAt(row, field)}</span>}
                 </td>
               ))}
             </tr>
           ))}
         </tbody>
       </DataTable>
-      <p className={classes.hint}>Empty a row to take that {what} out.</p>
+      <p className={classes.hint}>Empty a row to delete that {what}.</p>
       <div className={classes.doors}>
         <Button type="submit" name="intent" value={intent} h={36} variant="outline" loading={isBusy}>
           {save}

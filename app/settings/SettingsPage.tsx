@@ -6,25 +6,29 @@ import { Devices } from "./Devices";
 import type { OpenDevices } from "./devices.server";
 import { DropsForm } from "./DropsForm";
 import { FunnelForm } from "./FunnelForm";
-import { containerColumns, scaleColumns } from "./rows";
+import { containerColumns, filledRows, scaleColumns } from "./rows";
 import { RowsForm } from "./RowsForm";
-import type { OpenSettings, SettingsProblem } from "./settings.server";
+import type { FormAnswer } from "../frame/formAnswer";
+import type { OpenSettings } from "./settings.server";
+import type { TypedSettings } from "./settingsForm.server";
 import { UnitsForm } from "./UnitsForm";
 import classes from "./Settings.module.css";
 
 interface SettingsPageProps {
   readonly settings: OpenSettings & { readonly devices: OpenDevices | null };
   /** What was refused just now. */
-  readonly problem: SettingsProblem | undefined;
+  readonly answered: FormAnswer<TypedSettings> | null;
 }
 
 /** Settings by what the maker has on the bench. */
-export function SettingsPage({ settings, problem }: SettingsPageProps) {
+export function SettingsPage({ settings, answered }: SettingsPageProps) {
   const { scales, containers, drops, funnel, batchCode, blankIds, devices } = settings;
-  const rowsOf = (intent: "scales" | "containers", stored: OpenSettings["scales"]) => ({
-    rows: problem?.form.intent === intent ? problem.form.rows : stored,
-    problems: problem?.form.intent === intent ? problem.rows : [],
-  });
+  const rowsOf = (intent: "scales" | "containers", stored: OpenSettings["scales"]) => {
+    const refused = answered?.typed.intent === intent ? { answered, rows: filledRows(answered.typed.rows) } : null;
+    return refused ?? { answered: null, rows: stored };
+  };
+  const typed = answered?.typed;
+  const saidOf = (intent: TypedSettings["intent"]): string | null => (typed?.intent === intent ? (answered?.sentence ?? null) : null);
   return (
     <Frame
       head={<h1 className={classes.head}>Settings</h1>}
@@ -75,33 +79,19 @@ export function SettingsPage({ settings, problem }: SettingsPageProps) {
         <div>
           <section id="units" aria-labelledby="units-head">
             <h2 id="units-head">Money and mass</h2>
-            <UnitsForm
-              typed={problem?.form.intent === "units" ? problem.form.currency : null}
-              message={problem?.form.intent === "units" ? problem.message : null}
-            />
+            <UnitsForm typed={typed?.intent === "units" ? typed.currency : null} message={saidOf("units")} />
           </section>
           <section id="codes" aria-labelledby="codes-head">
             <h2 id="codes-head">Codes of batches</h2>
-            <CodesForm
-              batchCode={problem?.form.intent === "codes" ? problem.form.batchCode : batchCode}
-              message={problem?.form.intent === "codes" ? problem.message : null}
-            />
+            <CodesForm batchCode={typed?.intent === "codes" ? typed.batchCode : batchCode} message={saidOf("codes")} />
           </section>
           <section id="drops" aria-labelledby="drops-head">
             <h2 id="drops-head">Drops</h2>
-            <DropsForm
-              drops={drops}
-              typed={problem?.form.intent === "drops" ? problem.form.drops : null}
-              message={problem?.form.intent === "drops" ? problem.message : null}
-            />
+            <DropsForm drops={drops} typed={typed?.intent === "drops" ? typed : null} message={saidOf("drops")} />
           </section>
           <section id="funnel" aria-labelledby="funnel-head">
             <h2 id="funnel-head">Funnel</h2>
-            <FunnelForm
-              funnel={funnel}
-              typed={problem?.form.intent === "funnel" ? problem.form.funnel : null}
-              message={problem?.form.intent === "funnel" ? problem.message : null}
-            />
+            <FunnelForm funnel={funnel} typed={typed?.intent === "funnel" ? typed : null} message={saidOf("funnel")} />
           </section>
         </div>
       </div>

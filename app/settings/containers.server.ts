@@ -2,7 +2,8 @@ import { MOST_PRICE } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listContainers, replaceContainers } from "../../db/containers/queries.server";
 import { numberOfCell, readEachRow } from "./readRow";
-import type { RowProblem, TypedRow } from "./rows";
+import type { FieldProblem } from "../frame/formAnswer";
+import type { TypedRow } from "./rows";
 
 const SOME_ML = { least: 0.1, most: 100_000 };
 const ANY_ML = { least: 0, most: 100_000 };
@@ -24,7 +25,7 @@ export async function openContainers(): Promise<readonly TypedRow[]> {
 }
 
 /** Saves the maker's containers, or says at which field one must be fixed. */
-export async function saveContainers(typed: readonly TypedRow[]): Promise<readonly RowProblem[]> {
+export async function saveContainers(typed: readonly TypedRow[]): Promise<readonly FieldProblem[]> {
   const { things, problems } = readEachRow(typed, "container", ({ id, cells }, say) => {
     const of = (field: string): string => cells[field] ?? "";
     const nominal = numberOfCell(of("nominal"), SOME_ML);

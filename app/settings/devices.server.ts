@@ -1,7 +1,7 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import Joi from "joi";
 import { writtenDay, writtenMoment } from "../frame/dates.server";
-import { readForm } from "../frame/readForm.server";
+import { group } from "../frame/fields.server";
 import type { PairedDevice, PairingDesk } from "../frame/requestContext.server";
 
 /** Devices as the settings show them. */
@@ -15,16 +15,12 @@ export function openDevices(desk: PairingDesk | null): OpenDevices | null {
     .map(({ id, name, pairedAt, lastUsedAt }) => ({ id, name, pairedAt: writtenDay(pairedAt), lastUsedAt: writtenMoment(lastUsedAt) }));
 }
 
-const schema = Joi.object<{ device: string }>({
+/** Whose access is to end: one device or "all". */
+export const deviceForm = group({
   device: Joi.string()
     .pattern(/^(?:all|[0-9a-f]{16})$/)
     .required(),
 });
-
-/** Reads whose access is to end: one device or "all". */
-export function readDeviceForm(form: FormData): string {
-  return readForm(schema, form).device;
-}
 
 /** Ends the access of a device, or of all. */
 export function revokeDevice(desk: PairingDesk | null, device: string): void {

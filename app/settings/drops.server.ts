@@ -1,7 +1,8 @@
 import { dropMassGrams, DROPS_TO_WEIGH } from "@tensidrum/core/acidity";
-import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";
+import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
+import type { TypedDrops } from "./settingsForm.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import {
   findMaterial,
@@ -35,27 +36,19 @@ export async function openDrops() {
   };
 }
 
-export interface TypedDrops {
-  readonly material: string;
-  readonly drops: string;
-  readonly grams: string;
-}
-
-/** Takes the mass of a drop from several weighed together. Answers what is wrong, or nothing. */
-export async function weighDrops({ material, drops, grams }: TypedDrops): Promise<string | null> {
+/**
+ * Takes the mass of a drop from several weighed together. Answers what is wrong.
+ * @throws Refusal when so few drops, or so little, tell nothing
+ */
+export async function weighDrops({ material, drops, grams }: TypedDrops): Promise<readonly FieldProblem[]> {
   const db = database();
   const makerId = currentMakerId();
   const found = await findMaterial(db, makerId, material);
-  if (found === undefined) return "Choose what was dropped.";
+  if (found === undefined) return [{ field: "material", message: "Choose what was dropped." }];
   const [count, mass] = [readNumber(drops), readNumber(grams.replace(/\s*g\s*$/i, ""))];
-  if (!count.ok || !mass.ok) return "Give the count of drops and what they weigh together in grams.";
-  try {
-    const dropMilligrams = 1000 * dropMassGrams(mass.value, count.value);
-    if (found.isOwn) await updateOwnMaterial(db, makerId, found.id, { ...found.facts, dropMilligrams });
-    else await saveOwnFacts(db, makerId, found.id, { ...found.own, dropMilligrams });
-    return null;
-  } catch (error) {
-    if (error instanceof Refusal) return `${error.message} ${error.remedy}`;
-    throw error;
-  }
+  if (!count.ok || !mass.ok) return wholeProblem("Give the count of drops and what they weigh together in grams.");
+  const dropMilligrams = 1000 * dropMassGrams(mass.value, count.value);
+  if (found.isOwn) await updateOwnMaterial(db, makerId, found.id, { ...found.facts, dropMilligrams });
+  else await saveOwnFacts(db, makerId, found.id, { ...found.own, dropMilligrams });
+  return [];
 }

@@ -1,27 +1,26 @@
-import { isBlank, readNumber, textProblem } from "@tensidrum/core/quantities";
-import type { RowProblem, TypedRow } from "./rows";
+import { isBlank, readNumber } from "@tensidrum/core/quantities";
+import type { FieldProblem } from "../frame/formAnswer";
+import { cellPath, type TypedRow } from "./rows";
 
 export type SayProblem = (field: string, message: string) => null;
 
 const NAME_LENGTH = 60;
 
-/** Reads every row; what is wrong is named by row and field. Two of one name are one too many. */
+/** Reads every row; what is wrong is named at its cell. Two of one name are one too many. */
 export function readEachRow<Thing>(
   typed: readonly TypedRow[],
   what: string,
   read: (row: TypedRow, say: SayProblem) => Thing,
-): { readonly things: readonly Thing[]; readonly problems: readonly RowProblem[] } {
-  const problems: RowProblem[] = [];
+): { readonly things: readonly Thing[]; readonly problems: readonly FieldProblem[] } {
+  const problems: FieldProblem[] = [];
   const names = new Set<string>();
-  const things = typed.map((one, row) => {
+  const things = typed.map((one) => {
     const say: SayProblem = (field, message) => {
-      problems.push({ row, field, message });
+      problems.push({ field: cellPath(one.id, field), message });
       return null;
     };
     const name = one.cells.name ?? "";
     if (isBlank(name)) say("name", `Give the ${what} a name.`);
-    const problem = textProblem(name);
-    if (problem !== null) say("name", problem);
     if (name.length > NAME_LENGTH) say("name", `At most ${NAME_LENGTH} characters.`);
     if (name !== "" && names.has(name)) say("name", `Two have this name.`);
     names.add(name);

@@ -12,10 +12,14 @@ export interface TypedRow {
   readonly cells: Readonly<Record<string, string>>;
 }
 
-export interface RowProblem {
-  readonly row: number;
-  readonly field: string;
-  readonly message: string;
+/** Where a cell stands in the form. */
+export const cellPath = (rowId: string, field: string): string => `rows.${rowId}.${field}`;
+
+/** The rows of a form in their order; one left wholly empty is none. */
+export function filledRows(rows: Readonly<Record<string, Readonly<Record<string, string>>>>): readonly TypedRow[] {
+  return Object.entries(rows)
+    .map(([id, cells]) => ({ id, cells }))
+    .filter(({ cells }) => Object.values(cells).some((cell) => cell !== ""));
 }
 
 const text = (field: string, head: string, label = head): RowColumn => ({ field, head, label, isNumber: false });

@@ -2,7 +2,8 @@ import { MOST_GRAMS } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listScales, replaceScales } from "../../db/scales/queries.server";
 import { numberOfCell, readEachRow } from "./readRow";
-import type { RowProblem, TypedRow } from "./rows";
+import type { FieldProblem } from "../frame/formAnswer";
+import type { TypedRow } from "./rows";
 
 const GRAMS = { least: 1e-6, most: MOST_GRAMS };
 const STEP = { least: 1e-6, most: 1000 };
@@ -16,7 +17,7 @@ export async function openScales(): Promise<readonly TypedRow[]> {
 }
 
 /** Saves the maker's scales, or says at which field one must be fixed. */
-export async function saveScales(typed: readonly TypedRow[]): Promise<readonly RowProblem[]> {
+export async function saveScales(typed: readonly TypedRow[]): Promise<readonly FieldProblem[]> {
   const { things, problems } = readEachRow(typed, "scale", ({ id, cells }, say) => {
     const readability = numberOfCell(cells.readability ?? "", STEP);
     if (readability === null) say("readability", "Give the smallest step in grams, for example 0.01.");

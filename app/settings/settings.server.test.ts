@@ -1,22 +1,30 @@
 import { describe, expect, it } from "vitest";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { openUnits } from "../frame/units.server";
-import { containerColumns, scaleColumns, type TypedRow } from "./rows";
-import { readRows } from "./rowsForm.server";
+import { readForm } from "../frame/readForm.server";
+import { cellPath, filledRows } from "./rows";
 import { openSettings, saveSettings } from "./settings.server";
+import { settingsFormOf } from "./settingsForm.server";
 
 onFreshDatabase({ demo: "never" });
 
-const row = (cells: Readonly<Record<string, string>>): TypedRow => ({ id: crypto.randomUUID(), cells });
-const fieldsOf = async (form: Parameters<typeof saveSettings>[0]) =>
-  (await saveSettings(form))?.rows.map(({ row: at, field }) => [at, field]) ?? null;
+type Cells = Readonly<Record<string, string>>;
+const rowsOf = (...rows: readonly Cells[]) => Object.fromEntries(rows.map((cells) => [crypto.randomUUID(), cells]));
+/** Row and field of each problem. */
+const fieldsOf = async (typed: Extract<Parameters<typeof saveSettings>[0], { rows: unknown }>) => {
+  const ids = Object.keys(typed.rows);
+  return (await saveSettings(typed)).map(({ field }) => {
+    const [, id = "", cell] = field.split(".");
+    return [ids.indexOf(id), cell];
+  });
+};
 
 describe("scales", () => {
   it("are kept in order; what is wrong is named by row and field", async () => {
-    const fine = row({ name: "fine", readability: "0,01", capacity: "200 g" });
-    expect(await fieldsOf({ intent: "scales", rows: [fine] })).toBeNull();
+    const fine = { name: "fine", readability: "0,01", capacity: "200 g" };
+    expect(await fieldsOf({ intent: "scales", rows: rowsOf(fine) })).toEqual([]);
     expect((await openSettings()).scales.map(({ cells }) => cells)).toEqual([{ name: "fine", readability: "0.01", capacity: "200" }]);
-    const bad = [row({ name: "", readability: "0.1", capacity: "100" }), row({ name: "odd", readability: "5", capacity: "1" }), fine, fine];
+    const bad = rowsOf({ name: "", readability: "0.1", capacity: "100" }, { name: "odd", readability: "5", capacity: "1" }, fine, fine);
     expect(await fieldsOf({ intent: "scales", rows: bad })).toEqual([
       [0, "name"],
       [1, "capacity"],
@@ -30,8 +38,8 @@ describe("containers", () => {
   const pump = { name: "Pump", nominal: "250", brimful: "276", headspace: "10", dipTube: "6", price: "0.92" };
 
   it("are kept; who has not measured the brim counts with what it is sold as", async () => {
-    const saltSample = row({ name: "Jar", nominal: "100 mL", brimful: "", headspace: "", dipTube: "", price: "" });
-    expect(await fieldsOf({ intent: "containers", rows: [row(pump), saltSample] })).toBeNull();
+    const jar = { name: "Jar", nominal: "100 mL", brimful: "", headspace: "", dipTube: "", price: "" };
+    expect(await fieldsOf({ intent: "containers", rows: rowsOf(pump, jar) })).toEqual([]);
     expect((await openSettings()).containers.map(({ cells }) => cells)).toEqual([
       pump,
       { name: "Jar", nominal: "100", brimful: "100", headspace: "0", dipTube: "0", price: "" },
@@ -45,7 +53,7 @@ describe("containers", () => {
     [{ ...pump, headspace: "270", dipTube: "6" }, "headspace"],
     [{ ...pump, price: "free" }, "price"],
   ])("what cannot be is named", async (cells, field) => {
-    expect(await fieldsOf({ intent: "containers", rows: [row(cells)] })).toEqual([[0, field]]);
+    expect(await fieldsOf({ intent: "containers", rows: rowsOf(cells) })).toEqual([[0, field]]);
   });
 });
 
@@ -58,12 +66,11 @@ describe("money and mass", () => {
 });
 
 describe("drops", () => {
-  const drops = (changes: object = {}) =>
-    ({ intent: "drops", drops: { material: "lemon-oil", drops: "20", grams: "0.52", ...changes } }) as const;
+  const drops = (changes: object = {}) => ({ intent: "drops", material: "lemon-oil", drops: "20", grams: "0.52", ...changes }) as const;
 
   it("20 that weigh 0.52 g are 26 mg each, and what else is one's own stays", async () => {
-    expect(await saveSettings(drops({ material: "juniper-berry-oil", grams: "0.48" }))).toBeNull();
-    expect(await saveSettings(drops())).toBeNull();
+    expect(await saveSettings(drops({ material: "juniper-berry-oil", grams: "0.48" }))).toEqual([]);
+    expect(await saveSettings(drops())).toEqual([]);
     const { weighed } = (await openSettings()).drops;
     expect(weighed.map(({ slug, milligrams }) => [slug, Math.round(milligrams * 1000) / 1000])).toEqual([
       ["juniper-berry-oil", 24],
@@ -72,62 +79,70 @@ describe("drops", () => {
   });
 
   it.each([
-    [{ drops: "5" }, "Weigh 20 drops"],
     [{ grams: "" }, "what they weigh"],
     [{ material: "moondust" }, "Choose"],
-  ])("too few, or nothing weighed, is answered in words", async (changes, words) => {
-    expect((await saveSettings(drops(changes)))?.message).toContain(words);
+  ])("nothing weighed, or of nothing, is answered in words", async (changes, words) => {
+    expect((await saveSettings(drops(changes)))[0]?.message).toContain(words);
+  });
+
+  it("too few are refused", async () => {
+    await expect(saveSettings(drops({ drops: "5" }))).rejects.toThrow("5 drops of 0.52 g do not tell");
   });
 });
 
-describe("a form of rows", () => {
-  const form = (entries: readonly (readonly [string, string])[]) => {
+describe("the form of the scales", () => {
+  const form = (entries: Cells) => {
     const data = new FormData();
-    for (const [key, value] of entries) data.append(key, value);
+    for (const [key, value] of Object.entries(entries)) data.append(key, value);
     return data;
   };
-  const id = crypto.randomUUID();
+  const read = (entries: Cells) => {
+    const data = form({ intent: "scales", ...entries });
+    return readForm(settingsFormOf(data), data);
+  };
 
-  it("leaves out a row that is wholly empty", () => {
-    const blank = crypto.randomUUID();
-    const data = form([
-      ["id", id],
-      ["name", "fine"],
-      ["readability", "0.01"],
-      ["capacity", "200"],
-      ["id", blank],
-      ["name", " "],
-      ["readability", ""],
-      ["capacity", ""],
-    ]);
-    expect(readRows(data, scaleColumns)).toEqual([{ id, cells: { name: "fine", readability: "0.01", capacity: "200" } }]);
+  it("is rows by their identifier, in order; one that is wholly empty is none", () => {
+    const [one, blank] = [crypto.randomUUID(), crypto.randomUUID()];
+    const { typed, problems } = read({
+      [cellPath(one, "name")]: "fine",
+      [cellPath(one, "readability")]: "0.01",
+      [cellPath(blank, "name")]: " ",
+      [cellPath(blank, "readability")]: "",
+    });
+    expect(problems).toEqual([]);
+    expect(typed.intent === "scales" && filledRows(typed.rows)).toEqual([{ id: one, cells: { name: "fine", readability: "0.01" } }]);
+  });
+
+  it("names what does not show at its cell", () => {
+    const name = cellPath(crypto.randomUUID(), "name");
+    expect(read({ [name]: "fi\u202ene" }).problems.map(({ field }) => field)).toEqual([name]);
   });
 
   it("refuses what the page could not have sent", () => {
-    expect(() => readRows(form([["id", id]]), scaleColumns)).toThrow("not as this page sends it");
-    expect(() => readRows(form([["id", "one"]]), containerColumns)).toThrow("not as this page sends it");
+    expect(() => read({ "rows.one.name": "fine" })).toThrow("a field this page does not know");
+    expect(() => read({ intent: "everything" })).toThrow("not as this page sends it (intent");
   });
 });
 
 describe("codes of batches", () => {
   it("follow a pattern with a number in it; what means nothing is named", async () => {
     const saved = (batchCode: string) => saveSettings({ intent: "codes", batchCode });
-    expect(await saved("{yyyy}/{letters}{n}")).toBeNull();
+    expect(await saved("{yyyy}/{letters}{n}")).toEqual([]);
     expect((await openSettings()).batchCode).toBe("{yyyy}/{letters}{n}");
-    expect((await saved("{letters}-{yymmdd}"))?.message).toContain("needs {n}");
-    expect((await saved("{moon}-{n}"))?.message).toContain("{moon} means nothing here");
-    expect((await saved("{letters-{n}"))?.message).toContain("means nothing here");
+    expect((await saved("{letters}-{yymmdd}"))[0]?.message).toContain("needs {n}");
+    expect((await saved("{moon}-{n}"))[0]?.message).toContain("{moon} means nothing here");
+    expect((await saved("{letters-{n}"))[0]?.message).toContain("means nothing here");
     expect((await openSettings()).batchCode).toBe("{yyyy}/{letters}{n}");
   });
 });
 
 describe("the funnel", () => {
-  const typed = (thickness: readonly string[], density: readonly string[], seconds: readonly string[]) =>
-    saveSettings({ intent: "funnel", funnel: { thickness, density, seconds } });
+  const typed = (thickness: string[], density: string[], seconds: string[]) =>
+    saveSettings({ intent: "funnel", thickness, density, seconds });
 
   it("glycerin in 60 s and an oil in 5 s give its constants, k 0.01682 and c 0.0727", async () => {
     expect((await openSettings()).funnel).toBeNull();
-    expect(await typed(["1.27", "0,064"], ["1.26", "0.92"], ["60", "5"])).toBeNull();
+    expect(await typed(["1.27", "0,064"], ["1.26", "0.92"], ["60", "5"])).toEqual([]);
     const { funnel } = await openSettings();
     expect(funnel?.k).toBeCloseTo(0.01682, 4);
     expect(funnel?.c).toBeCloseTo(0.0727, 3);
@@ -136,10 +151,11 @@ describe("the funnel", () => {
   it.each([
     [["1.27", ""], ["1.26", "0.92"], ["60", "5"], "of both liquids"],
     [["1.27", "0"], ["1.26", "0.92"], ["60", "5"], "more than 0"],
-    [["1.27", "1.27"], ["1.26", "1.26"], ["60", "60"], "do not calibrate"],
   ])("%j, %j in %j is answered in words", async (thickness, density, seconds, words) => {
-    const problem = await typed(thickness, density, seconds);
-    expect(problem?.message).toContain(words);
-    expect(problem?.form).toMatchObject({ intent: "funnel", funnel: { thickness } });
+    expect((await typed(thickness, density, seconds))[0]?.message).toContain(words);
+  });
+
+  it("two equal liquids are refused", async () => {
+    await expect(typed(["1.27", "1.27"], ["1.26", "1.26"], ["60", "60"])).rejects.toThrow("do not calibrate");
   });
 });

@@ -1,13 +1,13 @@
-import { textProblem } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { findMaker, saveBatchCode, saveUnits } from "../../db/makers/queries.server";
 import { usualBatchCode } from "../../db/makers/schema";
 import { openContainers, saveContainers } from "./containers.server";
 import { openDrops, weighDrops } from "./drops.server";
 import { calibrate } from "./funnel.server";
-import type { RowProblem } from "./rows";
+import type { FieldProblem } from "../frame/formAnswer";
+import { filledRows } from "./rows";
 import { openScales, saveScales } from "./scales.server";
-import type { SettingsForm } from "./settingsForm.server";
+import type { TypedSettings } from "./settingsForm.server";
 
 /** Everything the maker has settled once, and identifiers for new rows. */
 export async function openSettings() {
@@ -29,48 +29,32 @@ export async function openSettings() {
 
 export type OpenSettings = Awaited<ReturnType<typeof openSettings>>;
 
-export interface SettingsProblem {
-  readonly form: SettingsForm;
-  readonly rows: readonly RowProblem[];
-  readonly message: string | null;
-}
-
-/** Saves one form of the settings. Answers what is wrong with it, or nothing. */
-export async function saveSettings(form: SettingsForm): Promise<SettingsProblem | null> {
-  switch (form.intent) {
-    case "units": {
-      const message = textProblem(form.currency);
-      if (message !== null) return { form, rows: [], message };
-      await saveUnits(database(), currentMakerId(), form);
-      return null;
-    }
+/** Saves one form of the settings. Answers what is wrong with it. */
+export async function saveSettings(typed: TypedSettings): Promise<readonly FieldProblem[]> {
+  switch (typed.intent) {
+    case "units":
+      await saveUnits(database(), currentMakerId(), typed);
+      return [];
     case "codes": {
-      const message = patternProblem(form.batchCode);
-      if (message !== null) return { form, rows: [], message };
-      await saveBatchCode(database(), currentMakerId(), form.batchCode);
-      return null;
+      const problems = patternProblems(typed.batchCode);
+      if (problems.length === 0) await saveBatchCode(database(), currentMakerId(), typed.batchCode);
+      return problems;
     }
-    case "drops": {
-      const message = await weighDrops(form.drops);
-      return message === null ? null : { form, rows: [], message };
-    }
-    case "funnel": {
-      const message = await calibrate(form.funnel);
-      return message === null ? null : { form, rows: [], message };
-    }
+    case "drops":
+      return weighDrops(typed);
+    case "funnel":
+      return calibrate(typed);
     case "scales":
-    case "containers": {
-      const rows = await (form.intent === "scales" ? saveScales : saveContainers)(form.rows);
-      return rows.length === 0 ? null : { form, rows, message: null };
-    }
+      return saveScales(filledRows(typed.rows));
+    case "containers":
+      return saveContainers(filledRows(typed.rows));
   }
 }
 
-/** What is wrong with a pattern for codes, or nothing. */
-function patternProblem(pattern: string): string | null {
-  const problem = textProblem(pattern);
-  if (problem !== null) return problem;
-  if (!pattern.includes("{n}")) return "A code needs {n}, the number that makes it the only one.";
+/** What is wrong with a pattern for codes. */
+function patternProblems(pattern: string): readonly FieldProblem[] {
+  const say = (message: string) => [{ field: "batchCode", message }];
+  if (!pattern.includes("{n}")) return say("A code needs {n}, the number that makes it the only one.");
   const unknown = /\{(?!(?:letters|yymmdd|yyyy|mm|dd|n)\})[^}]*\}?/.exec(pattern)?.[0];
-  return unknown === undefined ? null : `${unknown} means nothing here. Use {letters}, {yymmdd}, {yyyy}, {mm}, {dd} and {n}.`;
+  return unknown === undefined ? [] : say(`${unknown} means nothing here. Use {letters}, {yymmdd}, {yyyy}, {mm}, {dd} and {n}.`);
 }

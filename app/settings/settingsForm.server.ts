@@ -1,45 +1,28 @@
-import Joi from "joi";
-import { massUnits, type MassUnit } from "../../db/makers/schema";
-import { containerColumns, scaleColumns, type TypedRow } from "./rows";
-import { readRows } from "./rowsForm.server";
-import type { TypedDrops } from "./drops.server";
-import type { TypedFunnel } from "./funnel.server";
-import { readForm } from "../frame/readForm.server";
+import type Joi from "joi";
+import { massUnits } from "../../db/makers/schema";
+import { choice, group, keyed, keyedById, list, text, type TypedOf } from "../frame/fields.server";
 
-export type SettingsForm =
-  | { readonly intent: "units"; readonly currency: string; readonly massUnit: MassUnit }
-  | { readonly intent: "codes"; readonly batchCode: string }
-  | { readonly intent: "scales" | "containers"; readonly rows: readonly TypedRow[] }
-  | { readonly intent: "drops"; readonly drops: TypedDrops }
-  | { readonly intent: "funnel"; readonly funnel: TypedFunnel };
+const MOST_ROWS = 12;
+/** Things one owns: by their identifier, cell by cell. */
+const rows = keyedById(keyed(text(200))).max(MOST_ROWS);
+const two = list(text(20), 2);
 
-const text = (most: number) => Joi.string().allow("").trim().max(most).default("");
+/** The forms of the settings by their button. */
+const forms = {
+  units: group({ intent: choice(["units"]), currency: text(8), massUnit: choice(massUnits) }),
+  codes: group({ intent: choice(["codes"]), batchCode: text(40) }),
+  scales: group({ intent: choice(["scales"]), rows }),
+  containers: group({ intent: choice(["containers"]), rows }),
+  drops: group({ intent: choice(["drops"]), material: text(120), drops: text(20), grams: text(20) }),
+  funnel: group({ intent: choice(["funnel"]), thickness: two, density: two, seconds: two }),
+} as const;
 
-const units = Joi.object<{ currency: string; massUnit: MassUnit }>({
-  currency: text(8),
-  massUnit: Joi.string()
-    .valid(...massUnits)
-    .required(),
-});
+export type TypedDrops = TypedOf<typeof forms.drops>;
+export type TypedFunnel = TypedOf<typeof forms.funnel>;
+export type TypedSettings = TypedOf<(typeof forms)[keyof typeof forms]>;
 
-const codes = Joi.object<{ batchCode: string }>({ batchCode: text(40) });
-
-const drops = Joi.object<TypedDrops>({ material: text(120), drops: text(20), grams: text(20) });
-
-const two = Joi.array().items(text(20)).max(2);
-
-const funnel = Joi.object<TypedFunnel>({ thickness: two, density: two, seconds: two });
-
-/** Reads one of the forms of the settings. */
-export function readSettingsForm(form: FormData): SettingsForm {
-  const intent = form.get("intent");
-  if (intent === "scales") return { intent, rows: readRows(form, scaleColumns) };
-  if (intent === "containers") return { intent, rows: readRows(form, containerColumns) };
-  if (intent === "drops") return { intent, drops: readForm(drops, form) };
-  if (intent === "funnel") {
-    const [thickness, density, seconds] = ["thickness", "density", "seconds"].map((name) => form.getAll(name));
-    return { intent, funnel: readForm(funnel, { thickness, density, seconds }) };
-  }
-  if (intent === "codes") return { intent, ...readForm(codes, form, { stripUnknown: true, tellsOfMarks: true }) };
-  return { intent: "units", ...readForm(units, form, { stripUnknown: true, tellsOfMarks: true }) };
+/** Which form of the settings was sent; one without a button of ours is read as that of the units, and refused there. */
+export function settingsFormOf(form: FormData): Joi.ObjectSchema<TypedSettings> {
+  const intent = Object.keys(forms).find((one) => one === form.get("intent")) as keyof typeof forms | undefined;
+  return forms[intent ?? "units"] as unknown as Joi.ObjectSchema<TypedSettings>;
 }

@@ -88,12 +88,12 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
         size="xs"
         className={classes.eye}
         label="near the eye"
-        name="aimEyeArea"
+        name={fieldOf("eyeArea")}
         checked={aim.eyeArea}
         disabled={!isDraft}
         onChange={(event) => onChange("eyeArea", { eyeArea: event.currentTarget.checked })}
       />
-      {!isDraft && aim.eyeArea && <input type="hidden" name="aimEyeArea" value="on" />}. Without{" "}
+      {!isDraft && aim.eyeArea && <input type="hidden" name={fieldOf("eyeArea")} value="on" />}. Without{" "}
       {words("without", "What must not be in it, parted by commas", "anything?", WITHOUT_LENGTH)} and close to{" "}
       <span className={classes.end}>{words("closeTo", "Product to come close to", "an example product?", AIM_WORDS_LENGTH)}.</span>
     </div>
@@ -101,5 +101,5 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
 });
 
 function fieldOf(key: keyof TypedAim): string {
-  return `aim${key.charAt(0).toUpperCase()}${key.slice(1)}`;
+  return `aim.${key}`;
 }

@@ -7,7 +7,7 @@ import { type Autosave, useAutosave } from "./saving/useAutosave";
 import { useRestoredTyping, useStaleAnswer } from "./saving/useRestoredTyping";
 import { useSheetSubmit } from "./saving/useSheetSubmit";
 import type { SheetAnswer } from "./sheetAnswer";
-import type { FieldProblem } from "./typed/readTyped";
+import type { FieldProblem } from "../frame/formAnswer";
 import { type SheetReadings, useReadings } from "./useReadings";
 import { type SheetEditor, useSheetEditor } from "./useSheetEditor";
 import { useSheetKeys } from "./useSheetKeys";

@@ -1,47 +1,27 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { findingCodes } from "@tensidrum/core/findings";
-import { textProblem } from "@tensidrum/core/quantities";
 import Joi from "joi";
+import { choice, group, text, type TypedOf } from "../frame/fields.server";
+import type { FieldProblem } from "../frame/formAnswer";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { deleteAcknowledgement, saveAcknowledgement } from "../../db/acknowledgements/queries.server";
 
-interface AcknowledgementForm {
-  readonly intent: "keep" | "take-back";
-  readonly code: string;
-  readonly fingerprint: string;
-  readonly reason: string;
-}
-
-const schema = Joi.object<AcknowledgementForm>({
-  intent: Joi.string().valid("keep", "take-back").required(),
-  code: Joi.string()
-    .valid(...findingCodes)
-    .required(),
+/** What acknowledges a finding of a formula, or takes that back. */
+export const acknowledgementForm = group({
+  intent: choice(["keep", "take-back"]),
+  code: choice(findingCodes),
   fingerprint: Joi.string()
     .pattern(/^(?:[0-9a-f]{64}|said:.{1,1000})$/s)
     .required(),
-  reason: Joi.when("intent", {
-    is: "keep",
-    then: Joi.string().trim().min(1).max(500).required(),
-    otherwise: Joi.string().allow("").default(""),
-  }),
+  reason: text(500),
 });
-
-/** Reads the form that acknowledges a finding. */
-export function readAcknowledgementForm(form: FormData): AcknowledgementForm {
-  const { value, error } = schema.validate(Object.fromEntries(form), { abortEarly: true });
-  if (error !== undefined)
-    throw new Refusal("not-valid", "An acknowledgement needs a reason of up to 500 characters.", "Write why it is right for this formula.");
-  const problem = textProblem(value.reason);
-  if (problem !== null) throw new Refusal("not-valid", `Of the reason: ${problem}`, "Nothing was kept.");
-  return value;
-}
 
 /** Keeps or deletes an acknowledgement of a finding of one's own formula. */
 export async function acknowledgeFinding(
   formulaId: string,
-  { intent, code, fingerprint, reason }: AcknowledgementForm,
-): Promise<{ readonly kept: boolean }> {
+  { intent, code, fingerprint, reason }: TypedOf<typeof acknowledgementForm>,
+): Promise<{ readonly kept: boolean } | readonly FieldProblem[]> {
+  if (intent === "keep" && reason === "") return [{ field: "reason", message: "Write why it is right for this formula." }];
   const db = database();
   const makerId = currentMakerId();
   const done =

@@ -1,6 +1,7 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { describe, expect, it } from "vitest";
-import { readNewFormulaForm, readSheetAddress, readSheetForm } from "./forms.server";
+import { readForm } from "../frame/readForm.server";
+import { newFormulaForm, readSheetAddress, readSheetForm } from "./forms.server";
 import { sheetFormData } from "./sheetFormData";
 import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "./typed/typedSheet";
 
@@ -37,18 +38,38 @@ describe("the sheet's form", () => {
     expect(readSheetForm(form(`remove:${betaineLine.id}`)).intent).toEqual({ kind: "remove", id: betaineLine.id });
   });
 
-  it("two lines that take the rest are a problem at that field, not a broken form", () => {
+  it("two lines that are q.s. are a problem at that field, not a broken form", () => {
     const twice = form();
-    twice.append("restLine", betaineLine.id);
-    expect(readSheetForm(twice).problems).toEqual([{ field: "restLine", message: "Only one line can be q.s. to 100 %. Choose one." }]);
+    twice.append("restLineId", betaineLine.id);
+    expect(readSheetForm(twice).problems).toEqual([{ field: "restLineId", message: "Only one line can be q.s. to 100 %. Choose one." }]);
   });
 
-  it("a rest line that is not on the sheet is none", () => {
+  it("a q.s. line that is not on the sheet is none", () => {
     const elsewhere = form();
-    elsewhere.set("restLine", crypto.randomUUID());
+    elsewhere.set("restLineId", crypto.randomUUID());
     expect(readSheetForm(elsewhere).typed.restLineId).toBeNull();
   });
 
+  it("a text that is too long comes back as typed, and is named at its field", () => {
+    const long = form();
+    long.set("name", "x".repeat(6000));
+    long.set("phases.A.title", "x".repeat(41));
+    const { typed: read, problems } = readSheetForm(long);
+    expect(problems).toEqual([
+      { field: "name", message: "At most 5000 characters." },
+      { field: "phases.A.title", message: "At most 40 characters." },
+    ]);
+    expect(read.name).toHaveLength(6000);
+  });
+
+  it("a line called like the object itself is none", () => {
+    const odd = form();
+    odd.set("lines.__proto__.percent", "5");
+    expect(readSheetForm(odd).typed).toEqual(typed);
+  });
+
+  const at = (id: string, field: string) => `lines.${id}.${field}`;
+  const other = crypto.randomUUID();
   const broken: [string, (data: FormData) => void, string][] = [
     ["an unknown key", (data) => data.set("isAdmin", "1"), '"isAdmin"'],
     ["a key given twice", (data) => data.append("name", "Other"), "name"],
@@ -56,22 +77,18 @@ describe("the sheet's form", () => {
     ["an unknown intent", (data) => data.set("intent", "drop-tables"), "intent"],
     ["a revision that is no number", (data) => data.set("revision", "-1"), "revision"],
     ["a version id that is none", (data) => data.set("versionId", "1"), "versionId"],
-    ["columns of different length", (data) => data.append("linePercent", "1"), "not as this page sends it"],
+    ["a line without its percent", (data) => data.delete(at(waterLine.id, "percent")), "percent"],
     [
       "a line in a phase that is not there",
-      (data) => data.append("line", `${crypto.randomUUID()} Z ${crypto.randomUUID()} `),
-      "not as this page sends it",
-    ],
-    [
-      "the same line twice",
       (data) => {
-        data.append("line", `${waterLine.id} A ${waterLine.materialId} `);
-        data.append("linePercent", "1");
+        data.set(at(other, "phase"), "Z");
+        data.set(at(other, "materialId"), crypto.randomUUID());
+        data.set(at(other, "percent"), "1");
       },
       "not as this page sends it",
     ],
-    ["a line that is none", (data) => data.set("line", "1 A 2 "), "line"],
-    ["a cell of 6,000 characters", (data) => data.set("name", "x".repeat(6000)), "name"],
+    ["the same line twice", (data) => data.append(at(waterLine.id, "phase"), "A"), "not as this page sends it"],
+    ["a line that is none", (data) => data.set("lines.1.percent", "5"), "lines"],
   ];
 
   it.each(broken)("refuses %s in a sentence", (_, spoil, words) => {
@@ -88,9 +105,9 @@ describe("the form that begins a formula", () => {
     const ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID(), waterLineId: crypto.randomUUID() };
     const data = new FormData();
     for (const [key, value] of Object.entries(ids)) data.set(key, value);
-    expect(readNewFormulaForm(data)).toEqual(ids);
+    expect(readForm(newFormulaForm, data).typed).toEqual(ids);
     data.set("makerId", crypto.randomUUID());
-    expect(() => readNewFormulaForm(data)).toThrow('"makerId"');
+    expect(() => readForm(newFormulaForm, data)).toThrow('"makerId"');
   });
 });
 

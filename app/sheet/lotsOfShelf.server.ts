@@ -1,6 +1,7 @@
 import type { Database } from "../../db/client.server";
 import { lotsById } from "../../db/inventory/queries.server";
-import { assayField, type FieldProblem } from "./typed/readTyped";
+import { assayField } from "./typed/readTyped";
+import type { FieldProblem } from "../frame/formAnswer";
 import type { TypedLine, TypedSheet } from "./typed/typedSheet";
 
 /** The sheet with what the shelf knows of the lots its lines name; a lot that is gone or holds something else is a problem. */

@@ -66,7 +66,7 @@ describe("saving", () => {
     const typed = withBetaine("1");
     const lines = typed.lines.map((line) => (line.materialId === betaineId ? { ...line, materialId: crypto.randomUUID() } : line));
     const result = await saveSheet(base, { ...typed, lines });
-    expect(result).toMatchObject({ kind: "problems", problems: [{ field: `percent:${lines[1]?.id}` }] });
+    expect(result).toMatchObject({ kind: "problems", problems: [{ field: `lines.${lines[1]?.id}.percent` }] });
   });
 
   it("a name of 400 characters is answered at the name", async () => {

@@ -22,7 +22,8 @@ import { formulaOfSheet } from "./draftContent";
 import { withLotsOfShelf } from "./lotsOfShelf.server";
 import { materialsOfLines } from "./materials.server";
 import { typedVersion } from "./openSheet.server";
-import { percentField, readTyped, type FieldProblem } from "./typed/readTyped";
+import { percentField, readTyped } from "./typed/readTyped";
+import type { FieldProblem } from "../frame/formAnswer";
 import type { TypedSheet } from "./typed/typedSheet";
 
 export interface DraftBase {

@@ -1,5 +1,6 @@
 import { data, redirect } from "react-router";
 import { isDatabaseAway } from "../../db/failures.server";
+import { formAnswer } from "../frame/formAnswer";
 import { newDraftOf, restoreVersion } from "./versions/newDraft.server";
 import { keepAsMaterial } from "./versions/keepAsMaterial.server";
 import { readSheetForm, type SheetForm, type SheetIntent } from "./forms.server";
@@ -92,5 +93,6 @@ function anchorOf(intent: SheetIntent, form: SheetForm): string {
 }
 
 function inTheWay(result: Exclude<SaveResult, { kind: "saved" }>, typed: TypedSheet) {
-  return data({ ...result, typed }, { status: result.kind === "stale" ? 409 : 422 });
+  const told = result.kind === "problems" ? { kind: result.kind, ...formAnswer(typed, result.problems) } : { ...result, typed };
+  return data(told, { status: result.kind === "stale" ? 409 : 422 });
 }

@@ -1,11 +1,11 @@
+import type { FormAnswer } from "../frame/formAnswer";
 import type { FormBase } from "./sheetFormData";
-import type { FieldProblem } from "./typed/readTyped";
 import type { TypedSheet } from "./typed/typedSheet";
 
 /** What the sheet's action answers when it does not lead elsewhere. */
 export type SheetAnswer =
   | { readonly kind: "saved"; readonly revision: number; readonly savedAt: string }
-  | { readonly kind: "problems"; readonly problems: readonly FieldProblem[]; readonly typed: TypedSheet }
+  | ({ readonly kind: "problems" } & FormAnswer<TypedSheet>)
   | {
       readonly kind: "stale";
       readonly message: string;

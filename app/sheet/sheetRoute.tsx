@@ -1,9 +1,9 @@
 import { isRouteErrorResponse, useActionData } from "react-router";
 import { answer } from "../frame/answer.server";
-import { formOf } from "../frame/readForm.server";
+import { formOf, readQuestions } from "../frame/readForm.server";
 import { ProblemPage } from "../frame/ProblemPage";
 import type { Route } from "./+types/sheetRoute";
-import { readSheetAddress } from "./forms.server";
+import { findQuestions, readSheetAddress } from "./forms.server";
 import { KeptForm } from "./saving/KeptForm";
 import { openSheet } from "./openSheet.server";
 import { Sheet } from "./Sheet";
@@ -11,7 +11,7 @@ import { answerSheetForm } from "./sheetAction.server";
 import type { SheetAnswer } from "./sheetAnswer";
 
 export const loader = answer(async ({ params, request }: Route.LoaderArgs) =>
-  openSheet(readSheetAddress(params), new URL(request.url).searchParams.get("find")?.slice(0, 200) ?? ""),
+  openSheet(readSheetAddress(params), readQuestions(findQuestions, request).find),
 );
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) =>

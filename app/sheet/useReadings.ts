@@ -4,7 +4,8 @@ import type { Material } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
 import { useMemo } from "react";
 import { formulaOfSheet } from "./draftContent";
-import { readTyped, type FieldProblem } from "./typed/readTyped";
+import { readTyped } from "./typed/readTyped";
+import type { FieldProblem } from "../frame/formAnswer";
 import type { TypedSheet } from "./typed/typedSheet";
 
 /** What is typed, read by the core. */

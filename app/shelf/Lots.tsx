@@ -2,6 +2,7 @@ import { TextInput, UnstyledButton } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
 import { DefaultButton } from "../components/DefaultButton";
 import { useUnits } from "../frame/units";
+import { problemAt, type FormAnswer } from "../frame/formAnswer";
 import type { TypedMovement } from "./forms.server";
 import classes from "./Lots.module.css";
 import type { OpenMaterial } from "./openMaterial.server";
@@ -10,7 +11,7 @@ import { DataTable } from "../components/DataTable";
 
 interface LotsProps {
   readonly material: OpenMaterial;
-  readonly answered: { readonly problem: string; readonly typed: TypedMovement } | null;
+  readonly answered: FormAnswer<TypedMovement> | null;
 }
 
 /** The lots of a material, what can be done to each by hand, and the books. */
@@ -59,7 +60,7 @@ const kindWords: Readonly<Record<OpenMaterial["movements"][number]["kind"], stri
   release: "free again",
   use: "used",
   correct: "corrected",
-  discard: "poured away",
+  discard: "discarded",
 };
 
 function signed(grams: number): string {
@@ -104,7 +105,7 @@ function Lot({ lot, answered }: LotProps) {
           inputMode="decimal"
           autoComplete="off"
           defaultValue={answered?.typed.grams ?? ""}
-          aria-invalid={answered !== null || undefined}
+          aria-invalid={problemAt(answered, "grams") !== undefined || undefined}
         />
         <TextInput
           label="why"
@@ -122,7 +123,7 @@ function Lot({ lot, answered }: LotProps) {
             Correct to a weighing
           </UnstyledButton>
           <UnstyledButton type="submit" name="kind" value="discard" disabled={isBusy}>
-            Pour away
+            Discard
           </UnstyledButton>
           <Link to={`/shelf/lots/${lot.id}/label`}>Label</Link>
           {lot.isUntouched && (
@@ -131,7 +132,7 @@ function Lot({ lot, answered }: LotProps) {
             </UnstyledButton>
           )}
         </span>
-        {answered !== null && <FormError>{answered.problem}</FormError>}
+        <FormError>{answered?.sentence}</FormError>
       </Form>
     </article>
   );

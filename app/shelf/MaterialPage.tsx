@@ -10,6 +10,7 @@ import { StationNav } from "../frame/stationNav/StationNav";
 import { doseScale } from "../pictures/Strip/geometry";
 import { Strip } from "../pictures/Strip/Strip";
 import { Vessel } from "../pictures/Vessel/Vessel";
+import type { FormAnswer } from "../frame/formAnswer";
 import type { TypedMovement } from "./forms.server";
 import { Lots } from "./Lots";
 import classes from "./MaterialPage.module.css";
@@ -19,7 +20,7 @@ import { DataTable } from "../components/DataTable";
 
 interface MaterialPageProps {
   readonly material: OpenMaterial;
-  readonly answered: { readonly problem: string; readonly typed: TypedMovement } | null;
+  readonly answered: FormAnswer<TypedMovement> | null;
 }
 
 /** One material: what is left of it, its facts and how sure they are, its lots, and where it is. */

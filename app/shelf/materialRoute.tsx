@@ -1,8 +1,8 @@
-import { data, redirect, useActionData } from "react-router";
+import { redirect, useActionData } from "react-router";
 import { answer } from "../frame/answer.server";
-import { formOf } from "../frame/readForm.server";
+import { takeForm } from "../frame/readForm.server";
 import type { Route } from "./+types/materialRoute";
-import { readMaterialSlug, readMovementForm } from "./forms.server";
+import { movementForm, readMaterialSlug } from "./forms.server";
 import { MaterialPage } from "./MaterialPage";
 import { openMaterial } from "./openMaterial.server";
 import { moveByHand } from "./stock.server";
@@ -11,9 +11,10 @@ export const loader = answer(async ({ params }: Route.LoaderArgs) => openMateria
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const slug = readMaterialSlug(params.material);
-  const typed = readMovementForm(await formOf(request));
-  const problem = await moveByHand(typed);
-  return problem === null ? redirect(`/shelf/${slug}`) : data({ problem, typed }, { status: 422 });
+  return takeForm(movementForm, request, async (typed) => {
+    const problems = await moveByHand(typed);
+    return problems.length > 0 ? problems : redirect(`/shelf/${slug}`);
+  });
 });
 
 export default function MaterialRoute({ loaderData }: Route.ComponentProps) {

@@ -1,3 +1,4 @@
+import type { FieldProblem } from "../frame/formAnswer";
 import { isBlank, isCalendarDay, MOST_PRICE, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
 
 /** A lot as typed, or as it stands in the cells of a table. */
@@ -16,11 +17,6 @@ export interface TypedLot {
 
 export type LotField = keyof TypedLot;
 
-export interface LotProblem {
-  readonly field: LotField;
-  readonly message: string;
-}
-
 export interface ReadLot {
   readonly code: string;
   readonly packGrams: number;
@@ -37,8 +33,8 @@ export const LEAST_GRAMS = 0.001;
 const LONGEST = { code: 60, supplier: 120, note: 500 } as const;
 
 /** Reads a lot. What the maker can fix comes back field by field; the material is for the library to know. */
-export function readLot(typed: TypedLot): { readonly lot: ReadLot; readonly problems: readonly LotProblem[] } {
-  const problems: LotProblem[] = [];
+export function readLot(typed: TypedLot): { readonly lot: ReadLot; readonly problems: readonly FieldProblem[] } {
+  const problems: FieldProblem[] = [];
   const say = (field: LotField, message: string): null => {
     problems.push({ field, message });
     return null;

@@ -1,12 +1,13 @@
 import { Refusal } from "@tensidrum/core/quantities";
-import { readMassGrams, readNumber, textProblem, writtenMass } from "@tensidrum/core/quantities";
+import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { brokenConstraint } from "../../db/failures.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
 import { findLot, standingLots } from "../../db/inventory/queries.server";
 import { addMovement, deleteLot, receiveLot, type NewMovement } from "../../db/inventory/writes.server";
-import type { TypedLotIds, TypedMovement } from "./forms.server";
-import { LEAST_GRAMS, readLot, type LotProblem, type TypedLot } from "./readLot";
+import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
+import type { TypedMovement } from "./forms.server";
+import { LEAST_GRAMS, readLot, type TypedLot } from "./readLot";
 
 /** Every lot with something left in it. */
 export async function standing() {
@@ -15,45 +16,41 @@ export async function standing() {
 
 /** Puts a new lot on the shelf, or says at which field it must be fixed. */
 export async function receive(
-  typed: TypedLot & TypedLotIds,
-): Promise<{ readonly slug: string } | { readonly problems: readonly LotProblem[] }> {
+  typed: TypedLot & { readonly id: string; readonly movementId: string },
+): Promise<{ readonly slug: string } | readonly FieldProblem[]> {
   const { lot, problems } = readLot(typed);
-  if (problems.length > 0) return { problems };
+  if (problems.length > 0) return problems;
   const db = database();
   const makerId = currentMakerId();
   const material = (await materialsBySlug(db, makerId, [typed.material])).at(-1);
-  if (material === undefined) return { problems: [{ field: "material", message: "Choose a material of the library." }] };
+  if (material === undefined) return [{ field: "material", message: "Choose a material of the library." }];
   try {
     await receiveLot(db, makerId, { ...lot, id: typed.id, materialId: material.id }, typed.movementId);
   } catch (error) {
     if (brokenConstraint(error) !== "taken") throw error;
     // The same form sent twice is one lot.
     if ((await findLot(db, makerId, typed.id)) !== undefined) return { slug: material.facts.slug };
-    return { problems: [{ field: "code", message: `There is a lot ${lot.code} of this material already. Give this one another code.` }] };
+    return [{ field: "code", message: `There is a lot ${lot.code} of this material already. Give this one another code.` }];
   }
   return { slug: material.facts.slug };
 }
 
-/** Enters what was done to a lot by hand. Answers what is wrong with the amount, or nothing. */
-export async function moveByHand(typed: TypedMovement): Promise<string | null> {
+/**
+ * Enters what was done to a lot by hand. Answers what is wrong.
+ * @throws Refusal when more is taken than is free, or a weighing corrects nothing
+ */
+export async function moveByHand(typed: TypedMovement): Promise<readonly FieldProblem[]> {
   const db = database();
   const makerId = currentMakerId();
-  if (typed.kind === "none") return "Choose what to do with it: use, weigh or discard.";
+  if (typed.kind === "none") return wholeProblem("Choose what to do with it: use, weigh or discard.");
   if (typed.kind === "remove") return removeLot(typed.lotId);
   const read = typed.kind === "weigh" ? readNumber(typed.grams.replace(/\s*g\s*$/i, "")) : readMassGrams(typed.grams);
-  const noteProblem = textProblem(typed.note);
-  if (noteProblem !== null) return `Of the note: ${noteProblem}`;
-  if (!read.ok || read.value < 0) return "Give grams: 84, 1.2 kg.";
+  if (!read.ok || read.value < 0) return [{ field: "grams", message: "Give grams: 84, 1.2 kg." }];
   const grams = Math.round(read.value / LEAST_GRAMS) / Math.round(1 / LEAST_GRAMS);
-  if (grams === 0 && typed.kind !== "weigh") return "Less than 0.001 g is not booked.";
-  try {
-    const isThere = await addMovement(db, makerId, { lotId: typed.lotId, movementId: typed.id }, (held) => movementOf(typed, grams, held));
-    if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
-    return null;
-  } catch (error) {
-    if (error instanceof Refusal && error.kind === "not-possible") return `${error.message} ${error.remedy}`;
-    throw error;
-  }
+  if (grams === 0 && typed.kind !== "weigh") return [{ field: "grams", message: "Less than 0.001 g is not booked." }];
+  const isThere = await addMovement(db, makerId, { lotId: typed.lotId, movementId: typed.id }, (held) => movementOf(typed, grams, held));
+  if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
+  return [];
 }
 
 /**
@@ -74,20 +71,20 @@ export function movementOf(
     throw new Refusal(
       "not-possible",
       `Only ${writtenMass(freeGrams)} are free.`,
-      freeGrams < leftGrams ? "The rest is reserved for a batch." : "If more is in it, correct it to a weighing first.",
+      freeGrams < leftGrams ? "What is missing is reserved for a batch." : "If more is in it, correct it to a weighing first.",
     );
   }
   return { kind: kind === "use" ? "use" : "discard", grams: -grams, note };
 }
 
-async function removeLot(lotId: string): Promise<string | null> {
+async function removeLot(lotId: string): Promise<readonly FieldProblem[]> {
   try {
     await deleteLot(database(), currentMakerId(), lotId);
-    return null;
+    return [];
   } catch (error) {
     const broken = brokenConstraint(error);
-    if (broken === "missing") return "A sheet is weighed from this lot. Choose another there first.";
-    if (broken === "set") return "This lot was used, so it stays in the stock ledger. Discard what is left instead.";
+    if (broken === "missing") return wholeProblem("A sheet is weighed from this lot. Choose another there first.");
+    if (broken === "set") return wholeProblem("This lot was used, so it stays in the stock ledger. Discard what is left instead.");
     throw error;
   }
 }

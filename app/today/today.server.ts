@@ -3,6 +3,7 @@ import { charges } from "@tensidrum/core/library";
 import { writtenMass } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
+import { group, whole } from "../frame/fields.server";
 import type { PairingDesk } from "../frame/requestContext.server";
 import { restsNow } from "../frame/restingBatches.server";
 import { here, writtenDay } from "../frame/dates.server";
@@ -56,11 +57,8 @@ export async function openToday(page: number, desk: PairingDesk | null) {
 
 export type TodayBoard = Awaited<ReturnType<typeof openToday>>;
 
-/** The page asked for; anything that is no page is the first. */
-export function readPage(request: Request): number {
-  const page = Number(new URL(request.url).searchParams.get("page") ?? 1);
-  return Number.isInteger(page) && page >= 1 && page <= 100_000 ? page : 1;
-}
+/** Which page of the formulas. */
+export const todayQuestions = group({ page: whole(1, 100_000).default(1) });
 
 /** How a device gets in, for the first screen. */
 function lanOf({ code, addresses, wrong, lastWrong, devices }: PairingDesk) {

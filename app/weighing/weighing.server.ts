@@ -2,23 +2,18 @@ import { finestDecimals, gramsText, profileOf, shownFormulaName } from "@tensidr
 import { Refusal } from "@tensidrum/core/quantities";
 import { roleOf, shownInci } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
-import Joi from "joi";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { findAssessment, findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
 import { listScales } from "../../db/scales/queries.server";
-import { idField } from "../frame/readForm.server";
+import { group, id, whole } from "../frame/fields.server";
+import { readAddress } from "../frame/readForm.server";
 import { writtenLongDay } from "../frame/dates.server";
 
-const address = Joi.object<{ formulaId: string; number: number }>({
-  formulaId: idField.required(),
-  number: Joi.number().integer().min(1).max(100_000).required(),
-});
+const address = group({ formulaId: id(), number: whole(1, 100_000).required() });
 
 /** Reads the address of a weighing sheet; anything that cannot be one is simply not here. */
 export function readWeighingAddress(params: { readonly formulaId?: string | undefined; readonly number?: string | undefined }) {
-  const { value, error } = address.validate({ ...params });
-  if (error !== undefined) throw notHere();
-  return value;
+  return readAddress(address, params, notHere);
 }
 
 function notHere(): Refusal {

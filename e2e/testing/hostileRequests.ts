@@ -113,7 +113,7 @@ const material: Fields = {
   flags: "",
   handling: "",
   caution: "",
-  activeTypical: "",
+  "active.typical": "",
   from: "",
   intent: "save",
 };
@@ -140,7 +140,7 @@ const forms: readonly { readonly path: string; readonly fields: Fields; readonly
     attacked: ["material", "code", "grams", "assay", "price", "supplier", "openedOn", "endsOn", "note"],
   },
   { path: "/shelf/glycerin", fields: { lotId: LOT, kind: "use", grams: "1", note: "" }, attacked: ["lotId", "kind", "grams", "note"] },
-  { path: "/shelf/glycerin/own", fields: material, attacked: ["name", "inci", "handling", "activeTypical", "intent"] },
+  { path: "/shelf/glycerin/own", fields: material, attacked: ["name", "inci", "handling", "active.typical", "intent"] },
   { path: "/shelf/materials/new", fields: material, attacked: ["name", "slug", "role", "inci", "parts", "flags", "caution", "from"] },
   {
     path: "/shelf/make/solution",

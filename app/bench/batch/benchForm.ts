@@ -70,6 +70,8 @@ export const beadFields = ["diameter", "density", "jar", "fall", "seconds"] as c
 /** How a thickness can be measured at home. */
 export const thicknessWays = ["Pa·s", "funnel", "word", "bead"] as const;
 
+const SKIPS = "skips.";
+
 /** A form of the bench as the page holds it; whether it can be one is for the reader on the server. */
 export function typedBenchForm(form: FormData): BenchForm {
   const said = (name: string): string => String(form.get(name) ?? "").trim();
@@ -92,19 +94,19 @@ export function typedBenchForm(form: FormData): BenchForm {
     viscosity: said("viscosity"),
     word: said("word"),
     bead: {
-      diameter: said("bead-diameter"),
-      density: said("bead-density"),
-      jar: said("bead-jar"),
-      fall: said("bead-fall"),
-      seconds: said("bead-seconds"),
+      diameter: said("bead.diameter"),
+      density: said("bead.density"),
+      jar: said("bead.jar"),
+      fall: said("bead.fall"),
+      seconds: said("bead.seconds"),
     },
     drops: said("drops"),
     because: said("because"),
-    buffers: form.getAll("buffer").map(String),
+    buffers: form.getAll("buffers").map(String),
     shown: form.getAll("shown").map(String),
     readOff: said("readOff") as BenchForm["readOff"],
     skips: Object.fromEntries(
-      [...form].flatMap(([name, value]) => (name.startsWith("skip-") ? [[name.slice("skip-".length), String(value).trim()]] : [])),
+      [...form].flatMap(([name, value]) => (name.startsWith(SKIPS) ? [[name.slice(SKIPS.length), String(value).trim()]] : [])),
     ),
   };
 }

@@ -4,6 +4,7 @@ import { Form, Link, useNavigation } from "react-router";
 import { DefaultButton } from "../../components/DefaultButton";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
+import type { FormAnswer } from "../../frame/formAnswer";
 import type { OpenBegin } from "./begin.server";
 import { benchStations } from "../benchStation";
 import classes from "../Bench.module.css";
@@ -12,11 +13,11 @@ import { DataTable } from "../../components/DataTable";
 
 interface BeginPageProps {
   readonly plan: OpenBegin;
-  readonly problem: string | null;
+  readonly answered: FormAnswer<unknown> | null;
 }
 
 /** Before the first weight: how much, from which lots, into which beakers, and what must be right. */
-export function BeginPage({ plan, problem }: BeginPageProps) {
+export function BeginPage({ plan, answered }: BeginPageProps) {
   const { name, number, items, lines, vessels, typed, underWay } = plan;
   const isBusy = useNavigation().state !== "idle";
   return (
@@ -39,7 +40,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
       line={<StationNav stations={benchStations("before you begin")} />}
     >
       <title>{`Before you begin, ${name}`}</title>
-      {(problem ?? plan.sizeProblem) !== null && <FormError>{problem ?? plan.sizeProblem}</FormError>}
+      <FormError>{answered?.sentence ?? plan.sizeProblem}</FormError>
       {underWay.length > 0 && (
         <p role="status" className={classes.problem}>
           {underWay.length === 1 ? "A batch of this version is being made:" : "Batches of this version are being made:"}{" "}
@@ -111,7 +112,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
                     {line.lots.length === 0 ? (
                       "no lot on the shelf"
                     ) : (
-                      <NativeSelect name={`lot-${line.id}`} defaultValue={line.wish} aria-label={`Lot for ${line.name}`}>
+                      <NativeSelect name={`lots.${line.id}`} defaultValue={line.wish} aria-label={`Lot for ${line.name}`}>
                         <option value="">
                           {line.from.length === 0
                             ? "as proposed"
@@ -138,7 +139,7 @@ export function BeginPage({ plan, problem }: BeginPageProps) {
             <label key={id} className={classes.tare}>
               {vessel}
               <span>
-                <TextInput name={`tare-${id}`} defaultValue={typed.tares[id] ?? ""} inputMode="decimal" autoComplete="off" /> g
+                <TextInput name={`tares.${id}`} defaultValue={typed.tares[id] ?? ""} inputMode="decimal" autoComplete="off" /> g
               </span>
             </label>
           ))}
@@ -153,23 +154,23 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
   const { size } = plan.typed;
   return (
     <div className={classes.size}>
-      <Radio size="md" label="by mass" name="size-by" value="mass" defaultChecked={size.by === "mass"} />
+      <Radio size="md" label="by mass" name="size.by" value="mass" defaultChecked={size.by === "mass"} />
       <label>
         batch <TextInput name="grams" defaultValue={plan.grams} inputMode="decimal" autoComplete="off" aria-label="Batch, g" /> g
       </label>
       {plan.containers.length > 0 && (
         <>
-          <Radio size="md" label="by containers" name="size-by" value="containers" defaultChecked={size.by === "containers"} />
+          <Radio size="md" label="by containers" name="size.by" value="containers" defaultChecked={size.by === "containers"} />
           <span>
             <TextInput
-              name="size-count"
+              name="size.count"
               defaultValue={size.count}
               inputMode="numeric"
               autoComplete="off"
               aria-label="How many containers"
             />{" "}
             ×{" "}
-            <NativeSelect name="size-container" defaultValue={size.container} aria-label="Container">
+            <NativeSelect name="size.container" defaultValue={size.container} aria-label="Container">
               <option value="">choose one</option>
               {plan.containers.map(({ id, name }) => (
                 <option key={id} value={id}>
@@ -180,11 +181,11 @@ function Size({ plan, isBusy }: { readonly plan: OpenBegin; readonly isBusy: boo
           </span>
         </>
       )}
-      <Radio size="md" label="by what I have" name="size-by" value="hand" defaultChecked={size.by === "hand"} />
+      <Radio size="md" label="by what I have" name="size.by" value="hand" defaultChecked={size.by === "hand"} />
       <span>
-        <TextInput name="size-hand" defaultValue={size.hand} inputMode="decimal" autoComplete="off" aria-label="What I have of it, g" /> g
+        <TextInput name="size.hand" defaultValue={size.hand} inputMode="decimal" autoComplete="off" aria-label="What I have of it, g" /> g
         of{" "}
-        <NativeSelect name="size-material" defaultValue={size.material} aria-label="Material">
+        <NativeSelect name="size.material" defaultValue={size.material} aria-label="Material">
           <option value="">choose one</option>
           {plan.lines.map(({ id, slug, name }) => (
             <option key={id} value={slug}>

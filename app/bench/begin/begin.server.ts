@@ -15,7 +15,8 @@ import { usualBatchCode } from "../../../db/makers/schema";
 import { listScales } from "../../../db/scales/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
 import { batchCode, batchCodeStart } from "@tensidrum/core/packaging";
-import type { BeginForm } from "../forms.server";
+import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
+import type { WantedBatch } from "../forms.server";
 import { batchSize, noSize } from "./batchSize";
 import { proposeLots } from "./proposeLots";
 import { isoToday } from "../../frame/dates.server";
@@ -48,7 +49,7 @@ async function batchesUnderWay({ formulaId, number }: Wanted) {
   return listOpenBatchesOf(database(), currentMakerId(), { formulaId, number });
 }
 
-type Typed = Pick<BeginForm, "seen" | "lots" | "tares" | "size">;
+type Typed = Pick<WantedBatch, "seen" | "lots" | "tares" | "size">;
 
 /** The plan of a batch of that size, with its lots and what must be right before it. */
 async function planned(wanted: Wanted, grams: string, typed: Typed) {
@@ -133,21 +134,21 @@ export async function openBegin(wanted: Wanted, grams: string, typed: Typed = no
 
 export type OpenBegin = Awaited<ReturnType<typeof openBegin>>;
 
-/** Begins the batch and promises its lots to it. Returns what is in the way, or nothing. */
-export async function begin(wanted: Wanted, form: BeginForm): Promise<string | null> {
+/** Begins the batch and promises its lots to it. Answers what is in the way. */
+export async function begin(wanted: Wanted, form: WantedBatch): Promise<readonly FieldProblem[]> {
   const db = database();
   const makerId = currentMakerId();
-  if ((await findBatch(db, makerId, form.id)) !== undefined) return null;
+  if ((await findBatch(db, makerId, form.id)) !== undefined) return [];
   const underWay = await batchesUnderWay(wanted);
   const earlier = Date.now() - SAME_MOMENT_MILLISECONDS;
   const unsaid = underWay.find(({ id, startedAt }) => startedAt.getTime() < earlier && !form.another.includes(id));
-  if (unsaid !== undefined) return `${unsaid.code} is being made. Go on with it, or begin another batch.`;
+  if (unsaid !== undefined) return wholeProblem(`${unsaid.code} is being made. Go on with it, or begin another batch.`);
   const { version, plan, vessels, shares, tares, items, sizeProblem } = await planned(wanted, form.grams, form);
-  if (sizeProblem !== null) return sizeProblem;
+  if (sizeProblem !== null) return wholeProblem(sizeProblem);
   const stop = items.find(({ state }) => state === "stop");
-  if (stop !== undefined) return `${stop.what} ${stop.why}`;
+  if (stop !== undefined) return wholeProblem(`${stop.what} ${stop.why}`);
   const unseen = items.find(({ id, state }) => state === "ask" && !form.seen.includes(id));
-  if (unseen !== undefined) return `Not ticked yet: ${unseen.what}`;
+  if (unseen !== undefined) return [{ field: "seen", message: `Not ticked yet: ${unseen.what}` }];
   const pattern = (await findMaker(db, makerId))?.batchCode ?? usualBatchCode;
   const of = { name: plan.formula.name, day: isoToday() };
   const at = new Date().toISOString();
@@ -158,12 +159,12 @@ export async function begin(wanted: Wanted, form: BeginForm): Promise<string | n
     const code = batchCode(pattern, { ...of, taken: await codesOfBatches(db, makerId, batchCodeStart(pattern, of)) });
     try {
       const short = await beginBatch(db, makerId, { ...batch, code }, shares);
-      return short.length > 0 ? "A lot was taken for something else in the meantime. Look at the lots again." : null;
+      return short.length > 0 ? wholeProblem("A lot was taken for something else in the meantime. Look at the lots again.") : [];
     } catch (error) {
       if (brokenConstraint(error) !== "taken") throw error;
       // The same form sent twice is one batch; otherwise another batch took the code a moment ago, and the next one is free.
-      if ((await findBatch(db, makerId, form.id)) !== undefined) return null;
-      if (left <= 1) return "Many batches are begun at this moment. Begin this one again.";
+      if ((await findBatch(db, makerId, form.id)) !== undefined) return [];
+      if (left <= 1) return wholeProblem("Many batches are begun at this moment. Begin this one again.");
     }
   }
 }

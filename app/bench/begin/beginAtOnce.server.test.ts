@@ -1,11 +1,12 @@
 import type { BatchEntry } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import { describe, expect, it } from "vitest";
+import { sentenceOf } from "../../frame/formAnswer";
 import { database } from "../../../db/workplace.server";
 import { demoFormulas } from "../../../db/demo/formulas";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { correctOverdrawn, openOverdrawn, overdrawnLots } from "../lots/lots.server";
-import type { BeginForm } from "../forms.server";
+import type { WantedBatch } from "../forms.server";
 import { takeEntries } from "../queue/takeEntries.server";
 import { viewBatch } from "../batch/stored.server";
 import { begin, openBegin } from "./begin.server";
@@ -16,7 +17,7 @@ onFreshDatabase({ demo: "once" });
 const GREEN_ROOM = demoFormulas[0]?.id ?? "";
 const wanted = { formulaId: GREEN_ROOM, number: 1 };
 
-async function formOf(changes: Partial<BeginForm> = {}): Promise<BeginForm> {
+async function formOf(changes: Partial<WantedBatch> = {}): Promise<WantedBatch> {
   const { items, lines } = await openBegin(wanted, "");
   const seen = items.flatMap(({ id, state }) => (state === "ask" ? [id] : []));
   const lots = Object.fromEntries(lines.map(({ id }) => [id, "none"]));
@@ -26,14 +27,14 @@ async function formOf(changes: Partial<BeginForm> = {}): Promise<BeginForm> {
 describe("batches begun at the same moment", () => {
   it("all eight begin, each with a code of its own", async () => {
     const forms = await Promise.all(Array.from({ length: 8 }, () => formOf()));
-    expect(await Promise.all(forms.map((form) => begin(wanted, form)))).toEqual(Array(8).fill(null));
+    expect(await Promise.all(forms.map((form) => begin(wanted, form)))).toEqual(Array(8).fill([]));
     const { rows } = await database().execute<{ code: string }>(sql`select code from batches`);
     expect(new Set(rows.map(({ code }) => code)).size).toBe(8);
   });
 
   it("the same form sent twice is one batch", async () => {
     const form = await formOf({ another: (await openBegin(wanted, "")).underWay.map(({ id }) => id) });
-    expect(await Promise.all([begin(wanted, form), begin(wanted, form)])).toEqual([null, null]);
+    expect(await Promise.all([begin(wanted, form), begin(wanted, form)])).toEqual([[], []]);
     const { rows } = await database().execute(sql`select 1 from batches where id = ${form.id}`);
     expect(rows).toHaveLength(1);
   });
@@ -41,19 +42,19 @@ describe("batches begun at the same moment", () => {
   it("a batch that has been made for a while is named before another one is begun, and another can be wanted", async () => {
     await database().execute(sql`update batches set started_at = started_at - interval '1 minute'`);
     const { underWay } = await openBegin(wanted, "");
-    expect(await begin(wanted, await formOf())).toMatch(
+    expect(sentenceOf(await begin(wanted, await formOf()))).toMatch(
       new RegExp(`${underWay[0]?.code} is being made. Go on with it, or begin another batch.`),
     );
-    expect(await begin(wanted, await formOf({ another: underWay.map(({ id }) => id) }))).toBeNull();
+    expect(await begin(wanted, await formOf({ another: underWay.map(({ id }) => id) }))).toEqual([]);
   });
 });
 
 const at = (entry: object, moment = new Date().toISOString()) => ({ id: crypto.randomUUID(), at: moment, ...entry }) as BatchEntry;
 
-async function begunBatch(changes: Partial<BeginForm> = {}): Promise<string> {
+async function begunBatch(changes: Partial<WantedBatch> = {}): Promise<string> {
   const { underWay } = await openBegin(wanted, "");
   const form = await formOf({ another: underWay.map(({ id }) => id), ...changes });
-  expect(await begin(wanted, form)).toBeNull();
+  expect(await begin(wanted, form)).toEqual([]);
   return form.id;
 }
 
@@ -118,8 +119,10 @@ describe("a lot that gives more than it holds", () => {
     expect(answer.refused).toEqual([]);
     expect(answer.short).toEqual([{ line, lotId: lot, code, missingGrams: 30 }]);
     expect(await left(lot)).toBe("-30.000");
-    expect(await correctOverdrawn(batch, { ...form, intent: "balance", lotId: lot, line, grams: "a bit" })).toContain("give the grams");
-    expect(await correctOverdrawn(batch, { ...form, intent: "balance", lotId: lot, line, grams: "12,5 g" })).toBeNull();
+    expect(sentenceOf(await correctOverdrawn(batch, { ...form, intent: "balance", lotId: lot, line, grams: "a bit" }))).toContain(
+      "give the grams",
+    );
+    expect(await correctOverdrawn(batch, { ...form, intent: "balance", lotId: lot, line, grams: "12,5 g" })).toEqual([]);
     expect([await left(lot), await overdrawnLots(batch)]).toEqual(["12.500", []]);
   });
 
@@ -132,11 +135,11 @@ describe("a lot that gives more than it holds", () => {
       sql`insert into movements (id, maker_id, lot_id, kind, grams) select gen_random_uuid(), maker_id, id, 'receive', 100 from lots where id = ${other}`,
     );
     expect((await openOverdrawn(batch)).lots[0]?.others.some(({ id }) => id === other)).toBe(true);
-    expect(await correctOverdrawn(batch, { ...form, intent: "other", lotId: lot, line })).toContain("Choose the lot");
-    expect(await correctOverdrawn(batch, { ...form, intent: "other", lotId: lot, line, to: other })).toBeNull();
+    expect(sentenceOf(await correctOverdrawn(batch, { ...form, intent: "other", lotId: lot, line }))).toContain("Choose the lot");
+    expect(await correctOverdrawn(batch, { ...form, intent: "other", lotId: lot, line, to: other })).toEqual([]);
     expect([await left(lot), await left(other), await overdrawnLots(batch)]).toEqual(["0.000", "70.000", []]);
     // Sent twice it is done once.
-    expect(await correctOverdrawn(batch, { ...form, intent: "other", lotId: lot, line, to: other })).toBeNull();
+    expect(await correctOverdrawn(batch, { ...form, intent: "other", lotId: lot, line, to: other })).toEqual([]);
     expect(await left(other)).toBe("70.000");
   });
 });

@@ -5,13 +5,14 @@ import { StationNav } from "../../frame/stationNav/StationNav";
 import bench from "../Bench.module.css";
 import { benchStations } from "../benchStation";
 import type { OpenOverdrawn } from "./lots.server";
-import type { LotsForm } from "./lotsForm.server";
+import type { FormAnswer } from "../../frame/formAnswer";
+import type { TypedLots } from "./lotsForm.server";
 import classes from "./LotsPage.module.css";
 import { FormError } from "../../components/FormError";
 
 interface LotsPageProps {
   readonly batch: OpenOverdrawn;
-  readonly answered: { readonly problem: string; readonly form: LotsForm } | null;
+  readonly answered: FormAnswer<TypedLots> | null;
 }
 
 /** Lots of a batch that gave more than the ledger held: the real balance, or the lot it really came from. */
@@ -31,7 +32,7 @@ export function LotsPage({ batch: { id, code, lots }, answered }: LotsPageProps)
         <ul className={classes.lots}>
           {lots.map((lot) => (
             <li key={`${lot.line} ${lot.lotId}`}>
-              <OneLot lot={lot} answered={answered?.form.lotId === lot.lotId && answered.form.line === lot.line ? answered : null} />
+              <OneLot lot={lot} answered={answered?.typed.lotId === lot.lotId && answered.typed.line === lot.line ? answered : null} />
             </li>
           ))}
         </ul>
@@ -55,7 +56,7 @@ function OneLot({ lot, answered }: { readonly lot: OpenOverdrawn["lots"][number]
         {lot.name}, lot <Link to={`/shelf/${lot.slug}`}>{lot.code}</Link>
       </h2>
       <p>{lot.missing} more was weighed than the stock ledger held. The weight is kept. Which is true?</p>
-      {answered !== null && <FormError>{answered.problem}</FormError>}
+      <FormError>{answered?.sentence}</FormError>
       <div className={classes.ways}>
         <Form method="post" className={classes.way}>
           {hidden}
@@ -64,7 +65,7 @@ function OneLot({ lot, answered }: { readonly lot: OpenOverdrawn["lots"][number]
             name="grams"
             inputMode="decimal"
             autoComplete="off"
-            defaultValue={answered?.form.grams ?? ""}
+            defaultValue={answered?.typed.grams ?? ""}
           />
           <Button type="submit" name="intent" value="balance" h={44} variant="outline" loading={isBusy}>
             Save the balance
@@ -73,7 +74,7 @@ function OneLot({ lot, answered }: { readonly lot: OpenOverdrawn["lots"][number]
         {lot.others.length > 0 && (
           <Form method="post" className={classes.way}>
             {hidden}
-            <NativeSelect label={<>{lot.missing}came from another lot</>} name="to" defaultValue={answered?.form.to ?? ""}>
+            <NativeSelect label={<>{lot.missing}came from another lot</>} name="to" defaultValue={answered?.typed.to ?? ""}>
               <option value="">choose the lot</option>
               {lot.others.map((other) => (
                 <option key={other.id} value={other.id}>

@@ -9,7 +9,8 @@ import { changeShares } from "../../../db/batches/writes.server";
 import { findLot, listLots } from "../../../db/inventory/queries.server";
 import { addMovement } from "../../../db/inventory/writes.server";
 import { plannedBatch } from "../batch/stored.server";
-import type { LotsForm } from "./lotsForm.server";
+import type { FieldProblem } from "../../frame/formAnswer";
+import type { TypedLots } from "./lotsForm.server";
 
 /** A lot of which a batch used more than the ledger held. */
 export interface OverdrawnLot {
@@ -58,37 +59,38 @@ export async function openOverdrawn(batchId: string) {
 
 export type OpenOverdrawn = Awaited<ReturnType<typeof openOverdrawn>>;
 
-/** Corrects a lot that gave more than it held. Answers what is wrong with what was typed, or nothing. */
-export async function correctOverdrawn(batchId: string, form: LotsForm): Promise<string | null> {
+/** Corrects a lot that gave more than it held. Answers what is wrong with what was typed. */
+export async function correctOverdrawn(batchId: string, form: TypedLots): Promise<readonly FieldProblem[]> {
   return form.intent === "balance" ? setBalance(form) : bookOnOther(batchId, form);
 }
 
-async function setBalance({ lotId, movementId, grams }: LotsForm): Promise<string | null> {
+async function setBalance({ lotId, movementId, grams }: TypedLots): Promise<readonly FieldProblem[]> {
   const typed = readNumber(grams.replace(/\s*g$/i, ""));
   const read = typed.ok && typed.value === 0 ? typed : readMassGrams(grams);
-  if (!read.ok) return "Weigh what is left in the lot and give the grams: 84, 0.";
+  if (!read.ok) return [{ field: "grams", message: "Weigh what is left in the lot and give the grams: 84, 0." }];
   const lot = await findLot(database(), currentMakerId(), lotId);
   if (lot === undefined) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
   // What the ledger says already needs no correction.
-  if (lot.leftGrams === read.value) return null;
+  if (lot.leftGrams === read.value) return [];
   await addMovement(database(), currentMakerId(), { lotId, movementId }, ({ leftGrams }) => ({
     kind: "correct",
     grams: read.value - leftGrams,
     note: "weighed back",
   }));
-  return null;
+  return [];
 }
 
-async function bookOnOther(batchId: string, { line, lotId, to }: LotsForm): Promise<string | null> {
-  if (to === "") return "Choose the lot it was weighed from.";
+async function bookOnOther(batchId: string, { line, lotId, to }: TypedLots): Promise<readonly FieldProblem[]> {
+  if (to === "") return [{ field: "to", message: "Choose the lot it was weighed from." }];
   const db = database();
   const makerId = currentMakerId();
   const [{ plan }, rows, lots] = await Promise.all([plannedBatch(batchId), listOverdrawnLots(db, makerId, batchId), listLots(db, makerId)]);
   const wrong = rows.find((row) => row.line === line && row.lotId === lotId);
   // It was corrected by another window, or this form was sent twice.
-  if (wrong === undefined) return null;
+  if (wrong === undefined) return [];
   const other = lots.find(({ id }) => id === to);
-  if (other === undefined || other.materialId !== wrong.materialId) return "This lot is of another material. Choose one of the list.";
+  if (other === undefined || other.materialId !== wrong.materialId)
+    return [{ field: "to", message: "This lot is of another material. Choose one of the list." }];
   await changeShares(db, makerId, batchId, (shares, stored) => {
     const state = batchState(plan, stored);
     const weighed = state.lines.get(line)?.actualGrams ?? 0;
@@ -100,5 +102,5 @@ async function bookOnOther(batchId: string, { line, lotId, to }: LotsForm): Prom
     for (const { lotId: before } of shares) if (!wanted.has(before)) wanted.set(before, { reservedGrams: 0, usedGrams: 0 });
     return { shares: shifted, lots: wanted };
   });
-  return null;
+  return [];
 }

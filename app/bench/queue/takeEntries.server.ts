@@ -3,6 +3,7 @@ import { wantedOfLots, type LotShare } from "@tensidrum/core/inventory";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listEntries } from "../../../db/batches/queries.server";
 import { addEntries, addPhoto, type Decision, type NewPhoto } from "../../../db/batches/writes.server";
+import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
 import { type BenchForm } from "../batch/benchForm";
 import { entriesOf } from "../batch/entriesOf";
 import { solutionsOf } from "../batch/solutionsOf";
@@ -96,16 +97,16 @@ function afterwards(plan: BatchPlan, lots: readonly LotShare[], all: readonly Ba
   };
 }
 
-/** Enters what a form says, for a page without scripts. Answers what is wrong with it, or nothing. */
-export async function enter(batchId: string, form: BenchForm): Promise<string | null> {
+/** Enters what a form says, for a page without scripts. Answers what is wrong with it. */
+export async function enter(batchId: string, form: BenchForm): Promise<readonly FieldProblem[]> {
   const [{ plan }, { funnel }] = await Promise.all([plannedBatch(batchId), measuringBy(null)]);
   const made = entriesOf(form, new Date().toISOString(), solutionsOf(plan, funnel));
-  if ("problem" in made) return made.problem;
+  if ("problem" in made) return wholeProblem(made.problem);
   const { refused } = await takeEntries(batchId, made.entries, 0);
-  return refused[0]?.why ?? null;
+  return refused[0] === undefined ? [] : wholeProblem(refused[0].why);
 }
 
-/** Keeps a picture with its entry. Answers why not, or nothing. */
+/** Keeps a picture with its entry. */
 export async function takePhoto(batchId: string, photo: NewPhoto, entry: BatchEntry): Promise<void> {
   const { plan, lots, startedAt } = await plannedBatch(batchId);
   await addPhoto(database(), currentMakerId(), batchId, {

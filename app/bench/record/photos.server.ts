@@ -1,4 +1,5 @@
-import { formOf } from "../../frame/readForm.server";
+import type { FieldProblem } from "../../frame/formAnswer";
+import { choice, file, group, text, type TypedOf } from "../../frame/fields.server";
 import { Refusal } from "@tensidrum/core/quantities";
 import sharp from "sharp";
 import { takePhoto } from "../queue/takeEntries.server";
@@ -10,23 +11,13 @@ const LONGEST_SIDE = 2_000;
 const MOST_PIXELS = 60_000_000;
 const JPEG_QUALITY = 82;
 
-export interface PhotoSent {
-  readonly step: string | null;
-  readonly bytes: Uint8Array;
-}
+/** A photo as a page sends it, and the step it belongs to. */
+export const photoForm = group({ intent: choice(["photo"], "photo"), photo: file(), step: text(80) });
 
-/**
- * Reads the form with a photo.
- * @throws Refusal when it is too large or there is none.
- */
-export async function readPhotoForm(request: Request): Promise<PhotoSent> {
-  if (Number(request.headers.get("Content-Length") ?? 0) > MOST_SENT_BYTES) throw tooLarge();
-  const form = await formOf(request);
-  const photo = form.get("photo");
-  if (!(photo instanceof File) || photo.size === 0) throw new Refusal("not-valid", "There is no photo in it.", "Choose a JPEG or PNG.");
-  if (photo.size > MOST_BYTES) throw tooLarge();
-  const step = String(form.get("step") ?? "").slice(0, 80);
-  return { step: step === "" ? null : step, bytes: new Uint8Array(await photo.arrayBuffer()) };
+/** What is wrong with a photo that is larger than is taken, before it is read. */
+export function tooLargeToRead(request: Request): readonly FieldProblem[] {
+  const isTooLarge = Number(request.headers.get("Content-Length") ?? 0) > MOST_SENT_BYTES;
+  return isTooLarge ? [{ field: "photo", message: `${tooLarge().message} ${tooLarge().remedy}` }] : [];
 }
 
 function tooLarge(): Refusal {
@@ -54,16 +45,14 @@ export async function drawnAnew(bytes: Uint8Array): Promise<{ readonly picture: 
   }
 }
 
-/** Keeps a photo in the record. Answers what is wrong with it, or nothing. */
-export async function keepPhoto(batchId: string, request: Request): Promise<string | null> {
-  try {
-    const { step, bytes } = await readPhotoForm(request);
-    const [id, photo] = [crypto.randomUUID(), crypto.randomUUID()];
-    const entry = { id, at: new Date().toISOString(), kind: "photographed", step, photo } as const;
-    await takePhoto(batchId, { id: photo, ...(await drawnAnew(bytes)) }, entry);
-    return null;
-  } catch (error) {
-    if (error instanceof Refusal && error.kind === "not-valid") return `${error.message} ${error.remedy}`;
-    throw error;
-  }
+/**
+ * Keeps a photo in the record.
+ * @throws Refusal when there is none, it is too large, or it is no photo
+ */
+export async function keepPhoto(batchId: string, { photo: sent, step }: TypedOf<typeof photoForm>): Promise<void> {
+  if (sent === undefined) throw new Refusal("not-valid", "There is no photo in it.", "Choose a JPEG or PNG.");
+  if (sent.size > MOST_BYTES) throw tooLarge();
+  const [id, photo] = [crypto.randomUUID(), crypto.randomUUID()];
+  const entry = { id, at: new Date().toISOString(), kind: "photographed", step: step === "" ? null : step, photo } as const;
+  await takePhoto(batchId, { id: photo, ...(await drawnAnew(new Uint8Array(await sent.arrayBuffer()))) }, entry);
 }

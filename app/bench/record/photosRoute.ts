@@ -1,10 +1,15 @@
-import { data } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { refused, takeForm } from "../../frame/readForm.server";
 import { readBatchId } from "../forms.server";
 import type { Route } from "./+types/photosRoute";
-import { keepPhoto } from "./photos.server";
+import { keepPhoto, photoForm, tooLargeToRead } from "./photos.server";
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
-  const problem = await keepPhoto(readBatchId(params.batch), request);
-  return data({ problem }, { status: problem === null ? 200 : 422 });
+  const batchId = readBatchId(params.batch);
+  const tooLarge = tooLargeToRead(request);
+  if (tooLarge.length > 0) return refused(null, tooLarge);
+  return takeForm(photoForm, request, async (typed) => {
+    await keepPhoto(batchId, typed);
+    return { isKept: true };
+  });
 });

@@ -18,7 +18,7 @@ const batchId = crypto.randomUUID();
 beforeAll(async () => {
   const seen = ["clean", "wear", "meter"];
   const form = { id: batchId, grams: "200", size: noSize, seen, lots: {}, tares: { main: "300" }, another: [] };
-  expect(await begin({ formulaId: GREEN_ROOM, number: 1 }, form)).toBeNull();
+  expect(await begin({ formulaId: GREEN_ROOM, number: 1 }, form)).toEqual([]);
 });
 
 /** A picture as a camera makes it, with where it was taken and which way it was held. */
@@ -29,11 +29,8 @@ const fromCamera = (width: number, height: number) =>
     .withMetadata({ orientation: 6 })
     .toBuffer();
 
-function photoRequest(bytes: Uint8Array<ArrayBuffer>, name = "foam.jpg"): Request {
-  const form = new FormData();
-  form.set("step", "prepare");
-  form.set("photo", new File([bytes], name, { type: "image/jpeg" }));
-  return new Request("http://x/", { method: "POST", body: form });
+function sentPhoto(bytes: Uint8Array<ArrayBuffer>) {
+  return { intent: "photo", step: "prepare", photo: new File([bytes], "foam.jpg", { type: "image/jpeg" }) } as const;
 }
 
 describe("a photo", () => {
@@ -69,17 +66,17 @@ describe("a photo", () => {
     ],
     ["a drawing that is text", () => Promise.resolve(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="4" height="4"/>'))],
   ])("%s is none", async (_, bytes) => {
-    expect(await keepPhoto(batchId, photoRequest(new Uint8Array(await bytes())))).toContain("not a photo that can be read");
+    await expect(keepPhoto(batchId, sentPhoto(new Uint8Array(await bytes())))).rejects.toThrow("not a photo that can be read");
   });
 
   it("above 5 MB is told so, and none at all", async () => {
-    expect(await keepPhoto(batchId, photoRequest(new Uint8Array(5 * 1024 * 1024 + 1)))).toContain("larger than 5 MB");
-    expect(await keepPhoto(batchId, photoRequest(new Uint8Array(0)))).toContain("no photo in it");
+    await expect(keepPhoto(batchId, sentPhoto(new Uint8Array(5 * 1024 * 1024 + 1)))).rejects.toThrow("larger than 5 MB");
+    await expect(keepPhoto(batchId, sentPhoto(new Uint8Array(0)))).rejects.toThrow("not a photo");
     expect((await openRecord(batchId)).photos).toEqual([]);
   });
 
   it("is in the record and in its PDF, can be looked at, and leaves with its entry taken back", async () => {
-    expect(await keepPhoto(batchId, photoRequest(new Uint8Array(await fromCamera(400, 300))))).toBeNull();
+    await keepPhoto(batchId, sentPhoto(new Uint8Array(await fromCamera(400, 300))));
     const record = await openRecord(batchId);
     const [photo] = record.photos;
     if (photo === undefined) throw new Error("no photo");

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Form, Link } from "react-router";
 import { thicknessWays } from "../batch/benchForm";
 import { thicknessWords } from "../batch/measuredThickness";
-import type { SaltSampleForm } from "./sampleForm.server";
+import type { TypedSample } from "./sampleForm.server";
 import { USUAL_JAR_GRAMS } from "./samplePlan";
 import type { OpenSaltSamples } from "./saltSamples.server";
 import classes from "./SaltSamples.module.css";
@@ -11,7 +11,7 @@ import classes from "./SaltSamples.module.css";
 interface AddSampleProps {
   readonly base: OpenSaltSamples;
   /** What was typed and could not be taken. */
-  readonly kept: SaltSampleForm | null;
+  readonly kept: TypedSample | null;
   readonly isBusy: boolean;
 }
 

@@ -9,7 +9,8 @@ import { SaltCurvePicture } from "../../pictures/SaltCurve/SaltCurve";
 import bench from "../Bench.module.css";
 import { benchStations } from "../benchStation";
 import { AddSample } from "./AddSample";
-import type { SaltSampleForm } from "./sampleForm.server";
+import type { FormAnswer } from "../../frame/formAnswer";
+import type { TypedSample } from "./sampleForm.server";
 import { SampleList } from "./SampleList";
 import { SampleSalts } from "./SampleSalts";
 import type { OpenSaltSamples } from "./saltSamples.server";
@@ -18,14 +19,10 @@ import { FormError } from "../../components/FormError";
 
 interface SaltSamplesPageProps {
   readonly base: OpenSaltSamples;
-  readonly answered: {
-    readonly problem: string | null;
-    readonly gone: OpenSaltSamples["saltSamples"][number] | null;
-    readonly form: SaltSampleForm;
-  } | null;
+  readonly answered: (FormAnswer<TypedSample> & { readonly gone: OpenSaltSamples["saltSamples"][number] | null }) | null;
 }
 
-/** Jars of a surfactant base with rising salt, and the salt curve through them: every batch of that base uses it. */
+/** Samples of a surfactant base with rising salt, and the salt curve through them: every batch of that base uses it. */
 export function SaltSamplesPage({ base, answered }: SaltSamplesPageProps) {
   const { saltSamples, target, cleansers, hiddenSaltPercent } = base;
   const units = [...new Set(saltSamples.map(({ unit }) => unit))];
@@ -46,16 +43,16 @@ export function SaltSamplesPage({ base, answered }: SaltSamplesPageProps) {
       line={<StationNav stations={benchStations("salt-curve samples")} />}
     >
       <title>{`Salt-curve samples, ${base.name}`}</title>
-      {answered?.problem != null && <FormError>{answered.problem}</FormError>}
+      <FormError>{answered?.sentence}</FormError>
       {answered?.gone != null && <PutBack saltSample={answered.gone} />}
       <div className={classes.page}>
         <section aria-labelledby="base-head">
           <h2 id="base-head">The base</h2>
           <p>
             {cleansers.map(({ name, percent }) => `${writtenPercent(percent)} % ${name.split(",")[0] ?? name}`).join(", ")}, as active
-            matter. Any batch with these finds these jars. Salt the materials bring along: {written(hiddenSaltPercent, 2)} %.
+            matter. Any batch with these finds these samples. Salt the materials bring along: {written(hiddenSaltPercent, 2)} %.
           </p>
-          <AddSample base={base} kept={answered?.problem == null ? null : answered.form} isBusy={isBusy} />
+          <AddSample base={base} kept={answered === null || answered.problems.length === 0 ? null : answered.typed} isBusy={isBusy} />
           <SampleSalts hiddenSaltPercent={hiddenSaltPercent} />
         </section>
         <section aria-labelledby="curve-head">
@@ -85,7 +82,7 @@ export function SaltSamplesPage({ base, answered }: SaltSamplesPageProps) {
 function PutBack({ saltSample }: { readonly saltSample: OpenSaltSamples["saltSamples"][number] }) {
   return (
     <Form method="post" className={classes.back} role="status">
-      A jar of {written(saltSample.saltPercent, 2)} % salt was poured away.
+      The sample of {written(saltSample.saltPercent, 2)} % salt was deleted.
       <input type="hidden" name="id" value={saltSample.id} />
       <input type="hidden" name="salt" value={saltSample.saltPercent} />
       <input type="hidden" name="viscosity" value={saltSample.viscosity} />

@@ -6,8 +6,8 @@ import { demoFormulas } from "../../../db/demo/formulas";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { materialsOf } from "../batch/sentBatch";
 import { openPractice } from "../practice/practice.server";
-import type { SaltSampleForm } from "./sampleForm.server";
-import { readSaltSampleForm } from "./sampleForm.server";
+import { readForm } from "../../frame/readForm.server";
+import { sampleForm, type TypedSample } from "./sampleForm.server";
 import { changeSaltSamples, openSaltSamples } from "./saltSamples.server";
 
 onFreshDatabase({ demo: "once" });
@@ -15,10 +15,10 @@ onFreshDatabase({ demo: "once" });
 const idOf = (formula: string) => demoFormulas.find(({ name }) => name === formula)?.id ?? "";
 const greenRoom = { formulaId: idOf("Green Room body wash"), number: 1 };
 const curtainCall = { formulaId: idOf("Curtain Call shampoo"), number: 1 };
-const form = (fields: Readonly<Record<string, string>>): SaltSampleForm => {
+const form = (fields: Readonly<Record<string, string>>): TypedSample => {
   const typed = new FormData();
   for (const [name, value] of Object.entries({ id: crypto.randomUUID(), intent: "add", ...fields })) typed.set(name, value);
-  return readSaltSampleForm(typed);
+  return readForm(sampleForm, typed).typed;
 };
 
 describe("jars of a base", () => {
@@ -32,7 +32,7 @@ describe("jars of a base", () => {
   it("a jar is added with the salt that is truly in it, poured away, and put back", async () => {
     const { hiddenSaltPercent } = await openSaltSamples(curtainCall);
     const added = form({ baseGrams: "50 g", saltGrams: "0,5", by: "word", word: "syrup" });
-    expect(await changeSaltSamples(curtainCall, added)).toEqual({ problem: null, gone: null });
+    expect(await changeSaltSamples(curtainCall, added)).toEqual({ problems: [], gone: null });
     const [saltSample] = (await openSaltSamples(curtainCall)).saltSamples;
     expect(saltSample).toMatchObject({ id: added.id, viscosity: 0.4, unit: "Pa·s", said: "syrup" });
     expect(saltSample?.saltPercent).toBeCloseTo((hiddenSaltPercent * 50 + 50) / 50.5, 9);
@@ -53,7 +53,7 @@ describe("jars of a base", () => {
     [{ baseGrams: "50", viscosity: "0" }, "more than 0"],
     [{ baseGrams: "50", by: "word", word: "porridge" }, "Choose a word"],
   ])("%j is answered in words and adds nothing", async (fields, words) => {
-    expect((await changeSaltSamples(curtainCall, form(fields))).problem).toContain(words);
+    expect((await changeSaltSamples(curtainCall, form(fields))).problems[0]?.message).toContain(words);
     expect((await openSaltSamples(curtainCall)).saltSamples).toEqual([]);
   });
 

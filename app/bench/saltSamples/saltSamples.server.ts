@@ -7,7 +7,8 @@ import { measuredThickness } from "../batch/measuredThickness";
 import { benchFormula } from "../batch/benchFormula.server";
 import { solutionsOf } from "../batch/solutionsOf";
 import { measuringBy, plannedBatch } from "../batch/stored.server";
-import type { SaltSampleForm } from "./sampleForm.server";
+import { wholeProblem } from "../../frame/formAnswer";
+import type { TypedSample } from "./sampleForm.server";
 
 /** Whose base the jars are of: a version's, or that of a batch being made. */
 export type SaltSamplesOf = { readonly batch: string } | { readonly formulaId: string; readonly number: number };
@@ -44,33 +45,33 @@ export async function openSaltSamples(of: SaltSamplesOf) {
 
 export type OpenSaltSamples = Awaited<ReturnType<typeof openSaltSamples>>;
 
-/** Adds a jar, or pours one away. Answers what is wrong, or nothing; and what was poured away, to put it back. */
-export async function changeSaltSamples(of: SaltSamplesOf, form: SaltSampleForm) {
+/** Adds a sample, or deletes one. Answers what is wrong; and what was deleted, to put it back. */
+export async function changeSaltSamples(of: SaltSamplesOf, form: TypedSample) {
   const { made, base } = await baseOf(of);
   const db = database();
   const makerId = currentMakerId();
-  if (form.intent === "remove") return { problem: null, gone: (await removeSaltSample(db, makerId, form.id)) ?? null };
+  if (form.intent === "remove") return { problems: [], gone: (await removeSaltSample(db, makerId, form.id)) ?? null };
   if (form.intent === "put-back") {
     const [saltPercent, viscosity] = [Number(form.salt), Number(form.viscosity)];
     await addSaltSample(db, makerId, base.hash, { id: form.id, saltPercent, viscosity, unit: form.unit, said: form.said });
-    return { problem: null, gone: null };
+    return { problems: [], gone: null };
   }
   const saltPercent = saltOf(form, base);
-  if (typeof saltPercent === "string") return { problem: saltPercent, gone: null };
+  if (typeof saltPercent === "string") return { problems: wholeProblem(saltPercent), gone: null };
   const { funnel } = await measuringBy(null);
   const measured = measuredThickness({ ...form, readOff: "" }, solutionsOf({ ...made, steps: [], targets: new Map() }, funnel));
-  if ("problem" in measured) return { problem: measured.problem, gone: null };
+  if ("problem" in measured) return { problems: wholeProblem(measured.problem), gone: null };
   if (!(measured.viscosity > 0 && measured.viscosity <= MOST_VISCOSITY))
-    return { problem: "A thickness is more than 0. Measure it again.", gone: null };
+    return { problems: wholeProblem("A thickness is more than 0. Measure it again."), gone: null };
   await addSaltSample(db, makerId, base.hash, { id: form.id, saltPercent, ...measured });
-  return { problem: null, gone: null };
+  return { problems: [], gone: null };
 }
 
 const MOST_VISCOSITY = 100_000;
 const MOST_SALT_PERCENT = 30;
 
 /** Whole salt of a jar, % w/w: (hidden × base + 100 × added) ⁄ (base + added); or what is wrong with what was typed. */
-function saltOf({ baseGrams, saltGrams }: SaltSampleForm, { hiddenSaltPercent }: SurfactantBase): number | string {
+function saltOf({ baseGrams, saltGrams }: TypedSample, { hiddenSaltPercent }: SurfactantBase): number | string {
   const base = gramsOfWeight(baseGrams);
   if ("problem" in base) return `Of the base: ${base.problem}`;
   const salt = saltGrams === "" ? { value: 0 } : gramsOfWeight(saltGrams);

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
+import type { FormAnswer } from "../../frame/formAnswer";
 import type { BenchForm } from "../batch/benchForm";
 import type { OverdrawnLot } from "../lots/lots.server";
 import type { SentBatch } from "../batch/sentBatch";
@@ -16,7 +17,7 @@ interface BatchPageProps {
   readonly short: readonly OverdrawnLot[];
   readonly newId: string;
   /** What the server said to a form sent without scripts. */
-  readonly refused: { readonly problem: string; readonly form: BenchForm } | null;
+  readonly refused: FormAnswer<BenchForm> | null;
 }
 
 /** A batch at the bench. It works on without the server. */

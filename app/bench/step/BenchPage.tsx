@@ -2,6 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } fro
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { Streams } from "../../pictures/Streams/Streams";
+import { formAnswer, wholeProblem, type FormAnswer } from "../../frame/formAnswer";
 import type { BenchForm } from "../batch/benchForm";
 import { benchStations } from "../benchStation";
 import { useSimulatedBatch, useInstruments } from "../instruments/useInstruments";
@@ -23,7 +24,7 @@ import { FormError } from "../../components/FormError";
 interface BenchPageProps {
   readonly here: BatchHere;
   readonly newId: string;
-  readonly refused: { readonly problem: string; readonly form: BenchForm } | null;
+  readonly refused: FormAnswer<BenchForm> | null;
   /** Of the hidden batch behind the simulated instruments. */
   readonly seed: string;
   readonly isPractice?: boolean;
@@ -60,7 +61,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
   const enter = useCallback(
     (form: BenchForm): boolean => {
       const problem = enterHere(form);
-      setAnswered(problem === null ? null : { problem, form });
+      setAnswered(problem === null ? null : formAnswer(form, wholeProblem(problem)));
       if (problem === null) setGuarded(true);
       return problem === null;
     },
@@ -94,7 +95,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
           <div ref={column} className={classes.column} data-waiting={here.queue.waiting.length}>
             <QueueNote />
             {above}
-            {answered !== null && <FormError>{answered.problem}</FormError>}
+            <FormError>{answered?.sentence}</FormError>
             {view.pausedAt !== null && finished === null ? (
               <Paused since={view.pausedAt} />
             ) : current === null ? (

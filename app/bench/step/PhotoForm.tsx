@@ -4,15 +4,16 @@ import { useFetcher } from "react-router";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import classes from "./Step.module.css";
+import type { FormAnswer } from "../../frame/formAnswer";
 import { FormError } from "../../components/FormError";
 
 /** A photo of how it looks now. It needs the server: the picture is drawn anew there, without what a camera writes into it. */
 export function PhotoForm({ step, onSent }: { readonly step: string; readonly onSent: () => void }) {
   const { view, queue } = useBench();
-  const fetcher = useFetcher<{ readonly problem: string | null }>();
+  const fetcher = useFetcher<FormAnswer<unknown> | { readonly isKept: true }>();
   const answer = fetcher.data;
   useEffect(() => {
-    if (fetcher.state === "idle" && answer?.problem === null) onSent();
+    if (fetcher.state === "idle" && answer !== undefined && "isKept" in answer) onSent();
     // Closed once, when the answer comes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [fetcher.state, answer]);
@@ -26,7 +27,7 @@ export function PhotoForm({ step, onSent }: { readonly step: string; readonly on
         {fetcher.state === "idle" ? "Keep the photo" : "Sending …"}
       </BigButton>
       {queue.link === "away" && <p>A photo needs the server. Take it now, keep it when the server is back.</p>}
-      {answer?.problem != null && <FormError>{answer.problem}</FormError>}
+      {answer !== undefined && "sentence" in answer && <FormError>{answer.sentence}</FormError>}
     </fetcher.Form>
   );
 }

@@ -116,7 +116,7 @@ function CloseEarly() {
         .map(({ step }) => (
           <label key={step.id} className={classes.field}>
             <span>{step.title}</span>
-            <TextInput name={`skip-${step.id}`} maxLength={400} autoComplete="off" placeholder="skipped, because" />
+            <TextInput name={`skips.${step.id}`} maxLength={400} autoComplete="off" placeholder="skipped, because" />
           </label>
         ))}
       <label className={classes.field}>

@@ -49,7 +49,7 @@ export function Weighing({
   const { instruments, answered } = useBench();
   const { link, shows, isQuiet, gone } = useInstrument(instruments.scale);
   const input = useRef<HTMLInputElement>(null);
-  const typedBefore = answered?.form[intent === "weigh" ? "line" : "step"] === id ? answered.form.grams : "";
+  const typedBefore = answered?.typed[intent === "weigh" ? "line" : "step"] === id ? answered.typed.grams : "";
   const [typed, setTyped] = useState(typedBefore);
   const step = scaleKind?.readabilityGrams ?? 10 ** -decimals;
   const [taredFor, setTaredFor] = useState<string | null>(null);

@@ -1,9 +1,9 @@
-import { data, redirect, useActionData } from "react-router";
+import { redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
-import { formOf } from "../../frame/readForm.server";
+import { takeForm } from "../../frame/readForm.server";
 import { overdrawnLots } from "../lots/lots.server";
 import { sendBatch } from "../batch/stored.server";
-import { readBatchId, readBenchForm } from "../forms.server";
+import { benchForm, readBatchId } from "../forms.server";
 import { enter } from "../queue/takeEntries.server";
 import type { Route } from "./+types/batchRoute";
 import { BatchPage } from "./BatchPage";
@@ -17,10 +17,11 @@ export const loader = answer(async ({ params }: Route.LoaderArgs) => {
 /** For a page without scripts; with them entries are queued and sent on their own. */
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const batchId = readBatchId(params.batch);
-  const form = readBenchForm(await formOf(request));
-  const problem = await enter(batchId, form);
-  if (problem !== null) return data({ problem, form }, { status: 422 });
-  return redirect(form.intent === "finish" || form.intent === "discard" ? `/bench/${batchId}/record` : `/bench/${batchId}`);
+  return takeForm(benchForm, request, async (typed) => {
+    const problems = await enter(batchId, typed);
+    if (problems.length > 0) return problems;
+    return redirect(typed.intent === "finish" || typed.intent === "discard" ? `/bench/${batchId}/record` : `/bench/${batchId}`);
+  });
 });
 
 export default function BatchRoute({ loaderData: { sent, short, newId } }: Route.ComponentProps) {

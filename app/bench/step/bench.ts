@@ -1,4 +1,5 @@
 import { createContext, useContext } from "react";
+import type { FormAnswer } from "../../frame/formAnswer";
 import type { BenchForm } from "../batch/benchForm";
 import type { Instruments } from "../instruments/useInstruments";
 import type { BatchHere } from "../queue/useBatchHere";
@@ -11,7 +12,7 @@ export interface Bench extends Omit<BatchHere, "enter"> {
   /** For a page without scripts: the identifier of its next entry. */
   readonly newId: string;
   /** What was wrong with the last form, and that form. */
-  readonly answered: { readonly problem: string; readonly form: BenchForm } | null;
+  readonly answered: FormAnswer<BenchForm> | null;
   /** Just entered: a second tap in the same moment is none. */
   readonly isGuarded: boolean;
   /** Answers whether it was entered. */

@@ -3,13 +3,14 @@ import { writtenPercent } from "@tensidrum/core/quantities";
 import { type CSSProperties, lazy, memo, Suspense } from "react";
 import { ChargeDot } from "../../components/ChargeDot";
 import { FindingMark } from "../../components/FindingMark";
-import { lineFieldOf } from "../sheetFormData";
+import { lineFields } from "../sheetFormData";
 import { PERCENT_MARK } from "./lineKeys";
 import type { LineActions } from "./lineActions";
 import classes from "./LineTable.module.css";
 import { tagsOfKey } from "./findingTags";
 import { roleOf, shownMaterial } from "@tensidrum/core/library";
 import { PhaseHead, type PhaseActions } from "./PhaseHead";
+import { percentField } from "../typed/readTyped";
 import type { TypedLine, TypedPhase } from "../typed/typedSheet";
 
 /** Comes when a line is opened for the first time. */
@@ -128,11 +129,13 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
 function PercentCell({ line, isRest, restPercent, problem, isOver, isDraft, actions, name }: LineRowProps & { readonly name: string }) {
   return (
     <>
-      <input type="hidden" name="line" value={lineFieldOf(line)} />
+      {lineFields(line).map(([field, value]) => (
+        <input key={field} type="hidden" name={field} value={value} />
+      ))}
       <input
         type="radio"
         className={classes.rest}
-        name="restLine"
+        name="restLineId"
         value={line.id}
         checked={isRest}
         disabled={!isDraft}
@@ -142,7 +145,7 @@ function PercentCell({ line, isRest, restPercent, problem, isOver, isDraft, acti
       <input
         className={classes.cell}
         {...{ [PERCENT_MARK]: line.id }}
-        name="linePercent"
+        name={percentField(line.id)}
         inputMode="decimal"
         value={isRest ? (restPercent ?? "") : line.percent}
         readOnly={isRest || !isDraft}
@@ -164,7 +167,7 @@ function RemoveButton({ line, name, actions }: { readonly line: TypedLine; reado
       className={classes.remove}
       name="intent"
       value={`remove:${line.id}`}
-      aria-label={`Take ${name} out`}
+      aria-label={`Delete ${name}`}
       onClick={(event) => {
         event.preventDefault();
         actions.remove(line.id);

@@ -1,4 +1,5 @@
 import { memo } from "react";
+import { temperatureField, titleField } from "../typed/readTyped";
 import { PHASE_TITLE_LENGTH, type TypedPhase } from "../typed/typedSheet";
 import classes from "./LineTable.module.css";
 
@@ -26,10 +27,9 @@ export const PhaseHead = memo(function PhaseHead({
   return (
     <span className={classes.phaseHead}>
       <span className={classes.letter}>{phase.letter}</span>
-      <input type="hidden" name="phaseLetter" value={phase.letter} />
       <input
         className={classes.title}
-        name="phaseTitle"
+        name={titleField(phase.letter)}
         value={phase.title}
         maxLength={PHASE_TITLE_LENGTH}
         readOnly={!isDraft}
@@ -39,7 +39,7 @@ export const PhaseHead = memo(function PhaseHead({
       />
       <label className={classes.temperature} data-set={phase.temperature !== "" || undefined}>
         <input
-          name="phaseTemperature"
+          name={temperatureField(phase.letter)}
           value={phase.temperature}
           readOnly={!isDraft}
           inputMode="decimal"
@@ -56,7 +56,7 @@ export const PhaseHead = memo(function PhaseHead({
           type="button"
           className={classes.dropPhase}
           onClick={() => actions.remove(phase.letter)}
-          aria-label={`Take phase ${phase.letter} out`}
+          aria-label={`Delete phase ${phase.letter}`}
         >
           ×
         </button>

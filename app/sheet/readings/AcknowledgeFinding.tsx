@@ -2,6 +2,8 @@ import { TextInput, UnstyledButton } from "@mantine/core";
 import { fingerprintOf, type WordedFinding } from "@tensidrum/core/assessment";
 import { useEffect, useState } from "react";
 import { useFetcher, useRevalidator } from "react-router";
+import { FormError } from "../../components/FormError";
+import type { FormAnswer } from "../../frame/formAnswer";
 import classes from "./Findings.module.css";
 
 /** Why a maker knows a finding to be right for this formula. */
@@ -44,11 +46,11 @@ function useUntilHere(isMissing: boolean): void {
 }
 
 function Acknowledging({ formulaId, finding, acknowledged, onClose }: AcknowledgeProps & { readonly onClose: () => void }) {
-  const fetcher = useFetcher<{ readonly kept: boolean }>();
+  const fetcher = useFetcher<{ readonly kept: boolean } | FormAnswer<unknown>>();
   const [reason, setReason] = useState("");
   const fingerprint = fingerprintOf(finding);
   const [sent, setSent] = useState<string | null>(null);
-  const isKept = fetcher.state === "idle" && fetcher.data?.kept === true;
+  const isKept = fetcher.state === "idle" && fetcher.data !== undefined && "kept" in fetcher.data && fetcher.data.kept;
   useUntilHere(isKept && sent === fingerprint && acknowledged === undefined);
   const send = (intent: "keep" | "take-back") => {
     const form = {
@@ -94,6 +96,7 @@ function Acknowledging({ formulaId, finding, acknowledged, onClose }: Acknowledg
       <UnstyledButton type="button" className={classes.quiet} onClick={onClose}>
         Cancel
       </UnstyledButton>
+      {fetcher.data !== undefined && "sentence" in fetcher.data && <FormError>{fetcher.data.sentence}</FormError>}
     </span>
   );
 }

@@ -4,8 +4,8 @@ import type { TypedMeasured } from "../typed/typedSheet";
 import classes from "./MeasuredField.module.css";
 
 const FIELDS: Readonly<Record<keyof TypedMeasured, { readonly name: string; readonly words: string; readonly unit: string }>> = {
-  ph: { name: "measuredPh", words: "measured pH", unit: "" },
-  density: { name: "measuredDensity", words: "measured", unit: "g/mL" },
+  ph: { name: "measured.ph", words: "measured pH", unit: "" },
+  density: { name: "measured.density", words: "measured", unit: "g/mL" },
 };
 
 /** What was measured on the product; it stands above what is computed. */

@@ -5,7 +5,7 @@ import { FormError } from "../../components/FormError";
 /** Whatever stands between the sheet and its being saved, told at its head. */
 export function NoticePart() {
   const { editor, known, save, problems } = useSheet();
-  const general = problems.find(({ field }) => ["lines", "restLine", "aim"].includes(field) || field.startsWith("title:"));
+  const general = problems.find(({ field }) => field === "lines" || field === "restLineId" || /^aim\.|^phases\..*\.title$/.test(field));
   return (
     <>
       <SaveNotice status={save.status} typed={editor.typed} nameOf={known.nameOf} saver={save.saver} />

@@ -1,6 +1,6 @@
 import type { SheetAnswer } from "../sheetAnswer";
 import type { CellKey } from "../typed/cells";
-import type { FieldProblem } from "../typed/readTyped";
+import type { FieldProblem } from "../../frame/formAnswer";
 import type { TypedSheet } from "../typed/typedSheet";
 import type { KeptTyping } from "./keptTyping";
 

@@ -1,7 +1,7 @@
 import type { SheetAnswer } from "../sheetAnswer";
 import { type CellKey, differingCells, isSameSheet, withCellFrom } from "../typed/cells";
 import { type Merged, mergeTyped } from "../typed/mergeTyped";
-import type { FieldProblem } from "../typed/readTyped";
+import type { FieldProblem } from "../../frame/formAnswer";
 import type { TypedSheet } from "../typed/typedSheet";
 import type { KeptTyping } from "./keptTyping";
 import type { Met, SaverAround, SaverState, SaveStatus, Sent } from "./saverState";

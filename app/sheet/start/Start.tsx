@@ -9,7 +9,8 @@ import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "../../frame/materialStore";
 import { readAim } from "../typed/readAim";
 import type { TypedAim } from "../typed/typedSheet";
-import type { RecipeAnswer } from "./RecipeAnswer";
+import type { FormAnswer } from "../../frame/formAnswer";
+import type { UnderstoodRecipe } from "./readRecipe.server";
 import classes from "./Start.module.css";
 import { FormError } from "../../components/FormError";
 import { DataTable } from "../../components/DataTable";
@@ -142,7 +143,7 @@ const MOST_SENT = 20_001;
 const SHARE_DECIMALS = 4;
 
 function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialStore | null }) {
-  const fetcher = useFetcher<RecipeAnswer>();
+  const fetcher = useFetcher<{ readonly understood: UnderstoodRecipe } | FormAnswer<unknown>>();
   const [text, setText] = useState("");
   useEffect(() => {
     if (text.trim() === "") return undefined;
@@ -151,7 +152,8 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
     // The fetcher stays the same one.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [text]);
-  const understood = text.trim() === "" ? null : (fetcher.data?.understood ?? null);
+  const understood =
+    text.trim() === "" ? null : fetcher.data !== undefined && "understood" in fetcher.data ? fetcher.data.understood : null;
   const take = () => {
     if (store === null || understood === null) return;
     const used = new Set(understood.lines.map(({ materialId }) => materialId));
@@ -184,7 +186,7 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
         aria-label="Recipe as it is written"
         onChange={(event) => setText(event.currentTarget.value)}
       />
-      {fetcher.data?.problem != null && <FormError>{fetcher.data.problem}</FormError>}
+      {fetcher.data !== undefined && "sentence" in fetcher.data && <FormError>{fetcher.data.sentence}</FormError>}
       {understood !== null && (
         <div aria-live="polite">
           <DataTable className={classes.lines}>

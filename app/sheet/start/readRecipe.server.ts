@@ -3,6 +3,7 @@ import { shownMaterial } from "@tensidrum/core/library";
 import type { Material } from "@tensidrum/core/library";
 import { readRecipe, recipeShares, type Recipe } from "@tensidrum/core/recipe";
 import { Worker } from "node:worker_threads";
+import { group, verbatim } from "../../frame/fields.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listMaterials } from "../../../db/materials/queries.server";
 import type { RecipeTask } from "../../../workers/recipe.node";
@@ -11,6 +12,9 @@ import { TimeIsUp, timedWorker } from "../../frame/timedWorker.server";
 /** Longest recipe that is read, characters: many times what anyone writes down. */
 const MOST_CHARACTERS = 20_000;
 const MOST_ROWS = 300;
+
+/** A recipe as pasted; one character more than is read, so that who is over it is told. */
+export const recipeForm = group({ text: verbatim(MOST_CHARACTERS + 1) });
 
 const MOST_MILLISECONDS = 3_000;
 

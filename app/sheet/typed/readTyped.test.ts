@@ -67,8 +67,8 @@ describe("reading the cells", () => {
     );
     expect(problems.map(({ field, message }) => `${field}: ${message}`)).toEqual([
       "name: It has a hidden character (U+202E). Delete it and type it again.",
-      "aim: Close to: It has a hidden character (U+0000). Delete it and type it again.",
-      "title:A: Title of phase A: It has a hidden character (U+D800). Delete it and type it again.",
+      "aim.closeTo: Close to: It has a hidden character (U+0000). Delete it and type it again.",
+      "phases.A.title: Title of phase A: It has a hidden character (U+D800). Delete it and type it again.",
     ]);
     expect(problemsOf(typed("1", { name: "\u200b\u2060 " }))).toEqual([]);
   });
@@ -77,7 +77,7 @@ describe("reading the cells", () => {
     const withAssay = (assay: string) =>
       readTyped(typed("1", { lines: [{ id: "b", phase: "A", materialId: "m-b", percent: "1", assay }] }), 500);
     expect(withAssay("30,4").sheet.lines[0]?.assayPercent).toBe(30.4);
-    expect(withAssay("0").problems[0]?.field).toBe("assay:b");
+    expect(withAssay("0").problems[0]?.field).toBe("lines.b.assay");
   });
 
   it("what was measured: a pH from 0 to 14, a density from 0.1 to 3 g/mL, or nothing", () => {
@@ -88,8 +88,8 @@ describe("reading the cells", () => {
     expect(measuredOf("", " ")).toEqual({ ph: null, densityGramsPerMl: null, problems: [] });
     expect(measuredOf("5,4", "1.03")).toEqual({ ph: 5.4, densityGramsPerMl: 1.03, problems: [] });
     expect(measuredOf("0", "3")).toEqual({ ph: 0, densityGramsPerMl: 3, problems: [] });
-    expect(measuredOf("14.1", "0.09")).toEqual({ ph: null, densityGramsPerMl: null, problems: ["measuredPh", "measuredDensity"] });
-    expect(measuredOf("sour", "")).toMatchObject({ ph: null, problems: ["measuredPh"] });
+    expect(measuredOf("14.1", "0.09")).toEqual({ ph: null, densityGramsPerMl: null, problems: ["measured.ph", "measured.density"] });
+    expect(measuredOf("sour", "")).toMatchObject({ ph: null, problems: ["measured.ph"] });
   });
 });
 
@@ -107,6 +107,6 @@ describe("lots of a line", () => {
 
   it("without a certificate leave the usual strength, and grams that are none are named at the field", () => {
     expect(read([lot("", null)]).sheet.lines[0]?.assayPercent).toBeNull();
-    expect(read([lot("a lot", 30)]).problems).toMatchObject([{ field: "assay:b" }]);
+    expect(read([lot("a lot", 30)]).problems).toMatchObject([{ field: "lines.b.assay" }]);
   });
 });

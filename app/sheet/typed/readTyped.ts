@@ -1,18 +1,14 @@
 import type { Aim, Measured, ProfileSlug } from "@tensidrum/core/formula";
 import { profileOf } from "@tensidrum/core/formula";
 import { isBlank, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
+import type { FieldProblem } from "../../frame/formAnswer";
 import { readAim } from "./readAim";
 import { massProblem, percentProblem } from "./numberWords";
 import { lotsOfLine } from "@tensidrum/core/inventory";
 import { MOST_LINES, NAME_LENGTH, type TypedLine, type TypedLineLot, type TypedSheet } from "./typedSheet";
 
-/** The field a sentence belongs to: "name", "batch", "profile", "percent:<line id>", "assay:<line id>", "measuredPh", "measuredDensity", "aim", "title:<letter>", "lines". */
+/** The field a sentence belongs to, by its name in the form: "batch", "lines.<line id>.percent", "phases.A.title". */
 export type FieldKey = string;
-
-export interface FieldProblem {
-  readonly field: FieldKey;
-  readonly message: string;
-}
 
 export interface ReadLine {
   readonly id: string;
@@ -41,10 +37,10 @@ export interface ReadSheet {
   readonly lines: readonly ReadLine[];
 }
 
-export const percentField = (lineId: string): FieldKey => `percent:${lineId}`;
-export const titleField = (letter: string): FieldKey => `title:${letter}`;
-export const temperatureField = (letter: string): FieldKey => `temperature:${letter}`;
-export const assayField = (lineId: string): FieldKey => `assay:${lineId}`;
+export const percentField = (lineId: string): FieldKey => `lines.${lineId}.percent`;
+export const titleField = (letter: string): FieldKey => `phases.${letter}.title`;
+export const temperatureField = (letter: string): FieldKey => `phases.${letter}.temperature`;
+export const assayField = (lineId: string): FieldKey => `lines.${lineId}.assay`;
 
 const FALLBACK_PROFILE: ProfileSlug = "everyday-shampoo";
 
@@ -73,9 +69,9 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
   if (typed.lines.length > MOST_LINES) say("lines", `A sheet holds at most ${MOST_LINES} lines, this one has ${typed.lines.length}.`);
 
   const { forWhom, without, closeTo } = typed.aim;
-  sayOfText("aim", forWhom, "For whom: ");
-  sayOfText("aim", without, "Without: ");
-  sayOfText("aim", closeTo, "Close to: ");
+  sayOfText("aim.forWhom", forWhom, "For whom: ");
+  sayOfText("aim.without", without, "Without: ");
+  sayOfText("aim.closeTo", closeTo, "Close to: ");
   for (const { letter, title } of typed.phases) sayOfText(titleField(letter), title, `Title of phase ${letter}: `);
   const phases = typed.phases.map(({ letter, title, temperature }) => ({
     letter,
@@ -153,8 +149,8 @@ interface Within {
   readonly message: string;
 }
 
-const PH: Within = { field: "measuredPh", low: 0, high: 14, message: "A pH lies from 0 to 14." };
-const DENSITY: Within = { field: "measuredDensity", low: 0.1, high: 3, message: "A density lies from 0.1 to 3 g/mL." };
+const PH: Within = { field: "measured.ph", low: 0, high: 14, message: "A pH lies from 0 to 14." };
+const DENSITY: Within = { field: "measured.density", low: 0.1, high: 3, message: "A density lies from 0.1 to 3 g/mL." };
 
 function readWithin(text: string, { field, low, high, message }: Within, say: (field: FieldKey, message: string) => void): number | null {
   const read = readNumber(text);

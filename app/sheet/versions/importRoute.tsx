@@ -1,6 +1,5 @@
 import { Button, Textarea } from "@mantine/core";
-import { Refusal } from "@tensidrum/core/quantities";
-import { data, Form, Link, redirect } from "react-router";
+import { Form, Link, redirect } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { FormError } from "../../components/FormError";
 import { FileDrop } from "../../components/FileDrop";
@@ -10,22 +9,21 @@ import { StationNav } from "../../frame/stationNav/StationNav";
 import type { Route } from "./+types/importRoute";
 import classes from "./ImportPage.module.css";
 import { importFormula } from "./importFormula.server";
-import { textOfImport } from "./importForm.server";
+import { takeForm } from "../../frame/readForm.server";
+import { importForm, textOfImport } from "./importForm.server";
 import { whatFormulaFileHolds } from "./whatFileHolds";
+
+/** More than these are not listed. */
+const MOST_FAULTS = 10;
 
 export const loader = () => null;
 
-export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const text = await textOfImport(request);
-  try {
-    const { formulaId } = await importFormula(text);
+export const action = answer(async ({ request }: Route.ActionArgs) =>
+  takeForm(importForm, request, async (typed) => {
+    const { formulaId } = await importFormula(await textOfImport(typed));
     return redirect(`/sheet/${formulaId}`);
-  } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    const { message, remedy, faults } = error;
-    return data({ text, message, remedy, faults: faults.map((fault) => fault.message) }, { status: 422 });
-  }
-});
+  }),
+);
 
 export default function ImportRoute({ actionData }: Route.ComponentProps) {
   return (
@@ -41,18 +39,18 @@ export default function ImportRoute({ actionData }: Route.ComponentProps) {
         </p>
         {actionData !== undefined && (
           <FormError>
-            <strong>{actionData.message}</strong> {actionData.remedy}
-            {actionData.faults.length > 1 && (
+            {actionData.sentence}
+            {actionData.problems.length > 1 && (
               <ul>
-                {actionData.faults.slice(1, 10).map((fault) => (
-                  <li key={fault}>{fault}</li>
+                {actionData.problems.slice(1, MOST_FAULTS).map(({ field, message }) => (
+                  <li key={`${field} ${message}`}>{message}</li>
                 ))}
               </ul>
             )}
           </FormError>
         )}
         <FileDrop label="File" name="file" accept="application/json,.json" holds={whatFormulaFileHolds} />
-        <Textarea label="or its text" name="text" rows={14} spellCheck={false} defaultValue={actionData?.text ?? ""} />
+        <Textarea label="or its text" name="text" rows={14} spellCheck={false} defaultValue={actionData?.typed.text ?? ""} />
         <Button type="submit" h={40}>
           Import
         </Button>

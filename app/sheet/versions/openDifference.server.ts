@@ -2,25 +2,22 @@ import { shownFormulaName } from "@tensidrum/core/formula";
 import { differenceOf } from "@tensidrum/core/assessment";
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
-import Joi from "joi";
+import type Joi from "joi";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listVersions } from "../../../db/formulas/queries.server";
+import { group, whole, type TypedOf } from "../../frame/fields.server";
+import { readAddress } from "../../frame/readForm.server";
 import { saltPeaks } from "../saltPeaks.server";
 import { versionFormula } from "./versionFormula.server";
 
-interface Wanted {
-  readonly from?: number;
-  readonly to?: number;
-}
-
-const number = Joi.number().integer().min(1).max(100_000);
-const schema = Joi.object<Wanted>({ from: number, to: number });
+const number = whole(1, 100_000) as Joi.NumberSchema<number | undefined>;
+const questions = group({ from: number, to: number });
+type Wanted = Partial<TypedOf<typeof questions>>;
 
 /** Reads which two versions are asked for; anything else is not there. */
 export function readWanted(search: URLSearchParams): Wanted {
-  const { value, error } = schema.validate(Object.fromEntries(search), { convert: true, stripUnknown: true });
-  if (error !== undefined) throw new Refusal("not-found", "There is no such pair of versions.", "Choose two of the list.");
-  return value;
+  const nothing = () => new Refusal("not-found", "There is no such pair of versions.", "Choose two of the list.");
+  return readAddress(questions.unknown(), Object.fromEntries(search), nothing);
 }
 
 /** What differs between two versions; the two newest when nobody says which. */

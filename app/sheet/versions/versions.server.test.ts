@@ -7,7 +7,8 @@ import { demoFormulas } from "../../../db/demo/formulas";
 import { countFormulas, listVersions } from "../../../db/formulas/queries.server";
 import { listMaterials } from "../../../db/materials/queries.server";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
-import { acknowledgeFinding, readAcknowledgementForm } from "../acknowledgements.server";
+import { acknowledgeFinding, acknowledgementForm } from "../acknowledgements.server";
+import { readForm } from "../../frame/readForm.server";
 import { openSheet } from "../openSheet.server";
 import { newDraftOf, restoreVersion } from "./newDraft.server";
 import { exportFile } from "./exportFiles.server";
@@ -134,20 +135,22 @@ describe("acknowledgements of findings", () => {
     for (const [name, value] of Object.entries(fields)) data.set(name, value);
     return data;
   };
-  const says = { code: "DUST", fingerprint: "5a".repeat(32) };
+  const says = { code: "DUST" as const, fingerprint: "5a".repeat(32) };
+
+  const read = (fields: Record<string, string>) => readForm(acknowledgementForm, form(fields)).typed;
 
   it("are kept with the formula, replaced, and deleted", async () => {
     const kept = async () => (await openSheet({ formulaId }, "")).acknowledgements;
-    await acknowledgeFinding(formulaId, readAcknowledgementForm(form({ intent: "keep", ...says, reason: "I wear a mask." })));
-    await acknowledgeFinding(formulaId, readAcknowledgementForm(form({ intent: "keep", ...says, reason: "Always." })));
+    await acknowledgeFinding(formulaId, read({ intent: "keep", ...says, reason: "I wear a mask." }));
+    await acknowledgeFinding(formulaId, read({ intent: "keep", ...says, reason: "Always." }));
     expect(await kept()).toEqual([{ ...says, reason: "Always." }]);
-    await acknowledgeFinding(formulaId, readAcknowledgementForm(form({ intent: "take-back", ...says })));
+    await acknowledgeFinding(formulaId, read({ intent: "take-back", ...says }));
     expect(await kept()).toEqual([]);
   });
 
   it("need a reason, a known code and a formula of one's own", async () => {
-    expect(() => readAcknowledgementForm(form({ intent: "keep", ...says, reason: " " }))).toThrow(Refusal);
-    expect(() => readAcknowledgementForm(form({ intent: "keep", code: "NO_SUCH", says: "x", reason: "y" }))).toThrow(Refusal);
+    expect(await acknowledgeFinding(formulaId, read({ intent: "keep", ...says, reason: " " }))).toMatchObject([{ field: "reason" }]);
+    expect(() => read({ intent: "keep", ...says, code: "NO_SUCH", reason: "y" })).toThrow(Refusal);
     await expect(acknowledgeFinding(crypto.randomUUID(), { intent: "keep", ...says, reason: "y" })).rejects.toThrow("not here");
   });
 });

@@ -10,24 +10,24 @@ import { lotColumns, materialColumns } from "./columns";
 import type { ListPreview } from "./importList.server";
 import { ImportBar } from "./ImportBar";
 import classes from "./ImportPage.module.css";
+import type { FormAnswer } from "../../frame/formAnswer";
 import { FormError } from "../../components/FormError";
 import { whatListHolds } from "./whatListHolds";
 import { DataTable } from "../../components/DataTable";
 
 interface ImportPageProps {
   readonly preview: ListPreview | null;
-  readonly problem: string | null;
-  /** What was pasted, so that nothing is lost. */
-  readonly text: string;
+  /** With what was pasted, so that nothing is lost. */
+  readonly answered: FormAnswer<{ readonly text: string }> | null;
 }
 
 /** A list of lots or materials from a file or pasted: its columns are matched, each row is shown before anything is stored. */
-export function ImportPage({ preview, problem, text }: ImportPageProps) {
+export function ImportPage({ preview, answered }: ImportPageProps) {
   const isBusy = useNavigation().state !== "idle";
   return (
     <Frame head={<h1 className={shelf.head}>Import a list</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Import a list, Tensidrum</title>
-      <FormError>{problem}</FormError>
+      <FormError>{answered?.sentence}</FormError>
       {preview === null ? (
         <Form method="post" encType="multipart/form-data" className={classes.ask}>
           <p>
@@ -44,7 +44,7 @@ export function ImportPage({ preview, problem, text }: ImportPageProps) {
             name="text"
             rows={9}
             spellCheck={false}
-            defaultValue={text}
+            defaultValue={answered?.typed.text ?? ""}
             placeholder={"material;lot;grams;assay;price;expiry\nCocamidopropyl betaine;B-140;1000;30.1;7.60;2027-10-31"}
           />
           <Button type="submit" name="intent" value="read" h={40} loading={isBusy}>
@@ -71,7 +71,7 @@ function Columns({ preview, isBusy }: { readonly preview: ListPreview; readonly 
   const choice = ({ field, name }: (typeof all)[number]) => (
     <label key={field}>
       {name}
-      <NativeSelect name={`column-${field}`} defaultValue={columns[field] ?? ""}>
+      <NativeSelect name={`columns.${field}`} defaultValue={columns[field] ?? ""}>
         <option value="">no column</option>
         {heads.map((head, at) => (
           <option key={at} value={at}>

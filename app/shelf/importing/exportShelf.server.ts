@@ -33,11 +33,14 @@ async function lotsCsv(): Promise<string> {
 async function materialsCsv(): Promise<string> {
   const own = await listOwnMaterials(database(), currentMakerId());
   const rows = own.map(({ facts }) => {
-    const { numbers, spans, ...words } = typedMaterial(facts);
+    const { active, numbers, spans, ...words } = typedMaterial(facts);
     return {
       ...words,
       inci: words.inci.replaceAll("\n", "; "),
       parts: words.parts.replaceAll("\n", "; "),
+      activeTypical: active.typical,
+      activeLow: active.low,
+      activeHigh: active.high,
       ...Object.fromEntries(numberFields.map(({ field }) => [numberKey(field), numbers[field]])),
       ...Object.fromEntries(
         spanFields.flatMap(({ field }) => [

@@ -33,7 +33,13 @@ export function fileRows(text: string, { materials, own, taken }: FileAround): r
   const checked = checkedMaterials(written, library);
   const rows = checked.map(({ material, problems }, row): ImportRow => {
     const raw = written[row] as { readonly name?: unknown; readonly slug?: unknown };
-    const typed = { name: String(raw.name ?? ""), slug: String(raw.slug ?? ""), role: "", charge: "", activeTypical: "" };
+    const typed = {
+      name: String(raw.name ?? ""),
+      slug: String(raw.slug ?? ""),
+      role: "",
+      charge: "",
+      active: { typical: "", low: "", high: "" },
+    };
     const shown = materialCells(material, typed);
     if (material === null) return { row, shown, guess: null, problems, item: null };
     const made = itemOf(material, { library, idOf, own, madeHere });
@@ -73,7 +79,7 @@ function itemOf(
   const differences = factDifferences(there, material).filter(({ fact }) => fact !== "measured");
   if (differences.length === 0) return { item: null, problem: "It is in the library as it is." };
   if (around.own.has(slug))
-    return { item: null, problem: `You have a material “${slug}” already. Take that one out first, or rename this one.` };
+    return { item: null, problem: `You have a material “${slug}” already. Delete that one first, or rename this one.` };
   const beyond = differences.filter(({ fact }) => !OWNABLE.has(fact));
   if (beyond.length > 0) {
     const what = beyond.map(({ fact }) => fact).join(", ");

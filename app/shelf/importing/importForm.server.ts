@@ -1,84 +1,58 @@
-import { Refusal } from "@tensidrum/core/quantities";
-import Joi from "joi";
+import { choice, file, group, keyed, list, text, tick, verbatim, whole, type TypedOf } from "../../frame/fields.server";
 import { lotColumns, materialColumns, type ColumnChoice } from "./columns";
 import type { ChosenRows } from "./importList.server";
 import type { ImportKind } from "./importRow";
 import { tooLargeFile, MOST_BYTES } from "./readTable.server";
 
-export interface ImportForm {
-  readonly intent: "read" | "columns" | "import";
+const MOST_COLUMNS = 60;
+const MOST_CHOSEN = 1000;
+const fields: readonly string[] = [...new Set([...lotColumns, ...materialColumns].map(({ field }) => field))];
+const kinds = ["lots", "materials", "file"] as const;
+
+/** The form of an import: a list or a file, what it is of, which column is what, which rows are taken. */
+export const importForm = group({
+  intent: choice(["read", "columns", "import"]),
+  file: file(),
+  text: verbatim(MOST_BYTES),
+  kind: choice(["", ...kinds], ""),
+  /** What it was read as; then the columns stand for that. */
+  wasKind: choice(["", ...kinds], ""),
+  /** Identifier of the import, for its bar. */
+  job: text(40),
+  columns: keyed(whole(0, MOST_COLUMNS - 1).allow("")).custom((columns: object, helpers) =>
+    Object.keys(columns).every((field) => fields.includes(field)) ? columns : helpers.error("object.unknown"),
+  ),
+  row: list(whole(0, Number.MAX_SAFE_INTEGER), MOST_CHOSEN),
+  below: tick(),
+});
+export type TypedImport = TypedOf<typeof importForm>;
+
+/** How far which import has got. */
+export const progressQuestions = group({ job: text(40) });
+
+export interface WantedImport {
   readonly content: Uint8Array | string;
   readonly kind: ImportKind | null;
   readonly columns: ColumnChoice | null;
   readonly chosen: ChosenRows;
-  /** Identifier of the import, for its bar. */
-  readonly job: string;
 }
 
-const MOST_COLUMNS = 60;
-const PREFIX = "column-";
-const fields: readonly string[] = [...new Set([...lotColumns, ...materialColumns].map(({ field }) => field))];
-
-interface RawForm {
-  intent: ImportForm["intent"];
-  kind?: ImportKind | "";
-  wasKind?: ImportKind;
-  job: string;
-  columns: Record<string, number | "">;
-  rows: number[];
-}
-
-const schema = Joi.object<RawForm>({
-  intent: Joi.string().valid("read", "columns", "import").required(),
-  kind: Joi.string().valid("", "lots", "materials", "file"),
-  wasKind: Joi.string().valid("lots", "materials", "file"),
-  job: Joi.string().allow("").max(40).default(""),
-  columns: Joi.object().pattern(
-    Joi.string().valid(...fields),
-    Joi.number()
-      .integer()
-      .min(0)
-      .max(MOST_COLUMNS - 1)
-      .allow(""),
-  ),
-  rows: Joi.array().items(Joi.number().integer().min(0)).max(1000),
-});
-
-/** Reads the form of an import: a file where one was chosen, else the pasted text. */
-export async function readImportForm(form: FormData): Promise<ImportForm> {
-  const asked = [...form].flatMap(([key, at]) =>
-    key.startsWith(PREFIX) && typeof at === "string" ? [[key.slice(PREFIX.length), at]] : [],
-  );
-  const { value, error } = schema.validate({
-    intent: form.get("intent"),
-    kind: form.get("kind") ?? undefined,
-    wasKind: form.get("wasKind") ?? undefined,
-    job: form.get("job") ?? undefined,
-    columns: Object.fromEntries(asked),
-    rows: form.getAll("row"),
-  });
-  if (error !== undefined)
-    throw new Refusal("not-possible", "The form is not as this page sends it.", "Load the page again and repeat it.");
-  const kind = value.kind === "" || value.kind === undefined ? null : value.kind;
-  const chosenColumns = Object.entries(value.columns).filter((entry): entry is [string, number] => entry[1] !== "");
+/** What is to be imported: a file where one was chosen, else the pasted text. */
+export async function wantedImport(typed: TypedImport): Promise<WantedImport> {
+  const kind = typed.kind === "" ? null : typed.kind;
+  const chosen = Object.entries(typed.columns).filter((entry): entry is [string, number] => typeof entry[1] === "number");
   // Read as something else now, the columns are to be guessed anew.
-  const isSameKind = value.wasKind === undefined || kind === value.wasKind;
+  const isSameKind = typed.wasKind === "" || kind === typed.wasKind;
   return {
-    intent: value.intent,
-    content: await contentOf(form),
+    content: await contentOf(typed),
     kind,
-    columns: value.intent === "read" || !isSameKind ? null : Object.fromEntries(chosenColumns),
-    chosen: { rows: new Set(value.rows), below: form.get("below") === "on" },
-    job: value.job,
+    columns: typed.intent === "read" || !isSameKind ? null : Object.fromEntries(chosen),
+    chosen: { rows: new Set(typed.row), below: typed.below },
   };
 }
 
-async function contentOf(form: FormData): Promise<Uint8Array | string> {
-  const file = form.get("file");
-  if (file instanceof File && file.size > 0) {
-    if (file.size > MOST_BYTES) throw tooLargeFile();
-    return new Uint8Array(await file.arrayBuffer());
-  }
-  const text = form.get("text");
-  return typeof text === "string" ? text : "";
+async function contentOf(typed: TypedImport): Promise<Uint8Array | string> {
+  if (typed.file === undefined) return typed.text;
+  if (typed.file.size > MOST_BYTES) throw tooLargeFile();
+  return new Uint8Array(await typed.file.arrayBuffer());
 }

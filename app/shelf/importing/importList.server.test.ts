@@ -5,7 +5,9 @@ import { openMaterial } from "../openMaterial.server";
 import { typedMaterial } from "../owning/materialFields";
 import { saveNewMaterial, saveOwn } from "../owning/own.server";
 import { moveByHand, standing } from "../stock.server";
-import { readImportForm } from "./importForm.server";
+import { Refusal } from "@tensidrum/core/quantities";
+import { readForm } from "../../frame/readForm.server";
+import { importForm, wantedImport } from "./importForm.server";
 import { shelfFile } from "./exportShelf.server";
 import { importList, previewList } from "./importList.server";
 import type { ImportKind } from "./importRow";
@@ -127,7 +129,7 @@ describe("a file of everything that is one's own", () => {
       name: "=Odd wash",
       role: "surfactant",
       inci: "Coco-Glucoside 50",
-      activeTypical: "50",
+      active: { typical: "50", low: "", high: "" },
       handling: "+warm it",
     };
     await saveNewMaterial(odd, "");
@@ -149,19 +151,21 @@ describe("the form of an import", () => {
   };
 
   it("reads the choice of columns and rows", async () => {
-    const read = await readImportForm(
+    const { typed } = readForm(
+      importForm,
       form([
         ["intent", "import"],
         ["text", "a,b"],
-        ["column-material", "1"],
-        ["column-code", ""],
+        ["columns.material", "1"],
+        ["columns.code", ""],
         ["row", "0"],
         ["row", "7"],
         ["below", "on"],
       ]),
     );
-    expect(read).toMatchObject({ intent: "import", content: "a,b", columns: { material: 1 }, chosen: { below: true } });
-    expect([...read.chosen.rows]).toEqual([0, 7]);
+    const wanted = await wantedImport(typed);
+    expect(wanted).toMatchObject({ content: "a,b", columns: { material: 1 }, chosen: { below: true } });
+    expect([...wanted.chosen.rows]).toEqual([0, 7]);
   });
 
   it("prefers a file to pasted text", async () => {
@@ -170,7 +174,7 @@ describe("the form of an import", () => {
       ["text", "pasted"],
     ]);
     data.set("file", new File(["of the file"], "lots.csv"));
-    const { content } = await readImportForm(data);
+    const { content } = await wantedImport(readForm(importForm, data).typed);
     expect(new TextDecoder().decode(content as Uint8Array)).toBe("of the file");
   });
 
@@ -179,7 +183,13 @@ describe("the form of an import", () => {
     [
       [
         ["intent", "columns"],
-        ["column-material", "-1"],
+        ["columns.material", "-1"],
+      ],
+    ],
+    [
+      [
+        ["intent", "columns"],
+        ["columns.nothing", "1"],
       ],
     ],
     [
@@ -188,7 +198,7 @@ describe("the form of an import", () => {
         ["row", "first"],
       ],
     ],
-  ] as const)("refuses what the page could not have sent", async (entries) => {
-    await expect(readImportForm(form(entries))).rejects.toThrow("not as this page sends it");
+  ] as const)("refuses what the page could not have sent", (entries) => {
+    expect(() => readForm(importForm, form(entries))).toThrow(Refusal);
   });
 });

@@ -1,39 +1,21 @@
-import { Refusal } from "@tensidrum/core/quantities";
 import { data, redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
-import { formOf } from "../../frame/readForm.server";
+import { formAnswer } from "../../frame/formAnswer";
+import { formOf, readForm } from "../../frame/readForm.server";
 import type { Route } from "./+types/importRoute";
-import { readImportForm } from "./importForm.server";
-import { importList, previewList } from "./importList.server";
+import { importForm } from "./importForm.server";
 import { ImportPage } from "./ImportPage";
-import { forgetProgress, noteProgress } from "./progress.server";
+import { takeList } from "./takeList.server";
 
 export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const form = await formOf(request);
-  let pasted = String(form.get("text") ?? "");
-  try {
-    const { intent, content, kind, columns, chosen, job } = await readImportForm(form);
-    if (typeof content !== "string") pasted = "";
-    if (intent !== "import" || kind === null || typeof content !== "string") {
-      return data({ preview: await previewList(content, { kind, columns }), problem: null, text: pasted });
-    }
-    try {
-      await importList(content, { kind, columns: columns ?? {}, chosen }, (done, total) => noteProgress(job, { done, total }));
-      return redirect(kind === "materials" ? "/shelf?where=library" : "/shelf");
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      const preview = await previewList(content, { kind, columns });
-      return data({ preview, problem: `${error.message} ${error.remedy}`, text: pasted }, { status: 422 });
-    } finally {
-      forgetProgress(job);
-    }
-  } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    return data({ preview: null, problem: `${error.message} ${error.remedy}`, text: pasted }, { status: 422 });
-  }
+  const { typed, problems } = readForm(importForm, await formOf(request));
+  const taken = problems.length > 0 ? { preview: null, problems } : await takeList(typed);
+  if ("imported" in taken) return redirect(taken.imported === "materials" ? "/shelf?where=library" : "/shelf");
+  const told = formAnswer({ text: typed.file === undefined ? typed.text : "" }, taken.problems);
+  return data({ preview: taken.preview, ...told }, { status: taken.problems.length > 0 ? 422 : 200 });
 });
 
 export default function ImportRoute() {
   const answered = useActionData<typeof action>();
-  return <ImportPage preview={answered?.preview ?? null} problem={answered?.problem ?? null} text={answered?.text ?? ""} />;
+  return <ImportPage preview={answered?.preview ?? null} answered={answered ?? null} />;
 }

@@ -60,11 +60,8 @@ function shownMaterialRow(
 }
 
 /** The cells of the preview: as read, or as typed where that failed. */
-export function materialCells(
-  material: Material | null,
-  typed: Pick<TypedMaterial, "name" | "slug" | "role" | "charge" | "activeTypical">,
-) {
-  if (material === null) return [typed.name, typed.slug, typed.role, typed.charge, typed.activeTypical];
+export function materialCells(material: Material | null, typed: Pick<TypedMaterial, "name" | "slug" | "role" | "charge" | "active">) {
+  if (material === null) return [typed.name, typed.slug, typed.role, typed.charge, typed.active.typical];
   const { name, slug, charge, active } = material;
   return [name, slug, roleOf(material), charge ?? "", active === null ? "" : writtenShort(active.typical, 2)];
 }
@@ -73,22 +70,9 @@ function typedRow(cell: (field: string) => string): TypedMaterial {
   return {
     ...typedMaterial(null),
     ...Object.fromEntries(
-      [
-        "name",
-        "slug",
-        "role",
-        "form",
-        "charge",
-        "inci",
-        "parts",
-        "activeLow",
-        "activeTypical",
-        "activeHigh",
-        "flags",
-        "handling",
-        "caution",
-      ].map((field) => [field, cell(field)]),
+      ["name", "slug", "role", "form", "charge", "inci", "parts", "flags", "handling", "caution"].map((field) => [field, cell(field)]),
     ),
+    active: { typical: cell("activeTypical"), low: cell("activeLow"), high: cell("activeHigh") },
     numbers: Object.fromEntries(numberFields.map(({ field }) => [field, cell(numberKey(field))])) as TypedMaterial["numbers"],
     spans: Object.fromEntries(
       spanFields.map(({ field }) => [field, { low: cell(spanKey(field, "low")), high: cell(spanKey(field, "high")) }]),

@@ -3,7 +3,8 @@ import { charges, forms, roles } from "@tensidrum/core/library";
 import type { ReactNode } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { chargeWords } from "../../components/chargeWords";
-import { numberFields, numberKey, spanFields, spanKey, type MaterialProblem, type TypedMaterial } from "./materialFields";
+import { problemAt, type FormAnswer } from "../../frame/formAnswer";
+import { numberFields, spanFields, type TypedMaterial } from "./materialFields";
 import classes from "./MaterialForm.module.css";
 import { FormError } from "../../components/FormError";
 
@@ -13,7 +14,7 @@ interface MaterialFormProps {
   readonly typed: TypedMaterial;
   /** What the library says, where only facts are one's own; the rest cannot be changed then. */
   readonly library: TypedMaterial | null;
-  readonly problems: readonly MaterialProblem[];
+  readonly answered: FormAnswer<unknown> | null;
   readonly back: string;
   readonly save: string;
   /** A second button, as "Take it out". */
@@ -21,13 +22,10 @@ interface MaterialFormProps {
 }
 
 /** The fields of a material of one's own, or of the facts one holds against the library. */
-export function MaterialForm({ from = "", typed, library, problems, back, save, away }: MaterialFormProps) {
+export function MaterialForm({ from = "", typed, library, answered, back, save, away }: MaterialFormProps) {
   const isBusy = useNavigation().state !== "idle";
-  const problemOf = (field: string) => problems.find((problem) => problem.field === field)?.message;
-  const known = new Set(["name", "role", "form", "charge", "inci", "parts", "active", "flags", "handling", "caution", ...factNames]);
-  const others = problems.filter(({ field }) => !known.has(field));
   const row = (field: string, label: string, children: ReactNode, hint = "") => (
-    <Row key={field} field={field} label={label} hint={hint} problem={problemOf(field)}>
+    <Row key={field} field={field} label={label} hint={hint} problem={problemAt(answered, field)}>
       {children}
     </Row>
   );
@@ -45,9 +43,7 @@ export function MaterialForm({ from = "", typed, library, problems, back, save, 
   return (
     <Form method="post" className={classes.form} noValidate>
       <input type="hidden" name="from" value={from} />
-      {others.map(({ field, message }) => (
-        <FormError key={field}>{message}</FormError>
-      ))}
+      <FormError>{answered?.sentence}</FormError>
       {library === null && <Identity typed={typed} row={row} />}
       <fieldset className={library === null ? undefined : classes.alone}>
         <legend>{library === null ? "Facts" : "Values to edit"}</legend>
@@ -55,27 +51,27 @@ export function MaterialForm({ from = "", typed, library, problems, back, save, 
           "active",
           "active matter, %",
           <span className={classes.ends}>
-            {input("activeTypical", typed.activeTypical, "Active matter, typical", "typical")}
-            {input("activeLow", typed.activeLow, "Active matter, low end", "from")}
-            {input("activeHigh", typed.activeHigh, "Active matter, high end", "to")}
+            {input("active.typical", typed.active.typical, "Active matter, typical", "typical")}
+            {input("active.low", typed.active.low, "Active matter, low end", "from")}
+            {input("active.high", typed.active.high, "Active matter, high end", "to")}
           </span>,
-          library === null ? "" : saidOf(library.activeTypical, library.activeLow, library.activeHigh),
+          library === null ? "" : saidOf(library.active.typical, library.active.low, library.active.high),
         )}
         {numberFields.map(({ field, name, unit }) =>
           row(
-            field,
+            `numbers.${field}`,
             `${name}, ${unit}`,
-            input(numberKey(field), typed.numbers[field], name),
+            input(`numbers.${field}`, typed.numbers[field], name),
             library === null ? "" : saidOf(library.numbers[field]),
           ),
         )}
         {spanFields.map(({ field, name, unit }) =>
           row(
-            field,
+            `spans.${field}`,
             unit === "" ? name : `${name}, ${unit}`,
             <span className={classes.ends}>
-              {input(spanKey(field, "low"), typed.spans[field].low, `${name}, low end`, "from")}
-              {input(spanKey(field, "high"), typed.spans[field].high, `${name}, high end`, "to")}
+              {input(`spans.${field}.low`, typed.spans[field].low, `${name}, low end`, "from")}
+              {input(`spans.${field}.high`, typed.spans[field].high, `${name}, high end`, "to")}
             </span>,
             library === null ? "" : saidOf("", library.spans[field].low, library.spans[field].high),
           ),
@@ -106,8 +102,6 @@ export function MaterialForm({ from = "", typed, library, problems, back, save, 
     </Form>
   );
 }
-
-const factNames: readonly string[] = [...numberFields, ...spanFields].map(({ field }) => field);
 
 function saidOf(value: string, low = "", high = ""): string {
   const span = low === "" || low === high ? "" : `${low} to ${high}`;

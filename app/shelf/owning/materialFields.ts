@@ -44,20 +44,12 @@ export interface TypedMaterial {
   readonly inci: string;
   /** Materials with percents, in the same way; instead of `inci`. */
   readonly parts: string;
-  readonly activeLow: string;
-  readonly activeTypical: string;
-  readonly activeHigh: string;
+  readonly active: { readonly typical: string; readonly low: string; readonly high: string };
   readonly numbers: Readonly<Record<NumberFact, string>>;
   readonly spans: Readonly<Record<SpanFact, { readonly low: string; readonly high: string }>>;
   readonly flags: string;
   readonly handling: string;
   readonly caution: string;
-}
-
-export interface MaterialProblem {
-  /** The field's key: "name", "active", "saltPercent". */
-  readonly field: string;
-  readonly message: string;
 }
 
 const text = (value: number | null | undefined): string => (value == null ? "" : String(toDecimals(value, 6)));
@@ -74,9 +66,7 @@ export function typedMaterial(material: Material | null): TypedMaterial {
     charge: material?.charge ?? "",
     inci: entries(material?.inci, ({ name, percent }) => `${name} ${text(percent)}`),
     parts: entries(material?.parts, (part) => `${part.material} ${text(part.percent)}`),
-    activeLow: text(material?.active?.low),
-    activeTypical: text(material?.active?.typical),
-    activeHigh: text(material?.active?.high),
+    active: { typical: text(material?.active?.typical), low: text(material?.active?.low), high: text(material?.active?.high) },
     numbers: Object.fromEntries(numberFields.map(({ field }) => [field, text(material?.[field])])) as TypedMaterial["numbers"],
     spans: Object.fromEntries(
       spanFields.map(({ field }) => [field, { low: text(material?.[field]?.low), high: text(material?.[field]?.high) }]),
@@ -87,6 +77,12 @@ export function typedMaterial(material: Material | null): TypedMaterial {
   };
 }
 
-/** Keys of the flat form: what a field of the page is called. */
+/** Where a fact stands in the form: "numbers.saltPercent", "spans.use"; other fields by their own name. */
+export function factPath(fact: string): string {
+  if (numberFields.some(({ field }) => field === fact)) return `numbers.${fact}`;
+  return spanFields.some(({ field }) => field === fact) ? `spans.${fact}` : fact;
+}
+
+/** Keys of a table's columns. */
 export const numberKey = (field: NumberFact): string => `number-${field}`;
 export const spanKey = (field: SpanFact, end: "low" | "high"): string => `span-${field}-${end}`;

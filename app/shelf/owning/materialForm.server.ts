@@ -1,63 +1,31 @@
-import Joi from "joi";
-import { numberFields, numberKey, spanFields, spanKey, type TypedMaterial } from "./materialFields";
-import { readForm } from "../../frame/readForm.server";
+import { choice, group, text, type TypedOf } from "../../frame/fields.server";
+import { numberFields, spanFields, type NumberFact, type SpanFact } from "./materialFields";
 
-const words = (most: number) => Joi.string().allow("").trim().max(most).default("");
+const number = text(40);
+const ends = group({ low: number, high: number });
+const each = <Fact extends string, Field>(facts: readonly { readonly field: Fact }[], field: Field) =>
+  Object.fromEntries(facts.map((fact) => [fact.field, field])) as Record<Fact, Field>;
 
-const number = words(40);
+/** From which material a new one begins. */
+export const newMaterialQuestions = group({ from: text(120) });
 
-const schema = Joi.object<Record<string, string>>({
-  name: words(200),
-  slug: words(120),
-  role: words(40),
-  form: words(40),
-  charge: words(40),
-  inci: words(20_000),
-  parts: words(20_000),
-  activeLow: number,
-  activeTypical: number,
-  activeHigh: number,
-  flags: words(1000),
-  handling: words(2000),
-  caution: words(2000),
-  from: words(120),
-  intent: Joi.string().valid("save", "take-away").default("save"),
-  ...Object.fromEntries(numberFields.map(({ field }) => [numberKey(field), number])),
-  ...Object.fromEntries(spanFields.flatMap(({ field }) => [spanKey(field, "low"), spanKey(field, "high")].map((key) => [key, number]))),
-});
-
-export interface MaterialForm {
-  readonly typed: TypedMaterial;
+/** The form of a material of one's own, or of the facts one holds against the library; every field text. */
+export const materialForm = group({
+  intent: choice(["save", "take-away"], "save"),
   /** Slug of the material it begins from. */
-  readonly from: string;
-  readonly intent: "save" | "take-away";
-}
-
-/** Reads the form of a material. */
-export function readMaterialForm(form: FormData): MaterialForm {
-  const value = readForm(schema, form, { tellsOfMarks: true });
-  const of = (key: string): string => value[key] ?? "";
-  return {
-    from: of("from"),
-    intent: of("intent") as MaterialForm["intent"],
-    typed: {
-      name: of("name"),
-      slug: of("slug"),
-      role: of("role"),
-      form: of("form"),
-      charge: of("charge"),
-      inci: of("inci"),
-      parts: of("parts"),
-      activeLow: of("activeLow"),
-      activeTypical: of("activeTypical"),
-      activeHigh: of("activeHigh"),
-      numbers: Object.fromEntries(numberFields.map(({ field }) => [field, of(numberKey(field))])) as TypedMaterial["numbers"],
-      spans: Object.fromEntries(
-        spanFields.map(({ field }) => [field, { low: of(spanKey(field, "low")), high: of(spanKey(field, "high")) }]),
-      ) as TypedMaterial["spans"],
-      flags: of("flags"),
-      handling: of("handling"),
-      caution: of("caution"),
-    },
-  };
-}
+  from: text(120),
+  name: text(200),
+  slug: text(120),
+  role: text(40),
+  form: text(40),
+  charge: text(40),
+  inci: text(20_000),
+  parts: text(20_000),
+  active: group({ typical: number, low: number, high: number }),
+  numbers: group(each<NumberFact, typeof number>(numberFields, number)),
+  spans: group(each<SpanFact, typeof ends>(spanFields, ends)),
+  flags: text(1000),
+  handling: text(2000),
+  caution: text(2000),
+});
+export type MaterialForm = TypedOf<typeof materialForm>;

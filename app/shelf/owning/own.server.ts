@@ -11,11 +11,12 @@ import {
   updateOwnMaterial,
 } from "../../../db/materials/queries.server";
 import { knownMaterials } from "../knownMaterials";
-import { typedMaterial, type MaterialProblem, type TypedMaterial } from "./materialFields";
+import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
+import { typedMaterial, type TypedMaterial } from "./materialFields";
 import { readFacts } from "./readFacts";
 import { checkedOwnFacts, readTypedMaterial, type MaterialsAround } from "./readMaterial.server";
 
-type Saved = { readonly slug: string } | { readonly problems: readonly MaterialProblem[] };
+type Saved = { readonly slug: string } | readonly FieldProblem[];
 
 async function around(): Promise<MaterialsAround & { readonly idOf: ReadonlyMap<string, string> }> {
   const all = await listMaterials(database(), currentMakerId());
@@ -40,7 +41,7 @@ export async function openNewMaterial(from: string) {
 export async function saveNewMaterial(typed: TypedMaterial, from: string): Promise<Saved> {
   const { idOf, ...rest } = await around();
   const read = readTypedMaterial(typed, { ...rest, taken: new Set(rest.library.keys()), base: rest.library.get(from) ?? null });
-  if (!read.ok) return { problems: read.problems };
+  if (!read.ok) return read.problems;
   const madeAs = read.material.parts === undefined ? null : "blend";
   await insertOwnMaterial(database(), currentMakerId(), {
     id: crypto.randomUUID(),
@@ -80,15 +81,15 @@ export async function saveOwn(slug: string, typed: TypedMaterial): Promise<Saved
   const rest = await around();
   if (isOwn) {
     const read = readTypedMaterial(typed, { ...rest, taken: new Set(), base: stored, slug });
-    if (!read.ok) return { problems: read.problems };
+    if (!read.ok) return read.problems;
     await updateOwnMaterial(db, makerId, id, read.material);
     return { slug };
   }
   const { facts, problems } = readFacts(typed);
-  if (problems.length > 0) return { problems };
+  if (problems.length > 0) return problems;
   const own = differing(stored, facts);
   const read = checkedOwnFacts(stored, own, rest.library);
-  if (!read.ok) return { problems: read.problems };
+  if (!read.ok) return read.problems;
   await saveOwnFacts(db, makerId, id, own);
   return { slug };
 }
@@ -99,20 +100,20 @@ function differing(reference: Material, facts: OwnFacts): OwnFacts {
   return Object.fromEntries(told) as OwnFacts;
 }
 
-/** Leaves a material to the library again, or takes an own one out. Answers what is in the way, or nothing. */
-export async function takeAway(slug: string): Promise<string | null> {
+/** Leaves a material to the library again, or takes an own one out. Answers what is in the way. */
+export async function takeAway(slug: string): Promise<readonly FieldProblem[]> {
   const { id, isOwn } = await foundMaterial(slug);
   const db = database();
   const makerId = currentMakerId();
   if (!isOwn) {
     await saveOwnFacts(db, makerId, id, {});
-    return null;
+    return [];
   }
   try {
     await deleteOwnMaterial(db, makerId, id);
-    return null;
+    return [];
   } catch (error) {
     if (brokenConstraint(error) !== "missing") throw error;
-    return "It is used on a sheet, in a scent or on the shelf. Delete it there first.";
+    return wholeProblem("It is used on a sheet, in a scent or on the shelf. Delete it there first.");
   }
 }

@@ -1,13 +1,13 @@
-import { data, redirect, useActionData } from "react-router";
+import { redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
-import { formOf } from "../../frame/readForm.server";
+import { takeForm } from "../../frame/readForm.server";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { readMaterialSlug } from "../forms.server";
 import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/ownRoute";
-import { readMaterialForm } from "./materialForm.server";
+import { materialForm } from "./materialForm.server";
 import { MaterialForm } from "./MaterialForm";
 import { openOwn, saveOwn, takeAway } from "./own.server";
 
@@ -15,15 +15,15 @@ export const loader = answer(async ({ params }: Route.LoaderArgs) => openOwn(rea
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const slug = readMaterialSlug(params.material);
-  const { typed, intent } = readMaterialForm(await formOf(request));
-  if (intent === "take-away") {
+  return takeForm(materialForm, request, async (typed) => {
+    if (typed.intent === "save") {
+      const saved = await saveOwn(slug, typed);
+      return "slug" in saved ? redirect(`/shelf/${slug}`) : saved;
+    }
     const { isOwn } = await openOwn(slug);
-    const problem = await takeAway(slug);
-    if (problem !== null) return data({ problems: [{ field: "", message: problem }], typed }, { status: 422 });
-    return redirect(isOwn ? "/shelf?where=library" : `/shelf/${slug}`);
-  }
-  const saved = await saveOwn(slug, typed);
-  return "problems" in saved ? data({ problems: saved.problems, typed }, { status: 422 }) : redirect(`/shelf/${slug}`);
+    const problems = await takeAway(slug);
+    return problems.length > 0 ? problems : redirect(isOwn ? "/shelf?where=library" : `/shelf/${slug}`);
+  });
 });
 
 export default function OwnRoute({ loaderData: { slug, name, isOwn, typed, library } }: Route.ComponentProps) {
@@ -35,7 +35,7 @@ export default function OwnRoute({ loaderData: { slug, name, isOwn, typed, libra
         key={slug}
         typed={answered?.typed ?? typed}
         library={isOwn ? null : library}
-        problems={answered?.problems ?? []}
+        answered={answered ?? null}
         back={`/shelf/${slug}`}
         save={isOwn ? "Save the material" : "Use my values"}
         away={isOwn ? "Delete it from the library" : "Reset to library values"}

@@ -1,17 +1,18 @@
 import type { OwnFacts } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";
-import { numberFields, spanFields, type MaterialProblem, type TypedMaterial } from "./materialFields";
+import type { FieldProblem } from "../../frame/formAnswer";
+import { factPath, numberFields, spanFields, type TypedMaterial } from "./materialFields";
 
-type TypedFacts = Pick<TypedMaterial, "activeLow" | "activeTypical" | "activeHigh" | "numbers" | "spans" | "handling">;
+type TypedFacts = Pick<TypedMaterial, "active" | "numbers" | "spans" | "handling">;
 
 /**
  * The facts that are typed; an empty field tells none. A number that cannot be read, or a span with one end, is named.
  * Whether the numbers are in range is for the format to say.
  */
-export function readFacts(typed: TypedFacts): { readonly facts: OwnFacts; readonly problems: readonly MaterialProblem[] } {
-  const problems: MaterialProblem[] = [];
+export function readFacts(typed: TypedFacts): { readonly facts: OwnFacts; readonly problems: readonly FieldProblem[] } {
+  const problems: FieldProblem[] = [];
   const say = (field: string, message: string): null => {
-    problems.push({ field, message });
+    problems.push({ field: factPath(field), message });
     return null;
   };
   const number = (text: string, field: string): number | null => {
@@ -30,10 +31,10 @@ export function readFacts(typed: TypedFacts): { readonly facts: OwnFacts; readon
     if (low !== null && high !== null) facts[field] = { low, high, ...(field === "phSupplied" ? { at: "as measured" } : {}) };
     else if ((ends.low.trim() === "") !== (ends.high.trim() === "")) say(field, "Type both limits, or leave both empty.");
   }
-  const typical = number(typed.activeTypical, "active");
-  const [low, high] = [number(typed.activeLow, "active"), number(typed.activeHigh, "active")];
+  const typical = number(typed.active.typical, "active");
+  const [low, high] = [number(typed.active.low, "active"), number(typed.active.high, "active")];
   if (typical !== null) facts.active = { low: low ?? typical, typical, high: high ?? typical };
-  else if (typed.activeLow.trim() !== "" || typed.activeHigh.trim() !== "") say("active", "Give the typical strength too.");
+  else if (typed.active.low.trim() !== "" || typed.active.high.trim() !== "") say("active", "Give the typical strength too.");
   if (typed.handling.trim() !== "") facts.handling = typed.handling.trim();
   return { facts: facts as OwnFacts, problems };
 }

@@ -3,7 +3,8 @@ import { readMaterialsFile } from "@tensidrum/core/formats";
 import { slugOf, withOwnFacts, type Material, type MaterialsBySlug, type OwnFacts } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";
 import type { KnownMaterials } from "../knownMaterials";
-import type { MaterialProblem, TypedMaterial } from "./materialFields";
+import type { FieldProblem } from "../../frame/formAnswer";
+import { factPath, type TypedMaterial } from "./materialFields";
 import { readFacts } from "./readFacts";
 
 /** What typed materials are read against. */
@@ -12,8 +13,7 @@ export interface MaterialsAround {
   readonly known: KnownMaterials;
 }
 
-type ReadMaterial =
-  { readonly ok: true; readonly material: Material } | { readonly ok: false; readonly problems: readonly MaterialProblem[] };
+type ReadMaterial = { readonly ok: true; readonly material: Material } | { readonly ok: false; readonly problems: readonly FieldProblem[] };
 
 interface TypedAround extends MaterialsAround {
   /** Brings the facts the form does not ask for. */
@@ -24,7 +24,7 @@ interface TypedAround extends MaterialsAround {
   readonly slug?: string;
 }
 
-type Written = { readonly written: { readonly slug: string } } | { readonly problems: readonly MaterialProblem[] };
+type Written = { readonly written: { readonly slug: string } } | { readonly problems: readonly FieldProblem[] };
 
 /** A material of one's own as typed, read and checked. */
 export function readTypedMaterial(typed: TypedMaterial, around: TypedAround): ReadMaterial {
@@ -95,7 +95,7 @@ function checkedMaterial(written: object, library: MaterialsBySlug): ReadMateria
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     const problems = error.faults.map(({ path, message }) => ({
-      field: path.replace(/^materials\[0\]\.?/, "").split(/[.[]/)[0] ?? "",
+      field: factPath(path.replace(/^materials\[0\]\.?/, "").split(/[.[]/)[0] ?? ""),
       message: messageOfMaterial(message),
     }));
     return { ok: false, problems: problems.length > 0 ? problems : [{ field: "name", message: error.message }] };
@@ -110,7 +110,7 @@ export function messageOfMaterial(message: string): string {
 type Composition =
   | { readonly inci: readonly { name: string; percent: number }[] }
   | { readonly parts: readonly { material: string; percent: number }[] }
-  | { readonly problem: MaterialProblem };
+  | { readonly problem: FieldProblem };
 
 /** Longer than any INCI name with its percent. */
 const LONGEST_ENTRY = 300;

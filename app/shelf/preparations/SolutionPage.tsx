@@ -1,4 +1,4 @@
-import { Button, TextInput, NativeSelect, UnstyledButton } from "@mantine/core";
+import { Button, NativeSelect, TextInput, type TextInputProps } from "@mantine/core";
 import { STOCK_STRENGTHS_PERCENT, written, writtenShort } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -6,58 +6,66 @@ import { useUnits } from "../../frame/units";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
-import { Field } from "./Field";
+import { problemAt, type FormAnswer } from "../../frame/formAnswer";
+import { Beaker } from "../../pictures/Beaker/Beaker";
 import classes from "./Preparations.module.css";
 import { StandingMade } from "./StandingPreparations";
 import type { OpenSolution } from "./solution.server";
+import { usePlanWhileTyping } from "./usePlanWhileTyping";
 
 interface SolutionPageProps {
   readonly solution: OpenSolution;
-  readonly problem: { readonly field: string; readonly message: string } | null;
+  /** What was refused just now, else what the plan in the address lacks. */
+  readonly answered: Pick<FormAnswer<unknown>, "problems">;
 }
 
 /** Plans a stock solution, leads through making it, and puts it on the shelf. */
-export function SolutionPage({ solution, problem }: SolutionPageProps) {
+export function SolutionPage({ solution, answered }: SolutionPageProps) {
   const { typed, solutes, plan, standing } = solution;
-  const at = (field: string) => (problem?.field === field ? problem.message : undefined);
+  const plans = usePlanWhileTyping();
+  const field = (name: "strength" | "grams" | "months", label: string, more: TextInputProps = {}) => (
+    <TextInput
+      name={name}
+      label={label}
+      defaultValue={typed[name]}
+      error={problemAt(answered, name)}
+      inputMode="decimal"
+      autoComplete="off"
+      {...more}
+    />
+  );
   return (
     <Frame head={<h1 className={shelf.head}>Stock solution</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Stock solution, Tensidrum</title>
-      <Form method="get" className={classes.wish} key={JSON.stringify(typed)}>
-        <Field label="dissolve" problem={at("of")}>
-          <NativeSelect name="of" defaultValue={typed.of}>
-            <option value="">choose one</option>
-            {solutes.map(({ slug, name }) => (
-              <option key={slug} value={slug}>
-                {name}
-              </option>
-            ))}
-          </NativeSelect>
-        </Field>
-        <Field label="strength, % by mass" problem={at("strength")}>
-          <TextInput name="strength" list="strengths" defaultValue={typed.strength} inputMode="decimal" autoComplete="off" />
-        </Field>
+      <Form method="get" className={classes.wish} onInput={plans}>
+        <NativeSelect name="of" label="dissolve" defaultValue={typed.of} error={problemAt(answered, "of")} w={280}>
+          <option value="">choose one</option>
+          {solutes.map(({ slug, name }) => (
+            <option key={slug} value={slug}>
+              {name}
+            </option>
+          ))}
+        </NativeSelect>
+        {field("strength", "strength, % by mass", { list: "strengths" })}
         <datalist id="strengths">
           {STOCK_STRENGTHS_PERCENT.map((strength) => (
             <option key={strength} value={strength} />
           ))}
         </datalist>
-        <Field label="how much, g" problem={at("grams")}>
-          <TextInput name="grams" defaultValue={typed.grams} inputMode="decimal" autoComplete="off" />
-        </Field>
-        <Field label="keep for, months" problem={at("months")}>
-          <TextInput name="months" defaultValue={typed.months} inputMode="decimal" autoComplete="off" />
-        </Field>
-        <UnstyledButton type="submit" className={classes.plan}>
-          Plan it
-        </UnstyledButton>
+        {field("grams", "how much, g")}
+        {field("months", "keep for, months")}
+        <noscript>
+          <Button type="submit" variant="outline" h={40}>
+            Plan
+          </Button>
+        </noscript>
       </Form>
       {plan === null ? (
         <p className={shelf.empty}>
           Say what is to be dissolved and how strong. A few grams become something a scale can weigh, and drops stay even.
         </p>
       ) : (
-        <Plan solution={solution} plan={plan} lotProblem={at("lot")} />
+        <Plan solution={solution} plan={plan} lotProblem={problemAt(answered, "lot")} />
       )}
       <StandingMade
         standing={standing}
@@ -81,25 +89,17 @@ interface PlanProps {
 
 function Plan({ solution: { typed, lots, ids }, plan, lotProblem }: PlanProps) {
   const isBusy = useNavigation().state !== "idle";
-  const share = plan.soluteGrams / plan.grams;
   const { mass } = useUnits();
   return (
     <div className={classes.sides}>
       <section aria-labelledby="weigh-head">
         <h2 id="weigh-head">Weigh</h2>
-        <p className={classes.hero}>
-          <output>{written(plan.waterGrams, 2)}</output> g distilled water
-        </p>
-        <p className={classes.hero}>
-          <output>{written(plan.soluteGrams, 2)}</output> g {plan.said}
-        </p>
-        <p
-          className={classes.bar}
-          role="img"
-          aria-label={`${written(100 * share, 1)} % of it is ${plan.name} as supplied, the remainder water.`}
-        >
-          <span style={{ width: `${100 * share}%` }} />
-        </p>
+        <Beaker
+          parts={[
+            { name: plan.said, grams: plan.soluteGrams, tint: "var(--stratum-acid)" },
+            { name: "distilled water", grams: plan.waterGrams, tint: "var(--stratum-water)" },
+          ]}
+        />
         {plan.least !== null && (
           <p className={classes.least}>
             The least of it your {plan.least.scale} scale weighs well, {written(plan.least.grams, 2)} g, carries{" "}
@@ -135,18 +135,19 @@ function Plan({ solution: { typed, lots, ids }, plan, lotProblem }: PlanProps) {
               <input key={name} type="hidden" name={name} value={value} />
             ),
           )}
-          <label data-problem={lotProblem === undefined ? undefined : true}>
-            <span>{plan.name} taken from</span>
-            <NativeSelect name="lot" defaultValue={typed.lot === "" ? (lots[0]?.id ?? "") : typed.lot}>
-              {lots.map(({ id, code, freeGrams }) => (
-                <option key={id} value={id}>
-                  lot {code}, {mass(freeGrams)} free
-                </option>
-              ))}
-              <option value="">no lot of the shelf</option>
-            </NativeSelect>
-            {lotProblem !== undefined && <em role="alert">{lotProblem}</em>}
-          </label>
+          <NativeSelect
+            name="lot"
+            label={`${plan.name} taken from`}
+            defaultValue={typed.lot === "" ? (lots[0]?.id ?? "") : typed.lot}
+            error={lotProblem}
+          >
+            {lots.map(({ id, code, freeGrams }) => (
+              <option key={id} value={id}>
+                lot {code}, {mass(freeGrams)} free
+              </option>
+            ))}
+            <option value="">no lot of the shelf</option>
+          </NativeSelect>
           <Button type="submit" h={40} loading={isBusy} data-act="It is made: put it on the shelf">
             It is made, put it on the shelf
           </Button>

@@ -1,51 +1,53 @@
-import { Button, Checkbox, TextInput, UnstyledButton } from "@mantine/core";
+import { Button, Checkbox, TextInput } from "@mantine/core";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
-import { Field } from "./Field";
+import { problemAt, type FormAnswer } from "../../frame/formAnswer";
 import classes from "./Preparations.module.css";
 import { StandingMade } from "./StandingPreparations";
+import { usePlanWhileTyping } from "./usePlanWhileTyping";
 import type { OpenWater } from "./water.server";
 
 interface WaterPageProps {
   readonly water: OpenWater;
-  readonly problem: { readonly field: string; readonly message: string } | null;
+  /** What was refused just now, else what the plan in the address lacks. */
+  readonly answered: Pick<FormAnswer<unknown>, "problems">;
 }
 
 /** Plans a water cooked from a plant, leads through it, and puts it on the shelf with its days of life. */
-export function WaterPage({ water, problem }: WaterPageProps) {
+export function WaterPage({ water, answered }: WaterPageProps) {
   const { typed, plan, standing } = water;
-  const at = (field: string) => (problem?.field === field ? problem.message : undefined);
+  const plans = usePlanWhileTyping();
   const field = (name: "name" | "inci" | "plant" | "water" | "yield" | "days", label: string, isWide = false) => (
-    <Field label={label} problem={at(name)}>
-      <TextInput
-        name={name}
-        defaultValue={typed[name]}
-        classNames={{ input: isWide ? classes.wide : undefined }}
-        inputMode={isWide ? "text" : "decimal"}
-        autoComplete="off"
-      />
-    </Field>
+    <TextInput
+      name={name}
+      label={label}
+      defaultValue={typed[name]}
+      error={problemAt(answered, name)}
+      w={isWide ? 280 : undefined}
+      inputMode={isWide ? "text" : "decimal"}
+      autoComplete="off"
+    />
   );
   return (
     <Frame head={<h1 className={shelf.head}>Plant water</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Plant water, Tensidrum</title>
-      <Form method="get" className={classes.wish} key={JSON.stringify(typed)}>
+      <Form method="get" className={classes.wish} onInput={plans}>
         {field("name", "name", true)}
         {field("inci", "INCI of what comes out of the plant", true)}
         {field("plant", "plant, g")}
         {field("water", "water, g")}
         {field("yield", "left after straining, g")}
         {field("days", "days of life, cold")}
-        <Field label="challenge-tested" problem={undefined}>
-          <Checkbox name="tested" defaultChecked={typed.tested === "on"} />
-        </Field>
-        <UnstyledButton type="submit" className={classes.plan}>
-          Plan it
-        </UnstyledButton>
+        <Checkbox name="tested" label="challenge-tested" defaultChecked={typed.tested === "on"} />
+        <noscript>
+          <Button type="submit" variant="outline" h={40}>
+            Plan
+          </Button>
+        </noscript>
       </Form>
       {plan === null ? (
         <p className={shelf.empty}>

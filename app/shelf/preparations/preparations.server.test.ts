@@ -5,9 +5,9 @@ import { receive, standing } from "../stock.server";
 import { openLabel } from "./label.server";
 import { madeCode } from "./preparationCode";
 import { makeSolution, openSolution } from "./solution.server";
-import type { SolutionForm } from "./solutionForm.server";
+import type { TypedSolution } from "./solutionForm.server";
 import { makeWater, openWater } from "./water.server";
-import type { WaterForm } from "./waterForm.server";
+import type { TypedWater } from "./waterForm.server";
 
 onFreshDatabase({ demo: "never" });
 
@@ -20,7 +20,7 @@ describe("the code of something made here", () => {
 });
 
 describe("a stock solution", () => {
-  const wish = (changes: Partial<SolutionForm> = {}): SolutionForm => ({
+  const wish = (changes: Partial<TypedSolution> = {}): TypedSolution => ({
     of: "citric-acid-anhydrous",
     strength: "25",
     grams: "100",
@@ -36,8 +36,8 @@ describe("a stock solution", () => {
   });
 
   it("is planned by strength and amount: of a 99.5 % powder 25.13 g in 74.87 g of water, and what the fine scale can do with it", async () => {
-    const { plan, problem } = await openSolution(wish());
-    expect(problem).toBeNull();
+    const { plan, problems } = await openSolution(wish());
+    expect(problems).toEqual([]);
     expect(plan?.soluteGrams).toBeCloseTo(25.126, 3);
     expect(plan?.waterGrams).toBeCloseTo(74.874, 3);
     expect(plan?.least).toMatchObject({ grams: 0.2 });
@@ -52,8 +52,8 @@ describe("a stock solution", () => {
     [wish({ grams: "some" }), "grams"],
     [wish({ months: "13" }), "months"],
   ])("says at which field it must be fixed", async (typed, field) => {
-    expect((await openSolution(typed)).problem?.field).toBe(field);
-    expect(await makeSolution(typed, ids())).toMatchObject({ problem: { field } });
+    expect((await openSolution(typed)).problems[0]?.field).toBe(field);
+    expect(await makeSolution(typed, ids())).toMatchObject([{ field }]);
   });
 
   it("once made stands on the shelf, takes its solute off the lot, and the same form sent twice is one lot", async () => {
@@ -70,8 +70,8 @@ describe("a stock solution", () => {
 
   it("more than the lot holds is refused, and nothing is stored", async () => {
     const before = await standing();
-    expect(await makeSolution(wish({ lot: lot.id, grams: "500" }), ids())).toMatchObject({ problem: { field: "lot" } });
-    expect(await makeSolution(wish({ lot: crypto.randomUUID() }), ids())).toMatchObject({ problem: { field: "lot" } });
+    expect(await makeSolution(wish({ lot: lot.id, grams: "500" }), ids())).toMatchObject([{ field: "lot" }]);
+    expect(await makeSolution(wish({ lot: crypto.randomUUID() }), ids())).toMatchObject([{ field: "lot" }]);
     expect(await standing()).toEqual(before);
   });
 
@@ -88,7 +88,7 @@ describe("a stock solution", () => {
 });
 
 describe("a plant water", () => {
-  const wish = (changes: Partial<WaterForm> = {}): WaterForm => ({
+  const wish = (changes: Partial<TypedWater> = {}): TypedWater => ({
     name: "Birch leaf water",
     inci: "Betula Alba Leaf Extract",
     plant: "40",
@@ -111,12 +111,12 @@ describe("a plant water", () => {
     [wish({ days: "20" }), "days"],
     [wish({ yield: "much" }), "yield"],
   ])("says at which field it must be fixed", async (typed, field) => {
-    expect((await openWater(typed)).problem?.field).toBe(field);
+    expect((await openWater(typed)).problems[0]?.field).toBe(field);
   });
 
   it("an empty form has nothing wrong with it, and one that is not weighed yet cannot stand on the shelf", async () => {
-    expect((await openWater({ name: "", inci: "", plant: "", water: "", yield: "", days: "7", tested: "" })).problem).toBeNull();
-    expect(await makeWater(wish({ yield: "" }), ids())).toMatchObject({ problem: { field: "yield" } });
+    expect((await openWater({ name: "", inci: "", plant: "", water: "", yield: "", days: "7", tested: "" })).problems).toEqual([]);
+    expect(await makeWater(wish({ yield: "" }), ids())).toMatchObject([{ field: "yield" }]);
   });
 
   it("stands with its days of life; challenge-tested it may have more", async () => {

@@ -11,16 +11,17 @@ import { movementOf } from "../stock.server";
 import { isDissolvable } from "./dissolvable";
 import { LEAST_GRAMS } from "../readLot";
 import { madeCode } from "./preparationCode";
-import type { SolutionForm } from "./solutionForm.server";
+import type { FieldProblem } from "../../frame/formAnswer";
+import type { TypedSolution } from "./solutionForm.server";
 import { isoToday, writtenDay } from "../../frame/dates.server";
 
 /** The wish as read, or what must be fixed. */
 type Wish =
   | { readonly ok: true; readonly solute: Material; readonly strengthPercent: number; readonly grams: number; readonly plan: StockPlan }
-  | { readonly ok: false; readonly field: keyof SolutionForm; readonly message: string };
+  | { readonly ok: false; readonly problems: readonly FieldProblem[] };
 
-function wishOf(typed: SolutionForm, solutes: readonly Material[], today: string): Wish {
-  const say = (field: keyof SolutionForm, message: string): Wish => ({ ok: false, field, message });
+function wishOf(typed: TypedSolution, solutes: readonly Material[], today: string): Wish {
+  const say = (field: keyof TypedSolution, message: string): Wish => ({ ok: false, problems: [{ field, message }] });
   const solute = solutes.find(({ slug }) => slug === typed.of);
   if (solute === undefined) return say("of", "Choose what is to be dissolved.");
   const strength = readPercent(typed.strength);
@@ -72,7 +73,7 @@ async function bench() {
 }
 
 /** A stock solution as planned, what stands of it and of others, and from which lot it can be made. */
-export async function openSolution(typed: SolutionForm) {
+export async function openSolution(typed: TypedSolution) {
   const { all, own, lots, scales, solutes } = await bench();
   const today = isoToday();
   const wish = wishOf(typed, solutes, today);
@@ -99,7 +100,7 @@ export async function openSolution(typed: SolutionForm) {
           least: leastOf(scales, wish.plan.soluteGrams / wish.grams),
         }
       : null,
-    problem: wish.ok || !isAsked ? null : { field: wish.field, message: wish.message },
+    problems: wish.ok || !isAsked ? [] : wish.problems,
     standing: lots
       .filter(({ materialId, leftGrams }) => made.has(materialId) && leftGrams > 0)
       .map((lot) => ({
@@ -120,13 +121,13 @@ export type OpenSolution = Awaited<ReturnType<typeof openSolution>>;
 
 /** Puts a solution that was made on the shelf, and takes its solute off the lot it came from. Returns its lot, or what is wrong. */
 export async function makeSolution(
-  typed: SolutionForm,
+  typed: TypedSolution,
   ids: { readonly id: string; readonly movementId: string },
-): Promise<{ readonly lotId: string } | { readonly problem: { readonly field: keyof SolutionForm; readonly message: string } }> {
+): Promise<{ readonly lotId: string } | readonly FieldProblem[]> {
   const { all, own, lots, solutes } = await bench();
   const today = isoToday();
   const wish = wishOf(typed, solutes, today);
-  if (!wish.ok) return { problem: wish };
+  if (!wish.ok) return wish.problems;
   if (lots.some(({ id }) => id === ids.id)) return { lotId: ids.id };
   const { solute, strengthPercent, grams, plan } = wish;
   const wanted = slugOf(`${solute.slug} ${strengthPercent} percent`, new Set());
@@ -160,10 +161,10 @@ export async function makeSolution(
         ];
   try {
     const isStored = await shelveMadeLot(database(), currentMakerId(), { material, lot, movementId: ids.movementId, taken });
-    if (!isStored) return { problem: { field: "lot", message: "This lot is not on the shelf any more." } };
+    if (!isStored) return [{ field: "lot", message: "This lot is not on the shelf any more." }];
     return { lotId: ids.id };
   } catch (error) {
-    if (error instanceof Refusal) return { problem: { field: "lot", message: `${error.message} ${error.remedy}` } };
+    if (error instanceof Refusal) return [{ field: "lot", message: `${error.message} ${error.remedy}` }];
     throw error;
   }
 }

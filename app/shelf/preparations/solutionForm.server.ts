@@ -1,41 +1,18 @@
-import Joi from "joi";
-import { idField, readForm } from "../../frame/readForm.server";
-
-/** What a solution is to be, as typed. */
-export interface SolutionForm {
-  /** Slug of what is dissolved. */
-  readonly of: string;
-  readonly strength: string;
-  readonly grams: string;
-  readonly months: string;
-  /** The lot the solute is taken from; empty for none. */
-  readonly lot: string;
-}
-
-const words = (most: number, usual = "") => Joi.string().allow("").trim().max(most).empty("").default(usual);
+import { group, id, idOrNone, text, type TypedOf } from "../../frame/fields.server";
 
 const wish = {
-  of: words(120),
-  strength: words(20, "10"),
-  grams: words(20, "100"),
-  months: words(10, "3"),
-  lot: idField.allow("").default(""),
+  /** Slug of what is dissolved. */
+  of: text(120),
+  strength: text(20, "10"),
+  grams: text(20, "100"),
+  months: text(10, "3"),
+  /** The lot the solute is taken from; empty for none. */
+  lot: idOrNone(),
 };
 
-const asked = Joi.object<SolutionForm>(wish);
+/** What a solution is to be, as typed. */
+export const solutionQuestions = group(wish);
+export type TypedSolution = TypedOf<typeof solutionQuestions>;
 
-const made = Joi.object<SolutionForm & { id: string; movementId: string }>({
-  ...wish,
-  id: idField.required(),
-  movementId: idField.required(),
-});
-
-/** Reads a plan from the address; what it does not say stands at its usual value. */
-export function readSolutionWish(address: URL): SolutionForm {
-  const { value, error } = asked.validate(Object.fromEntries(address.searchParams), { stripUnknown: true });
-  return error === undefined ? value : { of: "", strength: "10", grams: "100", months: "3", lot: "" };
-}
-
-export function readSolutionForm(form: FormData): SolutionForm & { readonly id: string; readonly movementId: string } {
-  return readForm(made, form);
-}
+/** A solution that was made, with the identifiers of its lot and of what came in it. */
+export const solutionForm = group({ ...wish, id: id(), movementId: id() });

@@ -1,32 +1,25 @@
 import { daysLeft, madeUpWater, type MadeUpWater, type WaterRecipe } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { saysTheSame, slugOf } from "@tensidrum/core/library";
-import { isBlank, readMassGrams, readNumber, textProblem } from "@tensidrum/core/quantities";
+import { isBlank, readMassGrams, readNumber } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listMaterials, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
 import { shelveMadeLot } from "../../../db/inventory/writes.server";
 import { LEAST_GRAMS } from "../readLot";
 import { madeCode } from "./preparationCode";
-import type { WaterForm } from "./waterForm.server";
+import type { FieldProblem } from "../../frame/formAnswer";
+import type { TypedWater } from "./waterForm.server";
 import { here, writtenShortDay } from "../../frame/dates.server";
 
-interface WaterProblem {
-  readonly field: keyof WaterForm;
-  readonly message: string;
-}
-
 type Wish =
-  { readonly ok: true; readonly recipe: Omit<WaterRecipe, "slug">; readonly water: MadeUpWater } | ({ readonly ok: false } & WaterProblem);
+  | { readonly ok: true; readonly recipe: Omit<WaterRecipe, "slug">; readonly water: MadeUpWater }
+  | { readonly ok: false; readonly problems: readonly FieldProblem[] };
 
-function wishOf(typed: WaterForm): Wish {
-  const say = (field: keyof WaterForm, message: string): Wish => ({ ok: false, field, message });
+function wishOf(typed: TypedWater): Wish {
+  const say = (field: keyof TypedWater, message: string): Wish => ({ ok: false, problems: [{ field, message }] });
   if (isBlank(typed.name)) return say("name", "Give the water a name: Birch leaf water.");
   if (isBlank(typed.inci)) return say("inci", "Give the INCI name of what comes out of the plant: Betula Alba Leaf Extract.");
-  for (const field of ["name", "inci"] as const) {
-    const problem = textProblem(typed[field]);
-    if (problem !== null) return say(field, problem);
-  }
   const plant = readMassGrams(typed.plant);
   if (!plant.ok) return say("plant", "Give the grams of the plant.");
   const water = readMassGrams(typed.water);
@@ -61,7 +54,7 @@ async function bench() {
 }
 
 /** A water as planned, and the waters that stand, with the days each has left. */
-export async function openWater(typed: WaterForm) {
+export async function openWater(typed: TypedWater) {
   const { own, lots } = await bench();
   const wish = wishOf(typed);
   const today = here().startOf("day");
@@ -81,8 +74,7 @@ export async function openWater(typed: WaterForm) {
           caution: wish.water.material.caution,
         }
       : null,
-    problem:
-      wish.ok || Object.values({ ...typed, days: "" }).every((text) => text === "") ? null : { field: wish.field, message: wish.message },
+    problems: wish.ok || Object.values({ ...typed, days: "" }).every((text) => text === "") ? [] : wish.problems,
     standing: lots
       .filter(({ materialId, leftGrams }) => waters.has(materialId) && leftGrams > 0)
       .map((lot) => ({
@@ -105,12 +97,12 @@ export type OpenWater = Awaited<ReturnType<typeof openWater>>;
 
 /** Puts a water that was cooked on the shelf with its days of life. Returns its lot, or what is wrong. */
 export async function makeWater(
-  typed: WaterForm,
+  typed: TypedWater,
   ids: { readonly id: string; readonly movementId: string },
-): Promise<{ readonly lotId: string } | { readonly problem: WaterProblem }> {
+): Promise<{ readonly lotId: string } | readonly FieldProblem[]> {
   const wish = wishOf(typed);
-  if (!wish.ok) return { problem: wish };
-  if (wish.recipe.yieldGrams === undefined) return { problem: { field: "yield", message: "Weigh what was left after straining." } };
+  if (!wish.ok) return wish.problems;
+  if (wish.recipe.yieldGrams === undefined) return [{ field: "yield", message: "Weigh what was left after straining." }];
   const { own, lots } = await bench();
   if (lots.some(({ id }) => id === ids.id)) return { lotId: ids.id };
   const db = database();

@@ -8,7 +8,8 @@ import { Shares } from "../../pictures/Shares/Shares";
 import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
 import { InProduct } from "./InProduct";
-import type { TypedRound } from "./scentForms.server";
+import type { FormAnswer } from "../../frame/formAnswer";
+import type { TypedScent } from "./scentForms.server";
 import classes from "./Scents.module.css";
 import type { OpenScent } from "./scents.server";
 import { FormError } from "../../components/FormError";
@@ -16,7 +17,7 @@ import { DataTable } from "../../components/DataTable";
 
 interface ScentPageProps {
   readonly scent: OpenScent;
-  readonly answered: { readonly problem: string; readonly round: TypedRound | null } | null;
+  readonly answered: FormAnswer<TypedScent> | null;
 }
 
 /** A scent and its rounds: what is in each, what changed, and what the last one does in a product. */
@@ -35,7 +36,7 @@ export function ScentPage({ scent, answered }: ScentPageProps) {
       line={<StationNav stations={shelfStations("back to it")} />}
     >
       <title>{`${name}, Tensidrum`}</title>
-      {answered !== null && <FormError>{answered.problem}</FormError>}
+      <FormError>{answered?.sentence}</FormError>
       <div className={classes.page}>
         <div>
           {rounds.length > 0 && (
@@ -45,7 +46,7 @@ export function ScentPage({ scent, answered }: ScentPageProps) {
               label={rounds.map((round) => `Round ${round.number}: ${sharesInWords(round.shares, oils)}`).join(". ")}
             />
           )}
-          <Rounds scent={scent} typed={answered?.round ?? null} />
+          <Rounds scent={scent} typed={answered?.typed.intent === "round" ? answered.typed : null} />
           {rounds.length > 1 && <Changes rounds={rounds} />}
           {last !== undefined && <Keep scent={scent} last={last} />}
         </div>
@@ -65,14 +66,13 @@ function sharesInWords(shares: Round["shares"], oils: OpenScent["oils"]): string
 const ROUNDS_SHOWN = 4;
 
 /** The rounds as a table of counts; the last column is the next round, to be typed. */
-function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: TypedRound | null }) {
+function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: TypedScent | null }) {
   const { rounds, oils, choice, newId } = scent;
   const isBusy = useNavigation().state !== "idle";
   const shown = rounds.slice(-ROUNDS_SHOWN);
   const last = rounds.at(-1);
   const countOf = (slug: string): string =>
-    typed?.oils.find(({ material }) => material === slug)?.count ??
-    (last?.counts[slug] === undefined ? "" : writtenShort(last.counts[slug], 3));
+    typed?.oils[slug]?.count ?? (last?.counts[slug] === undefined ? "" : writtenShort(last.counts[slug], 3));
   const isNew = oils.length === 0;
   // A narrow screen shows the last round beside the next.
   const isEarlier = (number: number) => number !== last?.number || undefined;
@@ -120,9 +120,9 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
                 );
               })}
               <td>
-                <input type="hidden" name="oil" value={slug} />
+                <input type="hidden" name={`oils.${slug}.material`} value={slug} />
                 <TextInput
-                  name="count"
+                  name={`oils.${slug}.count`}
                   inputMode="decimal"
                   defaultValue={countOf(slug)}
                   aria-label={`${name}, next round`}
@@ -134,7 +134,11 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
           {blanks.map((at) => (
             <tr key={at}>
               <th scope="row">
-                <NativeSelect name="oil" defaultValue="" aria-label={isNew ? `Oil ${at + 1}` : "Another oil"}>
+                <NativeSelect
+                  name={`oils.row ${at}.material`}
+                  defaultValue={typed?.oils[`row ${at}`]?.material ?? ""}
+                  aria-label={isNew ? `Oil ${at + 1}` : "Another oil"}
+                >
                   <option value="">{isNew ? "choose an oil" : "another oil"}</option>
                   {choice.map(({ slug, name }) => (
                     <option key={slug} value={slug}>
@@ -148,9 +152,9 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
               ))}
               <td>
                 <TextInput
-                  name="count"
+                  name={`oils.row ${at}.count`}
                   inputMode="decimal"
-                  defaultValue=""
+                  defaultValue={typed?.oils[`row ${at}`]?.count ?? ""}
                   aria-label={isNew ? `Count of oil ${at + 1}` : "Count of another oil"}
                   autoComplete="off"
                 />
@@ -239,7 +243,7 @@ function Keep({ scent: { name }, last }: { readonly scent: OpenScent; readonly l
       <Form method="post">
         <input type="hidden" name="id" value={last.id} />
         <UnstyledButton type="submit" name="intent" value="delete" disabled={isBusy} className={classes.away}>
-          Throw the scent away with its rounds
+          Delete the scent with its rounds
         </UnstyledButton>
       </Form>
     </section>

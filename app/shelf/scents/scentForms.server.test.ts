@@ -1,76 +1,60 @@
 import { describe, expect, it } from "vitest";
-import { readDose, readNewScent, readScentForm, readScentId } from "./scentForms.server";
+import { readForm, readQuestions } from "../../frame/readForm.server";
+import { doseQuestions, newScentForm, readScentId, scentForm } from "./scentForms.server";
 
 const id = crypto.randomUUID();
-const form = (entries: readonly (readonly [string, string])[]) => {
+const form = (entries: Readonly<Record<string, string>>) => {
   const data = new FormData();
-  for (const [key, value] of entries) data.append(key, value);
+  for (const [key, value] of Object.entries(entries)) data.append(key, value);
   return data;
 };
+const asked = (search: string) => readQuestions(doseQuestions, new Request(`http://bench/scents/1${search}`));
 
 describe("the forms of a scent", () => {
-  it("a round is its oils with their counts, in order; a row without an oil is none", () => {
-    const read = readScentForm(
-      form([
-        ["intent", "round"],
-        ["id", id],
-        ["countedIn", "parts"],
-        ["oil", "lemon-oil"],
-        ["count", "3"],
-        ["oil", ""],
-        ["count", "9"],
-        ["oil", "pine-needle-oil"],
-        ["count", "1,5"],
-        ["note", " sharp "],
-      ]),
-    );
-    expect(read).toEqual({
-      intent: "round",
-      round: {
+  it("a round is its oils with their counts, row by row", () => {
+    const { typed, problems } = readForm(
+      scentForm,
+      form({
+        intent: "round",
         id,
         countedIn: "parts",
-        note: "sharp",
-        oils: [
-          { material: "lemon-oil", count: "3" },
-          { material: "pine-needle-oil", count: "1,5" },
-        ],
-      },
+        "oils.lemon-oil.material": "lemon-oil",
+        "oils.lemon-oil.count": "3",
+        "oils.row 0.material": "pine-needle-oil",
+        "oils.row 0.count": "1,5",
+        note: " sharp ",
+      }),
+    );
+    expect(problems).toEqual([]);
+    expect(typed).toEqual({
+      intent: "round",
+      id,
+      countedIn: "parts",
+      oils: { "lemon-oil": { material: "lemon-oil", count: "3" }, "row 0": { material: "pine-needle-oil", count: "1,5" } },
+      note: "sharp",
+      name: "",
     });
   });
 
+  it("what is too long or holds what does not show is named at its field, and comes back as typed", () => {
+    const { typed, problems } = readForm(scentForm, form({ intent: "round", id, note: "x".repeat(501), "oils.a.count": "1\u202e" }));
+    expect(problems).toEqual([
+      { field: "oils.a.count", message: "It has a hidden character (U+202E). Delete it and type it again." },
+      { field: "note", message: "At most 500 characters." },
+    ]);
+    expect(typed.note).toHaveLength(501);
+  });
+
   it("knows the other buttons, and refuses those that are not there", () => {
-    expect(
-      readScentForm(
-        form([
-          ["intent", "keep"],
-          ["id", id],
-          ["name", "Boathouse"],
-        ]),
-      ),
-    ).toEqual({ intent: "keep", roundId: id, name: "Boathouse" });
-    expect(
-      readScentForm(
-        form([
-          ["intent", "delete"],
-          ["id", id],
-        ]),
-      ),
-    ).toEqual({ intent: "delete" });
-    expect(() =>
-      readScentForm(
-        form([
-          ["intent", "burn"],
-          ["id", id],
-        ]),
-      ),
-    ).toThrow("not as this page sends it");
-    expect(() => readNewScent(form([["name", "no id"]]))).toThrow("not as this page sends it");
+    expect(readForm(scentForm, form({ intent: "keep", id, name: "Boathouse" })).typed).toMatchObject({ intent: "keep", name: "Boathouse" });
+    expect(() => readForm(scentForm, form({ intent: "burn", id }))).toThrow("not as this page sends it (intent)");
+    expect(() => readForm(newScentForm, form({ name: "no id" }))).toThrow("not as this page sends it (id)");
     expect(() => readScentId("x")).toThrow("No scent");
   });
 
   it("a dose that is not said is the usual one, in a body wash", () => {
-    expect(readDose(new URL("http://bench/scents/1"))).toEqual({ profile: "body-wash", percent: "0.5" });
-    expect(readDose(new URL("http://bench/scents/1?profile=face-gel&percent=0,2"))).toEqual({ profile: "face-gel", percent: "0,2" });
-    expect(readDose(new URL("http://bench/scents/1?profile=soup"))).toMatchObject({ profile: "body-wash" });
+    expect(asked("")).toEqual({ profile: "body-wash", percent: "0.5" });
+    expect(asked("?profile=face-gel&percent=0,2")).toEqual({ profile: "face-gel", percent: "0,2" });
+    expect(asked("?profile=soup")).toMatchObject({ profile: "body-wash" });
   });
 });

@@ -10,13 +10,14 @@ import {
 } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, slugOf, type MaterialsBySlug } from "@tensidrum/core/library";
-import { isBlank, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
+import { isBlank, readNumber, readPercent } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { brokenConstraint } from "../../../db/failures.server";
 import { listMaterials } from "../../../db/materials/queries.server";
 import { findScent, listCounts, listRounds, listScents } from "../../../db/scents/queries.server";
 import { addRound, deleteScent, insertScent, keepRound } from "../../../db/scents/writes.server";
-import type { ScentDose, TypedRound } from "./scentForms.server";
+import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
+import type { ScentDose, TypedScent } from "./scentForms.server";
 import { writtenShortDay } from "../../frame/dates.server";
 
 /** The scents that are being built, and an identifier for the next. */
@@ -25,16 +26,14 @@ export async function openScents() {
 }
 
 /** Begins a scent, or says what is wrong with its name. */
-export async function beginScent(scent: { readonly id: string; readonly name: string }): Promise<string | null> {
-  if (isBlank(scent.name)) return "Give the scent a name.";
-  const problem = textProblem(scent.name);
-  if (problem !== null) return problem;
+export async function beginScent(scent: { readonly id: string; readonly name: string }): Promise<readonly FieldProblem[]> {
+  if (isBlank(scent.name)) return [{ field: "name", message: "Give the scent a name." }];
   try {
     await insertScent(database(), currentMakerId(), scent);
-    return null;
+    return [];
   } catch (error) {
     if (brokenConstraint(error) !== "taken") throw error;
-    return `There is a scent called ${scent.name} already.`;
+    return [{ field: "name", message: `There is a scent called ${scent.name} already.` }];
   }
 }
 
@@ -121,52 +120,49 @@ function told({ allergens, oils, ...cap }: ReturnType<typeof scentInFormula>, na
   return { ...cap, allergens, oils: oils.map(({ material, ...oil }) => ({ name: nameOf(material), ...oil })) };
 }
 
-/** Stores the next round of a scent, or says what is wrong with it. */
-export async function nextScentRound(scentId: string, typed: TypedRound): Promise<string | null> {
-  const noteProblem = textProblem(typed.note);
-  if (noteProblem !== null) return `Of the note: ${noteProblem}`;
+/**
+ * Stores the next round of a scent, or says what is wrong with it.
+ * @throws Refusal when its oils make no blend
+ */
+export async function nextScentRound(scentId: string, typed: TypedScent): Promise<readonly FieldProblem[]> {
   await foundScent(scentId);
   const [rounds, { bySlug, idOf }] = await Promise.all([roundsOf(scentId), library()]);
-  if (rounds.some(({ id }) => id === typed.id)) return null;
+  if (rounds.some(({ id }) => id === typed.id)) return [];
   const oils: { material: string; count: number }[] = [];
-  for (const { material, count } of typed.oils) {
+  for (const [row, { material, count }] of Object.entries(typed.oils)) {
     const read = readNumber(count);
-    if (!read.ok && read.problem === "empty") continue;
-    if (!read.ok || read.value < 0) return `“${count}” is no count. Write a number, or 0 to leave the oil out.`;
-    if (oils.some((oil) => oil.material === material)) return "One oil stands twice. Count it once.";
+    if (material === "" || (!read.ok && read.problem === "empty")) continue;
+    const field = `oils.${row}.count`;
+    if (!read.ok || read.value < 0) return [{ field, message: `“${count}” is no count. Write a number, or 0 to leave the oil out.` }];
+    if (oils.some((oil) => oil.material === material)) return [{ field, message: "One oil stands twice. Count it once." }];
     if (read.value > 0) oils.push({ material, count: read.value });
   }
   const dropOf = (slug: string): number | null => (typed.countedIn === "drops" ? (bySlug.get(slug)?.dropMilligrams ?? null) : null);
-  try {
-    scentBlend({ countedIn: typed.countedIn, oils }, bySlug);
-  } catch (error) {
-    if (error instanceof Refusal) return `${error.message} ${error.remedy}`;
-    throw error;
-  }
+  // Refused here when it is no blend.
+  scentBlend({ countedIn: typed.countedIn, oils }, bySlug);
   const counts = oils.map(({ material, count }) => ({ materialId: idOf.get(material) ?? "", count, dropMilligrams: dropOf(material) }));
   const { id, countedIn, note } = typed;
   await addRound(database(), currentMakerId(), scentId, { id, countedIn, note, counts });
-  return null;
+  return [];
 }
 
 /** Keeps a round as a material of the maker's own. Returns its slug, or what is wrong. */
 export async function keepScent(
   scentId: string,
-  { roundId, name }: { readonly roundId: string; readonly name: string },
-): Promise<{ readonly slug: string } | { readonly problem: string }> {
+  { id, name }: Pick<TypedScent, "id" | "name">,
+): Promise<{ readonly slug: string } | readonly FieldProblem[]> {
   const [rounds, { bySlug }] = await Promise.all([roundsOf(scentId), library()]);
-  const round = rounds.find(({ id }) => id === roundId);
-  if (round === undefined) return { problem: "This round is not here any more. Load the page again." };
+  const round = rounds.find((each) => each.id === id);
+  if (round === undefined) return wholeProblem("This round is not here any more. Load the page again.");
   if (round.keptAs !== null) return { slug: round.keptAs };
-  const problem = isBlank(name) ? "Give it the name it is to have among the materials." : textProblem(name);
-  if (problem !== null) return { problem };
+  if (isBlank(name)) return [{ field: "name", message: "Give it the name it is to have among the materials." }];
   const blend = scentBlend(round.trial, bySlug);
   const facts = blendMaterial(blend, { slug: slugOf(name, new Set(bySlug.keys())), name });
-  await keepRound(database(), currentMakerId(), roundId, { id: crypto.randomUUID(), facts, basedOnId: null, madeAs: "scent" });
+  await keepRound(database(), currentMakerId(), id, { id: crypto.randomUUID(), facts, basedOnId: null, madeAs: "scent" });
   return { slug: facts.slug };
 }
 
-/** Takes a scent away with its rounds. */
-export async function throwScentAway(scentId: string): Promise<void> {
+/** Deletes a scent with its rounds. */
+export async function removeScent(scentId: string): Promise<void> {
   await deleteScent(database(), currentMakerId(), scentId);
 }

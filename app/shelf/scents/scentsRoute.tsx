@@ -1,24 +1,25 @@
 import { Button, TextInput } from "@mantine/core";
-import { data, Form, Link, redirect, useActionData, useNavigation } from "react-router";
+import { Form, Link, redirect, useActionData, useNavigation } from "react-router";
 import { answer } from "../../frame/answer.server";
-import { formOf } from "../../frame/readForm.server";
+import { takeForm } from "../../frame/readForm.server";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/scentsRoute";
-import { readNewScent } from "./scentForms.server";
+import { newScentForm } from "./scentForms.server";
 import { beginScent, openScents } from "./scents.server";
 import classes from "./Scents.module.css";
 import { FormError } from "../../components/FormError";
 
 export const loader = answer(async (_: Route.LoaderArgs) => openScents());
 
-export const action = answer(async ({ request }: Route.ActionArgs) => {
-  const scent = readNewScent(await formOf(request));
-  const problem = await beginScent(scent);
-  return problem === null ? redirect(`/scents/${scent.id}`) : data({ problem, name: scent.name }, { status: 422 });
-});
+export const action = answer(async ({ request }: Route.ActionArgs) =>
+  takeForm(newScentForm, request, async (scent) => {
+    const problems = await beginScent(scent);
+    return problems.length > 0 ? problems : redirect(`/scents/${scent.id}`);
+  }),
+);
 
 export default function ScentsRoute({ loaderData: { scents, newId } }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
@@ -33,7 +34,7 @@ export default function ScentsRoute({ loaderData: { scents, newId } }: Route.Com
           id="scent-name"
           name="name"
           maxLength={120}
-          defaultValue={answered?.name ?? ""}
+          defaultValue={answered?.typed.name ?? ""}
           autoComplete="off"
           data-act="Begin a scent"
           data-key="n"
@@ -41,7 +42,7 @@ export default function ScentsRoute({ loaderData: { scents, newId } }: Route.Com
         <Button type="submit" h={40} loading={isBusy}>
           Begin
         </Button>
-        {answered !== undefined && <FormError>{answered.problem}</FormError>}
+        <FormError>{answered?.sentence}</FormError>
       </Form>
       {scents.length === 0 ? (
         <p className={shelf.empty}>

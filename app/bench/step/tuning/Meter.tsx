@@ -46,7 +46,7 @@ export function Meter() {
         {wells.map(({ buffer, which }) => (
           <span key={which}>
             <label>
-              {which} <TextInput name="buffer" inputMode="decimal" autoComplete="off" inputSize="5" defaultValue={buffer} />
+              {which} <TextInput name="buffers" inputMode="decimal" autoComplete="off" inputSize="5" defaultValue={buffer} />
             </label>
             <TextInput
               label="shows"

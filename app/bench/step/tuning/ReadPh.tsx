@@ -87,7 +87,7 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
               inputMode="decimal"
               autoComplete="off"
               aria-label={isAgain ? "pH, read again" : "pH"}
-              defaultValue={answered?.form.intent === "read-ph" ? answered.form.ph : ""}
+              defaultValue={answered?.typed.intent === "read-ph" ? answered.typed.ph : ""}
               autoFocus={!isAgain}
               onInput={(event) => setTyped(event.currentTarget.value)}
             />

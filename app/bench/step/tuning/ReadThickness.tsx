@@ -80,7 +80,7 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
                 inputMode="decimal"
                 autoComplete="off"
                 aria-label={isAgain ? "Thickness, read again" : "Thickness"}
-                defaultValue={answered?.form.intent === "read-thickness" ? answered.form.viscosity : ""}
+                defaultValue={answered?.typed.intent === "read-thickness" ? answered.typed.viscosity : ""}
                 autoFocus={!isAgain}
               />
             </label>
@@ -95,7 +95,7 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
           {way === "bead" &&
             beadFields.map((field) => (
               <label key={field}>
-                {beadWords[field]} <TextInput name={`bead-${field}`} inputMode="decimal" autoComplete="off" inputSize="5" />
+                {beadWords[field]} <TextInput name={`bead.${field}`} inputMode="decimal" autoComplete="off" inputSize="5" />
               </label>
             ))}
           <label>
