@@ -166,6 +166,7 @@ export default tseslint.config(
       "app/**/*.server.test.ts",
       "app/**/*Route.{ts,tsx}",
       "app/**/*.test.ts",
+      "app/**/*.stored.ts",
       "app/entry.server.tsx",
       "app/root.tsx",
     ],
@@ -176,10 +177,18 @@ export default tseslint.config(
           patterns: [
             noBarrel,
             { ...noDatabase, allowTypeImports: true },
-            { group: ["joi", "@tensidrum/core/formats"], message: "Joi stays on the server." },
+            { group: ["joi", "@tensidrum/core/formats"], message: "Joi stays on the server and in what reads the browser's stores." },
+            { regex: "\\.stored$", allowTypeImports: true, message: "It is large: load it when something was stored." },
           ],
         },
       ],
+    },
+  },
+  {
+    // What a browser kept is read by Joi too; these files are loaded only where something was kept.
+    files: ["app/**/*.stored.ts"],
+    rules: {
+      "@typescript-eslint/no-restricted-imports": ["error", { patterns: [noBarrel, { ...noDatabase, allowTypeImports: true }] }],
     },
   },
   {

@@ -9,6 +9,8 @@ export function keepBenchForLater(): () => void {
   const keep = async (): Promise<void> => {
     await navigator.serviceWorker.register("/bench-worker.js", { type: "module" });
     const { active } = await navigator.serviceWorker.ready;
+    // What reads kept entries is wanted only when there are some, which may be without the server.
+    await import("../queue/entries.stored").catch(() => undefined);
     if (isOver) return;
     const loaded = performance.getEntriesByType("resource").map(({ name }) => new URL(name));
     const assets = loaded

@@ -22,7 +22,15 @@ interface PracticePageProps {
 /** A practice run of a version: the same bench with simulated instruments, a batch nobody knows, and its truth at the end. */
 export function PracticePage({ wanted, sent }: PracticePageProps) {
   const [kept, setKept] = useState<{ readonly practice: KeptPractice; readonly round: number } | null>(null);
-  useEffect(() => setKept({ practice: keptPractice(sent.id), round: 0 }), [sent.id]);
+  useEffect(() => {
+    let isGone = false;
+    void keptPractice(sent.id).then((practice) => {
+      if (!isGone) setKept({ practice, round: 0 });
+    });
+    return () => {
+      isGone = true;
+    };
+  }, [sent.id]);
   if (kept === null) {
     return (
       <Frame head={<h1 className={step.head}>{sent.formula.name}</h1>} line={<StationNav stations={benchStations("practice run")} />}>

@@ -128,7 +128,7 @@ function useKeptScore(id: string, score: PracticeScore, standing: readonly Batch
   const [scores, setScores] = useState<readonly PastScore[]>([]);
   const at = standing.at(-1)?.at ?? "";
   const { points, doses, minutes } = score;
-  useEffect(() => setScores(keepScore(id, { at, points, doses, minutes })), [id, at, points, doses, minutes]);
+  useEffect(() => void keepScore(id, { at, points, doses, minutes }).then(setScores), [id, at, points, doses, minutes]);
   return scores;
 }
 

@@ -28,8 +28,9 @@ export function freshPractice(seed: string = crypto.randomUUID()): KeptPractice 
 }
 
 /** The practice run that was left here, or a fresh one. */
-export function keptPractice(id: string): KeptPractice {
-  return read<KeptPractice>(KEPT + id) ?? freshPractice();
+export async function keptPractice(id: string): Promise<KeptPractice> {
+  const kept = read(KEPT + id);
+  return (kept === null ? null : (await import("../queue/entries.stored")).storedPractice(kept)) ?? freshPractice();
 }
 
 export function keepPractice(id: string, practice: KeptPractice): void {
@@ -37,22 +38,23 @@ export function keepPractice(id: string, practice: KeptPractice): void {
 }
 
 /** Past scores of a version in this browser, the newest first. */
-export function pastScores(id: string): readonly PastScore[] {
-  return read<readonly PastScore[]>(SCORES + id) ?? [];
+export async function pastScores(id: string): Promise<readonly PastScore[]> {
+  const kept = read(SCORES + id);
+  return (kept === null ? null : (await import("../queue/entries.stored")).storedScores(kept)) ?? [];
 }
 
 /** Adds a score unless it stands there already. */
-export function keepScore(id: string, score: PastScore): readonly PastScore[] {
-  const before = pastScores(id);
+export async function keepScore(id: string, score: PastScore): Promise<readonly PastScore[]> {
+  const before = await pastScores(id);
   if (before.some(({ at }) => at === score.at)) return before;
   const scores = [score, ...before].slice(0, MOST_SCORES);
   localStorage.setItem(SCORES + id, JSON.stringify(scores));
   return scores;
 }
 
-function read<Value>(key: string): Value | null {
+function read(key: string): unknown {
   try {
-    return JSON.parse(localStorage.getItem(key) ?? "null") as Value | null;
+    return JSON.parse(localStorage.getItem(key) ?? "null");
   } catch {
     return null;
   }

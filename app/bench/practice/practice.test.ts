@@ -11,22 +11,24 @@ function browserStorage(): Pick<Storage, "getItem" | "setItem"> {
 afterEach(() => vi.unstubAllGlobals());
 
 describe("a practice run in the browser", () => {
-  it("goes on where it was left, each version by itself; what cannot be read is a fresh one", () => {
+  it("goes on where it was left, each version by itself; what cannot be read is a fresh one", async () => {
     const storage = browserStorage();
     vi.stubGlobal("localStorage", storage);
     const run = { ...freshPractice("seed"), aheadMilliseconds: 120_000 };
     keepPractice("a", run);
-    expect(keptPractice("a")).toEqual(run);
-    expect(keptPractice("b")).toMatchObject({ entries: [], aheadMilliseconds: 0, isOver: false });
+    expect(await keptPractice("a")).toEqual(run);
+    expect(await keptPractice("b")).toMatchObject({ entries: [], aheadMilliseconds: 0, isOver: false });
     storage.setItem("tensidrum.practice.a", "{half");
-    expect(keptPractice("a").entries).toEqual([]);
+    expect((await keptPractice("a")).entries).toEqual([]);
+    storage.setItem("tensidrum.practice.a", JSON.stringify({ ...run, entries: [{ id: "x", kind: "burned" }] }));
+    expect(await keptPractice("a")).toMatchObject({ entries: [], aheadMilliseconds: 0 });
   });
 
-  it("keeps a score once, the newest first, ten of them", () => {
+  it("keeps a score once, the newest first, ten of them", async () => {
     vi.stubGlobal("localStorage", browserStorage());
-    for (let at = 0; at < 12; at += 1) keepScore("a", { at: `t${at}`, points: at, doses: 1, minutes: 10 });
-    expect(keepScore("a", { at: "t11", points: 99, doses: 1, minutes: 10 })).toHaveLength(10);
-    expect(pastScores("a")[0]).toMatchObject({ at: "t11", points: 11 });
+    for (let at = 0; at < 12; at += 1) await keepScore("a", { at: `t${at}`, points: at, doses: 1, minutes: 10 });
+    expect(await keepScore("a", { at: "t11", points: 99, doses: 1, minutes: 10 })).toHaveLength(10);
+    expect((await pastScores("a"))[0]).toMatchObject({ at: "t11", points: 11 });
   });
 });
 

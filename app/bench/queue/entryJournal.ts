@@ -1,6 +1,15 @@
 import type { EntryKeep, KeptEntry } from "./entryKeep";
 
 const KEY = "tensidrum.bench-journal";
+const PATIENCE_MILLISECONDS = 2_000;
+
+/** What was kept is read before it is used. A device without the server may lack what reads it: then the server does. */
+async function checked(kept: readonly KeptEntry[]): Promise<readonly KeptEntry[]> {
+  if (kept.length === 0) return kept;
+  const tooLate = new Promise<null>((resolve) => setTimeout(() => resolve(null), PATIENCE_MILLISECONDS));
+  const reader = await Promise.race([import("./entries.stored").catch(() => null), tooLate]);
+  return reader === null ? kept : reader.storedEntries(kept);
+}
 
 /**
  * Keeps entries as another keep does, and before that notes them where it takes no time: the browser's database answers
@@ -29,9 +38,9 @@ export function journaled(keep: EntryKeep, storage: Pick<Storage, "getItem" | "s
   };
   return {
     async all(batch) {
-      const kept = await keep.all(batch);
+      const kept = await checked(await keep.all(batch));
       const there = new Set(kept.map(({ id }) => id));
-      const lost = noted().filter((entry) => entry.batch === batch && !there.has(entry.id));
+      const lost = await checked(noted().filter((entry) => entry.batch === batch && !there.has(entry.id)));
       if (lost.length > 0) await keep.put(lost);
       strike(new Set(lost.map(({ id }) => id)));
       return [...kept, ...lost];

@@ -1,4 +1,4 @@
-import { noTypedAim, nothingTypedMeasured, type TypedSheet } from "../typed/typedSheet";
+import type { TypedSheet } from "../typed/typedSheet";
 
 /** Typing that has not reached the database yet, kept in this browser so that a reload loses nothing. */
 export interface KeptTyping {
@@ -49,13 +49,13 @@ export function forgetKept(key: string): void {
 }
 
 /** The text this page, or the page it was before a reload, kept last of a version; for what need not be sure. */
-export function latestKept(versionId: string): TypedSheet | null {
-  return keptOf(versionId)[0]?.kept.typed ?? null;
+export async function latestKept(versionId: string): Promise<TypedSheet | null> {
+  return (await keptOf(versionId))[0]?.kept.typed ?? null;
 }
 
 /** The texts of a version kept by pages that are gone, the newest first. */
 export async function abandonedTyping(versionId: string): Promise<readonly KeptByPage[]> {
-  const all = keptOf(versionId);
+  const all = await keptOf(versionId);
   if (all.length === 0) return [];
   const { held = [] } = (await navigator.locks?.query().catch(() => ({ held: [] }))) ?? {};
   const alive = new Set(held.map(({ name }) => name));
@@ -64,30 +64,27 @@ export async function abandonedTyping(versionId: string): Promise<readonly KeptB
 
 const pageOf = (key: string) => key.slice(key.lastIndexOf(".") + 1);
 
-function keptOf(versionId: string): readonly (KeptByPage & { readonly keptAt: number })[] {
+async function keptOf(versionId: string): Promise<readonly (KeptByPage & { readonly keptAt: number })[]> {
+  const texts = textsOf(`${PREFIX}${versionId}`);
+  if (texts.length === 0) return [];
+  const { storedTyping } = await import("./sheets.stored");
+  return texts
+    .flatMap(({ key, text }) => {
+      const stored = storedTyping(text);
+      if (stored === null) return [];
+      const { keptAt, ...kept } = stored;
+      return [{ key, kept, keptAt }];
+    })
+    .toSorted((a, b) => b.keptAt - a.keptAt);
+}
+
+function textsOf(prefix: string): readonly { readonly key: string; readonly text: string }[] {
   try {
     return Object.keys(localStorage)
-      .filter((key) => key.startsWith(`${PREFIX}${versionId}`))
-      .flatMap((key) => {
-        const read = keptFrom(localStorage.getItem(key));
-        return read === null ? [] : [{ key, ...read }];
-      })
-      .toSorted((a, b) => b.keptAt - a.keptAt);
+      .filter((key) => key.startsWith(prefix))
+      .map((key) => ({ key, text: localStorage.getItem(key) ?? "" }));
   } catch {
+    // Storage is barred: nothing was kept.
     return [];
   }
-}
-
-function keptFrom(text: string | null): { readonly kept: KeptTyping; readonly keptAt: number } | null {
-  const candidate = JSON.parse(text ?? "null") as (Partial<KeptTyping> & { keptAt?: number }) | null;
-  const isWhole = typeof candidate?.revision === "number" && Array.isArray(candidate.typed?.lines) && Array.isArray(candidate.typed.phases);
-  if (!isWhole) return null;
-  const { revision, typed, base, unanswered = [], keptAt = 0 } = candidate as KeptTyping & { keptAt?: number };
-  return { kept: { revision, typed: asNow(typed), unanswered, ...(base === undefined ? {} : { base: asNow(base) }) }, keptAt };
-}
-
-/** Kept before sheets had an aim and measurements, and phases a temperature. */
-function asNow(typed: TypedSheet): TypedSheet {
-  const phases = typed.phases.map((phase) => ({ ...phase, temperature: phase.temperature ?? "" }));
-  return { ...typed, phases, aim: { ...noTypedAim, ...typed.aim }, measured: { ...nothingTypedMeasured, ...typed.measured } };
 }

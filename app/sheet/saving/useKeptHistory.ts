@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 import { historyKept, historyToKeep } from "../typed/keptHistory";
 import type { SheetHistory } from "../typed/sheetHistory";
+import type { TypedSheet } from "../typed/typedSheet";
 import { latestKept } from "./keptTyping";
 
 const keyOf = (versionId: string) => `tensidrum.history.${versionId}`;
@@ -10,10 +11,11 @@ export function useKeptHistory(versionId: string, history: SheetHistory, resume:
   const latest = useRef(history);
   latest.current = history;
   useEffect(() => {
-    const kept = read(versionId);
-    const typing = latestKept(versionId);
-    const before = kept === null ? null : historyKept(kept, [latest.current.now, ...(typing === null ? [] : [typing])]);
-    if (before !== null) resume(before);
+    const loaded = latest.current;
+    void historyBefore(versionId, loaded.now).then((before) => {
+      // What was typed meanwhile is the newer history.
+      if (before !== null && latest.current === loaded) resume(before);
+    });
     const keep = () => write(versionId, latest.current);
     window.addEventListener("pagehide", keep);
     return () => {
@@ -21,6 +23,13 @@ export function useKeptHistory(versionId: string, history: SheetHistory, resume:
       keep();
     };
   }, [versionId, resume]);
+}
+
+async function historyBefore(versionId: string, loaded: TypedSheet): Promise<SheetHistory | null> {
+  const kept = read(versionId);
+  if (kept === null) return null;
+  const [{ storedHistory }, typing] = await Promise.all([import("./sheets.stored"), latestKept(versionId)]);
+  return historyKept(storedHistory(kept), typing === null ? [loaded] : [loaded, typing]);
 }
 
 function read(versionId: string): string | null {

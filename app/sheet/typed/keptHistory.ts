@@ -18,29 +18,10 @@ export function historyToKeep(history: SheetHistory): string {
 
 /**
  * The history of the page before a reload, going on from what was loaded now; null when it does not lead to it.
- * @param text as `historyToKeep` wrote it
+ * @param kept as it was read from what `historyToKeep` wrote
  * @param loaded what the page shows: the draft as stored, or as it was typed and not stored
  */
-export function historyKept(text: string, loaded: readonly TypedSheet[]): SheetHistory | null {
-  let kept: Partial<SheetHistory> | null;
-  try {
-    kept = JSON.parse(text) as Partial<SheetHistory> | null;
-  } catch {
-    return null;
-  }
-  const { now, past, future } = kept ?? {};
-  if (!isSheet(now) || !Array.isArray(past) || !Array.isArray(future) || ![...past, ...future].every(isSheet)) return null;
-  const shown = loaded.find((sheet) => isSameSheet(sheet, now));
-  return shown === undefined ? null : { now: shown, past, future, lastKey: null };
-}
-
-function isSheet(value: unknown): value is TypedSheet {
-  const sheet = value as Partial<TypedSheet> | null | undefined;
-  return (
-    typeof sheet?.name === "string" &&
-    Array.isArray(sheet.lines) &&
-    Array.isArray(sheet.phases) &&
-    typeof sheet.aim === "object" &&
-    typeof sheet.measured === "object"
-  );
+export function historyKept(kept: Omit<SheetHistory, "lastKey"> | null, loaded: readonly TypedSheet[]): SheetHistory | null {
+  const shown = kept === null ? undefined : loaded.find((sheet) => isSameSheet(sheet, kept.now));
+  return kept === null || shown === undefined ? null : { ...kept, now: shown, lastKey: null };
 }

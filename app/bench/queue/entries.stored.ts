@@ -1,0 +1,54 @@
+import { readEntries } from "@tensidrum/core/formats";
+import Joi from "joi";
+import type { BatchEntry } from "@tensidrum/core/process";
+import type { KeptEntry } from "./entryKeep";
+
+const entry = Joi.object<BatchEntry>({ id: Joi.string().required() })
+  .unknown()
+  .custom((value: BatchEntry, helpers) => {
+    try {
+      readEntries([value]);
+      return value;
+    } catch {
+      return helpers.error("any.invalid");
+    }
+  });
+
+const keptEntry = Joi.object<KeptEntry>({
+  id: Joi.string().required(),
+  batch: Joi.string().required(),
+  entry: entry.required(),
+  position: Joi.number().integer().allow(null).required(),
+  why: Joi.string().allow("", null).required(),
+}).unknown();
+
+const practice = Joi.object<{ seed: string; entries: readonly BatchEntry[]; aheadMilliseconds: number; isOver: boolean }>({
+  seed: Joi.string().required(),
+  entries: Joi.array().items(entry).required(),
+  aheadMilliseconds: Joi.number().required(),
+  isOver: Joi.boolean().required(),
+});
+
+const score = Joi.object<{ at: string; points: number; doses: number; minutes: number }>({
+  at: Joi.string().allow("").required(),
+  points: Joi.number().required(),
+  doses: Joi.number().required(),
+  minutes: Joi.number().required(),
+});
+
+/** Of entries a device kept, those that are some; one that is broken shows nowhere and is not sent. */
+export function storedEntries(kept: readonly unknown[]): readonly KeptEntry[] {
+  return kept.filter((one): one is KeptEntry => keptEntry.validate(one, { convert: false }).error === undefined);
+}
+
+/** Reads a practice run; null where it is none. */
+export const storedPractice = (kept: unknown) => read(practice, kept);
+
+/** Reads past scores; null where they are none. */
+export const storedScores = (kept: unknown) =>
+  read(Joi.array<{ at: string; points: number; doses: number; minutes: number }[]>().items(score), kept);
+
+function read<Stored>(schema: Joi.AnySchema<Stored>, kept: unknown): Stored | null {
+  const { value, error } = schema.required().validate(kept, { convert: false, stripUnknown: true });
+  return error === undefined ? (value as Stored) : null;
+}
