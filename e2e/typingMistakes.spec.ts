@@ -84,23 +84,21 @@ test("what a form could not have sent is refused, and nothing is stored", async 
       maxRedirects: 0,
     });
   };
-  const lines = fields.filter(([key]) => key === "line").map(([, value]) => value);
+  const lines = fields.flatMap(([key]) => /^lines\.(.*)\.materialId$/.exec(key)?.[1] ?? []);
 
   const unknownKey = await post((body) => body.set("isAdmin", "1"));
   expect(unknownKey.status()).toBe(422);
   expect(await unknownKey.text()).toContain("isAdmin");
 
   const secondRest = await post((body) => {
-    for (const line of lines) body.append("restLine", line.slice(0, 36));
+    body.delete("restLineId");
+    for (const line of lines) body.append("restLineId", line);
   });
   expect(secondRest.status()).toBe(422);
   expect(await secondRest.text()).toContain("Only one line can be q.s. to 100 %.");
 
   const unknownMaterial = await post((body) => {
-    const [water = "", glucosideLine = ""] = lines;
-    body.delete("line");
-    body.append("line", water);
-    body.append("line", `${glucosideLine.slice(0, 39)}11111111-1111-4111-8111-111111111111 `);
+    body.set(`lines.${lines.at(-1)}.materialId`, "11111111-1111-4111-8111-111111111111");
   });
   expect(unknownMaterial.status()).toBe(422);
   expect(await unknownMaterial.text()).toContain("This material is not in the library.");

@@ -1,4 +1,4 @@
-import type { NotJudged } from "@tensidrum/core/findings";
+import type { WordedNotJudged } from "@tensidrum/core/assessment";
 import { judgementOf, type WordedFinding } from "@tensidrum/core/assessment";
 import { createContext, type ReactNode, useContext, useMemo, useRef } from "react";
 import { findingTags, tagsKey } from "./lines/findingTags";
@@ -15,7 +15,7 @@ export interface AimEffect {
 
 export interface Judged {
   readonly findings: readonly WordedFinding[];
-  readonly notJudged: readonly NotJudged[];
+  readonly notJudged: readonly WordedNotJudged[];
   readonly aimEffect: AimEffect | null;
 }
 

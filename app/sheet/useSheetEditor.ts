@@ -33,7 +33,7 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
   const [wantedFocus, setWantedFocus] = useState<string | null>(null);
 
   const resume = useCallback((before: SheetHistory) => dispatch({ kind: "resume", history: before }), []);
-  useKeptHistory(versionId, history, resume);
+  const isHistoryRead = useKeptHistory(versionId, history, resume);
 
   const edits = useMemo(() => {
     const change = (key: string | null, step: (sheet: TypedSheet) => TypedSheet) => dispatch({ kind: "change", key, change: step });
@@ -68,12 +68,12 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
         setWantedFocus(line.id);
       },
       addNewPhase: () => change(null, withNewPhase),
-      undo: () => dispatch({ kind: "undo" }),
-      redo: () => dispatch({ kind: "redo" }),
+      undo: () => void isHistoryRead.current.then(() => dispatch({ kind: "undo" })),
+      redo: () => void isHistoryRead.current.then(() => dispatch({ kind: "redo" })),
       replace: (sheet: TypedSheet) => dispatch({ kind: "replace", sheet }),
       rebase: (onto: { readonly base: TypedSheet; readonly theirs: TypedSheet }) => dispatch({ kind: "rebase", ...onto }),
     };
-  }, []);
+  }, [isHistoryRead]);
 
   // A row can take the caret only once it stands in its place.
   useEffect(() => {

@@ -1,5 +1,6 @@
 import { acknowledges, type WordedFinding } from "@tensidrum/core/assessment";
-import type { NotJudged, Severity } from "@tensidrum/core/findings";
+import type { WordedNotJudged } from "@tensidrum/core/assessment";
+import type { Severity } from "@tensidrum/core/findings";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { memo, type ReactNode } from "react";
 import { FindingMark } from "../../components/FindingMark";
@@ -14,7 +15,7 @@ interface FindingsProps {
   readonly formulaId: string;
   readonly isDraft: boolean;
   readonly findings: readonly WordedFinding[];
-  readonly notJudged: readonly NotJudged[];
+  readonly notJudged: readonly WordedNotJudged[];
   readonly acknowledgements: readonly Acknowledged[];
   readonly materials: MaterialsBySlug;
 }
@@ -81,7 +82,7 @@ function FoldedPart({ title, count, children }: { readonly title: string; readon
   );
 }
 
-const READING_WORDS: Partial<Record<NotJudged["what"], string>> = {
+const READING_WORDS: Partial<Record<WordedNotJudged["what"], string>> = {
   densityGramsPerMl: "Density",
   waterActivity: "Water activity",
   phCorridor: "pH corridor",
@@ -89,7 +90,7 @@ const READING_WORDS: Partial<Record<NotJudged["what"], string>> = {
   EYE_PH: "pH near the eye",
 };
 
-function unjudgedWords(what: NotJudged["what"]): string {
+function unjudgedWords(what: WordedNotJudged["what"]): string {
   const words = what.toLowerCase().replaceAll("_", " ");
   return READING_WORDS[what] ?? words.charAt(0).toUpperCase() + words.slice(1);
 }

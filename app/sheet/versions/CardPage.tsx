@@ -1,4 +1,5 @@
 import { Button } from "@mantine/core";
+import { cautionText, factText } from "@tensidrum/core/packaging";
 import { Fragment } from "react";
 import { Link } from "react-router";
 import { Frame } from "../../frame/Frame";
@@ -75,12 +76,12 @@ export function CardPage({ version: { formulaId, number, isDraft, writtenOn, car
           <h2>What it is</h2>
           <ul>
             {card.facts.map((fact) => (
-              <li key={fact}>{fact}</li>
+              <li key={fact.code}>{factText(fact)}</li>
             ))}
           </ul>
           <h2>Cautions</h2>
           <ul>
-            {card.cautions.map((caution) => (
+            {card.cautions.map(cautionText).map((caution) => (
               <li key={caution}>{caution}</li>
             ))}
           </ul>

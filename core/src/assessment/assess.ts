@@ -2,6 +2,7 @@ import { phCorridor, type PhCorridor } from "../acidity/corridor.ts";
 import { activeMatterOfLine, sumActiveMatter, type ActiveMatter } from "../surfactants/activeMatter.ts";
 import type { Foam } from "../surfactants/foam.ts";
 import type { Irritation } from "../surfactants/irritation.ts";
+import { wordedNotJudged, type WordedNotJudged } from "./wording/missingWords.ts";
 import type { NotJudged } from "../findings/finding.ts";
 import type { ReadSheet } from "../findings/judged.ts";
 import { judge } from "../findings/registry.ts";
@@ -77,7 +78,7 @@ export interface Readings extends Sums {
 export interface Judgement {
   /** The most urgent first. */
   readonly findings: readonly WordedFinding[];
-  readonly notJudged: readonly NotJudged[];
+  readonly notJudged: readonly WordedNotJudged[];
 }
 
 /** All readings of a formula and what they lead to. */
@@ -182,9 +183,7 @@ export function readingOf(formula: Formula, library: MaterialsBySlug, known: Kno
     },
     read,
     lacking: [
-      ...(withoutDensity.length > 0
-        ? [{ what: "densityGramsPerMl" as const, missing: "density of these materials", lines: withoutDensity }]
-        : []),
+      ...(withoutDensity.length > 0 ? [{ what: "densityGramsPerMl", lacks: "material-density", lines: withoutDensity } as const] : []),
       ...mildnessNotJudged,
       ...notJudgedReadings(activity, corridor),
       ...untold(sheet),
@@ -195,7 +194,7 @@ export function readingOf(formula: Formula, library: MaterialsBySlug, known: Kno
 /** Lets every rule speak on a formula that has been read. */
 export function judgementOf({ read, lacking }: FormulaReading): Judgement {
   const { findings, notJudged } = judge(read);
-  return { findings: worded(findings, read.sheet.materials), notJudged: [...notJudged, ...lacking] };
+  return { findings: worded(findings, read.sheet.materials), notJudged: wordedNotJudged([...notJudged, ...lacking], read.sheet.materials) };
 }
 
 /**
@@ -209,8 +208,8 @@ export function assess(formula: Formula, library: MaterialsBySlug, known: Known 
 
 function notJudgedReadings(activity: number | null, corridor: PhCorridor | null): readonly NotJudged[] {
   const missing: NotJudged[] = [];
-  if (activity === null) missing.push({ what: "waterActivity", missing: "water in the formula", lines: [] });
-  if (corridor === null) missing.push({ what: "phCorridor", missing: "water in the formula, or anyone who claims a pH", lines: [] });
+  if (activity === null) missing.push({ what: "waterActivity", lacks: "water", lines: [] });
+  if (corridor === null) missing.push({ what: "phCorridor", lacks: "water-or-ph-claim", lines: [] });
   return missing;
 }
 
@@ -224,7 +223,5 @@ function untold({ lines, materials }: ResolvedSheet): readonly NotJudged[] {
       percent > 0 &&
       leavesOf(material, materials).some((leaf) => leaf.material.inci.reduce((sum, entry) => sum + entry.percent, 0) < TOLD_PERCENT),
   );
-  return silent.length === 0
-    ? []
-    : [{ what: "composition", missing: "the whole composition of these materials", lines: silent.map(({ line }) => line.id) }];
+  return silent.length === 0 ? [] : [{ what: "composition", lacks: "whole-composition", lines: silent.map(({ line }) => line.id) }];
 }

@@ -14,3 +14,4 @@ export { wordsOf } from "./wording/catalogue.ts";
 export type { WordedFinding } from "./wording/catalogue.ts";
 export { checkWords, clarityWords, routeWords } from "./wording/readingWords.ts";
 export type { Words } from "./wording/words.ts";
+export type { WordedNotJudged } from "./wording/missingWords.ts";

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { library, sheetOf } from "../testing/exampleSheet.ts";
-import { cardMarkdown, cardOf } from "./formulaCard.ts";
+import { cardMarkdown, cardOf, cautionText, factText } from "./formulaCard.ts";
 
 const wash = sheetOf(
   [
@@ -16,13 +16,14 @@ describe("a card to hand on", () => {
     const { lines, facts } = cardOf(wash, library);
     expect(lines[1]).toMatchObject({ percent: "15.00", grams: "90.00", purpose: "surfactant" });
     expect(lines[0]?.percent).toBe("71.00 (q.s.)");
-    expect(facts[0]).toBe("Active matter 10.05 %.");
+    expect(facts.map(factText)[0]).toBe("Active matter 10.05 %.");
   });
 
   it("cautions of the materials once each, and those that always stand", () => {
     const { cautions } = cardOf(wash, library);
-    expect(new Set(cautions).size).toBe(cautions.length);
-    expect(cautions.at(-1)).toContain("check where you live");
+    const said = cautions.map(cautionText);
+    expect(new Set(said).size).toBe(said.length);
+    expect(said.at(-1)).toContain("check where you live");
   });
 
   it("signs in a name mean nothing in the Markdown", () => {

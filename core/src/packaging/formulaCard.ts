@@ -22,15 +22,20 @@ export interface FormulaCard {
   readonly title: string;
   readonly subtitle: string;
   readonly lines: readonly CardLine[];
-  /** Active matter, pH, mildness in a sentence each. */
-  readonly facts: readonly string[];
-  readonly cautions: readonly string[];
+  readonly facts: readonly CardFact[];
+  readonly cautions: readonly CardCaution[];
 }
 
-const ALWAYS = [
-  "Clean and disinfect tools and containers; keep it out of the eyes; try a little on the inner arm and wait 24 hours.",
-  "Not tested by a laboratory. Selling it usually needs a safety assessment and a responsible person: check where you live.",
-];
+export type CardFact =
+  | { readonly code: "active-matter"; readonly percent: number }
+  | { readonly code: "ph"; readonly low: number; readonly high: number }
+  | { readonly code: "irritation"; readonly load: number; readonly band: string };
+
+export type CardCaution =
+  { readonly code: "material"; readonly name: string; readonly caution: string } | { readonly code: "try-first" | "not-tested" };
+
+/** Every card says these. */
+const ALWAYS: readonly CardCaution[] = [{ code: "try-first" }, { code: "not-tested" }];
 
 /**
  * The card of a formula: percent and grams side by side, what each material is there for, cautions of the materials.
@@ -43,7 +48,9 @@ export function cardOf(formula: Formula, library: MaterialsBySlug): FormulaCard 
   const profile = aimedProfile(formula);
   const cautions = sheet.lines
     .filter(({ percent }) => percent > 0)
-    .flatMap(({ material }) => (material.caution === null ? [] : [`${shownMaterial(material).name}: ${lowerFirst(material.caution)}`]));
+    .flatMap(({ material }): CardCaution[] =>
+      material.caution === null ? [] : [{ code: "material", name: shownMaterial(material).name, caution: material.caution }],
+    );
   const { phCorridor: corridor, activeMatter, irritation } = assessment;
   return {
     title: shownFormulaName(formula.name),
@@ -59,14 +66,36 @@ export function cardOf(formula: Formula, library: MaterialsBySlug): FormulaCard 
       };
     }),
     facts: [
-      `Active matter ${writtenPercent(activeMatter.percent)} %.`,
-      ...(corridor === null || corridor.empty ? [] : [`pH ${writtenShort(corridor.low, 2)} to ${writtenShort(corridor.high, 2)}.`]),
-      ...(irritation === null
-        ? []
-        : [`Irritation load ${writtenShort(irritation.load, 0)}, ${irritation.band} (an estimate that ranks blends).`]),
+      { code: "active-matter", percent: activeMatter.percent },
+      ...(corridor === null || corridor.empty ? [] : [{ code: "ph", low: corridor.low, high: corridor.high } as const]),
+      ...(irritation === null ? [] : [{ code: "irritation", load: irritation.load, band: irritation.band } as const]),
     ],
-    cautions: [...new Set([...cautions, ...ALWAYS])],
+    cautions: [...new Map([...cautions, ...ALWAYS].map((caution) => [cautionText(caution), caution])).values()],
   };
+}
+
+/** A fact of the card in words. */
+export function factText(fact: CardFact): string {
+  switch (fact.code) {
+    case "active-matter":
+      return `Active matter ${writtenPercent(fact.percent)} %.`;
+    case "ph":
+      return `pH ${writtenShort(fact.low, 2)} to ${writtenShort(fact.high, 2)}.`;
+    case "irritation":
+      return `Irritation load ${writtenShort(fact.load, 0)}, ${fact.band} (an estimate that ranks blends).`;
+  }
+}
+
+/** A caution of the card in words. */
+export function cautionText(caution: CardCaution): string {
+  switch (caution.code) {
+    case "material":
+      return `${caution.name}: ${lowerFirst(caution.caution)}`;
+    case "try-first":
+      return "Clean and disinfect tools and containers; keep it out of the eyes; try a little on the inner arm and wait 24 hours.";
+    case "not-tested":
+      return "Not tested by a laboratory. Selling it usually needs a safety assessment and a responsible person: check where you live.";
+  }
 }
 
 /** As it reads after a colon; "pH" and other words with a capital inside stay. */
@@ -93,11 +122,11 @@ export function cardMarkdown({ title, subtitle, lines, facts, cautions }: Formul
     "| --- | --- | ---: | ---: | --- |",
     ...rows,
     "",
-    ...facts.map(plain),
+    ...facts.map(factText).map(plain),
     "",
     "## Cautions",
     "",
-    ...cautions.map((caution) => `- ${plain(caution)}`),
+    ...cautions.map((caution) => `- ${plain(cautionText(caution))}`),
     "",
   ].join("\n");
 }

@@ -6,7 +6,7 @@ export { bestMix } from "./filling/bestMix.ts";
 export type { ContainerMix, MixChoice } from "./filling/bestMix.ts";
 export { fillCount, fillMassGrams } from "./filling/fillMass.ts";
 export type { Container, FillCount } from "./filling/fillMass.ts";
-export { cardMarkdown, cardOf } from "./formulaCard.ts";
+export { cardMarkdown, cardOf, cautionText, factText } from "./formulaCard.ts";
 export type { CardLine, FormulaCard } from "./formulaCard.ts";
 export type { Naming } from "./ingredientNames.ts";
 export { labelOf } from "./label.ts";

@@ -5,15 +5,7 @@ import { isHot } from "./tasks.ts";
 export function basePart(plan: Planner): void {
   const bases = plan.take("base");
   if (bases.length === 0) return;
-  plan.add({
-    id: "base",
-    stage: "weigh",
-    vessel: "main",
-    title: "Weigh the base",
-    do: `Weigh ${plan.amounts(bases)} into the main beaker and fold slowly.`,
-    why: "A ready base contains surfactants, salt and preservative; whisking makes it foam.",
-    lines: bases,
-  });
+  plan.add({ id: "base", code: "base", facts: plan.weighed(bases), stage: "weigh", vessel: "main", lines: bases });
 }
 
 /** Cleansers in their own beaker: powder first, the liquid amphoteric onto it, the others after. */
@@ -22,66 +14,23 @@ export function cleanserPart(plan: Planner): void {
   const amphoterics = plan.take("cleanser-amphoteric");
   const others = plan.take("cleanser");
   const melting = plan.take("melt");
-  const vessel = "surfactants" as const;
+  const into = { stage: "weigh", vessel: "surfactants" } as const;
   if (powders.length > 0) {
-    plan.add({
-      id: "cleanser-powders",
-      stage: "weigh",
-      vessel,
-      title: "Weigh the cleanser powders",
-      do: `Weigh ${plan.amounts(powders)} into a beaker of their own.`,
-      why: "Weighed first, the powder lies still when the liquid comes.",
-      lines: powders,
-    });
+    plan.add({ ...into, id: "cleanser-powders", code: "surfactant-powders", facts: plan.weighed(powders), lines: powders });
   }
   if (amphoterics.length > 0) {
-    plan.add({
-      id: "cleanser-amphoterics",
-      stage: "weigh",
-      vessel,
-      title: powders.length > 0 ? "Pour the amphoteric onto the powder" : "Weigh the amphoterics",
-      do: `${powders.length > 0 ? "Pour" : "Weigh"} ${plan.amounts(amphoterics)} ${powders.length > 0 ? "onto the powder and press it through with a spatula" : "into the surfactant beaker"}.`,
-      why:
-        powders.length > 0
-          ? "The liquid onto the powder: the other way round it floats in dry lumps."
-          : "Amphoterics and anionics share their micelles best when they meet undiluted.",
-      lines: amphoterics,
-    });
+    const code = powders.length > 0 ? "amphoterics-onto-powder" : "amphoterics";
+    plan.add({ ...into, id: "cleanser-amphoterics", code, facts: plan.weighed(amphoterics), lines: amphoterics });
   }
   if (others.length > 0) {
-    plan.add({
-      id: "cleansers",
-      stage: "weigh",
-      vessel,
-      title: "Weigh the other cleansers",
-      do: `Add ${plan.amounts(others)} and stir slowly, without drawing air in.`,
-      why: "Joined undiluted they clear sooner and foam less than in the water.",
-      lines: others,
-    });
+    plan.add({ ...into, id: "cleansers", code: "other-surfactants", facts: plan.weighed(others), lines: others });
   }
   if (melting.length > 0) {
-    plan.add({
-      id: "melt-thickener",
-      stage: "weigh",
-      vessel,
-      title: "Add what must melt",
-      do: `Add ${plan.amounts(melting)} to the cleansers.`,
-      why: "Flakes dissolve in hot cleanser, never in cold water.",
-      lines: melting,
-    });
+    plan.add({ ...into, id: "melt-thickener", code: "melt-thickener", facts: plan.weighed(melting), lines: melting });
   }
   const needWarmth = [...powders, ...others, ...melting].some(({ material }) => material.flags.includes("needs-heat"));
   if (needWarmth) {
-    plan.add({
-      id: "warm-cleansers",
-      stage: "heat",
-      vessel,
-      title: "Warm the cleansers",
-      do: "Note the weight, cover the beaker and warm it in a water bath to 65 to 75 °C; stir now and then.",
-      why: "Pasty and waxy materials clear in the warmth; uncovered they dry to a skin.",
-      wait: { from: 10, until: 40 },
-      check: "Clear or evenly pearly, no grains. Replace what steamed off.",
-    });
+    plan.add({ id: "warm-cleansers", code: "warm-surfactants", stage: "heat", vessel: "surfactants", wait: { from: 10, until: 40 } });
   }
 }
 
@@ -97,33 +46,13 @@ export function scentPart(plan: Planner): void {
   const scents = plan.take("scent");
   const solubilisers = plan.take("solubiliser");
   if (scents.length === 0 && solubilisers.length === 0) return;
-  plan.add({
-    id: "scent",
-    stage: "weigh",
-    vessel: "scent",
-    title: solubilisers.length > 0 ? "Scent and oils into the solubiliser" : "Weigh scent and oils",
-    do:
-      solubilisers.length > 0
-        ? `Weigh ${plan.amounts(solubilisers)}, drop ${scents.length > 0 ? plan.amounts(scents) : "nothing else"} into it and stir until clear.`
-        : `Weigh ${plan.amounts(scents)} into a small beaker.`,
-    why:
-      solubilisers.length > 0
-        ? "Oil that has met water first can no longer be taken up."
-        : "Without a solubiliser the cleansers themselves must take it up.",
-    lines: [...solubilisers, ...scents],
-    check: solubilisers.length > 0 ? "Clear before you go on." : "Weighed to the drop.",
-  });
+  const into = { id: "scent", stage: "weigh", vessel: "scent", lines: [...solubilisers, ...scents] } as const;
+  if (solubilisers.length > 0) {
+    const facts = { scents: plan.amounts(scents), solubilisers: plan.amounts(solubilisers) };
+    plan.add({ ...into, code: "scent-into-solubiliser", facts });
+  } else plan.add({ ...into, code: "scent", facts: plan.weighed(scents) });
   const waits = cleansersAreWarm(plan) || isHot(plan.bench);
   if (!waits && plan.holds("surfactants")) {
-    plan.add({
-      id: "scent-into-cleansers",
-      stage: "combine",
-      vessel: "surfactants",
-      joins: ["scent"],
-      title: "Scent into the cleansers",
-      do: "Fold the scent into the cleansers until it is clear again.",
-      why: "Cleansers take it up undiluted; in the finished wash it would stay as droplets.",
-      check: "Clear.",
-    });
+    plan.add({ id: "scent-into-cleansers", code: "scent-into-surfactants", stage: "combine", vessel: "surfactants", joins: ["scent"] });
   }
 }

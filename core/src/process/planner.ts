@@ -1,25 +1,23 @@
 import type { ResolvedLine } from "../formula/types.ts";
 import type { WeighedLine } from "../formula/weighSheet.ts";
 import { shownMaterial } from "../library/shownMaterial.ts";
-import { writtenShort } from "../quantities/written.ts";
 import type { Workbench } from "./batchKind.ts";
 import { cautionOf } from "./cautions.ts";
 import { vesselNames, type Stage, type Step, type StepList, type Vessel, type VesselId } from "./step.ts";
 import { taskOf, type Task } from "./tasks.ts";
+import type { Amount, Weighed } from "./wording/stepText.ts";
+import { stepText, type SaidStep } from "./wording/stepWords.ts";
 
-/** A step before it has its place. */
-export interface StepDraft {
+/** A step before it has its place and its words. */
+export type StepDraft = StepPlace & SaidStep;
+
+interface StepPlace {
   readonly id: string;
   readonly stage: Stage;
   readonly vessel: VesselId | null;
-  readonly title: string;
-  readonly do: string;
-  readonly why: string;
   readonly lines?: readonly ResolvedLine[];
   /** Minutes from and until; none is no wait. */
   readonly wait?: { readonly from: number; readonly until: number };
-  readonly caution?: string;
-  readonly check?: string;
   readonly measures?: Step["measures"];
   readonly tunes?: Step["tunes"];
   /** Vessels whose content goes into this one, and which are empty afterwards. */
@@ -35,8 +33,10 @@ export interface Planner {
   take(...tasks: readonly Task[]): readonly ResolvedLine[];
   /** Those of them that share a phase, phase by phase. */
   takeByPhase(...tasks: readonly Task[]): readonly { readonly phase: string; readonly lines: readonly ResolvedLine[] }[];
-  /** "12.0 g glycerin and 0.6 g xanthan gum". */
-  amounts(lines: readonly ResolvedLine[]): string;
+  /** What is weighed of each line. */
+  amounts(lines: readonly ResolvedLine[]): readonly Amount[];
+  /** The same as the facts of a step that weighs them. */
+  weighed(lines: readonly ResolvedLine[]): Weighed;
   add(draft: StepDraft): void;
   holds(vessel: VesselId): boolean;
   finished(): StepList;
@@ -64,6 +64,10 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
     return taken.sort((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0));
   }
 
+  function amounts(lines: readonly ResolvedLine[]): readonly Amount[] {
+    return lines.map(({ line, material }) => ({ grams: grams.get(line.id) ?? 0, name: shownMaterial(material).name }));
+  }
+
   function add(draft: StepDraft): void {
     const lines = draft.lines ?? [];
     const { vessel } = draft;
@@ -72,20 +76,23 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
     const before = sources.map((source) => lastIn.get(source)).filter((one): one is string => one !== undefined);
     const after = before.length > 0 ? [...new Set(before)] : gate === null ? [] : [gate];
     const id = freeId(ids, draft.id);
+    const { title, do: doing, why, check, caution } = stepText(draft);
     steps.push({
       id,
+      code: draft.code,
+      facts: "facts" in draft ? draft.facts : {},
       stage: draft.stage,
       phase: lines[0]?.line.phase ?? null,
-      title: draft.title,
-      do: draft.do,
-      why: draft.why,
+      title,
+      do: doing,
+      why,
       lines: lines.map(({ line }) => line.id),
       waitMinutes: draft.wait?.from ?? 0,
       waitUntilMinutes: draft.wait?.until ?? 0,
       after,
       vessel,
-      caution: cautionOf(lines, draft.caution),
-      check: draft.check ?? null,
+      caution: cautionOf(lines, caution),
+      check: check ?? null,
       ...(draft.measures === undefined ? {} : { measures: draft.measures }),
       ...(draft.tunes === undefined ? {} : { tunes: draft.tunes }),
     });
@@ -108,12 +115,8 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
       for (const resolved of take(...tasks)) byPhase.set(resolved.line.phase, [...(byPhase.get(resolved.line.phase) ?? []), resolved]);
       return [...byPhase].map(([phase, lines]) => ({ phase, lines }));
     },
-    amounts(lines) {
-      const told = lines.map(
-        ({ line, material }) => `${writtenShort(grams.get(line.id) ?? 0, 3)} g ${lower(shownMaterial(material).name)}`,
-      );
-      return told.length <= 1 ? told.join("") : `${told.slice(0, -1).join(", ")} and ${told.at(-1)}`;
-    },
+    amounts,
+    weighed: (lines) => ({ amounts: amounts(lines) }),
     add,
     holds: (vessel) => lastIn.has(vessel),
     finished() {
@@ -129,11 +132,6 @@ function freeId(ids: Set<string>, wanted: string): string {
   for (let number = 2; ids.has(id); number += 1) id = `${wanted}-${number}`;
   ids.add(id);
   return id;
-}
-
-/** Names stand inside a sentence; abbreviations keep their capitals. */
-function lower(name: string): string {
-  return /^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
 }
 
 function vesselsOf(used: ReadonlySet<VesselId>, partNames: readonly string[]): readonly Vessel[] {

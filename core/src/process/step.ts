@@ -1,3 +1,5 @@
+import type { StepCode } from "./wording/stepWords.ts";
+
 /** Part of the work a step belongs to, in the order of the work. */
 export const stages = ["prepare", "weigh", "combine", "heat", "cool", "part", "ph", "thickness", "rest", "finish"] as const;
 
@@ -28,6 +30,9 @@ export interface Step {
   readonly stage: Stage;
   /** Phase of its lines; null for steps that weigh nothing. */
   readonly phase: string | null;
+  /** What kind of step it is, and what its words tell; batches of earlier builds hold the words alone. */
+  readonly code?: StepCode;
+  readonly facts?: object;
   readonly title: string;
   readonly do: string;
   readonly why: string;

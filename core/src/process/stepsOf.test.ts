@@ -6,6 +6,7 @@ import { library, sheetOf } from "../testing/exampleSheet.ts";
 import { materialOf } from "../testing/exampleSheet.ts";
 import type { StepList, VesselId } from "./step.ts";
 import { stepsOf } from "./stepsOf.ts";
+import { stepText, type SaidStep } from "./wording/stepWords.ts";
 
 /** Phases as `letter: [°C, [material, percent or the rest]…]`; a line's id is its material. */
 type Written = Readonly<Record<string, readonly [number, ...(readonly [string, number | "q.s."])[]]>>;
@@ -321,13 +322,15 @@ describe("every step list", () => {
         expect(steps.flatMap(({ lines }) => lines).sort()).toEqual(wanted.sort());
         const done = new Set<string>();
         const known = new Set(vessels.map(({ id }) => id));
-        for (const { id, after, vessel, waitMinutes, waitUntilMinutes, title, do: todo, why } of steps) {
+        for (const { id, after, vessel, waitMinutes, waitUntilMinutes, title, do: todo, why, code, facts } of steps) {
           expect(done.has(id)).toBe(false);
           for (const earlier of after) expect(done.has(earlier), `${id} after ${earlier}`).toBe(true);
           if (id !== "prepare") expect(after.length).toBeGreaterThan(0);
           if (vessel !== null) expect(known.has(vessel)).toBe(true);
           expect(waitUntilMinutes).toBeGreaterThanOrEqual(waitMinutes);
           for (const text of [title, todo, why]) expect(text).not.toMatch(/undefined|NaN|^$/);
+          const said = JSON.parse(JSON.stringify({ code, facts })) as SaidStep;
+          expect(stepText(said)).toMatchObject({ title, do: todo, why });
           done.add(id);
         }
       }),

@@ -74,33 +74,14 @@ function makeWet(plan: Planner): void {
 
 function moveToMain(plan: Planner, from: "fats" | "surfactants"): void {
   const begins = !plan.holds("main");
-  plan.add({
-    id: `${from}-into-water`,
-    stage: "combine",
-    vessel: "main",
-    joins: [from],
-    title: begins ? `The ${from === "fats" ? "fats" : "cleansers"} become the batch` : "Cleansers into the water",
-    do: begins
-      ? "Go on in the same beaker, or move it into the main one."
-      : "Pour the cleansers slowly into the water and fold; never whisk. Rinse the beaker with held-back water.",
-    why: begins
-      ? "There is nothing else to pour it into."
-      : "Stirred in slowly it stays clear; whisked it is all foam. A mist of alcohol knocks foam down.",
-    check: begins ? "Everything is in." : "Even, little foam.",
-  });
+  const into = { id: `${from}-into-water`, stage: "combine", vessel: "main", joins: [from] } as const;
+  if (begins) plan.add({ ...into, code: "becomes-batch", facts: { what: from } });
+  else plan.add({ ...into, code: "joins-water" });
 }
 
 /** Acids and bases without water to work in are weighed with the last powders. */
 function looseAcids(plan: Planner): void {
   const lines = plan.take("ph", "neutralise");
   if (lines.length === 0) return;
-  plan.add({
-    id: "acids-dry",
-    stage: "combine",
-    vessel: "main",
-    title: "Add acids and bases",
-    do: `Stir in ${plan.amounts(lines)}.`,
-    why: "Without water they set no pH now, only when it is used.",
-    lines,
-  });
+  plan.add({ id: "acids-dry", code: "acids-dry", facts: plan.weighed(lines), stage: "combine", vessel: "main", lines });
 }

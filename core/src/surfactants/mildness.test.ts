@@ -61,7 +61,7 @@ describe("mildness in an assessment", () => {
     const { micelles, irritation, foam, notJudged } = assess(sheetOf([water, ["glycerin", 5]]), library);
     expect([micelles, irritation, foam]).toEqual([null, null, null]);
     for (const what of ["micelles", "irritation", "foam"]) {
-      expect(notJudged).toContainEqual({ what, missing: "cleansing actives in the formula", lines: [] });
+      expect(notJudged).toContainEqual({ what, lacks: "surfactants", missing: "cleansing actives in the formula", lines: [] });
     }
   });
 
@@ -71,14 +71,21 @@ describe("mildness in an assessment", () => {
     const formula = sheetOf([water, ["unknown-sulfonate", 10], ["decyl-glucoside", 5]], { materials: [unknown] });
     const { micelles, irritation, foam } = assess(formula, library);
     expect([micelles, irritation, foam]).toEqual([null, null, null]);
-    expect(missing(formula)).toContainEqual({ what: "foam", missing: "foam figures of these materials", lines: ["unknown-sulfonate"] });
+    expect(missing(formula)).toContainEqual({
+      what: "foam",
+      lacks: "foam-figures",
+      missing: "foam figures of these materials",
+      lines: ["unknown-sulfonate"],
+    });
     expect(missing(formula)).toContainEqual({
       what: "irritation",
+      lacks: "zein",
       missing: "zein number of these materials",
       lines: ["unknown-sulfonate"],
     });
     expect(missing(formula)).toContainEqual({
       what: "micelles",
+      lacks: "cmc",
       missing: "molar mass or cmc of these materials",
       lines: ["unknown-sulfonate"],
     });
@@ -89,7 +96,7 @@ describe("mildness in an assessment", () => {
       materials: [{ ...materialOf("aos-40"), slug: "half-known", cmcMillimolar: null }],
     });
     expect(assess(formula, library).irritation).toBeNull();
-    expect(missing(formula)).toContainEqual({ what: "irritation", missing: "mixed micelles of the blend", lines: [] });
+    expect(missing(formula)).toContainEqual({ what: "irritation", lacks: "micelles", missing: "mixed micelles of the blend", lines: [] });
   });
 });
 

@@ -2,9 +2,9 @@ import type { Cleanser } from "./cleansers.ts";
 import { cleansersOf } from "./cleansers.ts";
 import { foamOf, looseOilPercent, type Foam } from "./foam.ts";
 import { irritationOf, zeinIndex, type Irritation } from "./irritation.ts";
-import type { Lacking } from "../formula/lacking.ts";
+import type { Lacking, MissingFact } from "../formula/lacking.ts";
 import type { ResolvedSheet } from "../formula/types.ts";
-import { micellesInUse, type MicellesInUse } from "./micelles/inUse.ts";
+import { blendInUse, micellesInUse, type MicellesInUse } from "./micelles/inUse.ts";
 
 type LackingMildness = Lacking<"micelles" | "irritation" | "foam">;
 
@@ -35,19 +35,22 @@ export function mildnessOf(sheet: ResolvedSheet, activePercent: number): Mildnes
   const foam = foamOf(cleansers, looseOil);
   const notJudged: LackingMildness[] = [];
   if (!solved.found)
-    notJudged.push({ what: "micelles", missing: solved.reason, lines: linesWithout(cleansers, "cmcMillimolar", "molarMass") });
+    notJudged.push({ what: "micelles", lacks: lacksForMicelles(cleansers), lines: linesWithout(cleansers, "cmcMillimolar", "molarMass") });
   if (irritation === null) {
-    const missing = zein === null && cleansers.length > 0 ? "zein number of these materials" : "mixed micelles of the blend";
-    notJudged.push({ what: "irritation", missing: cleansers.length === 0 ? NO_ACTIVES : missing, lines: linesWithout(cleansers, "zein") });
+    const lacks = zein === null && cleansers.length > 0 ? "zein" : "micelles";
+    notJudged.push({ what: "irritation", lacks: cleansers.length === 0 ? "surfactants" : lacks, lines: linesWithout(cleansers, "zein") });
   }
   if (foam === null) {
-    const missing = cleansers.length === 0 ? NO_ACTIVES : "foam figures of these materials";
-    notJudged.push({ what: "foam", missing, lines: linesWithout(cleansers, "foam") });
+    const lacks = cleansers.length === 0 ? "surfactants" : "foam-figures";
+    notJudged.push({ what: "foam", lacks, lines: linesWithout(cleansers, "foam") });
   }
   return { micelles, irritation, foam, looseOilPercent: looseOil, notJudged };
 }
 
-const NO_ACTIVES = "cleansing actives in the formula";
+function lacksForMicelles(cleansers: readonly Cleanser[]): MissingFact {
+  if (cleansers.length === 0) return "surfactants";
+  return blendInUse(cleansers) === null ? "cmc" : "several-micelle-types";
+}
 
 function linesWithout(
   cleansers: readonly Cleanser[],

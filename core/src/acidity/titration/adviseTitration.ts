@@ -6,7 +6,7 @@ import { batchModel } from "./plausibleBatches.ts";
 import { median } from "../../numerics/quantiles.ts";
 import { situationOf, type TitrationState } from "./situation.ts";
 import { nextDose, type DoseAdvice } from "./nextDose.ts";
-import { adviceText } from "./wording.ts";
+import { adviceText, titrationSaid, type TitrationSaid } from "./wording.ts";
 
 export interface TitrationAdvice {
   readonly state: TitrationState;
@@ -14,6 +14,7 @@ export interface TitrationAdvice {
   readonly bufferCurve: readonly BufferPoint[];
   /** Chance that the batch truly is inside the window now, 0 to 1. */
   readonly insideChance: number;
+  readonly said: TitrationSaid;
   readonly text: string;
 }
 
@@ -40,11 +41,13 @@ export function adviseTitration(titration: Titration, { seed = SEED, earlier = [
   const insideChance = shareInside(phs, low, high);
   const situation = situationOf(titration, model.stations, { ph: median(phs), insideChance });
   const dose = nextDose(titration, model, ensemble, { situation, seed });
+  const said = titrationSaid(titration, situation, dose);
   return {
     state: situation.state,
     recommend: dose.advice,
     bufferCurve: bufferCurve(model.stations, titration.agent, titration.counterAgent),
     insideChance,
-    text: adviceText(titration, situation, dose),
+    said,
+    text: adviceText(said),
   };
 }

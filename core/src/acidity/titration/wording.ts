@@ -1,52 +1,100 @@
 import type { Titration } from "./bookkeeping.ts";
-import type { Dose } from "./nextDose.ts";
+import type { DoseAdvice, Dose } from "./nextDose.ts";
 import type { Situation } from "./situation.ts";
 
 /** One drop may move the pH by this part of the window. */
 const DROP_PART_OF_WINDOW = 1 / 3;
+
+type Kind = "acid" | "base";
+
+/** Facts an advice that doses, or would dose, has beside its own. */
+interface Around {
+  readonly window: { readonly low: number; readonly high: number };
+  /** The far edge of the window has been passed. */
+  readonly isPast: boolean;
+  /** The agent at hand that only leads away; null where it leads into the window. */
+  readonly leadsAway: Kind | null;
+  /** What is needed. */
+  readonly needs: Kind;
+}
+
+/** The advice as code and facts. */
+export type TitrationSaid =
+  | { readonly code: "wrong-way"; readonly dosed: Kind }
+  | { readonly code: "inside"; readonly window: Around["window"] }
+  | { readonly code: "reread"; readonly window: Around["window"] }
+  | ({ readonly code: "prepare-other" } & Around)
+  | ({ readonly code: "drop-too-strong" } & Around)
+  | ({
+      readonly code: "dose";
+      readonly advice: DoseAdvice;
+      /** What one drop moves the pH by, where that is much of the window; else null. */
+      readonly phPerCoarseDrop: number | null;
+    } & Around);
+
+/** What the situation and the next dose say, before words. */
+export function titrationSaid(titration: Titration, situation: Situation, { advice, drops, phPerDrop }: Dose): TitrationSaid {
+  const { target: window, agent } = titration;
+  const { state, fault } = situation;
+  if (fault === "wrong-way") return { code: "wrong-way", dosed: lastDosed(titration) };
+  if (state === "in-target") return { code: "inside", window };
+  if (state === "reread") return { code: "reread", window };
+  const around: Around = {
+    window,
+    isPast: state === "overshot",
+    leadsAway: state === "needs-other-agent" ? agent.kind : null,
+    needs: situation.use === "agent" ? agent.kind : agent.kind === "acid" ? "base" : "acid",
+  };
+  if (!situation.doses) return { code: "prepare-other", ...around };
+  if (drops?.oneIsTooMuch === true) return { code: "drop-too-strong", ...around };
+  const isCoarse = phPerDrop !== null && phPerDrop > (window.high - window.low) * DROP_PART_OF_WINDOW;
+  return { code: "dose", advice, phPerCoarseDrop: isCoarse ? phPerDrop : null, ...around };
+}
+
 const WEAKER = "a weaker solution (10 %, or 1 % where it is 10 % already)";
-
-const grams = (value: number): string => `${value < 1 ? value.toFixed(3) : value.toFixed(2)} g`;
-const ph = (value: number): string => value.toFixed(2);
-
 /** Nobody counts more drops than these; the scale tells it better. */
 const MOST_COUNTED = 40;
 
+const grams = (value: number): string => `${value < 1 ? value.toFixed(3) : value.toFixed(2)} g`;
+const ph = (value: number): string => value.toFixed(2);
+const span = ({ low, high }: Around["window"]): string => `${ph(low)} to ${ph(high)}`;
+
 /** The advice in words. */
-export function adviceText(titration: Titration, situation: Situation, { advice, drops, phPerDrop }: Dose): string {
-  const { target, agent } = titration;
-  const { state, fault } = situation;
-  if (fault === "wrong-way") {
-    const kind = lastDosed(titration);
-    const moved = kind === "acid" ? "acid raised the pH" : "base lowered the pH";
-    return `Read again before anything more goes in: ${moved}. Check the probe, and which bottle was used.`;
+export function adviceText(said: TitrationSaid): string {
+  switch (said.code) {
+    case "wrong-way": {
+      const moved = said.dosed === "acid" ? "acid raised the pH" : "base lowered the pH";
+      return `Read again before anything more goes in: ${moved}. Check the probe, and which bottle was used.`;
+    }
+    case "inside":
+      return `Inside ${span(said.window)}: leave it. Read once more after a day.`;
+    case "reread":
+      return `Most likely inside ${span(said.window)}, but not surely: stir, wait two minutes and read again before dosing.`;
+    case "prepare-other":
+      return `${before(said)}It takes ${said.needs === "acid" ? "an acid" : "a base"}: prepare a weak solution of one and go on with it.`;
+    case "drop-too-strong":
+      return `${before(said)}Even one drop could pass the far edge: make up ${WEAKER}.`;
+    case "dose": {
+      const { advice, phPerCoarseDrop, needs } = said;
+      const expected = `Expect pH ${ph(advice.expectedPh)}, most likely ${ph(advice.expectedPhLow)} to ${ph(advice.expectedPhHigh)} (estimate).`;
+      const coarse = phPerCoarseDrop === null ? "" : ` One drop moves it by about ${ph(phPerCoarseDrop)}: ${WEAKER} is easier to hit with.`;
+      return `${before(said)}Add ${amountOf(advice)} of the ${needs}, stir, wait two minutes, read again. ${expected}${coarse}`;
+    }
   }
-  const window = `${ph(target.low)} to ${ph(target.high)}`;
-  if (state === "in-target") return `Inside ${window}: leave it. Read once more after a day.`;
-  if (state === "reread") return `Most likely inside ${window}, but not surely: stir, wait two minutes and read again before dosing.`;
-  const solution = situation.use === "agent" ? agent.kind : agent.kind === "acid" ? "base" : "acid";
-  const past = state === "overshot" ? `Past the far edge of ${window}. ` : "";
-  const other =
-    state === "needs-other-agent"
-      ? `${agent.kind === "acid" ? "Below" : "Above"} ${window} already: ${agent.kind} only leads away from it. `
-      : "";
-  if (!situation.doses)
-    return `${past}${other}It takes ${solution === "acid" ? "an acid" : "a base"}: prepare a weak solution of one and go on with it.`;
-  if (drops?.oneIsTooMuch === true) return `${past}${other}Even one drop could pass the far edge: make up ${WEAKER}.`;
-  const amount =
-    advice.drops === null || advice.drops > MOST_COUNTED
-      ? grams(advice.grams)
-      : `${advice.drops} ${advice.drops === 1 ? "drop" : "drops"}, ${grams(advice.grams)}`;
-  const expected = `Expect pH ${ph(advice.expectedPh)}, most likely ${ph(advice.expectedPhLow)} to ${ph(advice.expectedPhHigh)} (estimate).`;
-  const coarse =
-    phPerDrop !== null && phPerDrop > (target.high - target.low) * DROP_PART_OF_WINDOW
-      ? ` One drop moves it by about ${ph(phPerDrop)}: ${WEAKER} is easier to hit with.`
-      : "";
-  return `${past}${other}Add ${amount} of the ${solution}, stir, wait two minutes, read again. ${expected}${coarse}`;
 }
 
-function lastDosed({ readings, agent, counterAgent }: Titration): "acid" | "base" {
-  const [before, last] = readings.slice(-2);
-  const isCounter = (last?.counterGramsTotal ?? 0) > (before?.counterGramsTotal ?? 0);
+function before({ window, isPast, leadsAway }: Around): string {
+  if (isPast) return `Past the far edge of ${span(window)}. `;
+  if (leadsAway === null) return "";
+  return `${leadsAway === "acid" ? "Below" : "Above"} ${span(window)} already: ${leadsAway} only leads away from it. `;
+}
+
+function amountOf({ drops, grams: mass }: DoseAdvice): string {
+  return drops === null || drops > MOST_COUNTED ? grams(mass) : `${drops} ${drops === 1 ? "drop" : "drops"}, ${grams(mass)}`;
+}
+
+function lastDosed({ readings, agent, counterAgent }: Titration): Kind {
+  const [earlier, last] = readings.slice(-2);
+  const isCounter = (last?.counterGramsTotal ?? 0) > (earlier?.counterGramsTotal ?? 0);
   return isCounter && counterAgent !== null ? counterAgent.kind : agent.kind;
 }

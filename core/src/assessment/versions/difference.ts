@@ -51,15 +51,23 @@ export function differenceOf(
 ): FormulaDifference {
   const [left, right] = [resolveLines(before, libraries.before).sheet, resolveLines(after, libraries.after).sheet];
   const [read, reread] = [assess(before, libraries.before, known), assess(after, libraries.after, known)];
-  const says = (findings: readonly WordedFinding[]): ReadonlySet<string> => new Set(findings.map(({ what }) => what));
-  const [saidBefore, saidAfter] = [says(read.findings), says(reread.findings)];
+  const [saidBefore, saidAfter] = [subjectsOf(read.findings), subjectsOf(reread.findings)];
   return {
     head: headDifferences(before, after),
     lines: lineDifferences(left.lines, right.lines),
     readings: changesBetween(readingValues(left, read), readingValues(right, reread)),
-    findingsNew: reread.findings.filter(({ what }) => !saidBefore.has(what)),
-    findingsGone: read.findings.filter(({ what }) => !saidAfter.has(what)),
+    findingsNew: reread.findings.filter((finding) => !saidBefore.has(subjectOf(finding))),
+    findingsGone: read.findings.filter((finding) => !saidAfter.has(subjectOf(finding))),
   };
+}
+
+/** What a finding is of: the same one with other numbers is neither new nor gone. */
+function subjectOf({ code, lines }: WordedFinding): string {
+  return [code, ...[...lines].sort()].join(" ");
+}
+
+function subjectsOf(findings: readonly WordedFinding[]): ReadonlySet<string> {
+  return new Set(findings.map(subjectOf));
 }
 
 function headDifferences(before: Formula, after: Formula): readonly HeadDifference[] {

@@ -19,6 +19,6 @@ export const eyePh: Rule = {
   },
   notJudged({ sheet, wetPercent }) {
     if (sheet.formula.eyeArea !== true || sheet.formula.measured?.ph !== undefined || wetPercent === 0) return [];
-    return [{ what: "EYE_PH", missing: "a measured pH", lines: [] }];
+    return [{ what: "EYE_PH", lacks: "measured-ph", lines: [] }];
   },
 };

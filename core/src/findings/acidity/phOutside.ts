@@ -20,6 +20,6 @@ export const phOutside: Rule = {
   },
   notJudged({ corridor, sheet }) {
     if (corridor === null || corridor.empty || sheet.formula.measured?.ph !== undefined) return [];
-    return [{ what: "PH_OUTSIDE", missing: "a measured pH", lines: [] }];
+    return [{ what: "PH_OUTSIDE", lacks: "measured-ph", lines: [] }];
   },
 };

@@ -23,9 +23,9 @@ export const preservativeDose: Rule = {
       ({ material }) => material.role === "preservative" && material.parts === undefined && material.preservative === null,
     );
     return [
-      ...(unknown.length > 0 ? [{ what: "PRESERVATIVE_LOW" as const, missing: "usual dose of these preservatives", lines: unknown }] : []),
+      ...(unknown.length > 0 ? [{ what: "PRESERVATIVE_LOW" as const, lacks: "preservative-dose" as const, lines: unknown }] : []),
       ...(silent.length > 0
-        ? [{ what: "PRESERVATIVE_PH" as const, missing: "the pH these preservatives work at", lines: silent.map(({ line }) => line.id) }]
+        ? [{ what: "PRESERVATIVE_PH" as const, lacks: "preservative-ph" as const, lines: silent.map(({ line }) => line.id) }]
         : []),
     ];
   },

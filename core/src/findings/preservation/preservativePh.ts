@@ -21,6 +21,6 @@ export const preservativePh: Rule = {
   },
   notJudged({ doses, ph, wetPercent }) {
     if (ph.ph !== null || doses.length === 0 || wetPercent === 0) return [];
-    return [{ what: "PRESERVATIVE_PH", missing: "a measured pH, or an aim that has one", lines: doses.flatMap(({ lines }) => lines) }];
+    return [{ what: "PRESERVATIVE_PH", lacks: "ph-or-aim", lines: doses.flatMap(({ lines }) => lines) }];
   },
 };

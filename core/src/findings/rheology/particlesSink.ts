@@ -4,7 +4,6 @@ import { yieldEstimate, holdingYieldPascal, sedimentationOf, xanthanForYield } f
 import type { ProfileSlug } from "../../formula/profiles.ts";
 import type { Finding, Rule } from "../finding.ts";
 import { idsOf, linesOf, sumPercent, type Content, type Judged } from "../judged.ts";
-import { nameOfSlug } from "../../library/shownMaterial.ts";
 import { isParticle } from "./particles.ts";
 
 /** Grains packed this densely hold each other, % w/w. */
@@ -49,14 +48,12 @@ export const particlesSink: Rule = {
     if (particles.length === 0) return [];
     const unmeasured = particles.filter(({ material }) => material.dispersed === null);
     const { unknown } = yieldEstimate(judged.sheet);
-    const missing = [
-      ...(unknown.length > 0
-        ? [`yield stress of ${unknown.map((slug) => nameOfSlug(slug, judged.sheet.materials)).join(" and ")} (test a jar)`]
-        : []),
-      ...(judged.densityGramsPerMl === null ? ["density of the wash"] : []),
-      ...(unmeasured.length > 0 ? ["size and density of the grains"] : []),
+    const about = { what: "PARTICLES_SINK", lines: idsOf(linesOf(particles)) } as const;
+    return [
+      ...(unknown.length > 0 ? [{ ...about, lacks: "yield-stress" as const, materials: unknown }] : []),
+      ...(judged.densityGramsPerMl === null ? [{ ...about, lacks: "wash-density" as const }] : []),
+      ...(unmeasured.length > 0 ? [{ ...about, lacks: "grains" as const }] : []),
     ];
-    return missing.map((fact) => ({ what: "PARTICLES_SINK" as const, missing: fact, lines: idsOf(linesOf(particles)) }));
   },
 };
 

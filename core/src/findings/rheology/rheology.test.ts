@@ -152,7 +152,7 @@ describe("particles", () => {
   it("a suspender whose yield nobody told is named, and never silence", () => {
     const lines = wash(["ground-fruit-stone", 2], ["sclerotium-gum", 1]);
     expect(codesOf(lines)).not.toContain("PARTICLES_SINK");
-    expect(unjudged("PARTICLES_SINK", lines)[0]?.missing).toContain("yield stress of Sclerotium gum");
+    expect(unjudged("PARTICLES_SINK", lines)[0]).toMatchObject({ lacks: "yield-stress", materials: ["sclerotium-gum"] });
   });
 
   it("what dissolves, and what is packed in a scrub, does not sink", () => {

@@ -30,8 +30,6 @@ export const allergenDeclare: Rule = {
   notJudged({ contents }) {
     const silent = contents.filter(({ material }) => material.role === "fragrance" && material.allergens.length === 0);
     if (silent.length === 0) return [];
-    return [
-      { what: "ALLERGEN_DECLARE", missing: "the allergens of these scents (from their certificates)", lines: idsOf(linesOf(silent)) },
-    ];
+    return [{ what: "ALLERGEN_DECLARE", lacks: "allergens", lines: idsOf(linesOf(silent)) }];
   },
 };

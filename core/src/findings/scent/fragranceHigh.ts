@@ -15,7 +15,7 @@ export const fragranceHigh: Rule = {
   notJudged({ contents }) {
     const silent = contents.filter(({ material }) => material.role === "fragrance" && material.use === null);
     if (silent.length === 0) return [];
-    return [{ what: "FRAGRANCE_HIGH", missing: "the safe-use limit of these scents", lines: idsOf(linesOf(silent)) }];
+    return [{ what: "FRAGRANCE_HIGH", lacks: "scent-limit", lines: idsOf(linesOf(silent)) }];
   },
 };
 

@@ -30,7 +30,7 @@ export const activeWindow: Rule = {
       ({ material }) => material.role === "surfactant" && material.parts === undefined && material.active === null,
     );
     if (silent.length === 0 || profile.activePercent.high === 0) return [];
-    return [{ what: "ACTIVE_LOW", missing: "active content of these surfactants", lines: idsOf(silent) }];
+    return [{ what: "ACTIVE_LOW", lacks: "active-content", lines: idsOf(silent) }];
   },
 };
 

@@ -29,7 +29,7 @@ export const chargeClash: Rule = {
     const silent = lines.filter(
       ({ material }) => material.role === "surfactant" && material.parts === undefined && material.charge === null,
     );
-    return silent.length === 0 ? [] : [{ what: "CHARGE_CLASH", missing: "charge type of these surfactants", lines: idsOf(silent) }];
+    return silent.length === 0 ? [] : [{ what: "CHARGE_CLASH", lacks: "charge", lines: idsOf(silent) }];
   },
 };
 

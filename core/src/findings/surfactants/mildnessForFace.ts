@@ -24,6 +24,6 @@ export const mildnessForFace: Rule = {
   },
   notJudged(judged) {
     if (!forFace(judged) || judged.irritation !== null || judged.activeMatter.percent === 0) return [];
-    return [{ what: "MILDNESS_FOR_FACE", missing: "an irritation estimate of the blend", lines: activeLines(judged) }];
+    return [{ what: "MILDNESS_FOR_FACE", lacks: "irritation", lines: activeLines(judged) }];
   },
 };

@@ -176,7 +176,17 @@ describe("facts that are missing", () => {
 
   it("a surfactant without active content or charge is named as not judged", () => {
     const { notJudged } = read([["mystery", 20]], { materials: [mystery] });
-    expect(notJudged).toContainEqual({ what: "ACTIVE_LOW", missing: "active content of these surfactants", lines: ["mystery"] });
-    expect(notJudged).toContainEqual({ what: "CHARGE_CLASH", missing: "charge type of these surfactants", lines: ["mystery"] });
+    expect(notJudged).toContainEqual({
+      what: "ACTIVE_LOW",
+      lacks: "active-content",
+      missing: "active content of these surfactants",
+      lines: ["mystery"],
+    });
+    expect(notJudged).toContainEqual({
+      what: "CHARGE_CLASH",
+      lacks: "charge",
+      missing: "charge type of these surfactants",
+      lines: ["mystery"],
+    });
   });
 });

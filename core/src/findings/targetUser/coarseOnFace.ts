@@ -24,9 +24,7 @@ export const coarseOnFace: Rule = {
   notJudged(judged) {
     if (!forFace(judged)) return [];
     const unknown = judged.contents.filter(({ material }) => material.role === "exfoliant" && material.dispersed === null);
-    return unknown.length === 0
-      ? []
-      : [{ what: "COARSE_ON_FACE", missing: "grain size of these exfoliants", lines: idsOf(linesOf(unknown)) }];
+    return unknown.length === 0 ? [] : [{ what: "COARSE_ON_FACE", lacks: "grain-size", lines: idsOf(linesOf(unknown)) }];
   },
 };
 

@@ -34,7 +34,7 @@ describe("too small to weigh", () => {
     const read = assess(sheetOf([water, ["panthenol-75", 0.005]], { scales: [] }), library);
     expect(read.findings.map(({ code }) => code)).not.toContain("TOO_SMALL_TO_WEIGH");
     expect(read.notJudged.filter(({ what }) => what === "TOO_SMALL_TO_WEIGH")).toEqual([
-      { what: "TOO_SMALL_TO_WEIGH", missing: "a scale with its readability", lines: [] },
+      { what: "TOO_SMALL_TO_WEIGH", lacks: "scale", missing: "a scale with its readability", lines: [] },
     ]);
   });
 });

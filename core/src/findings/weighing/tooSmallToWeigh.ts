@@ -38,7 +38,7 @@ export const tooSmallToWeigh: Rule = {
   },
   notJudged({ sheet }) {
     if (sheet.formula.scales.length > 0) return [];
-    return [{ what: "TOO_SMALL_TO_WEIGH", missing: "a scale with its readability", lines: [] }];
+    return [{ what: "TOO_SMALL_TO_WEIGH", lacks: "scale", lines: [] }];
   },
 };
 

@@ -121,7 +121,12 @@ describe("density", () => {
       library,
     );
     expect(unknown.densityGramsPerMl).toBeNull();
-    expect(unknown.notJudged).toContainEqual({ what: "densityGramsPerMl", missing: "density of these materials", lines: ["mystery"] });
+    expect(unknown.notJudged).toContainEqual({
+      what: "densityGramsPerMl",
+      lacks: "material-density",
+      missing: "density of these materials",
+      lines: ["mystery"],
+    });
   });
 
   it("nothing has no density", () => {

@@ -1,7 +1,7 @@
 import { drawEnsemble } from "../../numerics/ensemble.ts";
 import { curveModel, type Thickening } from "./plausibleCurves.ts";
 import { outlookOf } from "./outlook.ts";
-import { thickeningText } from "./thickeningText.ts";
+import { thickeningSaid, thickeningText, type ThickeningSaid } from "./thickeningText.ts";
 import type { AdditionAdvice } from "./additionAdvice.ts";
 import { verdictOf, type ThickeningState } from "./verdict.ts";
 
@@ -10,6 +10,7 @@ export interface ThickeningAdvice {
   readonly recommend: AdditionAdvice;
   /** Whole salt in the batch now, % w/w. */
   readonly saltPercent: number;
+  readonly said: ThickeningSaid;
   readonly text: string;
 }
 
@@ -28,10 +29,12 @@ export function adviseThickening(thickening: Thickening, { seed = SEED }: { read
   const verdict = verdictOf(thickening, outlook);
   const grams = verdict.state === "add" && verdict.reason === null ? outlook.grams : 0;
   const recommend = { grams, ...outlook.after(grams), peakChance: outlook.peakChance(grams) };
+  const said = thickeningSaid(thickening, { ...verdict, recommend, highest: outlook.highestSafe });
   return {
     state: verdict.state,
     recommend,
     saltPercent: outlook.saltNow,
-    text: thickeningText(thickening, { ...verdict, recommend, highest: outlook.highestSafe }),
+    said,
+    text: thickeningText(said),
   };
 }

@@ -10,9 +10,39 @@ interface Told {
   readonly highest: number;
 }
 
-/** As the scale shows it: hundredths of a gram, thousandths below one. */
-const grams = (value: number): string => value.toFixed(value < 1 ? 3 : 2);
-const short = (value: number): string => String(Number(value.toPrecision(3)));
+/** The advice as code and facts. */
+export type ThickeningSaid =
+  | { readonly code: "on-target" }
+  | { readonly code: "unreachable"; readonly target: number; readonly highest: number }
+  | { readonly code: HoldReason }
+  | {
+      readonly code: "add";
+      readonly what: "brine" | "salt";
+      readonly grams: number;
+      /** Of the batch. */
+      readonly percent: number;
+      readonly expected: number;
+      readonly low: number;
+      readonly high: number;
+    };
+
+/** From here on it is salt with a trace of water, no brine. */
+const DRY_PERCENT = 90;
+
+/** What verdict and addition say, before words. */
+export function thickeningSaid(thickening: Thickening, { state, reason, recommend, highest }: Told): ThickeningSaid {
+  const { target, batchGrams, strengthPercent } = thickening;
+  if (state === "in-target") return { code: "on-target" };
+  if (state === "unreachable") return { code: "unreachable", target, highest };
+  if (reason !== null) return { code: reason };
+  const { grams, expected, low, high } = recommend;
+  return {
+    ...{ grams, expected, low, high },
+    code: "add",
+    what: strengthPercent < DRY_PERCENT ? "brine" : "salt",
+    percent: (100 * grams) / batchGrams,
+  };
+}
 
 const HOLDS: Readonly<Record<HoldReason, string>> = {
   lost: "The last addition thinned it: the peak is passed. Stop salting; dilute with unsalted base, or thicken it with a gum slurry.",
@@ -25,17 +55,20 @@ const HOLDS: Readonly<Record<HoldReason, string>> = {
   pastPeak: "The next gram could pass the peak. Stop here, or make salt-curve samples of the base.",
 };
 
-/** From here on it is salt with a trace of water, no brine. */
-const DRY_PERCENT = 90;
+/** As the scale shows it: hundredths of a gram, thousandths below one. */
+const written = (grams: number): string => grams.toFixed(grams < 1 ? 3 : 2);
+const short = (value: number): string => String(Number(value.toPrecision(3)));
 
 /** The advice in words. */
-export function thickeningText(thickening: Thickening, { state, reason, recommend, highest }: Told): string {
-  const { target, batchGrams, strengthPercent } = thickening;
-  if (state === "in-target") return "On target. Let it stand and judge again tomorrow; scent may still thin it.";
-  if (state === "unreachable")
-    return `Salt alone will not bring this base to ${short(target)}: its safe part ends near ${short(highest)} (estimate). Use another route.`;
-  if (reason !== null) return HOLDS[reason];
-  const percent = ((100 * recommend.grams) / batchGrams).toFixed(2);
-  const bottle = strengthPercent < DRY_PERCENT ? "brine" : "salt";
-  return `Add ${grams(recommend.grams)} g of ${bottle} (${percent} % of the batch), stir slowly, rest five to ten minutes, read again. Expect ${short(recommend.expected)}, most likely ${short(recommend.low)} to ${short(recommend.high)} (estimate).`;
+export function thickeningText(said: ThickeningSaid): string {
+  switch (said.code) {
+    case "on-target":
+      return "On target. Let it stand and judge again tomorrow; scent may still thin it.";
+    case "unreachable":
+      return `Salt alone will not bring this base to ${short(said.target)}: its safe part ends near ${short(said.highest)} (estimate). Use another route.`;
+    case "add":
+      return `Add ${written(said.grams)} g of ${said.what} (${said.percent.toFixed(2)} % of the batch), stir slowly, rest five to ten minutes, read again. Expect ${short(said.expected)}, most likely ${short(said.low)} to ${short(said.high)} (estimate).`;
+    default:
+      return HOLDS[said.code];
+  }
 }
