@@ -18,7 +18,6 @@ test("what is too small to weigh becomes a stock solution, and the line is weigh
   await expect(page.getByLabel("dissolve")).toHaveValue("panthenol-75");
   await expect(page.getByLabel("strength, % by mass")).toHaveValue("10");
   await page.getByLabel("how much, g").fill("50");
-  await page.getByRole("button", { name: "Plan it" }).click();
   await expect(page.getByRole("region", { name: "Weigh" })).toContainText("45.00 g distilled water");
   await page.getByRole("button", { name: "It is made, put it on the shelf" }).click();
   await expect(page.getByRole("article")).toContainText("D-panthenol 10 % solution");
@@ -141,13 +140,10 @@ test("a plant water is cooked, weighed and stands with its days", async ({ page 
   await page.getByLabel("plant, g").fill("30");
   await page.getByLabel("water, g").fill("500");
   await page.getByLabel("days of life, cold").fill("20");
-  await page.getByRole("button", { name: "Plan it" }).click();
   await expect(page.getByRole("alert")).toContainText("at most 14 days");
   await page.getByLabel("days of life, cold").fill("6");
-  await page.getByRole("button", { name: "Plan it" }).click();
   await expect(page.getByRole("button", { name: "It is cooked, put it on the shelf" })).toBeDisabled();
   await page.getByLabel("left after straining, g").fill("410");
-  await page.getByRole("button", { name: "Plan it" }).click();
   await page.getByRole("button", { name: "It is cooked, put it on the shelf" }).click();
   await expect(page.getByRole("article")).toContainText("Nettle water");
   await page.goto("/shelf/make/water");

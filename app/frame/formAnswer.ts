@@ -24,6 +24,14 @@ export function problemAt(answer: Pick<FormAnswer<unknown>, "problems"> | null |
   return answer?.problems.find((problem) => problem.field === field || problem.field.startsWith(`${field}.`))?.message;
 }
 
+/** What is to be said above a form whose fields tell their own problems: nothing while one of them says it all. */
+export function sentenceAbove(answer: Pick<FormAnswer<unknown>, "problems"> | null | undefined): string | null {
+  const problems = answer?.problems ?? [];
+  const whole = problems.find(({ field }) => field === "");
+  if (whole !== undefined) return whole.message;
+  return problems.length > 1 ? `${problems.length} fields need correcting.` : null;
+}
+
 /** One sentence for all that is wrong. */
 export function sentenceOf(problems: readonly FieldProblem[]): string {
   const first = problems.find(({ field }) => field === "") ?? problems[0];

@@ -23,14 +23,17 @@ const water: MantineColorsTuple = [
 /** Parts of every field: its name in small ink above it, its unit and its fault beside it. */
 const field = { root: classes.field, label: classes.label, description: classes.hint, error: classes.fault, wrapper: classes.wrapper };
 
+/** Whoever hears the page is told at once what is wrong at a field. */
+const said = { errorProps: { role: "alert" } };
+
 /** Named, not imported: a page loads only the components it shows. */
 const components: MantineThemeComponents = {
   Alert: { classNames: { root: classes.alert, message: classes.alertWords } },
   Input: { classNames: { input: classes.input, section: classes.section } },
   InputWrapper: { defaultProps: { inputWrapperOrder: ["label", "input", "description", "error"] } },
-  TextInput: { classNames: field },
-  Textarea: { classNames: field, defaultProps: { autosize: false } },
-  NativeSelect: { classNames: field },
+  TextInput: { classNames: field, defaultProps: said },
+  Textarea: { classNames: field, defaultProps: { ...said, autosize: false } },
+  NativeSelect: { classNames: field, defaultProps: said },
   Checkbox: { classNames: { root: classes.tick, input: classes.tickBox, label: classes.tickLabel } },
   Radio: { classNames: { root: classes.tick, radio: classes.tickBox, label: classes.tickLabel } },
   Modal: {

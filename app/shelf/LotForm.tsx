@@ -1,6 +1,7 @@
 import { Button, NativeSelect, TextInput, type TextInputProps } from "@mantine/core";
 import { Form, useNavigation } from "react-router";
-import { problemAt, type FormAnswer } from "../frame/formAnswer";
+import { FormError } from "../components/FormError";
+import { problemAt, sentenceAbove, type FormAnswer } from "../frame/formAnswer";
 import { useUnits } from "../frame/units";
 import type { LotField, TypedLot } from "./readLot";
 import classes from "./LotForm.module.css";
@@ -28,6 +29,7 @@ export function LotForm({ material, materials, ids, answered }: LotFormProps) {
   );
   return (
     <Form method="post" className={classes.form} key={JSON.stringify(ids)} noValidate>
+      <FormError>{sentenceAbove(answered)}</FormError>
       <input type="hidden" name="id" defaultValue={ids.id} />
       <input type="hidden" name="movementId" defaultValue={ids.movementId} />
       <NativeSelect

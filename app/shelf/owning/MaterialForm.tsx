@@ -3,7 +3,7 @@ import { charges, forms, roles } from "@tensidrum/core/library";
 import type { ReactNode } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { chargeWords } from "../../components/chargeWords";
-import { problemAt, type FormAnswer } from "../../frame/formAnswer";
+import { problemAt, sentenceAbove, type FormAnswer } from "../../frame/formAnswer";
 import { numberFields, spanFields, type TypedMaterial } from "./materialFields";
 import classes from "./MaterialForm.module.css";
 import { FormError } from "../../components/FormError";
@@ -17,7 +17,7 @@ interface MaterialFormProps {
   readonly answered: FormAnswer<unknown> | null;
   readonly back: string;
   readonly save: string;
-  /** A second button, as "Take it out". */
+  /** A second button, as "Delete it". */
   readonly away: string | null;
 }
 
@@ -43,7 +43,7 @@ export function MaterialForm({ from = "", typed, library, answered, back, save, 
   return (
     <Form method="post" className={classes.form} noValidate>
       <input type="hidden" name="from" value={from} />
-      <FormError>{answered?.sentence}</FormError>
+      <FormError>{sentenceAbove(answered)}</FormError>
       {library === null && <Identity typed={typed} row={row} />}
       <fieldset className={library === null ? undefined : classes.alone}>
         <legend>{library === null ? "Facts" : "Values to edit"}</legend>

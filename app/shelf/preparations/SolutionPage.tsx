@@ -22,7 +22,7 @@ interface SolutionPageProps {
 /** Plans a stock solution, leads through making it, and puts it on the shelf. */
 export function SolutionPage({ solution, answered }: SolutionPageProps) {
   const { typed, solutes, plan, standing } = solution;
-  const plans = usePlanWhileTyping();
+  const { onInput, isBehind } = usePlanWhileTyping();
   const field = (name: "strength" | "grams" | "months", label: string, more: TextInputProps = {}) => (
     <TextInput
       name={name}
@@ -37,7 +37,7 @@ export function SolutionPage({ solution, answered }: SolutionPageProps) {
   return (
     <Frame head={<h1 className={shelf.head}>Stock solution</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Stock solution, Tensidrum</title>
-      <Form method="get" className={classes.wish} onInput={plans}>
+      <Form method="get" className={classes.wish} onInput={onInput}>
         <NativeSelect name="of" label="dissolve" defaultValue={typed.of} error={problemAt(answered, "of")} w={280}>
           <option value="">choose one</option>
           {solutes.map(({ slug, name }) => (
@@ -56,7 +56,7 @@ export function SolutionPage({ solution, answered }: SolutionPageProps) {
         {field("months", "keep for, months")}
         <noscript>
           <Button type="submit" variant="outline" h={40}>
-            Plan
+            Plan it
           </Button>
         </noscript>
       </Form>
@@ -65,7 +65,7 @@ export function SolutionPage({ solution, answered }: SolutionPageProps) {
           Say what is to be dissolved and how strong. A few grams become something a scale can weigh, and drops stay even.
         </p>
       ) : (
-        <Plan solution={solution} plan={plan} lotProblem={problemAt(answered, "lot")} />
+        <Plan solution={solution} plan={plan} isBehind={isBehind} lotProblem={problemAt(answered, "lot")} />
       )}
       <StandingMade
         standing={standing}
@@ -84,10 +84,11 @@ type PlanOf = NonNullable<OpenSolution["plan"]>;
 interface PlanProps {
   readonly solution: OpenSolution;
   readonly plan: PlanOf;
+  readonly isBehind: boolean;
   readonly lotProblem: string | undefined;
 }
 
-function Plan({ solution: { typed, lots, ids }, plan, lotProblem }: PlanProps) {
+function Plan({ solution: { typed, lots, ids }, plan, isBehind, lotProblem }: PlanProps) {
   const isBusy = useNavigation().state !== "idle";
   const { mass } = useUnits();
   return (
@@ -148,7 +149,7 @@ function Plan({ solution: { typed, lots, ids }, plan, lotProblem }: PlanProps) {
             ))}
             <option value="">no lot of the shelf</option>
           </NativeSelect>
-          <Button type="submit" h={40} loading={isBusy} data-act="It is made: put it on the shelf">
+          <Button type="submit" h={40} disabled={isBehind} loading={isBusy && !isBehind} data-act="It is made: put it on the shelf">
             It is made, put it on the shelf
           </Button>
         </Form>

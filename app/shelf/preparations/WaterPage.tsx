@@ -20,7 +20,7 @@ interface WaterPageProps {
 /** Plans a water cooked from a plant, leads through it, and puts it on the shelf with its days of life. */
 export function WaterPage({ water, answered }: WaterPageProps) {
   const { typed, plan, standing } = water;
-  const plans = usePlanWhileTyping();
+  const { onInput, isBehind } = usePlanWhileTyping();
   const field = (name: "name" | "inci" | "plant" | "water" | "yield" | "days", label: string, isWide = false) => (
     <TextInput
       name={name}
@@ -35,7 +35,7 @@ export function WaterPage({ water, answered }: WaterPageProps) {
   return (
     <Frame head={<h1 className={shelf.head}>Plant water</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Plant water, Tensidrum</title>
-      <Form method="get" className={classes.wish} onInput={plans}>
+      <Form method="get" className={classes.wish} onInput={onInput}>
         {field("name", "name", true)}
         {field("inci", "INCI of what comes out of the plant", true)}
         {field("plant", "plant, g")}
@@ -45,7 +45,7 @@ export function WaterPage({ water, answered }: WaterPageProps) {
         <Checkbox name="tested" label="challenge-tested" defaultChecked={typed.tested === "on"} />
         <noscript>
           <Button type="submit" variant="outline" h={40}>
-            Plan
+            Plan it
           </Button>
         </noscript>
       </Form>
@@ -55,7 +55,7 @@ export function WaterPage({ water, answered }: WaterPageProps) {
           whatever preserves it.
         </p>
       ) : (
-        <Plan water={water} plan={plan} />
+        <Plan water={water} plan={plan} isBehind={isBehind} />
       )}
       <StandingMade
         standing={standing}
@@ -70,7 +70,13 @@ export function WaterPage({ water, answered }: WaterPageProps) {
   );
 }
 
-function Plan({ water: { typed, ids }, plan }: { readonly water: OpenWater; readonly plan: NonNullable<OpenWater["plan"]> }) {
+interface PlanProps {
+  readonly water: OpenWater;
+  readonly plan: NonNullable<OpenWater["plan"]>;
+  readonly isBehind: boolean;
+}
+
+function Plan({ water: { typed, ids }, plan, isBehind }: PlanProps) {
   const isBusy = useNavigation().state !== "idle";
   return (
     <div className={classes.sides}>
@@ -112,7 +118,7 @@ function Plan({ water: { typed, ids }, plan }: { readonly water: OpenWater; read
           {Object.entries({ ...ids, ...typed }).map(([name, value]) => (
             <input key={name} type="hidden" name={name} value={value} />
           ))}
-          <Button type="submit" h={40} loading={isBusy} disabled={!plan.isYieldKnown}>
+          <Button type="submit" h={40} loading={isBusy && !isBehind} disabled={isBehind || !plan.isYieldKnown}>
             It is cooked, put it on the shelf
           </Button>
           {!plan.isYieldKnown && <p>Weigh what is left after straining first.</p>}
