@@ -5,6 +5,8 @@ import classes from "./Step.module.css";
 
 interface BigButtonProps {
   readonly intent?: string;
+  /** Sends its form, which says itself what it is for. */
+  readonly sends?: boolean;
   readonly onClick?: () => void;
   readonly isMain?: boolean;
   /** As large as the main one, while it is not. */
@@ -21,6 +23,7 @@ interface BigButtonProps {
 /** A button for a wet finger: at least 62 px high, reached by arrows, deaf for a moment after an entry. */
 export function BigButton({
   intent,
+  sends = intent !== undefined,
   onClick,
   isMain = false,
   isLarge = isMain,
@@ -33,7 +36,7 @@ export function BigButton({
   const { isGuarded } = useBench();
   return (
     <Button
-      type={intent === undefined ? "button" : "submit"}
+      type={sends ? "submit" : "button"}
       {...(intent === undefined ? {} : { name: "intent", value: intent })}
       onClick={onClick}
       disabled={isOff || isGuarded}

@@ -171,14 +171,14 @@ export function Weighing({
           </>
         )}
         {usesScale && mayTake && state !== null && state !== "inside" && (
-          <BigButton intent={intent} act="Accept anyway">
+          <BigButton sends act="Accept anyway">
             Accept anyway
           </BigButton>
         )}
         <BigButton
           isLarge
           isMain={!mustTare && (state === null || state === "inside")}
-          intent={intent}
+          sends
           isOff={usesScale && (!mayTake || (state !== null && state !== "inside"))}
           act="Record weight"
           actKey={mustTare ? undefined : " "}
