@@ -59,6 +59,7 @@ test("a maker knows a fact better: the Sheet counts with it, what differs is sai
   await expect(active).not.toHaveText("12.34");
   await page.goto("/shelf/aos-40");
   await yours.getByRole("button", { name: "Reset to library values" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Reset to library values" }).click();
   await expect(yours).toHaveCount(0);
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100");
   await expect(active).toHaveText("12.34");
@@ -90,6 +91,7 @@ test("a material of one's own is found on the Sheet, laid beside its origin, and
   await expect(page.getByText("A formula of yours, stored as a material.")).toBeVisible();
   await page.getByRole("link", { name: "Change it" }).click();
   await page.getByRole("button", { name: "Delete it from the library" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Delete it from the library" }).click();
   await expect(page.getByRole("combobox", { name: "Where it stands" })).toHaveValue("library");
 });
 

@@ -1,5 +1,6 @@
 import { Button } from "@mantine/core";
 import { Link } from "react-router";
+import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { StationNav } from "../frame/stationNav/StationNav";
 import { Streams } from "../pictures/Streams/Streams";
@@ -13,7 +14,7 @@ export function BenchList({ bench: { open, others } }: { readonly bench: OpenBen
   const count = open.length + others.filter(({ finished }) => finished === null).length;
   return (
     <Frame
-      head={<h1 className={classes.head}>The bench</h1>}
+      head={<PageHeader>The bench</PageHeader>}
       line={<StationNav stations={benchStations(count === 0 ? "nothing being made" : `${count} being made`)} />}
     >
       <title>The bench, Tensidrum</title>

@@ -1,6 +1,7 @@
-import { Button, NativeSelect, TextInput } from "@mantine/core";
+import { Button, NativeSelect } from "@mantine/core";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link, useNavigation } from "react-router";
+import { NumberField } from "../components/NumberField";
 import { FormError } from "../components/FormError";
 import type { OpenSettings } from "./settings.server";
 import classes from "./Settings.module.css";
@@ -27,8 +28,8 @@ export function DropsForm({ drops: { fewest, materials, weighed }, typed, messag
             </option>
           ))}
         </NativeSelect>
-        <TextInput label="drops" name="drops" inputMode="decimal" defaultValue={typed?.drops ?? String(fewest)} autoComplete="off" />
-        <TextInput label="together, g" name="grams" inputMode="decimal" defaultValue={typed?.grams ?? ""} autoComplete="off" />
+        <NumberField label="drops" name="drops" defaultValue={typed?.drops ?? String(fewest)} />
+        <NumberField label="together, g" name="grams" unit="g" defaultValue={typed?.grams ?? ""} />
         <Button type="submit" name="intent" value="drops" h={36} variant="outline" loading={isBusy}>
           Take the mass of a drop
         </Button>

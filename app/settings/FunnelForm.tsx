@@ -1,8 +1,9 @@
-import { Button, TextInput } from "@mantine/core";
+import { Button } from "@mantine/core";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
 import type { TypedFunnel } from "./settingsForm.server";
 import classes from "./Settings.module.css";
+import { NumberField } from "../components/NumberField";
 import { FormError } from "../components/FormError";
 
 interface FunnelFormProps {
@@ -33,27 +34,21 @@ export function FunnelForm({ funnel, typed, message }: FunnelFormProps) {
         {liquids.map(({ which, thickness, density }, at) => (
           <fieldset key={which} className={classes.liquid}>
             <legend>{which}</legend>
-            <TextInput
-              label="Pa·s"
+            <NumberField
+              label="thickness"
+              unit="Pa·s"
               name="thickness"
-              inputMode="decimal"
               defaultValue={typed?.thickness[at] ?? thickness}
               aria-label={`${which}, Pa·s`}
             />
-            <TextInput
-              label="g/mL"
+            <NumberField
+              label="density"
+              unit="g/mL"
               name="density"
-              inputMode="decimal"
               defaultValue={typed?.density[at] ?? density}
               aria-label={`${which}, g/mL`}
             />
-            <TextInput
-              label="runs, s"
-              name="seconds"
-              inputMode="decimal"
-              defaultValue={typed?.seconds[at] ?? ""}
-              aria-label={`${which} runs, s`}
-            />
+            <NumberField label="runs" unit="s" name="seconds" defaultValue={typed?.seconds[at] ?? ""} aria-label={`${which} runs, s`} />
           </fieldset>
         ))}
         <Button type="submit" name="intent" value="funnel" h={36} variant="outline" loading={isBusy}>

@@ -25,6 +25,7 @@ export function RowsForm({ intent, columns, rows: stored, answered, blankId, wha
   const rows = [...stored, ...[blankId, ...added].map((id): TypedRow => ({ id, cells: {} }))];
   return (
     <Form method="post" action="/settings">
+      <p className={classes.hint}>Empty a row to delete that {what}.</p>
       <DataTable className={classes.table}>
         <thead>
           <tr>
@@ -54,7 +55,6 @@ export function RowsForm({ intent, columns, rows: stored, answered, blankId, wha
           ))}
         </tbody>
       </DataTable>
-      <p className={classes.hint}>Empty a row to delete that {what}.</p>
       <div className={classes.doors}>
         <Button type="submit" name="intent" value={intent} h={36} variant="outline" loading={isBusy}>
           {save}

@@ -1,3 +1,4 @@
+import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { stationsSeenFrom } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
@@ -31,7 +32,7 @@ export function SettingsPage({ settings, answered }: SettingsPageProps) {
   const saidOf = (intent: TypedSettings["intent"]): string | null => (typed?.intent === intent ? (answered?.sentence ?? null) : null);
   return (
     <Frame
-      head={<h1 className={classes.head}>Settings</h1>}
+      head={<PageHeader>Settings</PageHeader>}
       line={<StationNav stations={stationsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })} />}
     >
       <title>Settings, Tensidrum</title>

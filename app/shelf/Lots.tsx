@@ -6,6 +6,7 @@ import { problemAt, type FormAnswer } from "../frame/formAnswer";
 import type { TypedMovement } from "./forms.server";
 import classes from "./Lots.module.css";
 import type { OpenMaterial } from "./openMaterial.server";
+import { ConfirmButton } from "../components/ConfirmButton";
 import { FormError } from "../components/FormError";
 import { DataTable } from "../components/DataTable";
 
@@ -127,9 +128,15 @@ function Lot({ lot, answered }: LotProps) {
           </UnstyledButton>
           <Link to={`/shelf/lots/${lot.id}/label`}>Label</Link>
           {lot.isUntouched && (
-            <UnstyledButton type="submit" name="kind" value="remove" disabled={isBusy}>
+            <ConfirmButton
+              name="kind"
+              value="remove"
+              disabled={isBusy}
+              question={`Delete lot ${lot.code}?`}
+              consequence="It goes with its rows of the stock ledger, as if it had never been received."
+            >
               Delete the lot
-            </UnstyledButton>
+            </ConfirmButton>
           )}
         </span>
         <FormError>{answered?.sentence}</FormError>

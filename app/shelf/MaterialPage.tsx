@@ -1,8 +1,8 @@
-import { UnstyledButton } from "@mantine/core";
 import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link } from "react-router";
 import { ChargeTag } from "../components/ChargeSign";
 import { chargeWords } from "../components/chargeWords";
+import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { useUnits } from "../frame/units";
 import { shelfStations } from "./shelfStation";
@@ -10,6 +10,7 @@ import { StationNav } from "../frame/stationNav/StationNav";
 import { doseScale } from "../pictures/Strip/geometry";
 import { Strip } from "../pictures/Strip/Strip";
 import { Vessel } from "../pictures/Vessel/Vessel";
+import { ConfirmButton } from "../components/ConfirmButton";
 import type { FormAnswer } from "../frame/formAnswer";
 import type { TypedMovement } from "./forms.server";
 import { Lots } from "./Lots";
@@ -30,13 +31,16 @@ export function MaterialPage({ material, answered }: MaterialPageProps) {
   return (
     <Frame
       head={
-        <>
-          <h1 className={shelf.head}>{name}</h1>
-          <span className={shelf.day}>
-            {charge !== null && <ChargeTag charge={charge} />}{" "}
-            {[charge === null ? role : chargeWords[charge].name, form].filter(Boolean).join(", ")}
-          </span>
-        </>
+        <PageHeader
+          beside={
+            <>
+              {charge !== null && <ChargeTag charge={charge} />}{" "}
+              {[charge === null ? role : chargeWords[charge].name, form].filter(Boolean).join(", ")}
+            </>
+          }
+        >
+          {name}
+        </PageHeader>
       }
       doors={
         <>
@@ -146,9 +150,15 @@ function Yours({ material: { slug, yours, yoursSince, isOwn, basedOn } }: { read
         </tbody>
       </DataTable>
       <Form method="post" action={`/shelf/${slug}/own`}>
-        <UnstyledButton type="submit" name="intent" value="take-away" className={classes.undo}>
+        <ConfirmButton
+          name="intent"
+          value="take-away"
+          className={classes.undo}
+          question="Reset to library values?"
+          consequence="Your values of this material are lost. Final versions keep the values they were made with."
+        >
           Reset to library values
-        </UnstyledButton>
+        </ConfirmButton>
       </Form>
     </section>
   );

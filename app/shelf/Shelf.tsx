@@ -1,6 +1,7 @@
 import { charges } from "@tensidrum/core/library";
 import { Link } from "react-router";
 import { chargeWords } from "../components/chargeWords";
+import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { useUnits } from "../frame/units";
 import { shelfStations } from "./shelfStation";
@@ -22,12 +23,7 @@ export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
   const state = concerns.length === 0 ? "nothing needs attention" : `${concerns.length} need attention`;
   return (
     <Frame
-      head={
-        <>
-          <h1 className={classes.head}>The shelf</h1>
-          <span className={classes.day}>{shelf.today}</span>
-        </>
-      }
+      head={<PageHeader beside={shelf.today}>The shelf</PageHeader>}
       doors={
         <>
           <Link to="/shelf/import" data-act="Import a list of lots">

@@ -7,7 +7,10 @@ export async function openReceive(material: string) {
   const all = await listMaterials(database(), currentMakerId());
   return {
     material: all.find(({ facts }) => facts.slug === material)?.facts.slug ?? "",
-    materials: all.map(({ facts }) => ({ slug: facts.slug, name: shownMaterial(facts).name })),
+    materials: all.map(({ facts: { slug, form, charge, role }, facts }) => ({
+      ...{ slug, form, charge, isScent: role === "fragrance" },
+      name: shownMaterial(facts).name,
+    })),
     ids: { id: crypto.randomUUID(), movementId: crypto.randomUUID() },
   };
 }

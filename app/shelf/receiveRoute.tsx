@@ -1,6 +1,7 @@
 import { redirect, useActionData } from "react-router";
 import { answer } from "../frame/answer.server";
 import { readQuestions, takeForm } from "../frame/readForm.server";
+import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { shelfStations } from "./shelfStation";
 import { StationNav } from "../frame/stationNav/StationNav";
@@ -8,7 +9,6 @@ import type { Route } from "./+types/receiveRoute";
 import { lotForm, receiveQuestions } from "./forms.server";
 import { LotForm } from "./LotForm";
 import { openReceive } from "./receive.server";
-import classes from "./Shelf.module.css";
 import { receive } from "./stock.server";
 
 export const loader = answer(async ({ request }: Route.LoaderArgs) => openReceive(readQuestions(receiveQuestions, request).material));
@@ -23,7 +23,7 @@ export const action = answer(async ({ request }: Route.ActionArgs) =>
 export default function ReceiveRoute({ loaderData }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   return (
-    <Frame head={<h1 className={classes.head}>Receive a lot</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+    <Frame head={<PageHeader>Receive a lot</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Receive a lot, Tensidrum</title>
       <LotForm {...loaderData} answered={answered ?? null} />
     </Frame>

@@ -3,6 +3,7 @@ import { written, writtenShort } from "@tensidrum/core/quantities";
 import { useRef } from "react";
 import { Form, Link } from "react-router";
 import { FindingMark } from "../components/FindingMark";
+import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { stationsSeenFrom } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
@@ -18,7 +19,7 @@ export function Today({ board }: { readonly board: TodayBoard }) {
   const first = formulas[0];
   return (
     <Frame
-      head={<h1 className={classes.head}>Today</h1>}
+      head={<PageHeader>Today</PageHeader>}
       doors={
         <>
           <Link to="/import">Import formula</Link>

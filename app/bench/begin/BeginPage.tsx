@@ -2,6 +2,7 @@ import { Button, Checkbox, TextInput, NativeSelect, Radio, UnstyledButton } from
 import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
 import { Form, Link, useNavigation } from "react-router";
 import { DefaultButton } from "../../components/DefaultButton";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import type { FormAnswer } from "../../frame/formAnswer";
@@ -23,12 +24,15 @@ export function BeginPage({ plan, answered }: BeginPageProps) {
   return (
     <Frame
       head={
-        <>
-          <h1 className={classes.head}>Before you begin</h1>
-          <span className={classes.sub}>
-            {name}, v{number}
-          </span>
-        </>
+        <PageHeader
+          beside={
+            <>
+              {name}, v{number}
+            </>
+          }
+        >
+          Before you begin
+        </PageHeader>
       }
       doors={
         <>

@@ -1,5 +1,6 @@
 import { Button, TextInput, NativeSelect } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import bench from "../Bench.module.css";
@@ -19,7 +20,7 @@ interface LotsPageProps {
 export function LotsPage({ batch: { id, code, lots }, answered }: LotsPageProps) {
   return (
     <Frame
-      head={<h1 className={bench.head}>Lots of {code}</h1>}
+      head={<PageHeader>Lots of {code}</PageHeader>}
       doors={<Link to={`/bench/${id}`}>Back to the batch</Link>}
       line={<StationNav stations={benchStations("lots to correct")} />}
     >

@@ -2,6 +2,7 @@ import { hydrating, isRunning } from "@tensidrum/core/process";
 import { writtenClock } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import type { SentBatch } from "../batch/sentBatch";
@@ -33,7 +34,7 @@ export function PracticePage({ wanted, sent }: PracticePageProps) {
   }, [sent.id]);
   if (kept === null) {
     return (
-      <Frame head={<h1 className={step.head}>{sent.formula.name}</h1>} line={<StationNav stations={benchStations("practice run")} />}>
+      <Frame head={<PageHeader>{sent.formula.name}</PageHeader>} line={<StationNav stations={benchStations("practice run")} />}>
         <title>{`Practice run, ${sent.formula.name}`}</title>
         <p className={step.do}>Setting up the practice run. It runs in this browser only and needs scripts.</p>
       </Frame>
@@ -63,12 +64,7 @@ function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
   if (isOver) {
     return (
       <Frame
-        head={
-          <>
-            <h1 className={step.head}>{here.view.name}</h1>
-            <span className={step.sub}>v{wanted.number}, practice run</span>
-          </>
-        }
+        head={<PageHeader beside={<>v{wanted.number}, practice run</>}>{here.view.name}</PageHeader>}
         doors={back}
         line={<StationNav stations={benchStations("practice run")} />}
       >

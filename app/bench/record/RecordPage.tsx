@@ -1,6 +1,7 @@
 import { Button } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import classes from "../Bench.module.css";
@@ -13,7 +14,7 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
   const { id, code, name, steps, tares, finished } = record;
   return (
     <Frame
-      head={<h1 className={classes.head}>Record of {code}</h1>}
+      head={<PageHeader>Record of {code}</PageHeader>}
       doors={
         <>
           <Link to={`/bench/${id}`}>{finished === null ? "Back to the step" : "Back to the bench"}</Link>

@@ -3,6 +3,7 @@ import { written, writtenPercent } from "@tensidrum/core/quantities";
 import { answerSaltCurve, fittedCurve } from "@tensidrum/core/rheology";
 import { useMemo } from "react";
 import { Form, Link, useNavigation } from "react-router";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { SaltCurvePicture } from "../../pictures/SaltCurve/SaltCurve";
@@ -33,12 +34,7 @@ export function SaltSamplesPage({ base, answered }: SaltSamplesPageProps) {
   const isBusy = useNavigation().state !== "idle";
   return (
     <Frame
-      head={
-        <>
-          <h1 className={bench.head}>Salt-curve samples</h1>
-          <span className={bench.sub}>{base.name}</span>
-        </>
-      }
+      head={<PageHeader beside={base.name}>Salt-curve samples</PageHeader>}
       doors={<Link to={base.back}>{base.backWords}</Link>}
       line={<StationNav stations={benchStations("salt-curve samples")} />}
     >

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { Streams } from "../../pictures/Streams/Streams";
@@ -80,7 +81,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
       <Frame
         head={
           <>
-            <h1 className={classes.head}>{view.name}</h1>
+            <PageHeader>{view.name}</PageHeader>
             {under}
           </>
         }

@@ -1,4 +1,5 @@
 import { memo } from "react";
+import { ConfirmButton } from "../../components/ConfirmButton";
 import { Button, Textarea, UnstyledButton } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
@@ -140,16 +141,27 @@ function NewDraftFrom({
 
 function DeleteVersion({ isDraft, number, isOnly }: { readonly isDraft: boolean; readonly number: number; readonly isOnly: boolean }) {
   return (
-    <details className={classes.away}>
-      <summary>delete</summary>
+    <p className={classes.away}>
       {isDraft && !isOnly && (
-        <UnstyledButton type="submit" name="intent" value="discard-draft">
-          Delete draft v{number}, keep the final versions
-        </UnstyledButton>
+        <ConfirmButton
+          name="intent"
+          value="discard-draft"
+          className={classes.quiet}
+          question={`Delete draft v${number}?`}
+          consequence="What is typed in it is lost. The final versions stay."
+        >
+          Delete draft v{number}
+        </ConfirmButton>
       )}
-      <UnstyledButton type="submit" name="intent" value="delete-formula">
-        Delete the formula with {isOnly ? "its only version" : "all versions"}
-      </UnstyledButton>
-    </details>
+      <ConfirmButton
+        name="intent"
+        value="delete-formula"
+        className={classes.quiet}
+        question="Delete the formula?"
+        consequence={`It goes with ${isOnly ? "its only version" : "all versions"} and cannot be brought back. Records of its batches stay.`}
+      >
+        Delete formula
+      </ConfirmButton>
+    </p>
   );
 }

@@ -3,6 +3,7 @@ import { Form, Link, redirect } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { FormError } from "../../components/FormError";
 import { FileDrop } from "../../components/FileDrop";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { stationsSeenFrom } from "../../frame/stationNav/stations";
 import { StationNav } from "../../frame/stationNav/StationNav";
@@ -28,7 +29,7 @@ export const action = answer(async ({ request }: Route.ActionArgs) =>
 export default function ImportRoute({ actionData }: Route.ComponentProps) {
   return (
     <Frame
-      head={<h1 className={classes.head}>Import formula</h1>}
+      head={<PageHeader>Import formula</PageHeader>}
       doors={<Link to="/">Back to Today</Link>}
       line={<StationNav stations={stationsSeenFrom("sheet", { to: "/import", state: "from a file", isAlarm: false })} />}
     >

@@ -2,6 +2,7 @@ import { Button, TextInput } from "@mantine/core";
 import { Form, Link } from "react-router";
 import { ChargeTag } from "../../components/ChargeSign";
 import { chargeWords } from "../../components/chargeWords";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { useUnits } from "../../frame/units";
 import { StationNav } from "../../frame/stationNav/StationNav";
@@ -24,7 +25,7 @@ export function Compare({ compared }: { readonly compared: OpenCompare }) {
   const [one, other] = sides;
   const missing = asked.filter((name, at) => name !== "" && sides.length < 2 && sides[at] === undefined);
   return (
-    <Frame head={<h1 className={shelf.head}>Two side by side</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+    <Frame head={<PageHeader>Two side by side</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Two side by side, Tensidrum</title>
       <Form method="get" className={classes.ask} key={asked.join("|")}>
         {(["one", "other"] as const).map((name, at) => (

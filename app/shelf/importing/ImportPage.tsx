@@ -2,10 +2,10 @@ import { Button, Checkbox, NativeSelect, Textarea, UnstyledButton } from "@manti
 import { useEffect, useState } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { FileDrop } from "../../components/FileDrop";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { shelfStations } from "../shelfStation";
 import { StationNav } from "../../frame/stationNav/StationNav";
-import shelf from "../Shelf.module.css";
 import { lotColumns, materialColumns } from "./columns";
 import type { ListPreview } from "./importList.server";
 import { ImportBar } from "./ImportBar";
@@ -25,7 +25,7 @@ interface ImportPageProps {
 export function ImportPage({ preview, answered }: ImportPageProps) {
   const isBusy = useNavigation().state !== "idle";
   return (
-    <Frame head={<h1 className={shelf.head}>Import a list</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+    <Frame head={<PageHeader>Import a list</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Import a list, Tensidrum</title>
       <FormError>{answered?.sentence}</FormError>
       {preview === null ? (

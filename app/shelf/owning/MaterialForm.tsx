@@ -1,4 +1,4 @@
-import { Button, TextInput, NativeSelect, Textarea, UnstyledButton } from "@mantine/core";
+import { Button, TextInput, NativeSelect, Textarea } from "@mantine/core";
 import { charges, forms, roles } from "@tensidrum/core/library";
 import type { ReactNode } from "react";
 import { Form, Link, useNavigation } from "react-router";
@@ -6,6 +6,7 @@ import { chargeWords } from "../../components/chargeWords";
 import { problemAt, sentenceAbove, type FormAnswer } from "../../frame/formAnswer";
 import { numberFields, spanFields, type TypedMaterial } from "./materialFields";
 import classes from "./MaterialForm.module.css";
+import { ConfirmButton } from "../../components/ConfirmButton";
 import { FormError } from "../../components/FormError";
 
 interface MaterialFormProps {
@@ -92,11 +93,17 @@ export function MaterialForm({ from = "", typed, library, answered, back, save, 
         <Button type="submit" name="intent" value="save" h={40} loading={isBusy}>
           {save}
         </Button>
-        <Link to={back}>Leave it</Link>
+        <Link to={back}>Cancel</Link>
         {away !== null && (
-          <UnstyledButton type="submit" name="intent" value="take-away" disabled={isBusy}>
+          <ConfirmButton
+            name="intent"
+            value="take-away"
+            disabled={isBusy}
+            question={`${away}?`}
+            consequence="What you typed for it is lost. Final versions keep the values they were made with."
+          >
             {away}
-          </UnstyledButton>
+          </ConfirmButton>
         )}
       </p>
     </Form>

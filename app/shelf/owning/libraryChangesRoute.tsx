@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import material from "../MaterialPage.module.css";
@@ -14,7 +15,7 @@ export const loader = answer(async (_: Route.LoaderArgs) => openLibraryChanges()
 
 export default function LibraryChangesRoute({ loaderData: { version, updates } }: Route.ComponentProps) {
   return (
-    <Frame head={<h1 className={shelf.head}>What changed in the library</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+    <Frame head={<PageHeader>What changed in the library</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>What changed in the library, Tensidrum</title>
       <p className={classes.lead}>
         The library is at {version}. Set versions keep the facts they were set with; drafts count with the new ones, and your own facts

@@ -1,9 +1,9 @@
 import { redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { readQuestions, takeForm } from "../../frame/readForm.server";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
-import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/newMaterialRoute";
 import { materialForm, newMaterialQuestions } from "./materialForm.server";
@@ -22,7 +22,7 @@ export const action = answer(async ({ request }: Route.ActionArgs) =>
 export default function NewMaterialRoute({ loaderData: { from, typed } }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   return (
-    <Frame head={<h1 className={shelf.head}>A material of your own</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+    <Frame head={<PageHeader>A material of your own</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>A material of your own, Tensidrum</title>
       <MaterialForm
         key={from}

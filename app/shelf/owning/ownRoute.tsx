@@ -1,10 +1,10 @@
 import { redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { takeForm } from "../../frame/readForm.server";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { readMaterialSlug } from "../forms.server";
-import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/ownRoute";
 import { materialForm } from "./materialForm.server";
@@ -29,7 +29,7 @@ export const action = answer(async ({ params, request }: Route.ActionArgs) => {
 export default function OwnRoute({ loaderData: { slug, name, isOwn, typed, library } }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   return (
-    <Frame head={<h1 className={shelf.head}>{name}</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+    <Frame head={<PageHeader>{name}</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>{`My values of ${name}, Tensidrum`}</title>
       <MaterialForm
         key={slug}

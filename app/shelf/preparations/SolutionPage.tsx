@@ -1,11 +1,13 @@
-import { Button, NativeSelect, TextInput, type TextInputProps } from "@mantine/core";
+import { Button, NativeSelect } from "@mantine/core";
 import { STOCK_STRENGTHS_PERCENT, written, writtenShort } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { useUnits } from "../../frame/units";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
+import { NumberField } from "../../components/NumberField";
 import { problemAt, type FormAnswer } from "../../frame/formAnswer";
 import { Beaker } from "../../pictures/Beaker/Beaker";
 import classes from "./Preparations.module.css";
@@ -23,19 +25,11 @@ interface SolutionPageProps {
 export function SolutionPage({ solution, answered }: SolutionPageProps) {
   const { typed, solutes, plan, standing } = solution;
   const { onInput, isBehind } = usePlanWhileTyping();
-  const field = (name: "strength" | "grams" | "months", label: string, more: TextInputProps = {}) => (
-    <TextInput
-      name={name}
-      label={label}
-      defaultValue={typed[name]}
-      error={problemAt(answered, name)}
-      inputMode="decimal"
-      autoComplete="off"
-      {...more}
-    />
+  const field = (name: "strength" | "grams" | "months", label: string, unit: string, list?: string) => (
+    <NumberField name={name} label={label} unit={unit} defaultValue={typed[name]} error={problemAt(answered, name)} list={list} />
   );
   return (
-    <Frame head={<h1 className={shelf.head}>Stock solution</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+    <Frame head={<PageHeader>Stock solution</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Stock solution, Tensidrum</title>
       <Form method="get" className={classes.wish} onInput={onInput}>
         <NativeSelect name="of" label="dissolve" defaultValue={typed.of} error={problemAt(answered, "of")} w={280}>
@@ -46,14 +40,14 @@ export function SolutionPage({ solution, answered }: SolutionPageProps) {
             </option>
           ))}
         </NativeSelect>
-        {field("strength", "strength, % by mass", { list: "strengths" })}
+        {field("strength", "strength, % by mass", "%", "strengths")}
         <datalist id="strengths">
           {STOCK_STRENGTHS_PERCENT.map((strength) => (
             <option key={strength} value={strength} />
           ))}
         </datalist>
-        {field("grams", "how much, g")}
-        {field("months", "keep for, months")}
+        {field("grams", "how much, g", "g")}
+        {field("months", "keep for, months", "mo")}
         <noscript>
           <Button type="submit" variant="outline" h={40}>
             Plan it

@@ -1,10 +1,12 @@
 import { Button, Checkbox, TextInput } from "@mantine/core";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import { Form, useNavigation } from "react-router";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
+import { NumberField } from "../../components/NumberField";
 import { problemAt, type FormAnswer } from "../../frame/formAnswer";
 import classes from "./Preparations.module.css";
 import { StandingMade } from "./StandingPreparations";
@@ -21,27 +23,22 @@ interface WaterPageProps {
 export function WaterPage({ water, answered }: WaterPageProps) {
   const { typed, plan, standing } = water;
   const { onInput, isBehind } = usePlanWhileTyping();
-  const field = (name: "name" | "inci" | "plant" | "water" | "yield" | "days", label: string, isWide = false) => (
-    <TextInput
-      name={name}
-      label={label}
-      defaultValue={typed[name]}
-      error={problemAt(answered, name)}
-      w={isWide ? 280 : undefined}
-      inputMode={isWide ? "text" : "decimal"}
-      autoComplete="off"
-    />
+  const words = (name: "name" | "inci", label: string) => (
+    <TextInput name={name} label={label} defaultValue={typed[name]} error={problemAt(answered, name)} w={280} autoComplete="off" />
+  );
+  const number = (name: "plant" | "water" | "yield" | "days", label: string, unit: string) => (
+    <NumberField name={name} label={label} unit={unit} defaultValue={typed[name]} error={problemAt(answered, name)} />
   );
   return (
-    <Frame head={<h1 className={shelf.head}>Plant water</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+    <Frame head={<PageHeader>Plant water</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Plant water, Tensidrum</title>
       <Form method="get" className={classes.wish} onInput={onInput}>
-        {field("name", "name", true)}
-        {field("inci", "INCI of what comes out of the plant", true)}
-        {field("plant", "plant, g")}
-        {field("water", "water, g")}
-        {field("yield", "left after straining, g")}
-        {field("days", "days of life, cold")}
+        {words("name", "name")}
+        {words("inci", "INCI of what comes out of the plant")}
+        {number("plant", "plant, g", "g")}
+        {number("water", "water, g", "g")}
+        {number("yield", "left after straining, g", "g")}
+        {number("days", "days of life, cold", "d")}
         <Checkbox name="tested" label="challenge-tested" defaultChecked={typed.tested === "on"} />
         <noscript>
           <Button type="submit" variant="outline" h={40}>

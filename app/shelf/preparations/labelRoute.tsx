@@ -1,9 +1,9 @@
 import { Button } from "@mantine/core";
 import { Link } from "react-router";
 import { answer } from "../../frame/answer.server";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
-import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/labelRoute";
 import { openLabel } from "./label.server";
@@ -15,7 +15,7 @@ export const loader = answer(async ({ params }: Route.LoaderArgs) => openLabel(r
 export default function LabelRoute({ loaderData: label }: Route.ComponentProps) {
   return (
     <Frame
-      head={<h1 className={shelf.head}>Label of lot {label.code}</h1>}
+      head={<PageHeader>Label of lot {label.code}</PageHeader>}
       doors={
         <>
           <Link to={`/shelf/${label.slug}`}>The material</Link>

@@ -1,17 +1,18 @@
 import { written, writtenShort } from "@tensidrum/core/quantities";
 import { Button, TextInput, NativeSelect, UnstyledButton } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { shareSign } from "../../pictures/Shares/geometry";
 import { Shares } from "../../pictures/Shares/Shares";
-import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
 import { InProduct } from "./InProduct";
 import type { FormAnswer } from "../../frame/formAnswer";
 import type { TypedScent } from "./scentForms.server";
 import classes from "./Scents.module.css";
 import type { OpenScent } from "./scents.server";
+import { ConfirmButton } from "../../components/ConfirmButton";
 import { FormError } from "../../components/FormError";
 import { DataTable } from "../../components/DataTable";
 
@@ -27,10 +28,9 @@ export function ScentPage({ scent, answered }: ScentPageProps) {
   return (
     <Frame
       head={
-        <>
-          <h1 className={shelf.head}>{name}</h1>
-          <span className={shelf.day}>{rounds.length === 0 ? "no round yet" : `round ${last?.number ?? 0}, ${last?.day ?? ""}`}</span>
-        </>
+        <PageHeader beside={<>{rounds.length === 0 ? "no round yet" : `round ${last?.number ?? 0}, ${last?.day ?? ""}`}</>}>
+          {name}
+        </PageHeader>
       }
       doors={<Link to="/scents">All scents</Link>}
       line={<StationNav stations={shelfStations("back to it")} />}
@@ -242,9 +242,16 @@ function Keep({ scent: { name }, last }: { readonly scent: OpenScent; readonly l
       )}
       <Form method="post">
         <input type="hidden" name="id" value={last.id} />
-        <UnstyledButton type="submit" name="intent" value="delete" disabled={isBusy} className={classes.away}>
-          Delete the scent with its rounds
-        </UnstyledButton>
+        <ConfirmButton
+          name="intent"
+          value="delete"
+          disabled={isBusy}
+          className={classes.away}
+          question={`Delete ${name}?`}
+          consequence="Its rounds and how they smelled are lost. Materials kept from it stay."
+        >
+          Delete the scent
+        </ConfirmButton>
       </Form>
     </section>
   );

@@ -2,6 +2,7 @@ import { Button, TextInput } from "@mantine/core";
 import { Form, Link, redirect, useActionData, useNavigation } from "react-router";
 import { answer } from "../../frame/answer.server";
 import { takeForm } from "../../frame/readForm.server";
+import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
@@ -25,7 +26,7 @@ export default function ScentsRoute({ loaderData: { scents, newId } }: Route.Com
   const answered = useActionData<typeof action>();
   const isBusy = useNavigation().state !== "idle";
   return (
-    <Frame head={<h1 className={shelf.head}>Scents</h1>} line={<StationNav stations={shelfStations("back to it")} />}>
+    <Frame head={<PageHeader>Scents</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>Scents, Tensidrum</title>
       <Form method="post" className={classes.begin} key={newId}>
         <input type="hidden" name="id" value={newId} />
