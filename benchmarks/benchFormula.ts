@@ -18,18 +18,18 @@ export async function makeFormula(address: string, lineCount: number): Promise<s
     batch: "1000",
   });
   for (const letter of ["A", "B", "C", "D"]) {
-    body.append("phaseLetter", letter);
-    body.append("phaseTitle", "phase");
+    body.append(`phases.${letter}.title`, "phase");
   }
   const add = (id: string, phase: string, materialId: string, percent: string) => {
-    body.append("line", `${id} ${phase} ${materialId} `);
-    body.append("linePercent", percent);
+    body.append(`lines.${id}.phase`, phase);
+    body.append(`lines.${id}.materialId`, materialId);
+    body.append(`lines.${id}.percent`, percent);
   };
   add(ids.waterLineId, "A", water?.id ?? "", "");
   for (let i = 1; i < lineCount; i += 1) {
     add(crypto.randomUUID(), "ABCD".charAt(Math.floor((i * 4) / lineCount)), others[(i * 7) % others.length]?.id ?? "", "1.5");
   }
-  body.append("restLine", ids.waterLineId);
+  body.append("restLineId", ids.waterLineId);
   const saved = await api.post(`/sheet/${ids.formulaId}`, {
     headers: { "Content-Type": "application/x-www-form-urlencoded" },
     data: body.toString(),
