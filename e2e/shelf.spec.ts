@@ -103,9 +103,10 @@ test("a lot on a line of the Sheet changes the active matter, and prices of the 
 test("what is first to see to leads to its lot", async ({ page }) => {
   await page.goto("/shelf");
   const first = page.getByRole("region", { name: "Needs attention" }).getByRole("listitem");
-  await expect(first.nth(0)).toContainText("Lemon essential oil expired 6 days ago.");
-  await expect(first.nth(1)).toContainText("Birch leaf water expires in 3 days.");
-  await expect(first.nth(2)).toContainText("Juniper berry essential oil expires in 21 days.");
+  // A run may begin before midnight and get here after it.
+  await expect(first.nth(0)).toContainText(/Lemon essential oil expired [67] days ago\./);
+  await expect(first.nth(1)).toContainText(/Birch leaf water expires in [32] days\./);
+  await expect(first.nth(2)).toContainText(/Juniper berry essential oil expires in 2[10] days\./);
   await expect(first.last()).toContainText("Sodium benzoate is down to a tenth of its pack.");
   await first.last().getByRole("link", { name: "Sodium benzoate" }).click();
   await expect(page.getByRole("article", { name: "Lot SB-6" })).toContainText("3.1 g of 100 g");
