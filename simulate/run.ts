@@ -4,14 +4,18 @@ import { cpus } from "node:os";
 import { join } from "node:path";
 import { createInterface } from "node:readline";
 import { build } from "esbuild";
+import { calibrationOf, calibrationPicture } from "./calibration";
 import type { SimulationName } from "./part";
+import { hillTables, titrationTables } from "./tables";
 import type { ThickeningOutcome } from "./thickeningRun";
 import type { TitrationOutcome } from "./titrationRun";
 
-const BATCHES = 1000;
-const HILLS = 500;
+/** How many are drawn; fewer by `npm run simulate -- 0.1`. */
+const SCALE = Number(process.argv[2] ?? 1);
+const BATCHES = Math.round(1000 * SCALE);
+const HILLS = Math.round(500 * SCALE);
 /** Settings were looked at on lower numbers; what is reported comes from numbers nobody looked at. */
-const FIRST = 30_000;
+const FIRST = 40_000;
 const root = join(import.meta.dirname, "..");
 const bundle = join(root, "build/simulate/part.mjs");
 
@@ -32,41 +36,6 @@ async function outcomesOf<Outcome>(name: SimulationName, count: number): Promise
   return outcomes;
 }
 
-function share<Outcome>(outcomes: readonly Outcome[], isTrue: (outcome: Outcome) => boolean): number {
-  return (100 * outcomes.filter(isTrue).length) / outcomes.length;
-}
-
-function place(values: readonly number[], part: number): number {
-  return [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(part * values.length))]!;
-}
-
-async function titration(name: SimulationName) {
-  const outcomes = await outcomesOf<TitrationOutcome>(name, BATCHES);
-  const doses = outcomes.map((outcome) => outcome.doses);
-  return {
-    simulation: name,
-    batches: outcomes.length,
-    neverPassedPercent: share(outcomes, ({ passed }) => !passed),
-    endsInsidePercent: share(outcomes, ({ endsInside }) => endsInside),
-    medianDoses: place(doses, 0.5),
-    p90Doses: place(doses, 0.9),
-  };
-}
-
-async function thickening(name: SimulationName) {
-  const outcomes = await outcomesOf<ThickeningOutcome>(name, HILLS);
-  const additions = outcomes.map((outcome) => outcome.additions);
-  return {
-    simulation: name,
-    batches: outcomes.length,
-    neverPastPeakPercent: share(outcomes, ({ passedPeak }) => !passedPeak),
-    onTargetInFivePercent: share(outcomes, ({ onTarget, additions: many }) => onTarget && many <= 5),
-    onTargetPercent: share(outcomes, ({ onTarget }) => onTarget),
-    medianAdditions: place(additions, 0.5),
-    p90Additions: place(additions, 0.9),
-  };
-}
-
 await build({
   entryPoints: [join(root, "simulate/part.ts")],
   bundle: true,
@@ -75,13 +44,17 @@ await build({
   outfile: bundle,
   logLevel: "error",
 });
-const acid = [await titration("pH by the advisor"), await titration("pH by the slope rule")];
+const batches = await outcomesOf<TitrationOutcome>("pH by the advisor", BATCHES);
+const acid = titrationTables(batches);
 console.table(acid);
-const salt = [
-  await thickening("salt, one reading each"),
-  await thickening("salt, three readings each"),
-  await thickening("salt, three readings each, after five jars"),
-];
+const promises = calibrationOf(batches.flatMap(({ promised }) => promised));
+console.table(promises);
+const hills = await outcomesOf<ThickeningOutcome>("salt by the advisor", HILLS);
+const salt = hillTables(hills);
 console.table(salt);
-mkdirSync(join(root, "docs/simulations"), { recursive: true });
-writeFileSync(join(root, "docs/simulations/latest.json"), `${JSON.stringify({ acid, salt }, null, 2)}\n`);
+const saltPromises = calibrationOf(hills.flatMap(({ promised }) => promised));
+console.table(saltPromises);
+const folder = join(root, "docs/simulations");
+mkdirSync(folder, { recursive: true });
+writeFileSync(join(folder, "latest.json"), `${JSON.stringify({ acid, promises, salt, saltPromises }, null, 2)}\n`);
+writeFileSync(join(folder, "promised-ph.svg"), calibrationPicture("Chance of passing the far edge: promised and happened", promises));

@@ -1,59 +1,64 @@
-import { adviseThickening, ON_TARGET, type Thickening } from "@tensidrum/core/rheology";
+import { adviseThickening, type Thickening } from "@tensidrum/core/rheology";
 import { drawsFrom } from "./world/draws";
-import { trueSaltCurve, type TrueSaltCurve } from "./world/trueSaltCurve";
-
-/** How careful a maker is. */
-export interface Maker {
-  /** How often the funnel is timed after each rest. */
-  readonly readingsEach: number;
-  /** Salt in jars tried beforehand, above what the base brings, % w/w. */
-  readonly jarSteps: readonly number[];
-}
+import { classOf, trueSaltCurve, type TrueSaltCurve } from "./world/trueSaltCurve";
 
 /** What came of one batch. */
 export interface ThickeningOutcome {
+  readonly classes: TrueSaltCurve["classes"];
   readonly additions: number;
+  /** An addition carried it past the peak. */
   readonly passedPeak: boolean;
+  /** Told to be on target. */
+  readonly saidOnTarget: boolean;
+  /** Within 15 %, or in the class of the wish where only words were asked. */
   readonly onTarget: boolean;
-  /** Told to go on no further than this. */
-  readonly state: string;
+  readonly addedPercent: number;
+  /** What the advisor said last. */
+  readonly last: string;
+  readonly promised: readonly { readonly chance: number; readonly passed: boolean }[];
 }
 
-const MOST_ADDITIONS = 8;
+const MOST_ADDITIONS = 20;
 /** Advice asked for in all, readings again included. */
-const MOST_ADVICES = 25;
+const MOST_ADVICES = 60;
+const NEAR = 0.15;
 
-/** A maker who salts as advised and sees only the funnel. */
-export function thickenByAdvice(number: number, { readingsEach, jarSteps }: Maker): ThickeningOutcome {
+/** A maker who salts as advised and sees only the gauge. */
+export function thickenByAdvice(number: number): ThickeningOutcome {
   const batch = trueSaltCurve(drawsFrom(number));
-  const { batchGrams, hiddenSaltPercent, target } = batch;
-  const readings = (gramsTotal: number): Thickening["additions"] =>
-    Array.from({ length: readingsEach }, () => ({ gramsTotal, viscosity: batch.read() }));
+  const { batchGrams, toldSaltPercent, target, classes } = batch;
+  const start = batch.saltPercent();
   let thickening: Thickening = {
-    batchGrams,
-    hiddenSaltPercent,
-    strengthPercent: 100,
-    target,
-    jars: jarSteps.map((step) => ({ saltPercent: hiddenSaltPercent + step, viscosity: batch.jar(step) })),
-    additions: readings(0),
+    ...{ batchGrams, target, strengthPercent: 100, jars: [] },
+    hiddenSaltPercent: toldSaltPercent,
+    additions: [{ gramsTotal: 0, viscosity: batch.read() }],
   };
   let additions = 0;
   let passedPeak = false;
+  const promised: { chance: number; passed: boolean }[] = [];
   for (let advice = 0; ; advice += 1) {
-    const { state, recommend } = adviseThickening(thickening);
+    const { state, recommend, said } = adviseThickening(thickening);
     if (state !== "add" || additions === MOST_ADDITIONS || advice === MOST_ADVICES) {
-      return { additions, passedPeak, onTarget: isOnTarget(batch), state };
+      return {
+        ...{ classes, additions, passedPeak, promised, onTarget: isOnTarget(batch), last: said.code },
+        saidOnTarget: state === "in-target",
+        addedPercent: batch.saltPercent() - start,
+      };
     }
     if (recommend.grams > 0) {
+      const wasPast = batch.isPastPeak();
       batch.add(recommend.grams);
       additions += 1;
-      passedPeak ||= batch.isPastPeak();
+      const passes = !wasPast && batch.isPastPeak();
+      passedPeak ||= passes;
+      promised.push({ chance: recommend.peakChance, passed: passes });
     }
     const gramsTotal = thickening.additions.at(-1)!.gramsTotal + recommend.grams;
-    thickening = { ...thickening, additions: [...thickening.additions, ...readings(gramsTotal)] };
+    thickening = { ...thickening, additions: [...thickening.additions, { gramsTotal, viscosity: batch.read() }] };
   }
 }
 
-function isOnTarget(batch: TrueSaltCurve): boolean {
-  return Math.abs(batch.trueViscosity() / batch.target - 1) <= ON_TARGET;
+function isOnTarget({ trueViscosity, target, classes }: TrueSaltCurve): boolean {
+  if (classes.gauge === "words") return classOf(trueViscosity()) === classOf(target);
+  return Math.abs(trueViscosity() / target - 1) <= NEAR;
 }

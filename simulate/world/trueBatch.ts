@@ -1,134 +1,180 @@
 import type { Draws } from "./draws";
+import { activityLoss, amine, amphoteric, balancePh, protolytes, weakCharge, type Dissolved, type Protolyte } from "./solution";
 
-/** Sites a material of the formula may hold, as its data sheet states them, mmol/kg of the product. */
-export interface StatedSite {
+/** How well the maker's list of buffers tells what is in the batch. */
+export const listKinds = ["right", "wrong", "missing", "none"] as const;
+export type ListKind = (typeof listKinds)[number];
+
+export const instrumentKinds = ["meter", "strip"] as const;
+export type InstrumentKind = (typeof instrumentKinds)[number];
+
+/** What a label says of a bottle, and what is in it. */
+export interface Bottle {
+  readonly kind: "acid" | "base";
+  readonly molarMass: number;
+  /** As a table gives them. */
+  readonly pKas: readonly number[];
+  readonly strengthPercent: number;
+  readonly content: Protolyte | null;
+  /** Strong ions that come with a mole. */
+  readonly strongCharge: number;
+}
+
+interface Stock extends Omit<Bottle, "strengthPercent"> {
+  readonly strengths: readonly number[];
+}
+
+const ACIDS: readonly Stock[] = [
+  { kind: "acid", molarMass: 192.12, pKas: [3.13, 4.76, 6.4], content: protolytes.citrate, strongCharge: 0, strengths: [10, 20, 50] },
+  { kind: "acid", molarMass: 90.08, pKas: [3.86], content: protolytes.lactate, strongCharge: 0, strengths: [10, 30, 50] },
+  { kind: "acid", molarMass: 76.05, pKas: [3.83], content: protolytes.glycolate, strongCharge: 0, strengths: [10, 35] },
+];
+const BASES: readonly Stock[] = [
+  { kind: "base", molarMass: 40, pKas: [], content: null, strongCharge: 1, strengths: [2, 10] },
+  { kind: "base", molarMass: 84.01, pKas: [6.35], content: protolytes.carbonate, strongCharge: 1, strengths: [5, 8] },
+  { kind: "base", molarMass: 149.19, pKas: [7.76], content: protolytes.triethanolamine, strongCharge: 0, strengths: [10, 50] },
+];
+
+/** A site a data sheet tells of, mmol/kg of the product. */
+export interface ListedSite {
   readonly pKa: number;
   readonly low: number;
   readonly high: number;
 }
 
-/** A solution as its label states it. */
-export interface Bottle {
-  readonly kind: "acid" | "base";
-  readonly molarMass: number;
-  readonly pKas: readonly number[];
-  readonly strengthPercent: number;
-}
-
-interface Site {
-  readonly pKa: number;
-  amount: number;
-}
-
-/** What no maker sees. All amounts are mmol per kilogram of what is there now. */
-interface Truth {
-  readonly sites: Site[];
-  /** Charge of the strong ions. */
-  strongIons: number;
-  acidSites: { readonly bottle: Bottle; amount: number }[];
-  kilograms: number;
-  /** pH the meter does not see yet: the dose has not spread everywhere. */
-  lag: number;
-}
-
-const METER_NOISE = 0.03;
-const METER_OFFSET = 0.05;
-const DOSE_ERROR = 0.08;
-
-/** A batch with its secrets; it answers what an instrument would show. */
-export interface SimulatedBatch {
-  /** Adds a dose as the maker means it, g; more or less of it goes in. */
-  dose(bottle: Bottle, grams: number): void;
-  /** Two minutes later: a reading; the sample leaves. */
+/** A batch nobody has seen into. It answers what an instrument would show. */
+export interface TrueBatch {
+  readonly batchGrams: number;
+  readonly list: readonly ListedSite[];
+  readonly agent: Bottle;
+  readonly counterAgent: Bottle | null;
+  readonly target: { readonly low: number; readonly high: number };
+  readonly dropGrams: number | null;
+  /** What it was drawn as, for the tables. */
+  readonly classes: { readonly list: ListKind; readonly instrument: InstrumentKind; readonly bufferAtTarget: number };
+  /** What the maker thinks the instrument is good for, pH. */
+  readonly statedSigma: number;
+  dose(bottle: Bottle, grams: number, isCounted: boolean): void;
+  /** Two minutes later; the sample leaves. */
   read(sampleGrams: number): number;
-  /** The pH as it will be once everything has spread. */
   truePh(): number;
 }
 
-export interface BatchWish {
-  readonly batchGrams: number;
-  readonly stated: readonly StatedSite[];
-  readonly startPh: number;
+const pick = (draws: Draws, stocks: readonly Stock[]): Bottle => {
+  const { strengths, ...stock } = draws.pick(stocks);
+  return { ...stock, strengthPercent: draws.pick(strengths) };
+};
+
+/** One to three buffers; one batch in twelve has almost none. */
+function drawBuffers(draws: Draws): Dissolved[] {
+  const kinds: (() => Protolyte)[] = [
+    () => protolytes.citrate,
+    () => protolytes.lactate,
+    () => amphoteric(draws.uniform(3, 4.5)),
+    () => protolytes.carbonate,
+    () => protolytes.phosphate,
+    () => amine(draws.uniform(9, 10)),
+    () => protolytes.benzoate,
+  ];
+  if (draws.uniform(0, 1) < 1 / 12) return [{ protolyte: draws.pick(kinds)(), amount: draws.logUniform(0.02, 0.5) }];
+  return Array.from({ length: draws.integer(1, 3) }, () => ({ protolyte: draws.pick(kinds)(), amount: draws.logUniform(0.5, 250) }));
 }
 
-/** Draws a batch that reads about the wished pH and hides everything else. */
-export function simulatedBatch({ batchGrams, stated, startPh }: BatchWish, draws: Draws): SimulatedBatch {
-  const sites: Site[] = stated.map(({ pKa, low, high }) => ({ pKa, amount: draws.uniform(low, high) * draws.uniform(0.8, 1.2) }));
-  const unknown = draws.integer(0, 3);
-  for (let k = 0; k < unknown; k += 1) sites.push({ pKa: draws.uniform(2.5, 10.5), amount: draws.logUniform(0.5, 100) });
-  for (const pKa of [3.4, 5.1, 6.2, 7.7, 9.1]) sites.push({ pKa, amount: draws.uniform(0.1, 3) });
-  const carbonate: Site[] = [6.35, 10.33].map((pKa) => ({ pKa, amount: 0.05 }));
-  sites.push(...carbonate);
-  const truth: Truth = { sites, strongIons: 0, acidSites: [], kilograms: batchGrams / 1000, lag: 0 };
-  truth.strongIons = charge(truth, startPh);
-  const offset = draws.uniform(-METER_OFFSET, METER_OFFSET);
-  const lagShare = draws.uniform(0, 0.05);
-  const carbonDioxide = draws.uniform(0, 0.15);
-  const evaporation = draws.uniform(0.01, 0.03) / 4;
+const sitesOf = ({ protolyte, amount }: Dissolved, factor: number): readonly ListedSite[] =>
+  protolyte.pKas.map((pKa) => ({ pKa: Math.round(pKa * 20) / 20, low: amount * factor * 0.9, high: amount * factor * 1.1 }));
+
+/** What the maker's materials say of those buffers. */
+function listOf(buffers: readonly Dissolved[], kind: ListKind, draws: Draws): readonly ListedSite[] {
+  switch (kind) {
+    case "none":
+      return [];
+    case "right":
+      return buffers.flatMap((buffer) => sitesOf(buffer, draws.uniform(0.87, 1.13)));
+    case "wrong":
+      return buffers.flatMap((buffer) => sitesOf(buffer, draws.logUniform(0.3, 3)));
+    case "missing": {
+      const unseen = draws.integer(0, buffers.length - 1);
+      return buffers.filter((_, k) => k !== unseen).flatMap((buffer) => sitesOf(buffer, draws.uniform(0.87, 1.13)));
+    }
+  }
+}
+
+/** Draws a batch by its number. */
+export function trueBatch(draws: Draws): TrueBatch {
+  const buffers = drawBuffers(draws);
+  const list = draws.pick(listKinds);
+  const instrument: InstrumentKind = draws.uniform(0, 1) < 0.8 ? "meter" : "strip";
+  const batchGrams = draws.logUniform(200, 3000);
+  const isAcid = draws.uniform(0, 1) < 0.7;
+  const agent = pick(draws, isAcid ? ACIDS : BASES);
+  const counterAgent = draws.uniform(0, 1) < 0.5 ? pick(draws, isAcid ? BASES.slice(0, 1) : ACIDS) : null;
+  const width = draws.uniform(0.3, 0.8);
+  const middle = draws.uniform(4.2, isAcid ? 6.6 : 7);
+  const target = { low: middle - width / 2, high: middle + width / 2 };
+  const startPh = isAcid ? draws.uniform(target.high + 0.3, 11) : draws.uniform(3.5, target.low - 0.3);
+  const dropGrams = draws.uniform(0, 1) < 0.4 ? draws.uniform(0.03, 0.06) : null;
+  const loss = activityLoss(draws.logUniform(0.02, 0.5));
+  const doseError = dropGrams === null ? 0.03 : 0.06;
+  const meter = { offset: draws.uniform(-0.1, 0.1), sigma: draws.uniform(0.03, 0.05) };
+  const strip = { offset: draws.uniform(-0.2, 0.2), step: 0.5 };
+  const lag = draws.uniform(0, 1) < 0.5 ? draws.uniform(0.1, 0.2) : 0;
+  const gasLoss = draws.uniform(0.05, 0.3);
+
+  // No wash is pure: traces of fatty acids, amines and carbonate are in every one, and in no list.
+  const traces = Array.from({ length: 4 }, () => ({ protolyte: amphoteric(draws.uniform(3, 10)), amount: draws.logUniform(0.02, 0.4) }));
+  const dissolved = [...buffers, ...traces].map((buffer) => ({ ...buffer }));
+  let strongIons = -weakCharge(dissolved, startPh, loss);
+  let kilograms = batchGrams / 1000;
+  let before = startPh;
+  let isFresh = false;
+  const now = (): number => balancePh(dissolved, strongIons, loss);
+
+  const bufferAtTarget = bufferNear(dissolved, middle, loss);
 
   return {
-    dose(bottle, grams) {
-      const before = balance(truth);
-      const millimoles = ((grams * Math.max(0, 1 + draws.normal(DOSE_ERROR)) * bottle.strengthPercent) / 100 / bottle.molarMass) * 1000;
-      truth.acidSites.push({ bottle, amount: millimoles / truth.kilograms });
-      evaporate(truth, evaporation);
-      takeUpAir(truth, carbonate, carbonDioxide);
-      truth.lag = lagShare * (before - balance(truth));
+    batchGrams,
+    list: listOf(buffers, list, draws),
+    ...{ agent, counterAgent, target, dropGrams },
+    classes: { list, instrument, bufferAtTarget },
+    statedSigma: instrument === "meter" ? 0.03 : 0.25,
+    dose(bottle, grams, isCounted) {
+      before = now();
+      const meant = ((grams * bottle.strengthPercent) / 100 / bottle.molarMass) * 1000;
+      const millimoles = Math.max(0, meant * (1 + draws.normal(isCounted ? doseError : 0.03))) / kilograms;
+      if (bottle.content !== null) dissolved.push({ protolyte: bottle.content, amount: millimoles });
+      strongIons += bottle.strongCharge * millimoles;
+      const thinned = kilograms / (kilograms + grams / 1000);
+      for (const one of dissolved) one.amount *= thinned;
+      strongIons *= thinned;
+      kilograms /= thinned;
+      loseGas();
+      isFresh = true;
     },
     read(sampleGrams) {
-      const shown = balance(truth) + truth.lag + offset + draws.normal(METER_NOISE);
-      truth.kilograms -= sampleGrams / 1000;
-      truth.lag *= 0.2;
-      return Math.round(Math.min(14, Math.max(0, shown)) * 100) / 100;
+      kilograms -= sampleGrams / 1000;
+      const moved = now() - before;
+      const behind = isFresh ? Math.sign(moved) * Math.min(lag, Math.abs(moved)) : 0;
+      isFresh = false;
+      const shown = now() - behind;
+      if (instrument === "strip") return Math.round((shown + strip.offset) / strip.step) * strip.step;
+      return Math.round((shown + meter.offset + draws.normal(meter.sigma)) * 100) / 100;
     },
-    truePh: () => balance(truth),
+    truePh: now,
   };
-}
 
-/** Water leaves: everything else grows denser. */
-function evaporate(truth: Truth, share: number): void {
-  const denser = 1 / (1 - share);
-  for (const site of truth.sites) site.amount *= denser;
-  for (const dosed of truth.acidSites) dosed.amount *= denser;
-  truth.strongIons *= denser;
-  truth.kilograms /= denser;
-}
-
-/** Alkaline batches drink carbon dioxide out of the air. */
-function takeUpAir(truth: Truth, carbonate: readonly Site[], millimoles: number): void {
-  const taken = millimoles / (1 + 10 ** (6.35 - balance(truth)));
-  for (const site of carbonate) site.amount += taken;
-}
-
-/** Mean charge of one molecule dosed: losing protons step by step, or taking them up. */
-function chargeOfOne({ kind, pKas }: Bottle, ph: number): number {
-  if (pKas.length === 0) return kind === "acid" ? -1 : 1;
-  if (kind === "base") return pKas.reduce((sum, pKa) => sum + 1 - 1 / (1 + 10 ** (pKa - ph)), 0);
-  const h = 10 ** -ph;
-  let product = 1;
-  const forms = [h ** pKas.length];
-  pKas.forEach((pKa, k) => {
-    product *= 10 ** -pKa;
-    forms.push(product * h ** (pKas.length - k - 1));
-  });
-  const all = forms.reduce((sum, form) => sum + form, 0);
-  return -forms.reduce((sum, form, k) => sum + k * form, 0) / all;
-}
-
-/** Charge of everything weak at a pH, which the strong ions must make up for. */
-function charge({ sites, acidSites }: Pick<Truth, "sites" | "acidSites">, ph: number): number {
-  const weak = sites.reduce((sum, { pKa, amount }) => sum + amount / (1 + 10 ** (pKa - ph)), 0);
-  const dosed = acidSites.reduce((sum, { bottle, amount }) => sum + amount * chargeOfOne(bottle, ph), 0);
-  return 1000 * (10 ** (ph - 14) - 10 ** -ph) + weak - dosed;
-}
-
-/** The pH at which all charges cancel. */
-function balance(truth: Truth): number {
-  let [low, high] = [-1, 15];
-  for (let k = 0; k < 48; k += 1) {
-    const middle = (low + high) / 2;
-    if (charge(truth, middle) < truth.strongIons) low = middle;
-    else high = middle;
+  /** Carbonic acid bubbles off. */
+  function loseGas(): void {
+    const ph = now();
+    for (const one of dissolved) {
+      if (one.protolyte !== protolytes.carbonate) continue;
+      const gasShare = 1 / (1 + 10 ** (ph - 6.2));
+      // What leaves is uncharged, so the strong ions stay as they are.
+      one.amount *= 1 - gasLoss * gasShare;
+    }
   }
-  return (low + high) / 2;
+}
+
+/** Buffering round a pH, mmol/kg for one unit. */
+function bufferNear(dissolved: readonly Dissolved[], ph: number, loss: number): number {
+  return weakCharge(dissolved, ph - 0.5, loss) - weakCharge(dissolved, ph + 0.5, loss);
 }

@@ -1,82 +1,104 @@
 import type { Draws } from "./draws";
 
+/** How a base answers to salt. */
+export const hillKinds = ["log-normal", "skewed", "plateau", "two slopes", "flat", "never", "past the peak"] as const;
+export type HillKind = (typeof hillKinds)[number];
+export const gaugeKinds = ["viscometer", "funnel", "words"] as const;
+export type GaugeKind = (typeof gaugeKinds)[number];
+
 /** A salt curve nobody sees, and a batch on it. */
 export interface TrueSaltCurve {
+  readonly classes: { readonly hill: HillKind; readonly gauge: GaugeKind; readonly isReachable: boolean };
   readonly batchGrams: number;
-  readonly hiddenSaltPercent: number;
+  /** Salt the cleansers bring, as their data sheets tell it, % w/w. */
+  readonly toldSaltPercent: number;
   readonly target: number;
   /** Adds dry salt as the maker means it, g; a little more or less goes in. */
   add(grams: number): void;
-  /** After a rest: what the funnel says. */
+  /** After a rest: what the gauge says. */
   read(): number;
-  /** A jar of the batch with so much more salt, % w/w: what the funnel says of it. */
-  jar(moreSaltPercent: number): number;
   trueViscosity(): number;
   isPastPeak(): boolean;
+  saltPercent(): number;
 }
 
-const READING_NOISE = 0.08;
-const ADDITION_ERROR = 0.02;
+/** Words of a kitchen: where one class ends and the next begins, Pa·s, and what stands for it. */
+const CLASS_ENDS = [0.02, 0.14, 1, 5.5, 22];
+const CLASS_VALUES = [0.008, 0.05, 0.4, 2.5, 12, 40];
 
-interface Blend {
+export const classOf = (viscosity: number): number => CLASS_ENDS.filter((end) => viscosity > end).length;
+
+interface Hill {
+  readonly kind: HillKind;
   readonly peak: number;
-  readonly width: number;
-  readonly baseline: number;
-  readonly height: number;
-  readonly hiddenSaltPercent: number;
-  readonly target: number;
+  /** Part of the way up, 0 to 1, at a salt. */
+  readonly rise: (salt: number) => number;
+  readonly foot: number;
+  readonly decades: number;
 }
 
-const logAt = ({ peak, width, baseline, height }: Blend, salt: number): number =>
-  baseline + height * Math.exp(-(((salt - peak) / width) ** 2) / 2);
-
-/**
- * A thin base that salt can make 5 to 200 times as thick, and a wash of 0.8 to 8 Pa s wanted of it, which its safe part
- * reaches: others are drawn again.
- */
-function drawBlend(draws: Draws): Blend {
-  for (;;) {
-    const blend: Blend = {
-      peak: draws.uniform(1.2, 3.5),
-      width: draws.uniform(0.3, 1),
-      baseline: Math.log10(draws.logUniform(0.02, 0.5)),
-      height: Math.log10(draws.logUniform(5, 200)),
-      hiddenSaltPercent: draws.uniform(0.2, 1.2),
-      target: draws.logUniform(0.8, 8),
-    };
-    const wanted = Math.log10(blend.target);
-    const isReachable = wanted <= logAt(blend, blend.peak - blend.width / 3);
-    const isThinner = blend.hiddenSaltPercent < blend.peak && logAt(blend, blend.hiddenSaltPercent) < wanted - Math.log10(2);
-    if (isReachable && isThinner) return blend;
-  }
+function drawHill(kind: HillKind, draws: Draws, hidden: number): Hill {
+  const peak = kind === "past the peak" ? hidden * draws.uniform(0.6, 0.95) : draws.uniform(1.3, 3.4);
+  const width = draws.uniform(0.35, 0.95);
+  const foot = Math.log10(draws.logUniform(0.01, 0.3));
+  const decades = kind === "never" ? 0 : kind === "flat" ? Math.log10(draws.uniform(1.3, 3)) : Math.log10(draws.logUniform(8, 300));
+  const bell = (x: number, w: number): number => 1 / Math.cosh(1.2 * (x / w)) ** 1.6;
+  const falling = draws.uniform(0.5, 1.6);
+  const left: Readonly<Record<HillKind, (x: number) => number>> = {
+    "log-normal": (x) => bell(x, width),
+    skewed: (x) => bell(x, width * 1.7),
+    plateau: (x) => Math.min(1, 1.35 * bell(Math.min(0, x + 0.35), width * 0.8)),
+    "two slopes": (x) => 0.45 * bell(x, width * 0.5) + 0.55 * bell(x, width * 2),
+    flat: (x) => bell(x, width),
+    never: () => 0,
+    "past the peak": (x) => bell(x, width),
+  };
+  const rise = (salt: number): number => (salt <= peak ? left[kind](salt - peak) : bell(salt - peak, width * falling));
+  return { kind, peak, rise, foot, decades };
 }
 
-/** A batch of such a blend. */
+/** A batch of such a base. */
 export function trueSaltCurve(draws: Draws): TrueSaltCurve {
-  const blend = drawBlend(draws);
-  const { hiddenSaltPercent, target } = blend;
-  const batchGrams = draws.uniform(300, 2000);
-  let saltGrams = (batchGrams * hiddenSaltPercent) / 100;
+  const kind = draws.pick(hillKinds);
+  const gauge = draws.pick(gaugeKinds);
+  const hidden = draws.uniform(0.2, 1.2);
+  const hill = drawHill(kind, draws, hidden);
+  const thicknessAt = (salt: number): number => 10 ** (hill.foot + hill.decades * hill.rise(salt));
+  const top = hill.kind === "past the peak" ? thicknessAt(hidden) : thicknessAt(hill.peak);
+  const now = thicknessAt(hidden);
+  // Most wishes are such that a good base of the kind could fulfil them.
+  const target =
+    draws.uniform(0, 1) < 0.75 && top > 3 * now ? now * (0.85 * (top / now)) ** draws.uniform(0.45, 1) : draws.logUniform(0.8, 8);
+  const batchGrams = draws.logUniform(200, 3000);
+  let saltGrams = (batchGrams * hidden) / 100;
   let mass = batchGrams;
-  // Water that goes off while it stands and is stirred; the books still count it.
-  const steamedOff = draws.uniform(0.01, 0.03) / 5;
+  const steamedOff = draws.uniform(0, 0.004);
+  const slowness = draws.uniform(0, 0.06);
   let built = 1;
-  const slowness = draws.uniform(0, 0.05);
-  const saltNow = (): number => (100 * saltGrams) / mass;
+  const error = { viscometer: 0.05, funnel: 0.1, words: 0 }[gauge];
+  const salt = (): number => (100 * saltGrams) / mass;
+  const kept = hill.peak - 0.2;
   return {
+    classes: {
+      hill: kind,
+      gauge,
+      isReachable: kind !== "past the peak" && kind !== "never" && thicknessAt(kept) >= target * 0.9 && target > now,
+    },
     batchGrams,
-    hiddenSaltPercent,
+    toldSaltPercent: hidden * draws.uniform(0.7, 1.3),
     target,
     add(grams) {
-      const real = grams * (1 + draws.normal(ADDITION_ERROR));
+      const real = grams * (1 + draws.normal(0.02));
       saltGrams += real;
       mass = (mass + real) * (1 - steamedOff);
-      // The structure is not all there after ten minutes.
       built = 1 - slowness;
     },
-    read: () => 10 ** logAt(blend, saltNow()) * built * Math.exp(draws.normal(READING_NOISE)),
-    jar: (moreSaltPercent) => 10 ** logAt(blend, saltNow() + moreSaltPercent) * Math.exp(draws.normal(READING_NOISE)),
-    trueViscosity: () => 10 ** logAt(blend, saltNow()),
-    isPastPeak: () => saltNow() > blend.peak,
+    read() {
+      const shown = thicknessAt(salt()) * built * Math.exp(draws.normal(error));
+      return gauge === "words" ? CLASS_VALUES[classOf(shown)]! : shown;
+    },
+    trueViscosity: () => thicknessAt(salt()),
+    isPastPeak: () => hill.decades > 0 && salt() > hill.peak,
+    saltPercent: salt,
   };
 }

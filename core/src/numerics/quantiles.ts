@@ -16,20 +16,21 @@ export function median(values: ArrayLike<number>): number {
 const TAIL_SHARE = 0.05;
 
 /**
- * A small lower quantile of positive values that errs to the low side: the smaller of the empirical one and an
- * exponential tail through the lowest 5 % of the logarithms (peaks over threshold, Davison and Smith 1990). 0 when that
- * many values are not above 0.
+ * A small lower quantile of values that errs to the low side: the smaller of the empirical one and an exponential tail
+ * through the lowest 5 % of the logarithms of those above 0 (peaks over threshold, Davison and Smith 1990). 0 when more than
+ * that share is not above 0; a smaller share counts against it.
  */
 export function cautiousLowQuantile(values: ArrayLike<number>, share: number): number {
-  const sorted = Float64Array.from(values).sort();
+  const all = Float64Array.from(values).sort();
+  let gone = 0;
+  while (gone < all.length && all[gone]! <= 0) gone += 1;
+  const sorted = all.subarray(gone);
+  const left = (share * all.length - gone) / sorted.length;
+  if (!(left > 0)) return 0;
   const inTail = Math.max(2, Math.ceil(TAIL_SHARE * sorted.length));
   const threshold = sorted[inTail]!;
-  if (threshold <= 0) return 0;
   let excess = 0;
-  for (let k = 0; k < inTail; k += 1) {
-    if (sorted[k]! <= 0) return 0;
-    excess += Math.log(threshold / sorted[k]!);
-  }
-  const byTail = threshold * (share / (inTail / sorted.length)) ** (excess / inTail);
-  return Math.min(byTail, quantileOfSorted(sorted, share));
+  for (let k = 0; k < inTail; k += 1) excess += Math.log(threshold / sorted[k]!);
+  const byTail = threshold * (left / (inTail / sorted.length)) ** (excess / inTail);
+  return Math.min(byTail, quantileOfSorted(sorted, left));
 }

@@ -29,7 +29,7 @@ export function PhAdvice({ advice, agents, main, due }: PhAdviceProps) {
   return (
     <Addition
       {...{ name: solution.name, grams: recommend.grams, decimals }}
-      estimate="A few thousand plausible batches of this formula are compared with your readings. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries not one in a thousand past it; 90 % of them land between the two ends."
+      estimate="A few thousand plausible batches of this formula are compared with your readings. Lists that are wrong, weak batches and a meter that is off are among them. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries 6 in a thousand of them clearly past it; 90 % of them land between the two ends."
       hidden={{ step: due.id, agent: solution.name }}
       ask={ask}
       intent="dose"

@@ -1,10 +1,10 @@
 import { drawEnsemble } from "../../numerics/ensemble.ts";
 import type { Titration } from "./bookkeeping.ts";
-import { bufferCurve, type BufferPoint } from "./bufferCurve.ts";
-import { phNow, shareInside } from "./forecast.ts";
+import { bufferCurve, STRIP_SIGMA, type BufferPoint } from "./bufferCurve.ts";
+import { misfitOf, phNow, shareInside } from "./forecast.ts";
 import { batchModel } from "./plausibleBatches.ts";
 import { median } from "../../numerics/quantiles.ts";
-import { situationOf, type TitrationState } from "./situation.ts";
+import { OUTSIDE_BY, situationOf, withoutDose, type TitrationState } from "./situation.ts";
 import { nextDose, type DoseAdvice } from "./nextDose.ts";
 import { adviceText, titrationSaid, type TitrationSaid } from "./wording.ts";
 
@@ -28,9 +28,11 @@ const MEMBERS = 2000;
 const SEED = 20_25;
 
 /**
- * The next dose of acid or base, from an ensemble of plausible batches: known sites of the formula within their ranges
- * and ± 20 %, up to three unknown ones, a weak background; weighted by every reading. The dose is the smaller of the one
- * to the middle of the window by the middle of the ensemble, and the one whose chance of passing the far edge is 0.1 %.
+ * The next dose of acid or base, from an ensemble of plausible batches: sites of the formula as listed, at times off by a
+ * factor or not there; up to three unknown ones, a weak background; pKas moved by the salts of the wash; an instrument that
+ * is off; readings that are behind, or slips; weighted by every reading. The dose is the smaller of the one to the middle
+ * of the window by the middle of the ensemble, and the one whose chance of passing the far edge is 0.6 %. It is inside
+ * only where hardly one plausible batch is clearly outside and the reading itself says so.
  * Deterministic for a seed.
  */
 export function adviseTitration(titration: Titration, { seed = SEED, earlier = [] }: AdviceOptions = {}): TitrationAdvice {
@@ -39,8 +41,14 @@ export function adviseTitration(titration: Titration, { seed = SEED, earlier = [
   const phs = phNow(model, ensemble);
   const { low, high } = titration.target;
   const insideChance = shareInside(phs, low, high);
-  const situation = situationOf(titration, model.stations, { ph: median(phs), insideChance });
-  const dose = nextDose(titration, model, ensemble, { situation, seed });
+  const reading = model.pooled.at(-1)!;
+  const by = reading.sigma >= STRIP_SIGMA ? OUTSIDE_BY.strip : OUTSIDE_BY.meter;
+  const outsideChance = 1 - shareInside(phs, low - by, high + by);
+  const first = situationOf(titration, model, { ph: median(phs), insideChance, outsideChance, misfit: misfitOf(model, ensemble) });
+  const firstDose = nextDose(titration, model, ensemble, { situation: first, seed });
+  const isStuck = first.state === "dose" && first.needs === null && firstDose.advice.grams === 0;
+  const situation = isStuck ? withoutDose(first, reading, titration.target, outsideChance) : first;
+  const dose = isStuck ? nextDose(titration, model, ensemble, { situation, seed }) : firstDose;
   const said = titrationSaid(titration, situation, dose);
   return {
     state: situation.state,

@@ -43,7 +43,21 @@ export function phTable(value: (ph: number) => number): (ph: number) => number {
 /** Charge a millimole of an agent adds at a pH, as a table. */
 export type AgentTable = (ph: number) => number;
 
-export function agentTable(agent: Agent): AgentTable {
+/**
+ * What a wash may take off a pKa for each charge, pH: an ionic strength of 0.02 to 0.5 mol/kg (Davies 1962). The nth proton
+ * of an acid comes off against n − 1 charges and counts 2n − 1 times. Which level holds is not known.
+ */
+const ACTIVITY_LEVELS = [0.05, 0.09, 0.12, 0.15];
+export const ACTIVITY_LEVEL_COUNT = ACTIVITY_LEVELS.length;
+
+export function agentTable(agent: Agent, loss = 0): AgentTable {
   const sign = chargeSign(agent);
-  return phTable((ph) => sign * equivalentsPerMole(agent, ph));
+  // Of a base nobody knows the charge its acid has.
+  const pKas = agent.kind === "acid" ? [...agent.pKas].sort((a, b) => a - b).map((pKa, k) => pKa - loss * (2 * k + 1)) : agent.pKas;
+  return phTable((ph) => sign * equivalentsPerMole({ kind: agent.kind, pKas }, ph));
+}
+
+/** The same at each level a wash may have. */
+export function agentTables(agent: Agent): readonly AgentTable[] {
+  return ACTIVITY_LEVELS.map((loss) => agentTable(agent, loss));
 }

@@ -51,6 +51,8 @@ export interface Station {
   readonly counterTotal: number;
   /** Whether nothing was added since the station before. */
   readonly isRepeat: boolean;
+  /** Whether it is the first reading after something was added, and stands alone. */
+  readonly isFresh: boolean;
 }
 
 /** All stations and what is left of the batch after the last, g. */
@@ -83,7 +85,18 @@ export function keepBook({ batchGrams, agent, counterAgent, readings }: Titratio
     leftGrams -= reading.sampleGrams ?? 0;
     const isRepeat = k > 0 && agentStep === 0 && counterStep === 0 && thinning === 1;
     const { ph, phSigma } = reading;
-    return { ph, sigma: phSigma ?? METER_SIGMA, agentStep, counterStep, thinning, thinned, agentTotal, counterTotal, isRepeat };
+    return {
+      ph,
+      sigma: phSigma ?? METER_SIGMA,
+      agentStep,
+      counterStep,
+      thinning,
+      thinned,
+      agentTotal,
+      counterTotal,
+      isRepeat,
+      isFresh: k > 0 && !isRepeat,
+    };
   });
   return { stations, leftGrams };
 }

@@ -38,7 +38,7 @@ export function bufferCurve(stations: readonly Station[], agent: Agent, counterA
 }
 
 /** From here on a reading is that of a strip, pH. */
-const STRIP_SIGMA = 0.1;
+export const STRIP_SIGMA = 0.1;
 
 /** Strips and a meter are never mixed on one curve: where a meter has read twice, it alone draws. */
 function ofOneInstrument(stations: readonly Station[]): readonly Station[] {

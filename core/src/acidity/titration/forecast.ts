@@ -8,7 +8,7 @@ import { DOSE_ERROR, type BatchModel } from "./plausibleBatches.ts";
 /** The pH of every plausible batch after the last reading, in the order of the members. */
 export function phNow(model: BatchModel, ensemble: Ensemble): Float64Array {
   return Float64Array.from({ length: ensemble.members }, (_, member) =>
-    phOf(model.batchNow(ensemble.coordinates, member * ensemble.coordinatesEach), model.agent, model.counter),
+    phOf(model.batchNow(ensemble.coordinates, member * ensemble.coordinatesEach), model.dosed),
   );
 }
 
@@ -18,18 +18,24 @@ export function shareInside(phs: Float64Array, low: number, high: number): numbe
   return inside / phs.length;
 }
 
+/** Middle of how far the last reading lies from what the members expect, in its spreads. */
+export function misfitOf(model: BatchModel, { members, coordinates, coordinatesEach }: Ensemble): number {
+  return median(Float64Array.from({ length: members }, (_, member) => Math.abs(model.missOfLast(coordinates, member * coordinatesEach))));
+}
+
 /** What a further dose may be, mmol/kg. */
 export interface DoseLimits {
   /** To the middle of the window by the middle of the members. */
   readonly toMiddle: number;
-  /** The largest whose chance of passing the far edge stays within the risk. */
+  /** The largest whose chance of passing the far edge clearly stays within the risk. */
   readonly safe: number;
   /** Dose as meant that would carry each member past the far edge. */
   readonly passing: Float64Array;
 }
 
-/** Chance of passing the far edge that a dose may have. */
-export const OVERSHOOT_RISK = 0.001;
+/** Chance of passing the far edge by more than a tenth that a dose may have. */
+const OVERSHOOT_RISK = 0.006;
+const CLEARLY_PAST_PH = 0.1;
 
 /** Part that the next dose's own error makes of it, by member. */
 function nextDoseFactors(members: number, seed: number): Float64Array {
@@ -38,23 +44,25 @@ function nextDoseFactors(members: number, seed: number): Float64Array {
 }
 
 export interface Aim {
-  readonly dosed: AgentTable;
+  readonly next: readonly AgentTable[];
   readonly middle: number;
   readonly farEdge: number;
   readonly seed: number;
 }
 
-export function doseLimits(model: BatchModel, ensemble: Ensemble, { dosed, middle, farEdge, seed }: Aim): DoseLimits {
-  const tables = { agent: model.agent, counter: model.counter, dosed };
+export function doseLimits(model: BatchModel, ensemble: Ensemble, { next, middle, farEdge, seed }: Aim): DoseLimits {
   const factors = nextDoseFactors(ensemble.members, seed);
   const toMiddle = new Float64Array(ensemble.members);
   const passing = new Float64Array(ensemble.members);
+  const clearlyPassing = new Float64Array(ensemble.members);
+  const clearlyPast = farEdge + Math.sign(farEdge - middle) * CLEARLY_PAST_PH;
   for (let member = 0; member < ensemble.members; member += 1) {
     const batch = model.batchNow(ensemble.coordinates, member * ensemble.coordinatesEach);
-    toMiddle[member] = doseTo(batch, middle, tables);
-    passing[member] = doseTo(batch, farEdge, tables) / factors[member]!;
+    toMiddle[member] = doseTo(batch, middle, model.dosed, next);
+    passing[member] = doseTo(batch, farEdge, model.dosed, next) / factors[member]!;
+    clearlyPassing[member] = doseTo(batch, clearlyPast, model.dosed, next) / factors[member]!;
   }
-  return { toMiddle: median(toMiddle), safe: cautiousLowQuantile(passing, OVERSHOOT_RISK), passing };
+  return { toMiddle: median(toMiddle), safe: cautiousLowQuantile(clearlyPassing, OVERSHOOT_RISK), passing };
 }
 
 /** Chance that a dose passes the far edge. */
@@ -82,7 +90,7 @@ export function expectedPh(
     const batch = model.batchNow(ensemble.coordinates, member * ensemble.coordinatesEach);
     if (isCounter) batch.counterTotal += dose * factors[member]!;
     else batch.agentTotal += dose * factors[member]!;
-    return phOf(batch, model.agent, model.counter);
+    return phOf(batch, model.dosed);
   }).sort();
   return {
     expectedPh: quantileOfSorted(phs, 0.5),

@@ -23,9 +23,14 @@ export interface Dose {
   readonly advice: DoseAdvice;
   /** Null where the solution is weighed. */
   readonly drops: Drops | null;
+  /** Whether it stops far short of the middle because so little is known. */
+  readonly isProbing: boolean;
   /** pH that one drop more would move the middle of the ensemble; null likewise. */
   readonly phPerDrop: number | null;
 }
+
+/** A first dose of less than this part of the way only probes. */
+const PROBE_PART = 0.5;
 
 interface Setting {
   readonly situation: Situation;
@@ -38,7 +43,7 @@ export function nextDose(titration: Titration, model: BatchModel, ensemble: Ense
   const isCounter = situation.use === "counterAgent" && titration.counterAgent !== null;
   const solution: Agent = isCounter ? titration.counterAgent! : titration.agent;
   const limits = doseLimits(model, ensemble, {
-    dosed: isCounter ? model.counter! : model.agent,
+    next: isCounter ? model.dosed.counter! : model.dosed.agent,
     middle: (low + high) / 2,
     farEdge: solution.kind === "acid" ? low : high,
     seed,
@@ -59,9 +64,11 @@ export function nextDose(titration: Titration, model: BatchModel, ensemble: Ense
     overshootChance: passingChance(limits, given),
     finalEstimateGrams: Math.max(0, dosedSoFar(titration, isCounter) + limits.toMiddle * gramsPerMillimole),
   };
-  if (dropGrams === null) return { advice, drops, phPerDrop: null };
+  const isFirst = dosedSoFar(titration, false) === 0 && dosedSoFar(titration, true) === 0;
+  const isProbing = isFirst && given > 0 && given < limits.toMiddle * PROBE_PART;
+  if (dropGrams === null) return { advice, drops, isProbing, phPerDrop: null };
   const more = expectedPh(model, ensemble, { dose: given + dropGrams / gramsPerMillimole, isCounter, seed });
-  return { advice, drops, phPerDrop: Math.abs(more.expectedPh - expected.expectedPh) };
+  return { advice, drops, isProbing, phPerDrop: Math.abs(more.expectedPh - expected.expectedPh) };
 }
 
 function dosedSoFar({ readings }: Titration, isCounter: boolean): number {

@@ -6,6 +6,12 @@ const BACKGROUND_PKAS = [3, 3.75, 4.5, 5.25, 6, 6.75, 7.5, 8.25, 9, 9.75, 10.5];
 /** The background of 1 mmol/kg in all: nearly straight over the pH of skin. */
 const backgroundAt = phTable((ph) => BACKGROUND_PKAS.reduce((sum, pKa) => sum + 1 / (1 + 10 ** (pKa - ph)), 0) / BACKGROUND_PKAS.length);
 
+/** What is dosed, by the level of activity. */
+export interface Dosed {
+  readonly agent: readonly AgentTable[];
+  readonly counter: readonly AgentTable[] | null;
+}
+
 /** One plausible batch, made out of the coordinates of a member. */
 export interface PlausibleBatch {
   /** Sites now: mmol/kg and pKa. */
@@ -14,6 +20,8 @@ export interface PlausibleBatch {
   siteCount: number;
   /** mmol/kg in all */
   background: number;
+  /** Which of the tables of an agent holds in it. */
+  level: number;
   /** Charge the strong ions leave over, mmol/kg, at the first reading. */
   excess: number;
   /** All truly dosed until the last station, mmol/kg. */
@@ -23,11 +31,11 @@ export interface PlausibleBatch {
 }
 
 /** Everything that must balance at a pH, mmol/kg: rises with pH. */
-export function chargeOf(batch: PlausibleBatch, ph: number, agent: AgentTable, counter: AgentTable | null): number {
+export function chargeOf(batch: PlausibleBatch, ph: number, { agent, counter }: Dosed): number {
   let sum = batch.background * backgroundAt(ph);
   for (let k = 0; k < batch.siteCount; k += 1) sum += batch.sites[k]! * sigmoid(ph - batch.pKas[k]!);
-  sum = sum * batch.thinned + waterAlkalinity(ph) - batch.agentTotal * agent(ph);
-  return counter === null ? sum : sum - batch.counterTotal * counter(ph);
+  sum = sum * batch.thinned + waterAlkalinity(ph) - batch.agentTotal * agent[batch.level]!(ph);
+  return counter === null ? sum : sum - batch.counterTotal * counter[batch.level]!(ph);
 }
 
 /** What is the same for every member at one pH: a reading's own, looked up once. */
@@ -35,23 +43,21 @@ interface FixedPh {
   readonly ph: number;
   readonly background: number;
   readonly water: number;
-  readonly agent: number;
-  readonly counter: number;
-  /** Of the sites whose pKa is known: they come first in every batch. */
-  readonly shares: Float64Array;
+  /** By the level of activity. */
+  readonly agent: Float64Array;
+  readonly counter: Float64Array;
 }
 
 /** The charge at a pH that was looked up before; the same sum, in the same order, as {@link chargeOf}. */
-function chargeAt(batch: PlausibleBatch, { ph, background, water, agent, counter, shares }: FixedPh): number {
+function chargeAt(batch: PlausibleBatch, { ph, background, water, agent, counter }: FixedPh): number {
   let sum = batch.background * background;
-  for (let k = 0; k < shares.length; k += 1) sum += batch.sites[k]! * shares[k]!;
-  for (let k = shares.length; k < batch.siteCount; k += 1) sum += batch.sites[k]! * sigmoid(ph - batch.pKas[k]!);
-  return sum * batch.thinned + water - batch.agentTotal * agent - batch.counterTotal * counter;
+  for (let k = 0; k < batch.siteCount; k += 1) sum += batch.sites[k]! * sigmoid(ph - batch.pKas[k]!);
+  return sum * batch.thinned + water - batch.agentTotal * agent[batch.level]! - batch.counterTotal * counter[batch.level]!;
 }
 
 /** Charge that stands over at a pH; 0 at the batch's own. */
-function imbalance(batch: PlausibleBatch, ph: number, agent: AgentTable, counter: AgentTable | null): number {
-  return chargeOf(batch, ph, agent, counter) - batch.excess * batch.thinned;
+function imbalance(batch: PlausibleBatch, ph: number, dosed: Dosed): number {
+  return chargeOf(batch, ph, dosed) - batch.excess * batch.thinned;
 }
 
 const SLOPE_STEP = 0.02;
@@ -60,20 +66,14 @@ const LONGEST_STEP = 1;
 /**
  * The pH of batches from a start close by: one step of the local slope, then one of the secant; exact where it counts.
  * @param start A reading
- * @param knownPKas Of the sites that come first in every batch
  */
-export function nearPhFrom(
-  start: number,
-  knownPKas: readonly number[],
-  { agent, counter }: { readonly agent: AgentTable; readonly counter: AgentTable | null },
-): (batch: PlausibleBatch) => number {
+export function nearPhFrom(start: number, dosed: Dosed): (batch: PlausibleBatch) => number {
   const fixedAt = (ph: number): FixedPh => ({
     ph,
     background: backgroundAt(ph),
     water: waterAlkalinity(ph),
-    agent: agent(ph),
-    counter: counter === null ? 0 : counter(ph),
-    shares: Float64Array.from(knownPKas, (pKa) => sigmoid(ph - pKa)),
+    agent: Float64Array.from(dosed.agent, (table) => table(ph)),
+    counter: Float64Array.from(dosed.agent, (_, level) => dosed.counter?.[level]!(ph) ?? 0),
   });
   const [at, besideIt] = [fixedAt(start), fixedAt(start + SLOPE_STEP)];
   return (batch) => {
@@ -82,7 +82,7 @@ export function nearPhFrom(
     const slope = (chargeAt(batch, besideIt) - excess - here) / SLOPE_STEP;
     const step = slope > 0 ? Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, -here / slope)) : 0;
     if (Math.abs(step) < SLOPE_STEP) return start + step;
-    const there = imbalance(batch, start + step, agent, counter);
+    const there = imbalance(batch, start + step, dosed);
     const secant = (there - here) / step;
     const further = secant > 0 ? -there / secant : 0;
     return start + step + Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, further));
@@ -92,22 +92,18 @@ export function nearPhFrom(
 const BISECTIONS = 16;
 
 /** The batch's pH, to 0.0003. */
-export function phOf(batch: PlausibleBatch, agent: AgentTable, counter: AgentTable | null): number {
+export function phOf(batch: PlausibleBatch, dosed: Dosed): number {
   let low = -1;
   let high = 15;
   for (let k = 0; k < BISECTIONS; k += 1) {
     const middle = (low + high) / 2;
-    if (imbalance(batch, middle, agent, counter) < 0) low = middle;
+    if (imbalance(batch, middle, dosed) < 0) low = middle;
     else high = middle;
   }
   return (low + high) / 2;
 }
 
 /** Further dose of an agent that brings the batch to a pH, mmol/kg; negative when it is past it already. */
-export function doseTo(
-  batch: PlausibleBatch,
-  ph: number,
-  tables: { readonly agent: AgentTable; readonly counter: AgentTable | null; readonly dosed: AgentTable },
-): number {
-  return imbalance(batch, ph, tables.agent, tables.counter) / tables.dosed(ph);
+export function doseTo(batch: PlausibleBatch, ph: number, dosed: Dosed, next: readonly AgentTable[]): number {
+  return imbalance(batch, ph, dosed) / next[batch.level]!(ph);
 }

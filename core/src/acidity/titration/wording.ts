@@ -21,6 +21,8 @@ interface Around {
 /** The advice as code and facts. */
 export type TitrationSaid =
   | { readonly code: "wrong-way"; readonly dosed: Kind }
+  | { readonly code: "no-fit" }
+  | { readonly code: "coarse"; readonly window: Around["window"] }
   | { readonly code: "inside"; readonly window: Around["window"] }
   | { readonly code: "reread"; readonly window: Around["window"] }
   | ({ readonly code: "prepare-other" } & Around)
@@ -28,15 +30,19 @@ export type TitrationSaid =
   | ({
       readonly code: "dose";
       readonly advice: DoseAdvice;
+      /** Little is known yet: it is what the weakest plausible batch still bears. */
+      readonly isProbing: boolean;
       /** What one drop moves the pH by, where that is much of the window; else null. */
       readonly phPerCoarseDrop: number | null;
     } & Around);
 
 /** What the situation and the next dose say, before words. */
-export function titrationSaid(titration: Titration, situation: Situation, { advice, drops, phPerDrop }: Dose): TitrationSaid {
+export function titrationSaid(titration: Titration, situation: Situation, { advice, drops, phPerDrop, isProbing }: Dose): TitrationSaid {
   const { target: window, agent } = titration;
   const { state, fault } = situation;
   if (fault === "wrong-way") return { code: "wrong-way", dosed: lastDosed(titration) };
+  if (fault === "no-fit") return { code: "no-fit" };
+  if (fault === "coarse") return { code: "coarse", window };
   if (state === "in-target") return { code: "inside", window };
   if (state === "reread") return { code: "reread", window };
   const around: Around = {
@@ -48,7 +54,7 @@ export function titrationSaid(titration: Titration, situation: Situation, { advi
   if (!situation.doses) return { code: "prepare-other", ...around };
   if (drops?.oneIsTooMuch === true) return { code: "drop-too-strong", ...around };
   const isCoarse = phPerDrop !== null && phPerDrop > (window.high - window.low) * DROP_PART_OF_WINDOW;
-  return { code: "dose", advice, phPerCoarseDrop: isCoarse ? phPerDrop : null, ...around };
+  return { code: "dose", advice, isProbing, phPerCoarseDrop: isCoarse ? phPerDrop : null, ...around };
 }
 
 const WEAKER = "a weaker solution (10 %, or 1 % where it is 10 % already)";
@@ -66,6 +72,10 @@ export function adviceText(said: TitrationSaid): string {
       const moved = said.dosed === "acid" ? "acid raised the pH" : "base lowered the pH";
       return `Read again before anything more goes in: ${moved}. Check the probe, and which bottle was used.`;
     }
+    case "no-fit":
+      return "The readings fit no plausible batch. Stir, wait two minutes and read again; check the meter in a buffer, and what was dosed.";
+    case "coarse":
+      return `A strip shows steps of half a pH: it cannot tell more about ${span(said.window)}. Read with a meter before anything more goes in.`;
     case "inside":
       return `Inside ${span(said.window)}: leave it. Read once more after a day.`;
     case "reread":
@@ -75,10 +85,11 @@ export function adviceText(said: TitrationSaid): string {
     case "drop-too-strong":
       return `${before(said)}Even one drop could pass the far edge: make up ${WEAKER}.`;
     case "dose": {
-      const { advice, phPerCoarseDrop, needs } = said;
+      const { advice, isProbing, phPerCoarseDrop, needs } = said;
       const expected = `Expect pH ${ph(advice.expectedPh)}, most likely ${ph(advice.expectedPhLow)} to ${ph(advice.expectedPhHigh)} (estimate).`;
       const coarse = phPerCoarseDrop === null ? "" : ` One drop moves it by about ${ph(phPerCoarseDrop)}: ${WEAKER} is easier to hit with.`;
-      return `${before(said)}Add ${amountOf(advice)} of the ${needs}, stir, wait two minutes, read again. ${expected}${coarse}`;
+      const probe = isProbing ? " as a probing dose: little is known of this batch yet. Stir" : ", stir";
+      return `${before(said)}Add ${amountOf(advice)} of the ${needs}${probe}, wait two minutes, read again. ${expected}${coarse}`;
     }
   }
 }
