@@ -24,7 +24,7 @@ export interface AdviceOptions {
   readonly earlier?: readonly Titration[];
 }
 
-const MEMBERS = 2000;
+const MEMBERS = 1500;
 const SEED = 20_25;
 
 /**

@@ -75,7 +75,8 @@ export function situationOf(
   const whole = { use, needs, fault: null } as const;
   const rereads = trailingRepeats(stations);
   if (wentWrong(stations, agent)) return { ...whole, state: "reread", doses: false, fault: "wrong-way" };
-  if (misfit > NO_FIT && rereads < MOST_REREADS) return { ...whole, state: "reread", doses: false, fault: "no-fit" };
+  // Read again and the same again, it stands.
+  if (misfit > NO_FIT && rereads === 0) return { ...whole, state: "reread", doses: false, fault: "no-fit" };
   const readsOutside = Math.max(target.low - reading.ph, reading.ph - target.high) > CLEARLY_OUTSIDE * reading.sigma;
   const readsInside = reading.ph >= target.low && reading.ph <= target.high;
   if (readsInside && outsideChance <= HARDLY_OUTSIDE && insideChance >= RATHER_INSIDE)
