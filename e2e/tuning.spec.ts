@@ -64,8 +64,10 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
 
   // So far from all that is plausible it is read once more before anything goes in.
   await expect(page.getByText(/fit no plausible batch/)).toBeVisible();
-  await read(page, "3.9");
-  await takeReading(page).click();
+  await page.getByLabel("pH, read again").fill("3.9");
+  await page.getByRole("button", { name: "Read again" }).click();
+  await expect(page.getByRole("alert")).toContainText("it rests for another");
+  await because(page, "measured twice").click();
   // Overshot: the counter-dose is of the base.
   const base = page.getByLabel(/^Add, g of sodium hydroxide/);
   await expect(base).toBeVisible();

@@ -2,9 +2,9 @@ import { drawEnsemble } from "../../numerics/ensemble.ts";
 import type { Titration } from "./bookkeeping.ts";
 import { bufferCurve, STRIP_SIGMA, type BufferPoint } from "./bufferCurve.ts";
 import { misfitOf, phNow, shareInside } from "./forecast.ts";
-import { batchModel } from "./plausibleBatches.ts";
+import { batchModel, type BatchModel } from "./plausibleBatches.ts";
 import { median } from "../../numerics/quantiles.ts";
-import { OUTSIDE_BY, situationOf, withoutDose, type TitrationState } from "./situation.ts";
+import { NO_FIT, OUTSIDE_BY, situationOf, withoutDose, type TitrationState } from "./situation.ts";
 import { nextDose, type DoseAdvice } from "./nextDose.ts";
 import { adviceText, titrationSaid, type TitrationSaid } from "./wording.ts";
 
@@ -41,10 +41,16 @@ export function adviseTitration(titration: Titration, { seed = SEED, earlier = [
   const phs = phNow(model, ensemble);
   const { low, high } = titration.target;
   const insideChance = shareInside(phs, low, high);
+  const misfit = misfitOf(model, ensemble);
+  const standing = readingsAtLastDose(titration);
+  if (misfit > NO_FIT && standing.length > 1 && standing.length < titration.readings.length) {
+    // Read twice and the same twice, it is so, whatever was dosed: what came before says nothing of this batch.
+    return { ...adviseTitration({ ...titration, readings: standing }, { seed }), bufferCurve: curveOf(model, titration) };
+  }
   const reading = model.pooled.at(-1)!;
   const by = reading.sigma >= STRIP_SIGMA ? OUTSIDE_BY.strip : OUTSIDE_BY.meter;
   const outsideChance = 1 - shareInside(phs, low - by, high + by);
-  const first = situationOf(titration, model, { ph: median(phs), insideChance, outsideChance, misfit: misfitOf(model, ensemble) });
+  const first = situationOf(titration, model, { ph: median(phs), insideChance, outsideChance, misfit });
   const firstDose = nextDose(titration, model, ensemble, { situation: first, seed });
   const isStuck = first.state === "dose" && first.needs === null && firstDose.advice.grams === 0;
   const situation = isStuck ? withoutDose(first, reading, titration.target, outsideChance) : first;
@@ -53,9 +59,23 @@ export function adviseTitration(titration: Titration, { seed = SEED, earlier = [
   return {
     state: situation.state,
     recommend: dose.advice,
-    bufferCurve: bufferCurve(model.stations, titration.agent, titration.counterAgent),
+    bufferCurve: curveOf(model, titration),
     insideChance,
     said,
     text: adviceText(said),
   };
+}
+
+function curveOf({ stations }: BatchModel, { agent, counterAgent }: Titration): readonly BufferPoint[] {
+  return bufferCurve(stations, agent, counterAgent);
+}
+
+/** The last reading with those taken again since the same dose. */
+function readingsAtLastDose({ readings }: Titration): Titration["readings"] {
+  const last = readings.at(-1)!;
+  const isSame = (one: Titration["readings"][number]): boolean =>
+    one.doseGramsTotal === last.doseGramsTotal &&
+    (one.counterGramsTotal ?? 0) === (last.counterGramsTotal ?? 0) &&
+    (one.otherGramsTotal ?? 0) === (last.otherGramsTotal ?? 0);
+  return readings.slice(readings.findIndex(isSame));
 }

@@ -46,7 +46,7 @@ const MOST_REREADS = 2;
 const NO_NOISE = 4;
 const LEAST_WRONG_PH = 0.1;
 /** Readings that lie so many spreads from all that is plausible fit nothing. */
-const NO_FIT = 3;
+export const NO_FIT = 3;
 /** Never said to be inside while the reading lies outside by more than so many of its spreads. */
 const CLEARLY_OUTSIDE = 3;
 /** A strip within so much of a window it cannot resolve has told all it can, pH. */

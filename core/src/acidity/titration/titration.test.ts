@@ -264,6 +264,16 @@ describe("the advisor", () => {
     } else expect(recommend.overshootChance).toBeLessThanOrEqual(0.02);
   });
 
+  it("a reading that fits nothing is read again; the same again it stands, and the advice follows it", () => {
+    const buffered = { knownBuffers: [4, 5, 6].map((pKa) => ({ pKa, low: 80, high: 80 })), counterAgent: soda };
+    const odd = { doseGramsTotal: 1, ph: 3.6 };
+    const first = adviseTitration(titrationOf([{ doseGramsTotal: 0, ph: 7 }, odd], buffered));
+    expect([first.state, first.said.code, first.recommend.grams]).toEqual(["reread", "no-fit", 0]);
+    const again = adviseTitration(titrationOf([{ doseGramsTotal: 0, ph: 7 }, odd, odd], buffered));
+    expect([again.state, again.recommend.agent]).toEqual(["overshot", "counterAgent"]);
+    expect(again.recommend.grams).toBeGreaterThan(0);
+  });
+
   it("where nothing is known the first dose probes, and says so; where many sites are listed it goes further", () => {
     const unknown = adviseTitration(titrationOf([{ doseGramsTotal: 0, ph: 8 }], { knownBuffers: [] }));
     const listed = adviseTitration(titrationOf([{ doseGramsTotal: 0, ph: 8 }], { knownBuffers: [{ pKa: 5, low: 60, high: 60 }] }));
