@@ -282,6 +282,13 @@ describe("the advisor", () => {
     expect(listed.recommend.grams).toBeGreaterThan(unknown.recommend.grams);
   });
 
+  it("a strip far from a window narrower than 1 says at once that it does not resolve it", () => {
+    const { state, text } = adviseTitration(titrationOf([{ doseGramsTotal: 0, ph: 7.5, phSigma: 0.25 }]));
+    expect(state).toBe("dose");
+    expect(text).toContain("does not resolve this window");
+    expect(adviseTitration(titrationOf([{ doseGramsTotal: 0, ph: 7.5 }])).text).not.toContain("strip");
+  });
+
   it("a strip in reach of a window it cannot resolve says to use a meter, and nothing more goes in", () => {
     const { state, recommend, text } = adviseTitration(
       titrationOf([

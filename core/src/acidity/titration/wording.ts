@@ -1,4 +1,5 @@
 import type { Titration } from "./bookkeeping.ts";
+import { STRIP_SIGMA } from "./bufferCurve.ts";
 import type { DoseAdvice, Dose } from "./nextDose.ts";
 import type { Situation } from "./situation.ts";
 
@@ -30,6 +31,8 @@ export type TitrationSaid =
   | ({
       readonly code: "dose";
       readonly advice: DoseAdvice;
+      /** Read by a strip, which does not resolve the window. */
+      readonly isCoarse: boolean;
       /** Little is known yet: it is what the weakest plausible batch still bears. */
       readonly isProbing: boolean;
       /** What one drop moves the pH by, where that is much of the window; else null. */
@@ -54,7 +57,14 @@ export function titrationSaid(titration: Titration, situation: Situation, { advi
   if (!situation.doses) return { code: "prepare-other", ...around };
   if (drops?.oneIsTooMuch === true) return { code: "drop-too-strong", ...around };
   const isCoarse = phPerDrop !== null && phPerDrop > (window.high - window.low) * DROP_PART_OF_WINDOW;
-  return { code: "dose", advice, isProbing, phPerCoarseDrop: isCoarse ? phPerDrop : null, ...around };
+  return { code: "dose", advice, isProbing, isCoarse: isCoarseReading(titration), phPerCoarseDrop: isCoarse ? phPerDrop : null, ...around };
+}
+
+/** A strip shows steps of half a pH: a window narrower than two of them it cannot tell inside from outside. */
+const STRIP_RESOLVES = 1;
+
+function isCoarseReading({ readings, target }: Titration): boolean {
+  return (readings.at(-1)?.phSigma ?? 0) >= STRIP_SIGMA && target.high - target.low < STRIP_RESOLVES;
 }
 
 const WEAKER = "a weaker solution (10 %, or 1 % where it is 10 % already)";
@@ -85,11 +95,11 @@ export function adviceText(said: TitrationSaid): string {
     case "drop-too-strong":
       return `${before(said)}Even one drop could pass the far edge: make up ${WEAKER}.`;
     case "dose": {
-      const { advice, isProbing, phPerCoarseDrop, needs } = said;
+      const { advice, isProbing, isCoarse: byStrip, phPerCoarseDrop, needs } = said;
       const expected = `Expect pH ${ph(advice.expectedPh)}, most likely ${ph(advice.expectedPhLow)} to ${ph(advice.expectedPhHigh)} (estimate).`;
       const coarse = phPerCoarseDrop === null ? "" : ` One drop moves it by about ${ph(phPerCoarseDrop)}: ${WEAKER} is easier to hit with.`;
       const probe = isProbing ? " as a probing dose: little is known of this batch yet. Stir" : ", stir";
-      return `${before(said)}Add ${amountOf(advice)} of the ${needs}${probe}, wait two minutes, read again. ${expected}${coarse}`;
+      return `${before(said)}Add ${amountOf(advice)} of the ${needs}${probe}, wait two minutes, read again. ${expected}${coarse}${byStrip ? " A strip does not resolve this window: near it, read with a meter." : ""}`;
     }
   }
 }
