@@ -57,7 +57,9 @@ export function SearchAndCommands() {
     <>
       <UnstyledButton type="button" className={classes.door} onClick={open} title="Ctrl K" aria-label="Search and commands">
         <IconListSearch size={18} stroke={1.6} aria-hidden="true" />
-        <span>Search and commands</span>
+        <span>
+          Search<span className={classes.more}> and commands</span>
+        </span>
       </UnstyledButton>
       {acts !== null && (
         <Suspense>
