@@ -18,7 +18,7 @@ export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: Open
           <th scope="col">thickness</th>
           <th scope="col">measured</th>
           <th scope="col">
-            <span className="only-for-readers">pour away</span>
+            <span className="only-for-readers">delete</span>
           </th>
         </tr>
       </thead>
@@ -42,7 +42,7 @@ export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: Open
                   className={classes.pour}
                   aria-label={`Delete the sample with ${written(saltPercent, 2)} % salt`}
                 >
-                  pour away
+                  delete
                 </UnstyledButton>
               </Form>
             </td>
