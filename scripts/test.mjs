@@ -112,7 +112,7 @@ await run(async () => {
     await ensureChromium();
     // Each of these keeps one processor busy, so two of them run side by side.
     await Promise.all([lint(), types()]);
-    await counted("Core, command line, interface and server tests", () => unitTests(["core", "commands", "interface", "server"]));
+    await counted("Core, command line, interface and server tests", () => unitTests(["core", "commands", "worlds", "interface", "server"]));
     const built = await counted("Production build", () =>
       ensureBuild().then(
         () => ({ passed: 1, failed: 0 }),

@@ -3,11 +3,14 @@ import type { ReactNode } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import { ChargeTag } from "./ChargeSign";
+import { ConfirmButton } from "./ConfirmButton";
 import { DefaultButton } from "./DefaultButton";
 import { FileDrop } from "./FileDrop";
 import { FindingMark } from "./FindingMark";
 import { Fold } from "./Fold";
 import { FormError } from "./FormError";
+import { NumberField } from "./NumberField";
+import { PageHeader } from "./PageHeader";
 
 /** As the server sends it, without the library's own style sheet. */
 const sent = (node: ReactNode) => renderToStaticMarkup(<MantineProvider>{node}</MantineProvider>).replace(/<style[\s\S]*?<\/style>/g, "");
@@ -55,5 +58,41 @@ describe("the small ones", () => {
 
   it("a fold comes with its content, for who has no scripts", () => {
     expect(sent(<Fold summary="More">hidden words</Fold>)).toMatch(/<summary>More<\/summary>hidden words/);
+  });
+});
+
+describe("a field for a number", () => {
+  it("takes decimals, keeps what was typed and shows its unit", () => {
+    const field = sent(<NumberField label="Strength" name="strength" unit="%" defaultValue="1,2" />);
+    for (const part of ['inputMode="decimal"', 'name="strength"', 'value="1,2"', ">%<"])
+      expect(field.toLowerCase()).toContain(part.toLowerCase());
+  });
+
+  it("says at the field what is wrong with it, as an alert", () => {
+    const field = sent(<NumberField label="Strength" error="A strength lies between 0 and 100 %." />);
+    expect(field).toContain('aria-invalid="true"');
+    expect(field).toContain("A strength lies between 0 and 100 %.");
+  });
+});
+
+describe("a button that asks once", () => {
+  const button = sent(
+    <ConfirmButton name="intent" value="delete" question="Delete it?" consequence="Its rounds go with it.">
+      Delete the scent
+    </ConfirmButton>,
+  );
+
+  it("sends its form by itself where there are no scripts, and asks nothing before it is pressed", () => {
+    for (const part of ['type="submit"', 'name="intent"', 'value="delete"', "Delete the scent"]) expect(button).toContain(part);
+    expect(button).not.toContain("Its rounds go with it.");
+  });
+});
+
+describe("the name of a page", () => {
+  it("is its heading; what stands beside it is not part of it", () => {
+    expect(sent(<PageHeader beside="version 2">Curtain Call</PageHeader>)).toMatch(
+      /<h1[^>]*>Curtain Call<\/h1><span[^>]*>version 2<\/span>/,
+    );
+    expect(sent(<PageHeader>Shelf</PageHeader>)).not.toContain("<span");
   });
 });
