@@ -31,8 +31,8 @@ const SEED = 20_25;
  * The next dose of acid or base, from an ensemble of plausible batches: sites of the formula as listed, at times off by a
  * factor or not there; up to three unknown ones, a weak background; pKas moved by the salts of the wash; an instrument that
  * is off; readings that are behind, or slips; weighted by every reading. The dose is the smaller of the one to the middle
- * of the window by the middle of the ensemble, and the one whose chance of passing the far edge is 0.6 %. It is inside
- * only where hardly one plausible batch is clearly outside and the reading itself says so.
+ * of the window by the middle of the ensemble, and the one whose chance of passing the far edge by more than a tenth is
+ * 0.6 %. It is inside only where hardly one plausible batch is clearly outside and the reading itself says so.
  * Deterministic for a seed.
  */
 export function adviseTitration(titration: Titration, { seed = SEED, earlier = [] }: AdviceOptions = {}): TitrationAdvice {
@@ -51,10 +51,9 @@ export function adviseTitration(titration: Titration, { seed = SEED, earlier = [
   const by = reading.sigma >= STRIP_SIGMA ? OUTSIDE_BY.strip : OUTSIDE_BY.meter;
   const outsideChance = 1 - shareInside(phs, low - by, high + by);
   const first = situationOf(titration, model, { ph: median(phs), insideChance, outsideChance, misfit });
-  const firstDose = nextDose(titration, model, ensemble, { situation: first, seed });
-  const isStuck = first.state === "dose" && first.needs === null && firstDose.advice.grams === 0;
+  const dose = nextDose(titration, model, ensemble, { situation: first, seed });
+  const isStuck = first.state === "dose" && first.needs === null && dose.advice.grams === 0;
   const situation = isStuck ? withoutDose(first, reading, titration.target, outsideChance) : first;
-  const dose = isStuck ? nextDose(titration, model, ensemble, { situation, seed }) : firstDose;
   const said = titrationSaid(titration, situation, dose);
   return {
     state: situation.state,

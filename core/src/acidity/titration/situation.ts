@@ -77,7 +77,6 @@ export function situationOf(
   if (wentWrong(stations, agent)) return { ...whole, state: "reread", doses: false, fault: "wrong-way" };
   // Read again and the same again, it stands.
   if (misfit > NO_FIT && rereads === 0) return { ...whole, state: "reread", doses: false, fault: "no-fit" };
-  const readsOutside = Math.max(target.low - reading.ph, reading.ph - target.high) > CLEARLY_OUTSIDE * reading.sigma;
   const readsInside = reading.ph >= target.low && reading.ph <= target.high;
   if (readsInside && outsideChance <= HARDLY_OUTSIDE && insideChance >= RATHER_INSIDE)
     return { ...whole, state: "in-target", doses: false };
@@ -87,8 +86,7 @@ export function situationOf(
   if (needs === null) {
     if (rereads < MOST_REREADS && !(isStrip && rereads > 0)) return { ...whole, state: "reread", doses: false };
     if (hasIt) return { ...whole, state: "dose", doses: true };
-    const isGoodEnough = !readsOutside && outsideChance <= HARDLY_OUTSIDE_AT_EDGE;
-    return { ...whole, state: isGoodEnough ? "in-target" : "reread", doses: false };
+    return withoutDose({ ...whole, state: "reread", doses: false }, reading, target, outsideChance);
   }
   if (use === "agent") return { ...whole, state: "dose", doses: true };
   return { ...whole, state: wasDosed(last) ? "overshot" : "needs-other-agent", doses: hasIt };

@@ -33,7 +33,7 @@ export type TitrationSaid =
       readonly advice: DoseAdvice;
       /** Read by a strip, which does not resolve the window. */
       readonly isCoarse: boolean;
-      /** Little is known yet: it is what the weakest plausible batch still bears. */
+      /** Little is known yet: the dose is small enough for the weakest plausible batch. */
       readonly isProbing: boolean;
       /** What one drop moves the pH by, where that is much of the window; else null. */
       readonly phPerCoarseDrop: number | null;
