@@ -135,8 +135,10 @@ test("findings come and go as it is typed, and lead to their line", async ({ pag
 test("a formula is deleted only with all its versions, after a second look", async ({ page }) => {
   await threeLines(page);
   const address = page.url();
-  await page.getByRole("button", { name: "Delete formula" }).click();
-  await page.getByRole("dialog").getByRole("button", { name: "Cancel" }).click();
+  await page.getByRole("button", { name: "Delete formula" }).press("Enter");
+  await expect(page.getByRole("dialog").getByRole("button", { name: "Cancel" })).toBeFocused();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("button", { name: "Delete formula" })).toBeFocused();
   await page.getByRole("button", { name: "Delete formula" }).click();
   await page.getByRole("dialog").getByRole("button", { name: "Delete formula" }).click();
   await expect(page).toHaveURL(/\/$/);

@@ -1,5 +1,5 @@
 import { Modal } from "@mantine/core";
-import { type ReactNode, useLayoutEffect, useRef } from "react";
+import { type ReactNode, useEffect, useLayoutEffect, useRef } from "react";
 
 interface SmallDialogProps {
   readonly title: string;
@@ -7,8 +7,17 @@ interface SmallDialogProps {
   readonly children: ReactNode;
 }
 
-/** A small sheet over the page; it stands open as long as it is drawn, with the caret in its first field. */
+/**
+ * A small sheet over the page; it stands open as long as it is drawn, with the caret in its first field. What had the focus
+ * before has it again afterwards.
+ */
 export function SmallDialog({ title, onClose, children }: SmallDialogProps) {
+  useEffect(() => {
+    const before = document.activeElement;
+    return () => {
+      if (before instanceof HTMLElement && before.isConnected) before.focus();
+    };
+  }, []);
   return (
     <Modal opened onClose={onClose} title={title} closeButtonProps={{ "aria-label": "Close" }}>
       <CaretInFirstField>{children}</CaretInFirstField>
