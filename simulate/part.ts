@@ -1,9 +1,10 @@
 import { thickenByAdvice } from "./thickeningRun";
-import { titrateByAdvice } from "./titrationRun";
+import { titrateByAdvice, titrateBySample } from "./titrationRun";
 
 /** Every simulation by name: a number draws a batch, the answer is what came of it. */
 export const simulations = {
   "pH by the advisor": titrateByAdvice,
+  "pH by a sample first": titrateBySample,
   "salt by the advisor": thickenByAdvice,
 } as const;
 

@@ -13,9 +13,10 @@ import type { TitrationOutcome } from "./titrationRun";
 /** How many are drawn; fewer by `npm run simulate -- 0.1`. */
 const SCALE = Number(process.argv[2] ?? 1);
 const BATCHES = Math.round(1000 * SCALE);
+const SAMPLES = Math.round(400 * SCALE);
 const HILLS = Math.round(500 * SCALE);
 /** Settings were looked at on lower numbers; what is reported comes from numbers nobody looked at. */
-const FIRST = 40_000;
+const FIRST = 60_000;
 const root = join(import.meta.dirname, "..");
 const bundle = join(root, "build/simulate/part.mjs");
 
@@ -47,6 +48,9 @@ await build({
 const batches = await outcomesOf<TitrationOutcome>("pH by the advisor", BATCHES);
 const acid = titrationTables(batches);
 console.table(acid);
+const aside = await outcomesOf<TitrationOutcome>("pH by a sample first", SAMPLES);
+const sampleFirst = titrationTables(aside);
+console.table(sampleFirst);
 const promises = calibrationOf(batches.flatMap(({ promised }) => promised));
 console.table(promises);
 const hills = await outcomesOf<ThickeningOutcome>("salt by the advisor", HILLS);
@@ -56,5 +60,6 @@ const saltPromises = calibrationOf(hills.flatMap(({ promised }) => promised));
 console.table(saltPromises);
 const folder = join(root, "docs/simulations");
 mkdirSync(folder, { recursive: true });
-writeFileSync(join(folder, "latest.json"), `${JSON.stringify({ acid, promises, salt, saltPromises }, null, 2)}\n`);
+writeFileSync(join(folder, "latest.json"), `${JSON.stringify({ acid, sampleFirst, promises, salt, saltPromises }, null, 2)}\n`);
 writeFileSync(join(folder, "promised-ph.svg"), calibrationPicture("Chance of passing the far edge: promised and happened", promises));
+writeFileSync(join(folder, "promised-salt.svg"), calibrationPicture("Chance of passing the peak: promised and happened", saltPromises));

@@ -1,6 +1,6 @@
 import type { ThickeningOutcome } from "./thickeningRun";
 import type { TitrationOutcome } from "./titrationRun";
-import { hillKinds, gaugeKinds } from "./world/trueSaltCurve";
+import { hillKinds, gaugeKinds, type HillKind } from "./world/trueSaltCurve";
 import { listKinds } from "./world/trueBatch";
 
 /** Well buffered round the window, mmol/kg for one pH. */
@@ -60,9 +60,11 @@ export function titrationTables(outcomes: readonly TitrationOutcome[]) {
   ];
 }
 
+const HARDLY_ANSWERS = new Set<HillKind>(["flat", "never", "past the peak"]);
+
 function hillRow(name: string, of: readonly ThickeningOutcome[]) {
   const reachable = of.filter(({ classes }) => classes.isReachable);
-  const hopeless = of.filter(({ classes }) => !classes.isReachable);
+  const hopeless = of.filter(({ classes }) => !classes.isReachable && HARDLY_ANSWERS.has(classes.hill));
   const additions = reachable.map((outcome) => outcome.additions);
   return {
     class: name,
@@ -73,7 +75,7 @@ function hillRow(name: string, of: readonly ThickeningOutcome[]) {
     saidOnTargetButNotPercent: share(of, ({ saidOnTarget, onTarget }) => saidOnTarget && !onTarget),
     medianAdditions: place(additions, 0.5),
     p90Additions: place(additions, 0.9),
-    hopelessSaltedOnPercent: share(hopeless, ({ additions: many, addedPercent }) => many > 5 || addedPercent > 2.5),
+    hopelessSaltedOnPercent: share(hopeless, ({ additions: many, saltPercent }) => many > 5 || saltPercent > 2.5),
   };
 }
 

@@ -12,7 +12,8 @@ export interface ThickeningOutcome {
   readonly saidOnTarget: boolean;
   /** Within 15 %, or in the class of the wish where only words were asked. */
   readonly onTarget: boolean;
-  readonly addedPercent: number;
+  /** Salt in all at the end, % w/w. */
+  readonly saltPercent: number;
   /** What the advisor said last. */
   readonly last: string;
   readonly promised: readonly { readonly chance: number; readonly passed: boolean }[];
@@ -27,11 +28,10 @@ const NEAR = 0.15;
 export function thickenByAdvice(number: number): ThickeningOutcome {
   const batch = trueSaltCurve(drawsFrom(number));
   const { batchGrams, toldSaltPercent, target, classes } = batch;
-  const start = batch.saltPercent();
   let thickening: Thickening = {
     ...{ batchGrams, target, strengthPercent: 100, jars: [] },
     hiddenSaltPercent: toldSaltPercent,
-    additions: [{ gramsTotal: 0, viscosity: batch.read() }],
+    additions: [readingOf(batch, 0)],
   };
   let additions = 0;
   let passedPeak = false;
@@ -42,7 +42,7 @@ export function thickenByAdvice(number: number): ThickeningOutcome {
       return {
         ...{ classes, additions, passedPeak, promised, onTarget: isOnTarget(batch), last: said.code },
         saidOnTarget: state === "in-target",
-        addedPercent: batch.saltPercent() - start,
+        saltPercent: batch.saltPercent(),
       };
     }
     if (recommend.grams > 0) {
@@ -54,9 +54,17 @@ export function thickenByAdvice(number: number): ThickeningOutcome {
       promised.push({ chance: recommend.peakChance, passed: passes });
     }
     const gramsTotal = thickening.additions.at(-1)!.gramsTotal + recommend.grams;
-    thickening = { ...thickening, additions: [...thickening.additions, { gramsTotal, viscosity: batch.read() }] };
+    thickening = { ...thickening, additions: [...thickening.additions, readingOf(batch, gramsTotal)] };
   }
 }
+
+const TOLD_BY = { viscometer: "number", funnel: "funnel", words: "word" } as const;
+
+const readingOf = (batch: TrueSaltCurve, gramsTotal: number): Thickening["additions"][number] => ({
+  gramsTotal,
+  viscosity: batch.read(),
+  gauge: TOLD_BY[batch.classes.gauge],
+});
 
 function isOnTarget({ trueViscosity, target, classes }: TrueSaltCurve): boolean {
   if (classes.gauge === "words") return classOf(trueViscosity()) === classOf(target);

@@ -1,10 +1,9 @@
-import { adviseTitration, type Titration, type TitrationAdvice } from "@tensidrum/core/acidity";
+import { adviseTitration, type AdviceOptions, type Titration, type TitrationAdvice } from "@tensidrum/core/acidity";
 import { adviseThickening, type Thickening, type ThickeningAdvice } from "@tensidrum/core/rheology";
 
 /** What is to be advised on. */
 export type AdvisorQuestion =
-  /** `earlier`: titrations of earlier batches of this version. */
-  | { readonly on: "ph"; readonly titration: Titration; readonly earlier: readonly Titration[] }
+  | ({ readonly on: "ph"; readonly titration: Titration } & Pick<AdviceOptions, "earlier" | "sample" | "isSample">)
   | { readonly on: "thickness"; readonly thickening: Thickening };
 
 export interface AdvisorTask {
@@ -23,7 +22,6 @@ const scope = self as unknown as {
 };
 
 scope.onmessage = ({ data: { id, question } }) => {
-  const advice =
-    question.on === "ph" ? adviseTitration(question.titration, { earlier: question.earlier }) : adviseThickening(question.thickening);
+  const advice = question.on === "ph" ? adviseTitration(question.titration, question) : adviseThickening(question.thickening);
   scope.postMessage({ id, advice });
 };

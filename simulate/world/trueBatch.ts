@@ -42,8 +42,16 @@ export interface ListedSite {
   readonly high: number;
 }
 
-/** A batch nobody has seen into. It answers what an instrument would show. */
-export interface TrueBatch {
+/** A liquid nobody has seen into. It answers what an instrument would show. */
+export interface TrueBeaker {
+  dose(bottle: Bottle, grams: number, isCounted: boolean): void;
+  /** Two minutes later; the sample leaves. */
+  read(sampleGrams: number): number;
+  truePh(): number;
+  grams(): number;
+}
+
+export interface TrueBatch extends TrueBeaker {
   readonly batchGrams: number;
   readonly list: readonly ListedSite[];
   readonly agent: Bottle;
@@ -54,10 +62,20 @@ export interface TrueBatch {
   readonly classes: { readonly list: ListKind; readonly instrument: InstrumentKind; readonly bufferAtTarget: number };
   /** What the maker thinks the instrument is good for, pH. */
   readonly statedSigma: number;
-  dose(bottle: Bottle, grams: number, isCounted: boolean): void;
-  /** Two minutes later; the sample leaves. */
-  read(sampleGrams: number): number;
-  truePh(): number;
+  /** Takes so much aside, g. */
+  takeAside(grams: number): TrueBeaker;
+  /** Pours it back; a tenth of a gram stays on the glass. */
+  pourBack(aside: TrueBeaker): void;
+}
+
+/** What a beaker holds, mmol/kg. */
+interface Held {
+  readonly dissolved: Dissolved[];
+  strongIons: number;
+  kilograms: number;
+  /** pH before the last dose, and whether it has been read since. */
+  before: number;
+  isFresh: boolean;
 }
 
 const pick = (draws: Draws, stocks: readonly Stock[]): Bottle => {
@@ -123,11 +141,14 @@ export function trueBatch(draws: Draws): TrueBatch {
   // No wash is pure: traces of fatty acids, amines and carbonate are in every one, and in no list.
   const traces = Array.from({ length: 4 }, () => ({ protolyte: amphoteric(draws.uniform(3, 10)), amount: draws.logUniform(0.02, 0.4) }));
   const dissolved = [...buffers, ...traces].map((buffer) => ({ ...buffer }));
-  let strongIons = -weakCharge(dissolved, startPh, loss);
-  let kilograms = batchGrams / 1000;
-  let before = startPh;
-  let isFresh = false;
-  const now = (): number => balancePh(dissolved, strongIons, loss);
+  const whole: Held = {
+    dissolved,
+    strongIons: -weakCharge(dissolved, startPh, loss),
+    kilograms: batchGrams / 1000,
+    before: startPh,
+    isFresh: false,
+  };
+  const heldBy = new Map<TrueBeaker, Held>();
 
   const bufferAtTarget = bufferNear(dissolved, middle, loss);
 
@@ -137,35 +158,59 @@ export function trueBatch(draws: Draws): TrueBatch {
     ...{ agent, counterAgent, target, dropGrams },
     classes: { list, instrument, bufferAtTarget },
     statedSigma: instrument === "meter" ? 0.03 : 0.25,
-    dose(bottle, grams, isCounted) {
-      before = now();
-      const meant = ((grams * bottle.strengthPercent) / 100 / bottle.molarMass) * 1000;
-      const millimoles = Math.max(0, meant * (1 + draws.normal(isCounted ? doseError : 0.03))) / kilograms;
-      if (bottle.content !== null) dissolved.push({ protolyte: bottle.content, amount: millimoles });
-      strongIons += bottle.strongCharge * millimoles;
-      const thinned = kilograms / (kilograms + grams / 1000);
-      for (const one of dissolved) one.amount *= thinned;
-      strongIons *= thinned;
-      kilograms /= thinned;
-      loseGas();
-      isFresh = true;
+    ...beakerOf(whole),
+    takeAside(grams) {
+      whole.kilograms -= grams / 1000;
+      const aside: Held = { ...whole, dissolved: whole.dissolved.map((one) => ({ ...one })), kilograms: grams / 1000 };
+      const beaker = beakerOf(aside);
+      heldBy.set(beaker, aside);
+      return beaker;
     },
-    read(sampleGrams) {
-      kilograms -= sampleGrams / 1000;
-      const moved = now() - before;
-      const behind = isFresh ? Math.sign(moved) * Math.min(lag, Math.abs(moved)) : 0;
-      isFresh = false;
-      const shown = now() - behind;
-      if (instrument === "strip") return Math.round((shown + strip.offset) / strip.step) * strip.step;
-      return Math.round((shown + meter.offset + draws.normal(meter.sigma)) * 100) / 100;
+    pourBack(beaker) {
+      const aside = heldBy.get(beaker)!;
+      const back = Math.max(0, aside.kilograms - 0.0001);
+      const all = whole.kilograms + back;
+      for (const one of whole.dissolved) one.amount *= whole.kilograms / all;
+      for (const { protolyte, amount } of aside.dissolved) whole.dissolved.push({ protolyte, amount: (amount * back) / all });
+      whole.strongIons = (whole.strongIons * whole.kilograms + aside.strongIons * back) / all;
+      whole.kilograms = all;
     },
-    truePh: now,
   };
 
+  function beakerOf(held: Held): TrueBeaker {
+    const now = (): number => balancePh(held.dissolved, held.strongIons, loss);
+    return {
+      truePh: now,
+      grams: () => 1000 * held.kilograms,
+      dose(bottle, grams, isCounted) {
+        held.before = now();
+        const meant = ((grams * bottle.strengthPercent) / 100 / bottle.molarMass) * 1000;
+        const millimoles = Math.max(0, meant * (1 + draws.normal(isCounted ? doseError : 0.03))) / held.kilograms;
+        if (bottle.content !== null) held.dissolved.push({ protolyte: bottle.content, amount: millimoles });
+        held.strongIons += bottle.strongCharge * millimoles;
+        const thinned = held.kilograms / (held.kilograms + grams / 1000);
+        for (const one of held.dissolved) one.amount *= thinned;
+        held.strongIons *= thinned;
+        held.kilograms /= thinned;
+        loseGas(held);
+        held.isFresh = true;
+      },
+      read(sampleGrams) {
+        held.kilograms -= sampleGrams / 1000;
+        const moved = now() - held.before;
+        const behind = held.isFresh ? Math.sign(moved) * Math.min(lag, Math.abs(moved)) : 0;
+        held.isFresh = false;
+        const shown = now() - behind;
+        if (instrument === "strip") return Math.round((shown + strip.offset) / strip.step) * strip.step;
+        return Math.round((shown + meter.offset + draws.normal(meter.sigma)) * 100) / 100;
+      },
+    };
+  }
+
   /** Carbonic acid bubbles off. */
-  function loseGas(): void {
-    const ph = now();
-    for (const one of dissolved) {
+  function loseGas(held: Held): void {
+    const ph = balancePh(held.dissolved, held.strongIons, loss);
+    for (const one of held.dissolved) {
       if (one.protolyte !== protolytes.carbonate) continue;
       const gasShare = 1 / (1 + 10 ** (ph - 6.2));
       // What leaves is uncharged, so the strong ions stay as they are.

@@ -18,6 +18,9 @@ export const benchIntents = [
   "tare",
   "read-ph",
   "dose",
+  "take-sample",
+  "pour-back",
+  "lose-sample",
   "calibrate",
   "read-thickness",
   "salt",
@@ -33,6 +36,7 @@ export interface BenchForm {
   readonly intent: (typeof benchIntents)[number];
   readonly step: string;
   readonly line: string;
+  /** Of a weight or a tare: which beaker; "sample" for what is done to the sample taken aside. */
   readonly vessel: string;
   readonly grams: string;
   readonly minutes: string;

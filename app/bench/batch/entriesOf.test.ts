@@ -136,6 +136,32 @@ describe("the entries of a form", () => {
     expect(entriesOf(salt, AT, NOTHING)).toMatchObject({ problem: "Choose what was added." });
   });
 
+  it("a sample is taken, dosed with one part in ten, read, and poured back", () => {
+    const acid = {
+      name: "citric acid 20 %",
+      line: "c",
+      kind: "acid",
+      molarMass: 192.12,
+      pKas: [3.13],
+      strengthPercent: 20,
+      dropGrams: 0.05,
+    } as const;
+    const step = "ph";
+    const made = (typed: Parameters<typeof form>[0]) => entriesOf(form({ step, ...typed }), AT, { ...NOTHING, agents: [acid] });
+    expect(made({ intent: "take-sample", grams: "50" })).toMatchObject({ entries: [{ kind: "sample-taken", step, grams: 50 }] });
+    expect(made({ intent: "dose", vessel: "sample", agent: acid.name, grams: "1.5" })).toMatchObject({
+      entries: [{ kind: "sample-dosed", grams: 1.5, agent: { name: "citric acid 20 %, one part in ten", strengthPercent: 2 } }],
+    });
+    expect(made({ intent: "read-ph", vessel: "sample", ph: "5.4", sample: "2" })).toMatchObject({
+      entries: [{ kind: "sample-read", ph: 5.4, sampleGrams: 2 }],
+    });
+    expect(made({ intent: "pour-back", grams: "49.5", readOff: "scale" })).toMatchObject({
+      entries: [{ kind: "sample-back", grams: 49.5, readOff: "scale" }],
+    });
+    expect(made({ intent: "lose-sample", text: "spilt" })).toMatchObject({ entries: [{ kind: "sample-lost", reason: "spilt" }] });
+    expect(made({ intent: "take-sample", grams: "some" })).toHaveProperty("problem");
+  });
+
   it("a temperature stands with the reading, and a reason with what was asked about", () => {
     const read = form({ intent: "read-ph", step: "ph", ph: "5.2", temperature: "22 °C", because: "read twice" });
     expect(entriesOf(read, AT, NOTHING)).toMatchObject({ entries: [{ ph: 5.2, temperatureC: 22, because: "read twice" }] });

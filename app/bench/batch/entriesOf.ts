@@ -1,4 +1,4 @@
-import { phWays, type BatchEntry, type BenchAgent, type DosedSalt, type ReadOff } from "@tensidrum/core/process";
+import { dilutedTenfold, phWays, type BatchEntry, type BenchAgent, type DosedSalt, type ReadOff } from "@tensidrum/core/process";
 import { readNumber, textProblem } from "@tensidrum/core/quantities";
 import type { BenchForm } from "./benchForm";
 import { gramsOfWeight } from "./gramsOfWeight";
@@ -53,6 +53,15 @@ export function entriesOf(form: BenchForm, at: string, solutions: Solutions): Ma
       return phEntry(form, head);
     case "dose":
       return doseEntry(form, head, agents);
+    case "take-sample":
+    case "pour-back": {
+      const grams = gramsOfWeight(form.grams);
+      if ("problem" in grams) return grams;
+      const kind = form.intent === "take-sample" ? "sample-taken" : "sample-back";
+      return one({ ...head, kind, step: form.step, grams: grams.value, ...readOffOf(form) });
+    }
+    case "lose-sample":
+      return one({ ...head, kind: "sample-lost", step: form.step, reason: form.text });
     case "read-thickness":
       return thicknessEntry(form, head, solutions);
     case "salt":
@@ -93,6 +102,8 @@ function weightEntry(form: BenchForm, head: Head): Made {
   return { entries: [{ ...head, kind: "weighed", step: form.step, line: form.line, grams, ...readOff }] };
 }
 
+const isOfSample = ({ vessel }: BenchForm): boolean => vessel === "sample";
+
 type Head = { readonly id: string; readonly at: string; readonly because?: string };
 
 function phEntry(form: BenchForm, head: Head): Made {
@@ -107,7 +118,7 @@ function phEntry(form: BenchForm, head: Head): Made {
   }
   const temperatureC = temperature?.ok === true ? { temperatureC: temperature.value } : {};
   const read = { step: form.step, ph: ph.value, way, sampleGrams: sample.value, ...temperatureC, ...readOffOf(form) };
-  return { entries: [{ ...head, kind: "ph-read", ...read }] };
+  return { entries: [{ ...head, kind: isOfSample(form) ? "sample-read" : "ph-read", ...read }] };
 }
 
 function doseEntry(form: BenchForm, head: Head, agents: readonly BenchAgent[]): Made {
@@ -115,9 +126,13 @@ function doseEntry(form: BenchForm, head: Head, agents: readonly BenchAgent[]): 
   if ("problem" in grams) return grams;
   const chosen = agents.find(({ name }) => name === form.agent);
   if (chosen === undefined) return { problem: "Choose what was dosed." };
-  const { name, line, kind, molarMass, pKas, strengthPercent } = chosen;
+  const { name, line, kind, molarMass, pKas, strengthPercent } = isOfSample(form) ? dilutedTenfold(chosen) : chosen;
   const agent = { name, line, kind, molarMass, pKas, strengthPercent };
-  return { entries: [{ ...head, kind: "dosed", step: form.step, agent, grams: grams.value, ...readOffOf(form) }] };
+  return {
+    entries: [
+      { ...head, kind: isOfSample(form) ? "sample-dosed" : "dosed", step: form.step, agent, grams: grams.value, ...readOffOf(form) },
+    ],
+  };
 }
 
 function thicknessEntry(form: BenchForm, head: Head, solutions: Solutions): Made {

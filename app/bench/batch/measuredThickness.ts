@@ -1,20 +1,11 @@
 import { SIMULATED_CUP } from "@tensidrum/core/instruments";
 import type { BatchEntry } from "@tensidrum/core/process";
 import { readNumber } from "@tensidrum/core/quantities";
-import { beadViscosity, flowViscosity } from "@tensidrum/core/rheology";
+import { beadViscosity, flowViscosity, middleOf } from "@tensidrum/core/rheology";
 import { beadFields, type BenchForm } from "./benchForm";
 import type { Solutions } from "./solutionsOf";
 
-/** Middle of what a word means, Pa·s. */
-export const thicknessWords: Readonly<Record<string, number>> = {
-  water: 0.03,
-  syrup: 0.4,
-  "pump gel": 2.5,
-  "thick gel": 12,
-  "spoon-standing": 40,
-};
-
-type Measured = Pick<BatchEntry & { readonly kind: "thickness-read" }, "viscosity" | "unit" | "said">;
+type Measured = Pick<BatchEntry & { readonly kind: "thickness-read" }, "viscosity" | "unit" | "said" | "gauge">;
 
 /** A thickness as a form tells it, in one of the ways of measuring. */
 export function measuredThickness(
@@ -22,18 +13,23 @@ export function measuredThickness(
   { funnel, densityGramsPerMl }: Pick<Solutions, "funnel" | "densityGramsPerMl">,
 ): Measured | { readonly problem: string } {
   if (form.by === "word") {
-    const meant = thicknessWords[form.word];
-    return meant === undefined ? { problem: "Choose a word for it." } : { viscosity: meant, unit: "Pa·s", said: form.word };
+    const meant = middleOf(form.word);
+    return meant === null ? { problem: "Choose a word for it." } : { viscosity: meant, unit: "Pa·s", said: form.word, gauge: "word" };
   }
   if (form.by === "bead") return beadThickness(form.bead, densityGramsPerMl);
   const read = readNumber(form.viscosity);
   if (!read.ok) return { problem: "Type the thickness as a number, or choose another way of measuring it." };
   const constants = form.readOff === "simulated cup" ? SIMULATED_CUP : funnel;
-  if (form.by !== "funnel") return { viscosity: read.value, unit: "Pa·s", said: "" };
-  if (constants === null || read.value <= 0) return { viscosity: read.value, unit: "s", said: "" };
+  if (form.by !== "funnel") return { viscosity: read.value, unit: "Pa·s", said: "", gauge: "number" };
+  if (constants === null || read.value <= 0) return { viscosity: read.value, unit: "s", said: "", gauge: "funnel" };
   const flow = flowViscosity(constants, read.value, densityGramsPerMl);
   if (!flow.found) return { problem: flow.reason };
-  return { viscosity: Number(flow.pascalSeconds.toPrecision(3)), unit: "Pa·s", said: `${read.value} s through the funnel` };
+  return {
+    viscosity: Number(flow.pascalSeconds.toPrecision(3)),
+    unit: "Pa·s",
+    said: `${read.value} s through the funnel`,
+    gauge: "funnel",
+  };
 }
 
 function beadThickness(bead: BenchForm["bead"], liquidDensity: number): Measured | { readonly problem: string } {
@@ -55,6 +51,7 @@ function beadThickness(bead: BenchForm["bead"], liquidDensity: number): Measured
   return {
     viscosity: Number(found.pascalSeconds.toPrecision(3)),
     unit: "Pa·s",
+    gauge: "number",
     said: `a bead of ${diameter} mm fell ${fall} mm in ${seconds} s`,
   };
 }

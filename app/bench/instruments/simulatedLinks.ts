@@ -87,12 +87,18 @@ export class SimulatedMeterLink implements InstrumentLink {
   private meter: SimulatedMeter;
   private into: Dipped = "air";
   private readonly telling = new Telling();
-  private readonly batchPh: () => number;
+  private readonly truePh: (isAside: boolean) => number;
+  private isAside = false;
 
-  /** @param batchPh What is true of the batch now. */
-  constructor(probe: { readonly offsetPh: number; readonly slopePercent: number }, batchPh: () => number) {
+  /** @param truePh What is true now of the batch, or of the sample that is aside. */
+  constructor(probe: { readonly offsetPh: number; readonly slopePercent: number }, truePh: (isAside: boolean) => number) {
     this.meter = simulatedMeter(probe);
-    this.batchPh = batchPh;
+    this.truePh = truePh;
+  }
+
+  /** Which beaker a sample for the probe is taken from. */
+  standBeside(beaker: "batch" | "sample"): void {
+    this.isAside = beaker === "sample";
   }
 
   standsIn(): Dipped {
@@ -114,13 +120,13 @@ export class SimulatedMeterLink implements InstrumentLink {
 
   listen({ line }: Hearing): () => void {
     return this.telling.every(LINES_MILLISECONDS, () => {
-      if (this.into === "sample" || this.into === "warm sample") this.meter = drifted(this.meter, this.batchPh());
+      if (this.into === "sample" || this.into === "warm sample") this.meter = drifted(this.meter, this.truePh(this.isAside));
       for (const text of meterLines(this.meter, performance.now(), tremble())) line(text);
     });
   }
 
   private sample(into: "air" | "sample" | "warm sample"): { readonly truePh: number; readonly temperatureC: number } | null {
-    return into === "air" ? null : { truePh: this.batchPh(), temperatureC: into === "sample" ? ROOM_C : WARM_C };
+    return into === "air" ? null : { truePh: this.truePh(this.isAside), temperatureC: into === "sample" ? ROOM_C : WARM_C };
   }
 }
 

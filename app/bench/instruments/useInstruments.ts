@@ -42,7 +42,10 @@ export function useInstruments({ plan, standing, hidden, clock, isAllSimulated }
     if (kind === "cup") {
       return new SimulatedCupLink(() => ({ pascalSeconds: truth().pascalSeconds, density: latest.current.hidden().density }));
     }
-    return new SimulatedMeterLink(latest.current.hidden().meter, () => truth().ph);
+    return new SimulatedMeterLink(latest.current.hidden().meter, (isAside) => {
+      const { ph, samplePh } = truth();
+      return isAside ? (samplePh ?? ph) : ph;
+    });
   }, []);
   const takeSimulated = useCallback(
     (kind: InstrumentKind) => {

@@ -49,6 +49,11 @@ const one: readonly BatchEntry[] = [
   { id: "6a", at, kind: "calibrated", buffers: [{ bufferPh: 4, readingPh: 4.1 }, { bufferPh: 7, readingPh: 6.95 }] }, // prettier-ignore
   { id: "6b", at, kind: "ph-read", step: "ph", ph: 6.4, way: "dilution", sampleGrams: 2 },
   { id: "6c", at, kind: "dosed", step: "ph", agent: { name: "citric acid 20 %", line: null, kind: "acid", molarMass: 192.12, pKas: [], strengthPercent: 20 }, grams: 1.3 }, // prettier-ignore
+  { id: "6c1", at, kind: "sample-taken", step: "ph", grams: 50 },
+  { id: "6c2", at, kind: "sample-dosed", step: "ph", agent: { name: "citric acid 20 %, one part in ten", line: null, kind: "acid", molarMass: 192.12, pKas: [], strengthPercent: 2 }, grams: 1.5 }, // prettier-ignore
+  { id: "6c3", at, kind: "sample-read", step: "ph", ph: 5.1, way: "dilution", sampleGrams: 2 },
+  { id: "6c4", at, kind: "sample-back", step: "ph", grams: 49.5 },
+  { id: "6c5", at, kind: "sample-lost", step: "ph", reason: "spilt" },
   { id: "6d", at, kind: "thickness-read", step: "salt", viscosity: 41, unit: "s", said: "" },
   { id: "6e", at, kind: "salted", step: "salt", salt: { name: "brine 20 %", line: null, strengthPercent: 20 }, grams: 4.7 },
   { id: "6f", at, kind: "drops-weighed", agent: "citric acid 20 %", drops: 20, grams: 0.94 },
@@ -80,6 +85,11 @@ describe("what happened, in words", () => {
       "Meter: 4 read as 4.1, 7 as 6.95. Slope 95.0 %: sound.",
       "pH 6.40, in a 10 % dilution, 2.0 g taken",
       "1.30 g citric acid 20 % dosed",
+      "Sample of 50.0 g taken aside",
+      "Sample: 1.50 g citric acid 20 %, one part in ten dosed",
+      "Sample: pH 5.10, in a 10 % dilution, 2.0 g of it used",
+      "Sample: 49.5 g poured back",
+      "Sample not poured back: spilt",
       "Thickness 41.00 s",
       "4.70 g brine 20 % added",
       "20 drops of citric acid 20 %: 0.94 g",

@@ -55,6 +55,16 @@ export function entryWords(
       return `${written(entry.grams, 2)} g ${entry.salt.name} added${readOffWords(entry.readOff)}`;
     case "dosed":
       return `${written(entry.grams, 2)} g ${entry.agent.name} dosed${readOffWords(entry.readOff)}`;
+    case "sample-taken":
+      return `Sample of ${written(entry.grams, 1)} g taken aside${readOffWords(entry.readOff)}`;
+    case "sample-read":
+      return `Sample: pH ${written(entry.ph, 2)}, ${phWords[entry.way]}${entry.sampleGrams > 0 ? `, ${written(entry.sampleGrams, 1)} g of it used` : ""}${readOffWords(entry.readOff)}`;
+    case "sample-dosed":
+      return `Sample: ${written(entry.grams, 2)} g ${entry.agent.name} dosed${readOffWords(entry.readOff)}`;
+    case "sample-back":
+      return `Sample: ${written(entry.grams, 1)} g poured back${readOffWords(entry.readOff)}`;
+    case "sample-lost":
+      return `Sample not poured back: ${entry.reason}`;
     case "tared":
       return `Tare weight of the ${view.vessels.find(({ id }) => id === entry.vessel)?.name ?? entry.vessel}: ${written(entry.grams, view.decimals)} g`;
     case "accepted":

@@ -2,7 +2,7 @@ import { Button, TextInput, NativeSelect } from "@mantine/core";
 import { useState } from "react";
 import { Form, Link } from "react-router";
 import { thicknessWays } from "../batch/benchForm";
-import { thicknessWords } from "../batch/measuredThickness";
+import { thicknessWords } from "@tensidrum/core/rheology";
 import type { TypedSample } from "./sampleForm.server";
 import { USUAL_JAR_GRAMS } from "./samplePlan";
 import type { OpenSaltSamples } from "./saltSamples.server";
@@ -47,7 +47,7 @@ export function AddSample({ base, kept, isBusy }: AddSampleProps) {
       </NativeSelect>
       {way === "word" ? (
         <NativeSelect label="it is like" name="word" defaultValue={kept?.word ?? "syrup"}>
-          {Object.keys(thicknessWords).map((word) => (
+          {thicknessWords.map((word) => (
             <option key={word}>{word}</option>
           ))}
         </NativeSelect>

@@ -1,10 +1,12 @@
 import { TextInput, UnstyledButton } from "@mantine/core";
+import { sampleOut } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import { ClockTime } from "./ClockTime";
 import { Entry } from "./Entry";
+import { PourBack } from "./tuning/PourBack";
 import classes from "./Step.module.css";
 
 /** All steps are through: what came out is weighed, and the batch is closed. */
@@ -35,11 +37,20 @@ export function Finish() {
       </section>
     );
   }
+  const out = sampleOut(view.standing);
   return (
     <section aria-labelledby="finish-head">
       <h2 id="finish-head" className={classes.title}>
         All steps are done
       </h2>
+      {out !== null && (
+        <>
+          <p className={classes.problem} role="status">
+            A sample of {written(out.takenGrams, 1)} g was never poured back.
+          </p>
+          <PourBack sample={out} stepId={out.step} isDue />
+        </>
+      )}
       <p className={classes.do}>Weigh the yield. Total weighed in: {written(view.inBeakersGrams, 1)} g.</p>
       <Entry className={classes.acts}>
         <label className={classes.field}>

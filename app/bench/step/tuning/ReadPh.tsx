@@ -15,7 +15,9 @@ import classes from "./Tuning.module.css";
 
 interface ReadPhProps {
   readonly due: Step;
-  readonly tuning: PhTuning;
+  readonly tuning: Pick<PhTuning, "rows" | "isDosedSince">;
+  /** It is the sample that is aside. */
+  readonly vessel?: "sample";
   readonly isFirst: boolean;
   /** A second look at what was read, beside the advice. */
   readonly isAgain?: boolean;
@@ -31,11 +33,14 @@ const STANDS_MILLISECONDS = 150;
 const samples = { dilution: "2", neat: "0", strip: "0.2" } as const;
 
 /** A reading of the pH: off the meter or typed, how it was read, and what it took out of the batch. */
-export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadPhProps) {
+export function ReadPh({ due, tuning, vessel, isFirst, isAgain = false, onMaybe }: ReadPhProps) {
   const { view, clock, answered, instruments } = useBench();
   const [way, setWay] = useState<keyof typeof samples>(tuning.rows.at(-1)?.way ?? "dilution");
   const meter = useInstrument(instruments.meter);
   const isOffMeter = meter.link !== null && !meter.isQuiet && meter.gone === null && way !== "strip";
+  useEffect(() => {
+    if (meter.link instanceof SimulatedMeterLink) meter.link.standBeside(vessel ?? "batch");
+  }, [meter.link, vessel]);
   const shown = meter.shows?.kind === "reading" && meter.shows.isStable !== false ? meter.shows.value : null;
   const [typed, setTyped] = useState("");
   const [sample, setSample] = useState<string | null>(null);
@@ -50,13 +55,13 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
     );
     return () => clearTimeout(timer);
   }, [likely, taken, way, onMaybe]);
-  const dose = view.standing.findLast((entry) => entry.kind === "dosed");
+  const dose = view.standing.findLast(({ kind }) => kind === (vessel === "sample" ? "sample-dosed" : "dosed"));
   const ask = (form: { readonly ph: string; readonly temperature: string }): string | null => {
     const ph = readNumber(form.ph);
     if (!ph.ok) return null;
     const temperature = readNumber(form.temperature);
-    const dosedKind = tuning.isDosedSince && dose?.kind === "dosed" ? dose.agent.kind : null;
-    const haste = questionOfHaste("ph-read", view, clock());
+    const dosedKind = tuning.isDosedSince && (dose?.kind === "dosed" || dose?.kind === "sample-dosed") ? dose.agent.kind : null;
+    const haste = questionOfHaste(vessel === "sample" ? "sample-read" : "ph-read", view, clock());
     const unlikely = questionOf(
       { kind: "ph-read", ph: ph.value, ...(temperature.ok ? { temperatureC: temperature.value } : {}) },
       { last: tuning.rows.at(-1)?.ph ?? null, dosedKind, advisedGrams: null },
@@ -64,11 +69,15 @@ export function ReadPh({ due, tuning, isFirst, isAgain = false, onMaybe }: ReadP
     return haste === null || unlikely === null ? (haste ?? unlikely) : `${haste} ${unlikely}`;
   };
   return (
-    <Entry hidden={{ step: due.id }} className={isAgain ? classes.again : classes.read} ask={ask}>
+    <Entry
+      hidden={{ step: due.id, ...(vessel === undefined ? {} : { vessel }) }}
+      className={isAgain ? classes.again : classes.read}
+      ask={ask}
+    >
       {!isAgain && (
         <p className={step.do}>
           {isFirst ? "Read the pH before anything goes in." : "Stirred and waited two minutes? Read it again."}{" "}
-          {way === "dilution" && "2 g of the batch into 18 g of distilled water, 20 to 25 °C."}
+          {way === "dilution" && `2 g of the ${vessel ?? "batch"} into 18 g of distilled water, 20 to 25 °C.`}
         </p>
       )}
       {isOffMeter ? (

@@ -5,7 +5,7 @@ import { useEffect, useState } from "react";
 import { SimulatedCupLink } from "../../instruments/simulatedLinks";
 import { useInstrument } from "../../instruments/useInstruments";
 import { beadFields, thicknessWays } from "../../batch/benchForm";
-import { thicknessWords } from "../../batch/measuredThickness";
+import { thicknessWords } from "@tensidrum/core/rheology";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";
@@ -87,7 +87,7 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
           )}
           {way === "word" && (
             <NativeSelect label="it is like" name="word" aria-label="Thickness in a word">
-              {Object.keys(thicknessWords).map((word) => (
+              {thicknessWords.map((word) => (
                 <option key={word}>{word}</option>
               ))}
             </NativeSelect>

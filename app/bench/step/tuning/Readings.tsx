@@ -4,7 +4,7 @@ import { ClockTime } from "../ClockTime";
 import { RowsTable } from "./RowsTable";
 
 /** Every reading with what went in before it, the newest first. */
-export function Readings({ tuning }: { readonly tuning: PhTuning }) {
+export function Readings({ tuning }: { readonly tuning: Pick<PhTuning, "rows"> }) {
   return (
     <RowsTable caption="Readings and doses, the newest first" heads={["time", "dose before it", "total, g", "pH", "left, g"]}>
       {tuning.rows.toReversed().map(({ id, at, doses, totalGrams, ph, way, leftGrams, isSimulated }) => (

@@ -3,10 +3,13 @@ import {
   agentsOf,
   curveInGrams,
   phTuning,
+  sampleFirst,
+  sampleOut,
   tunedCorridor,
   type BatchEntry,
   type BatchPlan,
   type BenchAgent,
+  type PhTuning,
   type Step,
 } from "@tensidrum/core/process";
 import type { Titration } from "@tensidrum/core/acidity";
@@ -20,10 +23,14 @@ import step from "../Step.module.css";
 import { EarlierTotal } from "./EarlierTotal";
 import { PhAdvice } from "./PhAdvice";
 import { Drops } from "./Drops";
+import { InHand, type InHandOf } from "./InHand";
 import { Meter } from "./Meter";
 import { ReadAgain } from "./ReadAgain";
 import { ReadPh, type MaybeRead } from "./ReadPh";
 import { Readings } from "./Readings";
+import { PourBack } from "./PourBack";
+import { SampleOffer } from "./SampleOffer";
+import { hasTold, SampleTuning } from "./SampleTuning";
 import classes from "./Tuning.module.css";
 import { usePhAdvice } from "./useAdvice";
 
@@ -45,6 +52,8 @@ export function TunePh({ step: due }: { readonly step: Step }) {
     () => phTuning(plan, { standing: view.standing }, { agent, counterAgent }),
     [plan, view.standing, agent, counterAgent],
   );
+  const { sample } = tuning;
+  const out = sampleOut(view.standing);
   const before = useMemo(
     () => (earlier === null ? null : phTuning(sizedPlan(plan, earlier.batchGrams), { standing: earlier.entries }, { agent, counterAgent })),
     [plan, earlier, agent, counterAgent],
@@ -57,10 +66,20 @@ export function TunePh({ step: due }: { readonly step: Step }) {
       () => aheadOf(plan, view.standing, due.id, { maybe, agent, counterAgent }),
       [plan, view.standing, due.id, maybe, agent, counterAgent],
     ),
-    earlier: before?.titration == null ? [] : [before.titration],
+    options: { earlier: earlierOf(before), sample: sample?.titration ?? null },
   });
+  const sampleAdvice = usePhAdvice({
+    titration: out === null || sample === null || sample.isDosedSince ? null : sample.titration,
+    ahead: null,
+    options: { earlier: earlierOf(before), isSample: true },
+  });
+  const [hand, setHand] = useState<InHandOf | null>(null);
+  const inHand = out === null || sample === null ? "batch" : (hand ?? (hasTold(sampleAdvice) ? "batch" : "sample"));
   const curve = tuning.titration === null || advice === null ? [] : curveInGrams(tuning.titration, advice.bufferCurve, tuning.leftGrams);
   const last = tuning.rows.at(-1);
+  const isThere = advice?.state === "in-target" && out === null;
+  const doses = view.standing.filter(({ kind }) => kind === "dosed").length;
+  const offer = advice === null || out !== null || advice.recommend.agent !== "agent" ? null : sampleFirst(advice, tuning.leftGrams, doses);
   const next = advice !== null && advice.recommend.grams > 0 && advice.recommend.agent === "agent" ? advice.recommend : null;
   return (
     <>
@@ -76,41 +95,53 @@ export function TunePh({ step: due }: { readonly step: Step }) {
       {corridor.isEmpty && (
         <p className={step.problem}>No pH suits all lines of this formula. The Sheet names the lines that exclude each other.</p>
       )}
-      {last === undefined || tuning.isDosedSince ? (
-        <ReadPh due={due} tuning={tuning} isFirst={last === undefined} onMaybe={setMaybe} />
+      {out !== null && sample !== null && <InHand value={inHand} onChange={setHand} />}
+      {inHand === "sample" && sample !== null ? (
+        <SampleTuning sample={sample} advice={sampleAdvice} agent={agent} corridor={corridor} due={due} />
       ) : (
         <>
-          {tuning.rows.length === 1 && last.totalGrams === 0 && earlier !== null && before !== null && before.rows.length > 0 && (
-            <EarlierTotal
-              code={earlier.code}
-              before={before}
-              agent={agent}
-              batchGrams={plan.formula.batchGrams}
-              earlierGrams={earlier.batchGrams}
-              due={due}
+          {last === undefined || tuning.isDosedSince ? (
+            <ReadPh due={due} tuning={tuning} isFirst={last === undefined} onMaybe={setMaybe} />
+          ) : (
+            <>
+              {tuning.rows.length === 1 && last.totalGrams === 0 && earlier !== null && before !== null && before.rows.length > 0 && (
+                <EarlierTotal
+                  code={earlier.code}
+                  before={before}
+                  agent={agent}
+                  batchGrams={plan.formula.batchGrams}
+                  earlierGrams={earlier.batchGrams}
+                  due={due}
+                />
+              )}
+              {out !== null && hasTold(sampleAdvice) && advice?.state === "dose" && (
+                <p className={classes.hint}>The sample tells what the batch takes. It goes back once the batch is inside.</p>
+              )}
+              <PhAdvice advice={advice} agents={[acid, base]} main={agent} due={due} />
+              {offer !== null && <SampleOffer offer={offer} agent={agent} due={due} />}
+            </>
+          )}
+          {tuning.rows.length > 0 && (
+            <Stair
+              agent={agent.name}
+              band={corridor}
+              readings={tuning.rows.map(({ totalGrams, ph }) => ({ grams: totalGrams, ph }))}
+              curve={curve}
+              expected={
+                next === null || last === undefined
+                  ? null
+                  : { grams: last.totalGrams + next.grams, ph: next.expectedPh, low: next.expectedPhLow, high: next.expectedPhHigh }
+              }
             />
           )}
-          <PhAdvice advice={advice} agents={[acid, base]} main={agent} due={due} />
+          {last !== undefined && !tuning.isDosedSince && (
+            <ReadAgain key={`${last.id} ${advice?.state ?? ""}`} isOpen={advice?.state === "reread"}>
+              <ReadPh due={due} tuning={tuning} isFirst={false} isAgain />
+            </ReadAgain>
+          )}
         </>
       )}
-      {tuning.rows.length > 0 && (
-        <Stair
-          agent={agent.name}
-          band={corridor}
-          readings={tuning.rows.map(({ totalGrams, ph }) => ({ grams: totalGrams, ph }))}
-          curve={curve}
-          expected={
-            next === null || last === undefined
-              ? null
-              : { grams: last.totalGrams + next.grams, ph: next.expectedPh, low: next.expectedPhLow, high: next.expectedPhHigh }
-          }
-        />
-      )}
-      {last !== undefined && !tuning.isDosedSince && (
-        <ReadAgain key={`${last.id} ${advice?.state ?? ""}`} isOpen={advice?.state === "reread"}>
-          <ReadPh due={due} tuning={tuning} isFirst={false} isAgain />
-        </ReadAgain>
-      )}
+      {out !== null && <PourBack sample={out} stepId={due.id} isDue={inHand === "batch" && advice?.state === "in-target"} />}
       <div className={classes.solutions}>
         {(["acid", "base"] as const).map((kind) => (
           <label key={kind}>
@@ -128,19 +159,19 @@ export function TunePh({ step: due }: { readonly step: Step }) {
           </label>
         ))}
       </div>
-      {tuning.rows.length > 0 && <Readings tuning={tuning} />}
+      {tuning.rows.length > 0 && inHand === "batch" && <Readings tuning={tuning} />}
       <Entry
         hidden={{ step: due.id }}
         className={step.acts}
-        ask={() => (advice?.state === "in-target" ? null : "The pH is not known to be where it belongs yet. Is it right all the same?")}
+        ask={() =>
+          out !== null
+            ? `A sample of ${written(out.takenGrams, 1)} g is still aside. Go on without it?`
+            : advice?.state === "in-target"
+              ? null
+              : "The pH is not known to be where it belongs yet. Is it right all the same?"
+        }
       >
-        <BigButton
-          isLarge
-          isMain={advice?.state === "in-target"}
-          intent="done"
-          act="The pH is right"
-          actKey={advice?.state === "in-target" ? " " : undefined}
-        >
+        <BigButton isLarge isMain={isThere} intent="done" act="The pH is right" actKey={isThere ? " " : undefined}>
           The pH is right, next step
         </BigButton>
       </Entry>
@@ -150,6 +181,10 @@ export function TunePh({ step: due }: { readonly step: Step }) {
       </div>
     </>
   );
+}
+
+function earlierOf(before: PhTuning | null): readonly Titration[] {
+  return before?.titration == null ? [] : [before.titration];
 }
 
 /** The titration with a reading that has not been taken yet; null where there is none. */

@@ -17,8 +17,11 @@ import classes from "./Tuning.module.css";
 import { ThicknessRows } from "./ThicknessRows";
 import { useThicknessAdvice } from "./useAdvice";
 
+/** No smaller chance is promised than what the simulations bear out. */
+const LEAST_PROMISED = 0.005;
+
 function chanceWords(chance: number): string {
-  return chance < 0.001 ? "under 1 in 1,000" : `about ${Math.max(1, Math.round(1000 * chance))} in 1,000`;
+  return chance < LEAST_PROMISED ? "under 5 in 1,000" : `about ${Math.round(1000 * chance)} in 1,000`;
 }
 
 /** The thickness of the batch, up its salt curve in small steps: read, add as advised, rest, read again. */
@@ -92,7 +95,7 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           name={salt.name}
           grams={grams}
           decimals={decimals}
-          estimate="A few thousand plausible salt curves are compared with your readings and samples. The addition is the smallest of the way to what is wanted, and the one that carries no more than two in a thousand past the peak. Salt cannot be taken out again."
+          estimate="A few thousand plausible salt curves are compared with your readings and samples. Bases that hardly answer to salt, plateaus, and cleansers that bring more salt than told are among them. The addition is the one that brings most of them nearer to what is wanted, less what it may spoil: salt cannot be taken out again."
           hidden={{ step: due.id, agent: salt.name }}
           ask={askSalt}
           intent="salt"

@@ -1,4 +1,4 @@
-import type { Titration, TitrationAdvice } from "@tensidrum/core/acidity";
+import type { AdviceOptions, Titration, TitrationAdvice } from "@tensidrum/core/acidity";
 import type { Thickening, ThickeningAdvice } from "@tensidrum/core/rheology";
 import { useEffect, useRef, useState } from "react";
 import type { AdvisorAnswer, AdvisorQuestion, AdvisorTask } from "../../../../workers/advisor.worker";
@@ -7,13 +7,12 @@ interface PhAsked {
   readonly titration: Titration | null;
   /** The same with the reading that is about to be taken, so that its advice is ready when it is; null for none. */
   readonly ahead: Titration | null;
-  /** Titrations of earlier batches of the version. */
-  readonly earlier: readonly Titration[];
+  readonly options: AdviceOptions;
 }
 
 /** The next dose of acid or base. Null before the first reading and while it is being worked out. */
-export function usePhAdvice({ titration, ahead, earlier }: PhAsked): TitrationAdvice | null {
-  const question = (one: Titration | null): AdvisorQuestion | null => (one === null ? null : { on: "ph", titration: one, earlier });
+export function usePhAdvice({ titration, ahead, options }: PhAsked): TitrationAdvice | null {
+  const question = (one: Titration | null): AdvisorQuestion | null => (one === null ? null : { on: "ph", titration: one, ...options });
   return useAdvice(question(titration), question(ahead)) as TitrationAdvice | null;
 }
 

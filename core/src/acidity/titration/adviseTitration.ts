@@ -22,6 +22,10 @@ export interface AdviceOptions {
   readonly seed?: number;
   /** Titrations of earlier batches of this version. */
   readonly earlier?: readonly Titration[];
+  /** Titration of a sample of this batch: its curve is the batch's. */
+  readonly sample?: Titration | null;
+  /** It is itself a sample taken aside. */
+  readonly isSample?: boolean;
 }
 
 const MEMBERS = 1500;
@@ -35,8 +39,11 @@ const SEED = 20_25;
  * 0.6 %. It is inside only where hardly one plausible batch is clearly outside and the reading itself says so.
  * Deterministic for a seed.
  */
-export function adviseTitration(titration: Titration, { seed = SEED, earlier = [] }: AdviceOptions = {}): TitrationAdvice {
-  const model = batchModel(titration, earlier);
+export function adviseTitration(
+  titration: Titration,
+  { seed = SEED, earlier = [], sample = null, isSample = false }: AdviceOptions = {},
+): TitrationAdvice {
+  const model = batchModel(titration, sample === null ? earlier : [...earlier, sample]);
   const ensemble = drawEnsemble(model.problem, { members: MEMBERS, seed });
   const phs = phNow(model, ensemble);
   const { low, high } = titration.target;
@@ -45,13 +52,17 @@ export function adviseTitration(titration: Titration, { seed = SEED, earlier = [
   const standing = readingsAtLastDose(titration);
   if (misfit > NO_FIT && standing.length > 1 && standing.length < titration.readings.length) {
     // Read twice and the same twice, it is so, whatever was dosed: what came before says nothing of this batch.
-    return { ...adviseTitration({ ...titration, readings: standing }, { seed }), bufferCurve: curveOf(model, titration) };
+    return { ...adviseTitration({ ...titration, readings: standing }, { seed, isSample }), bufferCurve: curveOf(model, titration) };
   }
   const reading = model.pooled.at(-1)!;
   const by = reading.sigma >= STRIP_SIGMA ? OUTSIDE_BY.strip : OUTSIDE_BY.meter;
   const outsideChance = 1 - shareInside(phs, low - by, high + by);
   const first = situationOf(titration, model, { ph: median(phs), insideChance, outsideChance, misfit });
-  const dose = nextDose(titration, model, ensemble, { situation: first, seed });
+  const dose = nextDose(titration, model, ensemble, {
+    situation: first,
+    seed,
+    dosing: isSample ? "sample" : sample === null ? "batch" : "shown",
+  });
   const isStuck = first.state === "dose" && first.needs === null && dose.advice.grams === 0;
   const situation = isStuck ? withoutDose(first, reading, titration.target, outsideChance) : first;
   const said = titrationSaid(titration, situation, dose);

@@ -7,6 +7,8 @@ export interface TitrationReading {
   readonly counterGramsTotal?: number;
   /** Brine, scent and whatever else went in between; it thins. */
   readonly otherGramsTotal?: number;
+  /** Of a sample that was taken aside and poured back: it thins what was dosed, not what the batch is made of. */
+  readonly backGramsTotal?: number;
   readonly ph: number;
   /** Uncertainty of the instrument, pH. */
   readonly phSigma?: number;
@@ -42,9 +44,9 @@ export interface Station {
   /** Dosed since the station before, mmol/kg. */
   readonly agentStep: number;
   readonly counterStep: number;
-  /** What other additions left of a concentration since the station before, 0 to 1. */
+  /** What other additions left of what was dosed, per kilogram, since the station before, 0 to 1. */
   readonly thinning: number;
-  /** The same since the first station. */
+  /** What they left of the batch's own sites since the first station, 0 to 1. */
   readonly thinned: number;
   /** All dosed so far, mmol/kg. */
   readonly agentTotal: number;
@@ -63,24 +65,32 @@ export interface Book {
 
 /**
  * Keeps the books per kilogram: each dose counts as dose ⁄ mass left at that moment; a sample takes its share away, so
- * that the total per kilogram stays; other additions thin. The mass of the doses themselves is not counted.
+ * that the total per kilogram stays; other additions thin; a sample that comes back thins the doses alone. The mass of the
+ * doses themselves is not counted.
  */
 export function keepBook({ batchGrams, agent, counterAgent, readings }: Titration): Book {
   let leftGrams = batchGrams;
-  let last = { dose: 0, counter: 0, other: 0 };
+  let last = { dose: 0, counter: 0, other: 0, back: 0 };
   let agentTotal = 0;
   let counterTotal = 0;
   let thinned = 1;
   const stations = readings.map((reading, k): Station => {
-    const next = { dose: reading.doseGramsTotal, counter: reading.counterGramsTotal ?? 0, other: reading.otherGramsTotal ?? last.other };
-    const thinning = leftGrams / (leftGrams + next.other - last.other);
-    leftGrams += next.other - last.other;
+    const next = {
+      dose: reading.doseGramsTotal,
+      counter: reading.counterGramsTotal ?? 0,
+      other: reading.otherGramsTotal ?? last.other,
+      back: reading.backGramsTotal ?? last.back,
+    };
+    const withBack = leftGrams + next.back - last.back;
+    const byOthers = withBack / (withBack + next.other - last.other);
+    const thinning = byOthers * (leftGrams / withBack);
+    leftGrams = withBack + next.other - last.other;
     const kilograms = leftGrams / 1000;
     const agentStep = millimolesIn(agent, next.dose - last.dose) / kilograms;
     const counterStep = counterAgent === null ? 0 : millimolesIn(counterAgent, next.counter - last.counter) / kilograms;
     agentTotal = agentTotal * thinning + agentStep;
     counterTotal = counterTotal * thinning + counterStep;
-    thinned *= k === 0 ? 1 : thinning;
+    thinned *= k === 0 ? 1 : byOthers;
     last = next;
     leftGrams -= reading.sampleGrams ?? 0;
     const isRepeat = k > 0 && agentStep === 0 && counterStep === 0 && thinning === 1;

@@ -33,8 +33,17 @@ export interface DoseLimits {
   readonly passing: Float64Array;
 }
 
-/** Chance of passing the far edge by more than a tenth that a dose may have. */
+/** Chance of passing the far edge by more than a tenth that a dose into the batch may have. */
 const OVERSHOOT_RISK = 0.006;
+/** The same where a sample has shown the way: no hurry is left. */
+const SHOWN_RISK = 0.002;
+/** A sample taken aside may be overshot, but one that is inside tells more than one that jumped over. */
+const SAMPLE_RISK = 0.03;
+
+/** What is dosed: the batch, the batch after a sample has shown the way, or the sample. */
+export type Dosing = "batch" | "shown" | "sample";
+
+const RISKS: Readonly<Record<Dosing, number>> = { batch: OVERSHOOT_RISK, shown: SHOWN_RISK, sample: SAMPLE_RISK };
 const CLEARLY_PAST_PH = 0.1;
 
 /** Part that the next dose's own error makes of it, by member. */
@@ -48,9 +57,10 @@ export interface Aim {
   readonly middle: number;
   readonly farEdge: number;
   readonly seed: number;
+  readonly dosing: Dosing;
 }
 
-export function doseLimits(model: BatchModel, ensemble: Ensemble, { next, middle, farEdge, seed }: Aim): DoseLimits {
+export function doseLimits(model: BatchModel, ensemble: Ensemble, { next, middle, farEdge, seed, dosing }: Aim): DoseLimits {
   const factors = nextDoseFactors(ensemble.members, seed);
   const toMiddle = new Float64Array(ensemble.members);
   const passing = new Float64Array(ensemble.members);
@@ -62,7 +72,11 @@ export function doseLimits(model: BatchModel, ensemble: Ensemble, { next, middle
     passing[member] = doseTo(batch, farEdge, model.dosed, next) / factors[member]!;
     clearlyPassing[member] = doseTo(batch, clearlyPast, model.dosed, next) / factors[member]!;
   }
-  return { toMiddle: median(toMiddle), safe: cautiousLowQuantile(clearlyPassing, OVERSHOOT_RISK), passing };
+  return {
+    toMiddle: median(toMiddle),
+    safe: cautiousLowQuantile(clearlyPassing, RISKS[dosing]),
+    passing,
+  };
 }
 
 /** Chance that a dose passes the far edge. */

@@ -1,7 +1,7 @@
 import type { Ensemble } from "../../numerics/ensemble.ts";
 import { gramsOf, type Agent } from "../equivalents.ts";
 import type { Titration } from "./bookkeeping.ts";
-import { doseLimits, expectedPh, passingChance, type ExpectedPh } from "./forecast.ts";
+import { doseLimits, expectedPh, passingChance, type Dosing, type ExpectedPh } from "./forecast.ts";
 import type { BatchModel } from "./plausibleBatches.ts";
 import type { Situation } from "./situation.ts";
 import { wholeDrops, type Drops } from "./wholeDrops.ts";
@@ -35,10 +35,11 @@ const PROBE_PART = 0.5;
 interface Setting {
   readonly situation: Situation;
   readonly seed: number;
+  readonly dosing: Dosing;
 }
 
 /** The next dose of the agent the situation calls for; 0 g where it calls for none. */
-export function nextDose(titration: Titration, model: BatchModel, ensemble: Ensemble, { situation, seed }: Setting): Dose {
+export function nextDose(titration: Titration, model: BatchModel, ensemble: Ensemble, { situation, seed, dosing }: Setting): Dose {
   const { low, high } = titration.target;
   const isCounter = situation.use === "counterAgent" && titration.counterAgent !== null;
   const solution: Agent = isCounter ? titration.counterAgent! : titration.agent;
@@ -47,6 +48,7 @@ export function nextDose(titration: Titration, model: BatchModel, ensemble: Ense
     middle: (low + high) / 2,
     farEdge: solution.kind === "acid" ? low : high,
     seed,
+    dosing,
   });
   const gramsPerMillimole = gramsOf(solution, model.leftGrams / 1000);
   const wanted = situation.doses ? Math.max(0, Math.min(limits.toMiddle, limits.safe)) : 0;

@@ -68,6 +68,18 @@ describe("the books of a titration", () => {
     expect(leftGrams).toBe(1000);
   });
 
+  it("a sample of 50 g that comes back into 450 leaves nine tenths of what was dosed, and all of the batch's own sites", () => {
+    const { stations, leftGrams } = keepBook(
+      titrationOf([
+        { doseGramsTotal: 0, ph: 7, sampleGrams: 50 },
+        { doseGramsTotal: 2, ph: 6 },
+        { doseGramsTotal: 2, backGramsTotal: 50, ph: 6.1 },
+      ]),
+    );
+    expect(stations[2]!.agentTotal).toBeCloseTo(stations[1]!.agentTotal * 0.9, 12);
+    expect([stations[2]!.thinned, stations[2]!.isRepeat, leftGrams]).toEqual([1, false, 500]);
+  });
+
   it("readings of one dose count as their mean, ± σ ⁄ √n", () => {
     const { stations } = keepBook(
       titrationOf([

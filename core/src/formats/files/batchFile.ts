@@ -1,5 +1,6 @@
 import Joi from "joi";
 import { entryKinds, phWays, readOffs, thicknessUnits } from "../../process/batch/entries.ts";
+import { thicknessGauges } from "../../rheology/salt/plausibleCurves.ts";
 import { isIsoMoment } from "../../quantities/isoMoment.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
 import { formulaSchema } from "./formulaFile.ts";
@@ -38,6 +39,7 @@ const entry = Joi.object({
   sampleGrams: notNegativeField,
   viscosity: positiveField,
   unit: Joi.string().valid(...thicknessUnits),
+  gauge: Joi.string().valid(...thicknessGauges),
   said: Joi.string().allow("").max(120),
   salt: Joi.object({
     name: nameField.required(),

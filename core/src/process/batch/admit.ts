@@ -4,6 +4,9 @@ import type { Step } from "../step.ts";
 import { batchState, type BatchState } from "./batchState.ts";
 import { type BatchPlan } from "./batchPlan.ts";
 import type { BatchEntry } from "./entries.ts";
+import { SAMPLE_GRAMS, sampleOut } from "../tuning/sampleAside.ts";
+import { leftInBeaker } from "../tuning/leftInBeaker.ts";
+import { written } from "../../quantities/written.ts";
 import { isWaiting } from "./waits.ts";
 
 const MOST_TIMER_MINUTES = 10_080;
@@ -34,6 +37,12 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
       return whyNotRead(plan, state, entry);
     case "dosed":
       return whyNotDosed(plan, state, entry);
+    case "sample-taken":
+    case "sample-read":
+    case "sample-dosed":
+    case "sample-back":
+    case "sample-lost":
+      return whyNotSample(plan, state, entry);
     case "thickness-read":
       if (!tunes(plan, entry.step, "thickness") && !tunes(plan, entry.step, "polymer")) return "No thickness is read in this step.";
       return entry.viscosity > 0 && entry.viscosity <= MOST_VISCOSITY
@@ -77,6 +86,42 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
         : null;
   }
 }
+
+type SampleEntry = BatchEntry & { readonly kind: `sample-${string}` };
+
+function whyNotSample(plan: BatchPlan, state: BatchState, entry: SampleEntry): string | null {
+  if (!tunes(plan, entry.step, "ph")) return "A sample is taken aside where the pH is set.";
+  const out = sampleOut(state.standing);
+  if (entry.kind === "sample-lost") {
+    return out === null ? NO_SAMPLE : entry.reason === "" ? "Say where the sample went; it stands in the record." : null;
+  }
+  const over = stepIsOver(state, entry.step);
+  // Poured back late is better than never.
+  if (over !== null && entry.kind !== "sample-back") return over;
+  if (entry.kind === "sample-taken") {
+    if (out !== null) return "A sample is out already. Pour it back first.";
+    const before = state.standing.findLast(({ kind }) => kind === "ph-read" || kind === "dosed");
+    if (before?.kind !== "ph-read") return "Read the pH of the batch first: the sample goes on from it.";
+    if (!(entry.grams > 0)) return "A sample is more than 0 g.";
+    const there = leftInBeaker(plan, state.standing);
+    return entry.grams < there
+      ? wrongWeight(plan, entry.grams)
+      : `The sample would be larger than the batch: ${written(there, 1)} g are there. Take ${SAMPLE_GRAMS.low} to ${SAMPLE_GRAMS.high} g.`;
+  }
+  if (out === null) return NO_SAMPLE;
+  if (entry.kind === "sample-read") {
+    if (!(entry.ph >= 0 && entry.ph <= 14)) return "A pH lies between 0 and 14. Look at the meter again.";
+    return entry.sampleGrams <= out.contentGrams ? wrongWeight(plan, entry.sampleGrams) : "That is more than the sample holds.";
+  }
+  if (entry.kind === "sample-back" && entry.grams > out.contentGrams + WEIGHED_NEAR_GRAMS) {
+    return `The sample holds ${written(out.contentGrams, 1)} g with what was dosed. More than that cannot come back.`;
+  }
+  return entry.grams > 0 ? wrongWeight(plan, entry.grams) : "This is more than 0 g.";
+}
+
+const NO_SAMPLE = "No sample is out.";
+/** Two weighings of one beaker may differ by so much, g. */
+const WEIGHED_NEAR_GRAMS = 1;
 
 const WEIGHING = new Set<BatchEntry["kind"]>(["weighed", "measured", "dosed", "salted", "thickened"]);
 
@@ -158,11 +203,15 @@ function whyNotDone(plan: BatchPlan, state: BatchState, id: string): string | nu
   return before === undefined ? null : `"${before.step.title}" comes first.`;
 }
 
-function whyNotFinished({ steps }: BatchState, yieldGrams: number): string | null {
+function whyNotFinished({ steps, standing }: BatchState, yieldGrams: number): string | null {
   const open = steps.filter(({ state }) => state === "open");
   if (open.length > 0) {
     const which = open.map(({ step }) => `"${step.title}"`).join(", ");
     return `${open.length === 1 ? "One step is" : `${open.length} steps are`} still open: ${which}. Was it done, or skipped? Do it, or skip it with a reason.`;
+  }
+  const out = sampleOut(standing);
+  if (out !== null) {
+    return `A sample of ${written(out.takenGrams, 1)} g was never poured back. Pour it back, or say where it went.`;
   }
   return yieldGrams > 0 ? null : "Weigh the yield and give the grams.";
 }

@@ -6,6 +6,7 @@ import { allowedPercent, deviationsOf } from "../deviations.ts";
 import type { BatchLine, BatchPlan } from "./batchPlan.ts";
 import type { BatchEntry } from "./entries.ts";
 import { drawnTargetGrams, partsOf } from "./parts.ts";
+import { dosesBack, samplesAside } from "../tuning/sampleAside.ts";
 
 /**
  * Every line with what it is to weigh, what it weighs, and whether that is off. Lines weighed before a correction keep
@@ -17,6 +18,12 @@ export function batchLines(plan: BatchPlan, standing: readonly BatchEntry[]): Re
   const answered = new Set<string>();
   const factorAt = new Map<string, number>();
   let factor = 1;
+  for (const { agent, grams } of samplesAside(standing).flatMap(dosesBack)) {
+    if (agent.line === null) continue;
+    // A thinned solution brings to the line what of the line's own is in it.
+    const share = agent.strengthPercent / strengthOf(plan, agent.line);
+    dosed.set(agent.line, (dosed.get(agent.line) ?? 0) + grams * Math.min(1, share));
+  }
   for (const entry of standing) {
     if (entry.kind === "salted" && entry.salt.line !== null) {
       // A brine brings to the line no more than the salt in it.
@@ -70,6 +77,10 @@ function saltPercentOf({ formula, materials }: BatchPlan, line: string): number 
   const material = materials.get(formula.lines.find(({ id }) => id === line)?.material ?? "");
   const percent = material === undefined ? 0 : saltOf(material);
   return percent > 0 ? percent : 100;
+}
+
+function strengthOf({ formula, materials }: BatchPlan, line: string): number {
+  return materials.get(formula.lines.find(({ id }) => id === line)?.material ?? "")?.acidBase?.percentOfMaterial ?? 100;
 }
 
 const exact = new WeakMap<BatchPlan, Formula>();

@@ -1,4 +1,5 @@
 import type { BufferReading } from "../../acidity/calibration.ts";
+import type { ThicknessGauge } from "../../rheology/salt/plausibleCurves.ts";
 
 /** How a weight, a pH or a flow time came into the record when nobody typed it. */
 export const readOffs = ["scale", "simulated scale", "meter", "simulated meter", "cup", "simulated cup"] as const;
@@ -52,6 +53,25 @@ export type BatchEntry = EntryHead &
         readonly readOff?: ReadOff;
       }
     | { readonly kind: "dosed"; readonly step: string; readonly agent: DosedAgent; readonly grams: number; readonly readOff?: ReadOff }
+    /** A part of the batch is taken aside, read and dosed by itself, and poured back, or not. */
+    | { readonly kind: "sample-taken" | "sample-back"; readonly step: string; readonly grams: number; readonly readOff?: ReadOff }
+    | {
+        readonly kind: "sample-read";
+        readonly step: string;
+        readonly ph: number;
+        readonly way: PhWay;
+        readonly sampleGrams: number;
+        readonly temperatureC?: number;
+        readonly readOff?: ReadOff;
+      }
+    | {
+        readonly kind: "sample-dosed";
+        readonly step: string;
+        readonly agent: DosedAgent;
+        readonly grams: number;
+        readonly readOff?: ReadOff;
+      }
+    | { readonly kind: "sample-lost"; readonly step: string; readonly reason: string }
     /** How thick the wash is: in Pa·s, or in the seconds of the maker's own funnel. */
     | {
         readonly kind: "thickness-read";
@@ -59,6 +79,8 @@ export type BatchEntry = EntryHead &
         readonly viscosity: number;
         readonly unit: ThicknessUnit;
         readonly said: string;
+        /** How it was measured; where it is not told, a number. */
+        readonly gauge?: ThicknessGauge;
         readonly readOff?: ReadOff;
       }
     /** Drops of a solution weighed together, so that one of them is known. */
@@ -91,6 +113,11 @@ export const entryKinds = [
   "calibrated",
   "ph-read",
   "dosed",
+  "sample-taken",
+  "sample-read",
+  "sample-dosed",
+  "sample-back",
+  "sample-lost",
   "thickness-read",
   "salted",
   "drops-weighed",

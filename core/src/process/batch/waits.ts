@@ -11,7 +11,7 @@ const MINUTES_AFTER_SALT = 8;
 const MINUTES_AFTER_THICKENER = 30;
 
 /** What rests by itself once it is in. */
-const RESTS: ReadonlySet<BatchEntry["kind"]> = new Set(["timer", "dosed", "salted", "thickened"]);
+const RESTS: ReadonlySet<BatchEntry["kind"]> = new Set(["timer", "dosed", "sample-dosed", "salted", "thickened"]);
 
 /** A time that runs: the rest after a step, or a clock of the maker's own. Moments are ISO in UTC, so they sort as text. */
 export interface Wait {
@@ -37,8 +37,8 @@ export function waitsOf(steps: readonly Step[], standing: readonly BatchEntry[])
     if (entry.kind === "timer") {
       return [{ ...head, step: null, text: entry.text, until: later(entry.at, entry.minutes), latest: null }];
     }
-    if (entry.kind === "dosed") {
-      const text = `After ${written(entry.grams, 2)} g ${entry.agent.name}`;
+    if (entry.kind === "dosed" || entry.kind === "sample-dosed") {
+      const text = `After ${written(entry.grams, 2)} g ${entry.agent.name}${entry.kind === "dosed" ? "" : " in the sample"}`;
       return [{ ...head, step: null, text, until: later(entry.at, MINUTES_AFTER_A_DOSE), latest: null }];
     }
     if (entry.kind === "salted") {

@@ -1,6 +1,6 @@
 import { phCorridor } from "../../acidity/corridor.ts";
-import { equivalentsPerMole, gramsOf, millimolesIn } from "../../acidity/equivalents.ts";
-import { METER_SIGMA, type KnownBuffer, type Titration, type TitrationReading } from "../../acidity/titration/bookkeeping.ts";
+import { equivalentsPerMole, gramsOf } from "../../acidity/equivalents.ts";
+import type { KnownBuffer, Titration, TitrationReading } from "../../acidity/titration/bookkeeping.ts";
 import { drawnCurve, type BufferPoint } from "../../acidity/titration/bufferCurve.ts";
 import { knownBuffersOf } from "../../acidity/titration/knownBuffers.ts";
 import { aimedProfile } from "../../formula/aim.ts";
@@ -9,41 +9,14 @@ import { preservativeDoses } from "../../preservation/preservatives.ts";
 import type { Span } from "../../library/material.ts";
 import type { BatchState } from "../batch/batchState.ts";
 import type { BatchPlan } from "../batch/batchPlan.ts";
-import type { BatchEntry, PhWay } from "../batch/entries.ts";
+import type { DosedAgent } from "../batch/entries.ts";
 import type { BenchAgent } from "./agents.ts";
+import { changeInBeaker, tunedLines } from "./leftInBeaker.ts";
+import { sigmaOf } from "./phSigma.ts";
+import { dosesBack, gramsAs, samplesAside, type SampleAside } from "./sampleAside.ts";
+import type { PhRow, PhTuning } from "./phRows.ts";
+import { titratedSample, titrationOfSample } from "./sampleTitration.ts";
 
-/** A reading with what went in before it. */
-export interface PhRow {
-  readonly id: string;
-  readonly at: string;
-  readonly ph: number;
-  readonly way: PhWay;
-  /** Of the sample; null where nobody said. */
-  readonly temperatureC: number | null;
-  readonly isSimulated: boolean;
-  /** Dosed since the reading before, in words of grams and names; empty for none. */
-  readonly doses: readonly { readonly grams: number; readonly name: string }[];
-  /** All of the chosen solution so far, g; others of its kind count as what they amount to. */
-  readonly totalGrams: number;
-  /** What is left of the batch after it, g. */
-  readonly leftGrams: number;
-}
-
-/** A batch on its way to its pH. */
-export interface PhTuning {
-  readonly rows: readonly PhRow[];
-  /** For the advisor; null before the first reading. */
-  readonly titration: Titration | null;
-  /** Where the pH belongs, and who says so. */
-  readonly corridor: Span & { readonly isEmpty: boolean };
-  readonly samplesGrams: number;
-  readonly leftGrams: number;
-  /** Dosed since the last reading: it must be read before anything more goes in. */
-  readonly isDosedSince: boolean;
-}
-
-/** By a strip, pH. */
-const STRIP_SIGMA = 0.25;
 /** Where nobody claims a pH: any that skin and wash bear. */
 const ANY: Span = { low: 4.5, high: 7 };
 
@@ -57,36 +30,60 @@ type Choice = { readonly agent: BenchAgent; readonly counterAgent: BenchAgent | 
 export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing">, { agent, counterAgent }: Choice): PhTuning {
   const corridor = tunedCorridor(plan);
   const middle = (corridor.low + corridor.high) / 2;
-  const tuned = new Set(plan.steps.flatMap(({ tunes, lines }) => (tunes === "ph" ? lines : [])));
-  const inCounted = (solution: BenchAgent, entry: BatchEntry & { readonly kind: "dosed" }): number => {
-    const isThatOne = entry.agent.molarMass === solution.molarMass && entry.agent.strengthPercent === solution.strengthPercent;
-    if (isThatOne) return entry.grams;
-    const millimoles = millimolesIn(entry.agent, entry.grams) * equivalentsPerMole(entry.agent, middle);
-    return gramsOf(solution, millimoles / Math.max(1e-9, equivalentsPerMole(solution, middle)));
-  };
-  const totals = { dose: 0, counter: 0, other: 0, weighed: 0, dosed: 0, samples: 0 };
+  const tuned = tunedLines(plan, "ph");
+  const totals = { dose: 0, counter: 0, other: 0, back: 0, left: 0, samples: 0 };
+  const { low, high } = corridor.isEmpty ? ANY : corridor;
+  const isRead = state.standing.some(({ kind }) => kind === "ph-read");
+  const knownBuffers = isRead ? buffersInBatch(plan) : [];
+  const whole = { agent, counterAgent, target: { low, high }, dropGrams: agent.dropGrams, knownBuffers };
   const rows: PhRow[] = [];
   const readings: TitrationReading[] = [];
   let batchGrams = 0;
   let doses: { grams: number; name: string }[] = [];
+  const takeIn = (dose: { readonly agent: DosedAgent; readonly grams: number }, name: string): void => {
+    if (dose.agent.kind === agent.kind) totals.dose += gramsAs(agent, dose, middle);
+    else if (counterAgent !== null) totals.counter += gramsAs(counterAgent, dose, middle);
+    doses.push({ grams: dose.grams, name });
+  };
+  const samples = samplesAside(state.standing);
+  let taken = 0;
+  let aside: SampleAside | null = null;
+  let sample: PhTuning["sample"] = null;
   for (const entry of state.standing) {
-    if ((entry.kind === "weighed" && !tuned.has(entry.line)) || entry.kind === "salted" || entry.kind === "thickened") {
-      totals.weighed += entry.grams;
+    if (entry.kind === "weighed" && tuned.has(entry.line)) continue;
+    totals.left += changeInBeaker(entry);
+    if (entry.kind === "weighed" || entry.kind === "salted" || entry.kind === "thickened") {
       if (readings.length > 0) totals.other += entry.grams;
-    } else if (entry.kind === "dosed") {
-      if (entry.agent.kind === agent.kind) totals.dose += inCounted(agent, entry);
-      else if (counterAgent !== null) totals.counter += inCounted(counterAgent, entry);
-      totals.dosed += entry.grams;
-      doses.push({ grams: entry.grams, name: entry.agent.name });
+    } else if (entry.kind === "dosed") takeIn(entry, entry.agent.name);
+    else if (entry.kind === "sample-taken") {
+      aside = samples[(taken += 1) - 1] ?? null;
+      const last = readings.pop();
+      if (last === undefined) continue;
+      if (aside !== null)
+        sample = titratedSample(
+          aside,
+          titrationOfSample(aside, { ...whole, batchGrams, readings: [...readings, last] }, agent),
+          rows.at(-1)!,
+        );
+      // It leaves with the last reading: what follows is dosed into what is left.
+      readings.push({ ...last, sampleGrams: (last.sampleGrams ?? 0) + entry.grams });
+    } else if (entry.kind === "sample-back") {
+      const came = aside === null ? [] : dosesBack(aside);
+      const solution = came.reduce((sum, { grams }) => sum + grams, 0);
+      totals.back += Math.max(0, entry.grams - solution);
+      totals.other += Math.min(entry.grams, solution);
+      for (const dose of came) takeIn(dose, `${dose.agent.name}, with the sample`);
+      if (came.length === 0) doses.push({ grams: entry.grams, name: "of the sample back" });
     } else if (entry.kind === "ph-read") {
-      if (readings.length === 0) batchGrams = totals.weighed + totals.dosed;
+      if (readings.length === 0) batchGrams = totals.left + entry.sampleGrams;
       totals.samples += entry.sampleGrams;
       readings.push({
         doseGramsTotal: totals.dose,
         counterGramsTotal: totals.counter,
         otherGramsTotal: totals.other,
+        backGramsTotal: totals.back,
         ph: entry.ph,
-        phSigma: entry.way === "strip" ? STRIP_SIGMA : METER_SIGMA,
+        phSigma: sigmaOf(entry.way),
         sampleGrams: entry.sampleGrams,
       });
       rows.push({
@@ -94,19 +91,18 @@ export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing">, {
         temperatureC: entry.temperatureC ?? null,
         isSimulated: entry.readOff === "simulated meter",
         totalGrams: totals.dose,
-        leftGrams: totals.weighed + totals.dosed - totals.samples,
+        leftGrams: totals.left,
       });
       doses = [];
     }
   }
-  const target = corridor.isEmpty ? ANY : corridor;
-  const whole = { batchGrams, agent, counterAgent, target: { low: target.low, high: target.high }, dropGrams: agent.dropGrams };
   return {
     rows,
-    titration: readings.length === 0 ? null : { ...whole, knownBuffers: buffersInBatch(plan), readings },
+    titration: readings.length === 0 ? null : { ...whole, batchGrams, readings },
+    sample,
     corridor,
     samplesGrams: totals.samples,
-    leftGrams: totals.weighed + totals.dosed - totals.samples,
+    leftGrams: totals.left,
     isDosedSince: doses.length > 0 && rows.length > 0,
   };
 }

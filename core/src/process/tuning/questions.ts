@@ -47,6 +47,7 @@ export function questionOf(
 /** What must have rested before a reading says what it comes to. */
 const RESTS_BEFORE = {
   "ph-read": ["dosed"],
+  "sample-read": ["sample-dosed"],
   "thickness-read": ["salted", "thickened"],
 } as const satisfies Partial<Record<BatchEntry["kind"], readonly BatchEntry["kind"][]>>;
 

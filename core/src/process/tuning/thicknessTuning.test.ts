@@ -58,9 +58,21 @@ describe("readings and additions", () => {
     expect(now.rows[1]?.saltPercent).toBeCloseTo((hidden * 495 + 200) / 505, 9);
     expect(now.thickening).toMatchObject({ batchGrams: 495, strengthPercent: 20, target: 2.5 });
     expect(now.thickening?.additions).toEqual([
-      { gramsTotal: 0, viscosity: 0.2 },
-      { gramsTotal: 10, viscosity: 0.6 },
+      { gramsTotal: 0, viscosity: 0.2, gauge: "number" },
+      { gramsTotal: 10, viscosity: 0.6, gauge: "number" },
     ]);
+  });
+
+  it("tells how it was measured: as told, else a word by what was said, seconds by the funnel", () => {
+    const gauges = (entries: readonly BatchEntry[]) => tuning(entries).rows.map(({ gauge }) => gauge);
+    expect(gauges([{ ...read(2.5), said: "pump gel" } as BatchEntry, { ...read(2.4), gauge: "funnel" } as BatchEntry])).toEqual([
+      "word",
+      "funnel",
+    ]);
+    expect(gauges([read(30, "s")])).toEqual(["funnel"]);
+    const word = { ...read(5.5), gauge: "word" } as BatchEntry;
+    expect(tuning([word]).isOnTarget).toBe(true);
+    expect(tuning([read(5.5)]).isOnTarget).toBe(false);
   });
 
   it("another strength counts as the salt it brings: 2 g of dry salt are 10 g of brine", () => {

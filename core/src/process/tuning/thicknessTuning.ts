@@ -1,12 +1,15 @@
 import { assessSums } from "../../assessment/assess.ts";
 import { saltOf } from "../../formula/sums/hiddenSalt.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
-import { ON_TARGET, type Thickening } from "../../rheology/salt/plausibleCurves.ts";
+import { ON_TARGET, type ThicknessGauge, type Thickening } from "../../rheology/salt/plausibleCurves.ts";
+import type { ThicknessWish } from "../../formula/thicknessWish.ts";
+import { middleOf, thicknessWord, type ThicknessWord } from "../../rheology/viscosity/words.ts";
 import { gramsToSalt } from "../../rheology/salt/saltCurve.ts";
 import type { SaltPoint } from "../../rheology/salt/fitSaltCurve.ts";
 import type { BatchState } from "../batch/batchState.ts";
 import type { BatchPlan } from "../batch/batchPlan.ts";
-import type { DosedSalt, ThicknessUnit } from "../batch/entries.ts";
+import { changeInBeaker } from "./leftInBeaker.ts";
+import type { BatchEntry, DosedSalt, ThicknessUnit } from "../batch/entries.ts";
 
 /** A reading with the salt that went in before it. */
 export interface ThicknessRow {
@@ -14,6 +17,7 @@ export interface ThicknessRow {
   readonly at: string;
   readonly viscosity: number;
   readonly said: string;
+  readonly gauge: ThicknessGauge;
   /** Since the reading before, g. */
   readonly addedGrams: number;
   /** All of the chosen salt or brine so far, g. */
@@ -62,19 +66,19 @@ export function saltsOf({ formula, materials, steps }: BatchPlan): readonly Dose
   ];
 }
 
-/** Middle of what the words mean, Pa·s; "any" is a pump gel. */
-const AIMED: Readonly<Record<string, number>> = {
-  "water-thin": 0.05,
-  syrup: 0.4,
-  "pump-gel": 2.5,
-  "thick-gel": 12,
-  "spoon-standing": 40,
+/** What a formula is wished to be like; where nothing is wished, a pump gel. */
+const WISHED: Readonly<Record<ThicknessWish, ThicknessWord>> = {
+  any: "pump gel",
+  "water-thin": "water",
+  syrup: "syrup",
+  "pump-gel": "pump gel",
+  "thick-gel": "thick gel",
+  "spoon-standing": "spoon-standing",
 };
-const USUAL_AIM = 2.5;
 
 /** The thickness the formula is aimed at, Pa·s. */
 export function aimedThickness({ formula }: Pick<BatchPlan, "formula">): number {
-  return AIMED[formula.aim?.thickness ?? "any"] ?? USUAL_AIM;
+  return middleOf(WISHED[formula.aim?.thickness ?? "any"])!;
 }
 
 /**
@@ -106,9 +110,9 @@ export function thicknessTuning(
     } else if (entry.kind === "thickened") {
       inBeaker += entry.grams;
       if (rows.length > 0) cameBetween = "thickener";
-    } else if (entry.kind === "dosed") inBeaker += entry.grams;
-    else if (entry.kind === "ph-read") inBeaker -= entry.sampleGrams;
-    else if (entry.kind === "salted") {
+    } else if (entry.kind === "dosed" || entry.kind === "ph-read" || entry.kind === "sample-taken" || entry.kind === "sample-back") {
+      inBeaker += changeInBeaker(entry);
+    } else if (entry.kind === "salted") {
       saltGrams += (entry.grams * entry.salt.strengthPercent) / 100;
     } else if (entry.kind === "thickness-read") {
       unit ??= entry.unit;
@@ -121,6 +125,7 @@ export function thicknessTuning(
         at: entry.at,
         viscosity: entry.viscosity,
         said: entry.said,
+        gauge: gaugeOf(entry),
         addedGrams: totalGrams - readAt,
         totalGrams,
         saltPercent,
@@ -130,7 +135,7 @@ export function thicknessTuning(
   }
   const last = rows.at(-1);
   const sameUnit = saltSamples.filter((sample) => sample.unit === (unit ?? "Pa·s"));
-  const additions = rows.map(({ totalGrams, viscosity }) => ({ gramsTotal: totalGrams, viscosity }));
+  const additions = rows.map(({ totalGrams, viscosity, gauge }) => ({ gramsTotal: totalGrams, viscosity, gauge }));
   return {
     rows,
     saltSamples: sameUnit,
@@ -142,9 +147,19 @@ export function thicknessTuning(
     hiddenSaltPercent,
     massGrams: batchGrams + (rows.at(-1)?.totalGrams ?? 0),
     isAddedSince: rows.length > 0 && (100 * saltGrams) / salt.strengthPercent - readAt > 1e-9,
-    isOnTarget: last !== undefined && Math.abs(last.viscosity / target - 1) <= ON_TARGET,
+    isOnTarget: last !== undefined && isOnTarget(last, target),
     cameBetween,
   };
+}
+
+/** How a thickness was measured: as told, else by what the entry shows of it. */
+function gaugeOf({ gauge, unit, said }: BatchEntry & { readonly kind: "thickness-read" }): ThicknessGauge {
+  return gauge ?? (middleOf(said) !== null ? "word" : unit === "s" ? "funnel" : "number");
+}
+
+/** A word is the wanted one, a number lies within 15 % of what is wanted. */
+function isOnTarget({ viscosity, gauge }: ThicknessRow, target: number): boolean {
+  return gauge === "word" ? thicknessWord(viscosity) === thicknessWord(target) : Math.abs(viscosity / target - 1) <= ON_TARGET;
 }
 
 /** Less is no addition, % of the batch. */

@@ -147,4 +147,49 @@ describe("salt by an ensemble of salt curves", () => {
     ]);
     expect(adviseThickening(thickening)).toEqual(adviseThickening(thickening));
   });
+
+  it("a base that never answered is given up, with what else thickens it, and by the fifth addition at the latest", () => {
+    const flat = [0, 2, 3.5, 5, 6, 7, 7, 7].map((grams) => [grams, 0.1] as const);
+    const advice = adviseThickening(thickeningOf(flat));
+    expect([advice.state, advice.recommend.grams]).toEqual(["unreachable", 0]);
+    expect(advice.text).toContain("gum slurry");
+    // At the foot of a late salt curve the first grams do nothing either: one step in vain is no answer yet.
+    expect(adviseThickening(thickeningOf(flat.slice(0, 2))).state).toBe("add");
+  });
+
+  it("in words the wanted word is enough, and it says that a word tells no more", () => {
+    const byWord = (words: readonly (readonly [number, number])[], target: number): Thickening => ({
+      ...thickeningOf([], { target }),
+      additions: words.map(([gramsTotal, viscosity]) => ({ gramsTotal, viscosity, gauge: "word" })),
+    });
+    const there = adviseThickening(byWord([[0, 0.03], [3, 0.4], [4.5, 2.5]], 2.5)); // prettier-ignore
+    expect(there.state).toBe("in-target");
+    expect(there.text).toContain("pump gel, as wanted; a word cannot tell nearer");
+    const short = adviseThickening(byWord([[0, 0.03], [3, 0.4]], 2.5)); // prettier-ignore
+    expect(short.state).toBe("add");
+    expect(short.recommend.grams).toBeGreaterThan(0);
+    // A syrup may be anything from 0.1 to 1: what is expected is as wide.
+    expect(short.recommend.high / short.recommend.low).toBeGreaterThan(4);
+    expect(adviseThickening(byWord([[0, 0.03], [3, 12]], 2.5)).text).toContain("Thicker than wanted"); // prettier-ignore
+  });
+
+  it("before a risky addition it asks for another reading, and not for ever", () => {
+    const steep = [[0, 0.1], [2.5, 0.12], [4.5, 0.6]] as const; // prettier-ignore
+    const once = adviseThickening(thickeningOf(steep, { target: 8 }));
+    const thrice = adviseThickening(thickeningOf([...steep, [4.5, 0.62], [4.5, 0.6]], { target: 8 }));
+    if (once.recommend.grams === 0) expect(once.said.code).toBe("doubt");
+    expect(thrice.said.code).not.toBe("doubt");
+  });
+
+  it("salt the cleansers bring may be told wrongly: jars of the same base are as wrong, and the way between them stays", () => {
+    const off = (told: number) =>
+      adviseThickening(
+        thickeningOf([[0, viscosityAt(saltCurve, 0.8)]], {
+          hiddenSaltPercent: told,
+          jars: jars.map(({ saltPercent, viscosity }) => ({ saltPercent: saltPercent + told - 0.8, viscosity })),
+        }),
+      ).recommend.grams;
+    expect(off(0.95) / off(0.8)).toBeGreaterThan(0.9);
+    expect(off(0.95) / off(0.8)).toBeLessThan(1.1);
+  });
 });

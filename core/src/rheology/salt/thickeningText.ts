@@ -1,6 +1,7 @@
 import type { AdditionAdvice } from "./additionAdvice.ts";
 import type { HoldReason, ThickeningState } from "./verdict.ts";
 import type { Thickening } from "./plausibleCurves.ts";
+import { thicknessWord, type ThicknessWord } from "../viscosity/words.ts";
 
 interface Told {
   readonly state: ThickeningState;
@@ -12,7 +13,8 @@ interface Told {
 
 /** The advice as code and facts. */
 export type ThickeningSaid =
-  | { readonly code: "on-target" }
+  /** `word`: it was told in words, and stands in this one; else null. */
+  | { readonly code: "on-target"; readonly word: ThicknessWord | null }
   | { readonly code: "unreachable"; readonly target: number; readonly highest: number }
   | { readonly code: HoldReason }
   | {
@@ -31,8 +33,8 @@ const DRY_PERCENT = 90;
 
 /** What verdict and addition say, before words. */
 export function thickeningSaid(thickening: Thickening, { state, reason, recommend, highest }: Told): ThickeningSaid {
-  const { target, batchGrams, strengthPercent } = thickening;
-  if (state === "in-target") return { code: "on-target" };
+  const { target, batchGrams, strengthPercent, additions } = thickening;
+  if (state === "in-target") return { code: "on-target", word: additions.at(-1)?.gauge === "word" ? thicknessWord(target) : null };
   if (state === "unreachable") return { code: "unreachable", target, highest };
   if (reason !== null) return { code: reason };
   const { grams, expected, low, high } = recommend;
@@ -48,11 +50,13 @@ const HOLDS: Readonly<Record<HoldReason, string>> = {
   lost: "The last addition thinned it: the peak is passed. Stop salting; dilute with unsalted base, or thicken it with a gum slurry.",
   "no-gain":
     "The last addition gained less than a tenth: salt will not thicken it further. Stop, and use a gum or an associative thickener.",
+  doubt: "Read it again before anything more goes in: one reading scatters too much for the next decision.",
   "too-thick": "Thicker than wanted. Stop; a little water or unsalted base brings it back.",
   measure: "Measure the thickness before the first addition: without a reading or a sample nothing is known of this base.",
   reread: "Near the target, but one reading scatters by more than that: read again before anything more goes in.",
   "weak-brine": "The brine is no saltier than the batch has to be: it would only thin it. Use a stronger one, or dry salt.",
-  pastPeak: "The next gram could pass the peak. Stop here, or make salt-curve samples of the base.",
+  pastPeak:
+    "More salt would more likely pass the peak than reach the target. Stop here, or make salt-curve samples of the base first; a gum or an associative thickener goes further.",
 };
 
 /** As the scale shows it: hundredths of a gram, thousandths below one. */
@@ -63,9 +67,9 @@ const short = (value: number): string => String(Number(value.toPrecision(3)));
 export function thickeningText(said: ThickeningSaid): string {
   switch (said.code) {
     case "on-target":
-      return "On target. Let it stand and judge again tomorrow; scent may still thin it.";
+      return `${said.word === null ? "On target." : `It is a ${said.word}, as wanted; a word cannot tell nearer, a funnel can.`} Let it stand and judge again tomorrow; scent may still thin it.`;
     case "unreachable":
-      return `Salt alone will not bring this base to ${short(said.target)}: its safe part ends near ${short(said.highest)} (estimate). Use another route.`;
+      return `Salt alone will hardly bring this base to ${short(said.target)}: it most likely ends near ${short(said.highest)} (estimate). Stop salting; a gum slurry or an associative thickener takes it further.`;
     case "add":
       return `Add ${written(said.grams)} g of ${said.what} (${said.percent.toFixed(2)} % of the batch), stir slowly, rest five to ten minutes, read again. Expect ${short(said.expected)}, most likely ${short(said.low)} to ${short(said.high)} (estimate).`;
     default:

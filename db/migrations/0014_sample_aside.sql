@@ -1,0 +1,2 @@
+ALTER TABLE "batch_entries" DROP CONSTRAINT "batch_entries_kind";--> statement-breakpoint
+ALTER TABLE "batch_entries" ADD CONSTRAINT "batch_entries_kind" CHECK ("batch_entries"."kind" in ('tared', 'weighed', 'measured', 'calibrated', 'ph-read', 'dosed', 'sample-taken', 'sample-read', 'sample-dosed', 'sample-back', 'sample-lost', 'thickness-read', 'salted', 'drops-weighed', 'thickened', 'accepted', 'corrected', 'done', 'skipped', 'noted', 'photographed', 'timer', 'wait-ended', 'paused', 'resumed', 'taken-back', 'finished', 'discarded'));

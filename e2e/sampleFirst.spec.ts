@@ -1,0 +1,76 @@
+import AxeBuilder from "@axe-core/playwright";
+import type { Page } from "@playwright/test";
+import { acknowledged, beginBatch, GREEN_ROOM_BATCH } from "./testing/atTheBench";
+import { pourByServer } from "./testing/pourByServer";
+import { expect, test } from "./testing/test";
+
+test.use({ ownApplication: "a sample first" });
+
+const button = (page: Page, name: string) => page.getByRole("button", { name, exact: true });
+
+/** Says why what was asked about stands, where it is asked. */
+async function enter(page: Page, name: string): Promise<void> {
+  await expect(button(page, name)).toBeEnabled();
+  await button(page, name).click();
+  const asked = page.getByRole("alert").getByRole("button", { name: "trial", exact: true });
+  if (await asked.isVisible()) await asked.click();
+}
+
+async function read(page: Page, value: number): Promise<void> {
+  await page.getByLabel("pH", { exact: true }).fill(value.toFixed(2));
+  await enter(page, "Take the reading");
+}
+
+test("a sample is set first with the solution diluted tenfold; then the batch takes one dose, and the sample goes back", async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const batch = await beginBatch(page, GREEN_ROOM_BATCH);
+  await pourByServer(page, batch, 30);
+  const corridor = await page.getByText(/^belongs between/).innerText();
+  const [low, high] = [...corridor.matchAll(/[\d.]+/g)].map(([number]) => Number(number)) as [number, number];
+  const middle = (low + high) / 2;
+  await read(page, high + 1.2);
+  await expect(page.getByLabel(/^Add, g of citric acid/)).toBeVisible();
+  const blind = Number((await page.getByLabel(/^Add, g of citric acid/).innerText()).replace(/[^\d.]/g, ""));
+
+  const fold = page.getByText("A sample first", { exact: true });
+  const aside = page.getByLabel("Taken aside, g of sample");
+  if (!(await aside.isVisible())) await fold.click();
+  await aside.fill("5000");
+  await button(page, "Taken aside").click();
+  await expect(page.getByRole("alert"), "a sample larger than the batch").toContainText("larger than the batch");
+  await aside.fill("50");
+  await enter(page, "Taken aside");
+
+  const thin = page.getByLabel(/^Add, g of citric acid.*one part in ten/);
+  await expect(thin).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await page.getByLabel(/^Really added, g of citric acid.*one part in ten/).fill("2");
+  await enter(page, "Dosed, start 2:00");
+  await expect(page.getByText(/2 g of the sample into 18 g/)).toBeVisible();
+  await read(page, middle);
+  await expect(button(page, "The batch"), "the sample has told what it can").toHaveAttribute("aria-pressed", "true", { timeout: 15_000 });
+
+  // 2 g of a tenth of the strength in 50 g: the batch takes as much per kilogram.
+  const shown = page.getByLabel(/^Add, g of citric acid/);
+  await expect(shown).toBeVisible();
+  const dose = Number((await shown.innerText()).replace(/[^\d.]/g, ""));
+  expect(dose).toBeGreaterThan(blind);
+  await enter(page, "Dosed, start 2:00");
+  await read(page, middle + 0.03);
+  // Inside, it is what is to be done next.
+  await expect(page.getByLabel("Poured back, g of sample with what was dosed into it")).toBeVisible({ timeout: 15_000 });
+  await page.getByLabel("Poured back, g of sample with what was dosed into it").fill("90");
+  await button(page, "Poured back").click();
+  await expect(page.getByRole("alert")).toContainText("More than that cannot come back");
+  await page.getByLabel("Poured back, g of sample with what was dosed into it").fill("49.5");
+  await enter(page, "Poured back");
+  await expect(page.getByText("Stirred and waited two minutes?")).toBeVisible();
+  await read(page, middle + 0.02);
+  await expect(page.getByRole("table", { name: "Readings and doses, the newest first" })).toContainText("with the sample");
+  await acknowledged(page);
+  await page.goto(`${batch}/record`);
+  await expect(page.getByText("Sample of 50.0 g taken aside")).toBeVisible();
+  await expect(page.getByText("Sample: 49.5 g poured back")).toBeVisible();
+});
