@@ -31,6 +31,24 @@ describe("batches nobody has seen into", () => {
     }
   });
 
+  it("a sample aside is the same liquid: dosed alike per gram it moves as the batch does, and poured back untouched it changes nothing", () => {
+    for (const batch of batches().filter(({ classes }) => classes.list === "right")) {
+      const before = batch.truePh();
+      const aside = batch.takeAside(50);
+      expect(aside.truePh()).toBe(before);
+      batch.pourBack(aside);
+      expect(batch.truePh()).toBeCloseTo(before, 6);
+      expect(batch.grams()).toBeCloseTo(batch.batchGrams - 0.1, 6);
+      const other = batch.takeAside(50);
+      other.dose(batch.agent, 0.01, false);
+      expect(batch.truePh(), "the batch is left alone").toBeCloseTo(before, 6);
+      if (other.truePh() === before) continue;
+      const moved = Math.sign(other.truePh() - before);
+      batch.pourBack(other);
+      expect(moved * (batch.truePh() - before)).toBeGreaterThanOrEqual(0);
+    }
+  });
+
   it("a strip shows halves, a meter hundredths within what it is off", () => {
     for (const batch of batches()) {
       const shown = batch.read(0);
