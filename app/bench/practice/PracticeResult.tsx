@@ -15,7 +15,7 @@ import {
   type PracticeScore,
 } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
-import { drawnCurveOf, thicknessWord } from "@tensidrum/core/rheology";
+import { drawnCurveOf, thicknessWord, viscosityAt } from "@tensidrum/core/rheology";
 import { useEffect, useMemo, useState } from "react";
 import { SaltCurvePicture } from "../../pictures/SaltCurve/SaltCurve";
 import { Stair } from "../../pictures/Stair/Stair";
@@ -96,6 +96,10 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
       </section>
       <section aria-labelledby="truth-head" className={classes.truth}>
         <h2 id="truth-head">True values</h2>
+        <p>
+          Drawn as batches are: lists of materials may be off by a factor or lack a site, salt from materials may be told wrongly, a base
+          may hardly answer to salt, and a meter may be off.
+        </p>
         {readings.length > 0 && (
           <>
             <h3>pH</h3>
@@ -112,7 +116,8 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
             <h3>Thickness</h3>
             <p>
               It ended at <strong>{written(score.finalPascalSeconds, 2)} Pa·s</strong>, {thicknessWord(score.finalPascalSeconds)}. The salt
-              curve was thickest at {written(hidden.saltCurve.peakSaltPercent, 2)} % salt.
+              curve was thickest at {written(hidden.saltCurve.peakSaltPercent, 2)} % salt, with{" "}
+              {written(viscosityAt(hidden.saltCurve, hidden.saltCurve.peakSaltPercent), 2)} Pa·s.
               {stillSwelling !== undefined && " A practice run leaves out what swells for a day."}
             </p>
             <SaltCurvePicture unit="Pa·s" {...saltCurve} />

@@ -1,6 +1,6 @@
 import dayjs from "dayjs";
 import { ON_TARGET } from "../../rheology/salt/plausibleCurves.ts";
-import { safeMaxPercent } from "../../rheology/salt/saltCurve.ts";
+import { safeMaxPercent, viscosityAt } from "../../rheology/salt/saltCurve.ts";
 import type { BatchPlan } from "../batch/batchPlan.ts";
 import type { BatchEntry } from "../batch/entries.ts";
 import { tunedCorridor } from "../tuning/phTuning.ts";
@@ -52,7 +52,8 @@ const MINUTE_MILLISECONDS = 60_000;
  */
 export function practiceScore(hidden: SimulatedBatch, plan: BatchPlan, standing: readonly BatchEntry[]): PracticeScore {
   const corridor = tunedCorridor(plan);
-  const target = aimedThickness(plan);
+  // Of a base that cannot be brought there, as thick as it can be is what was wanted.
+  const target = Math.min(aimedThickness(plan), viscosityAt(hidden.saltCurve, safeMaxPercent(hidden.saltCurve)));
   const tunes = new Set(plan.steps.map((step) => step.tunes));
   const states = standing.map((_, at) => truthAfter(hidden, plan, standing.slice(0, at + 1), null));
   const end = states.at(-1) ?? truthAfter(hidden, plan, [], null);

@@ -1,7 +1,7 @@
 import { assessSums } from "../../assessment/assess.ts";
 import { randomFrom, type Random } from "../../numerics/random.ts";
 import { fitSaltCurve } from "../../rheology/salt/fitSaltCurve.ts";
-import { safeMaxPercent, saltFor, viscosityAt, type SaltCurve } from "../../rheology/salt/saltCurve.ts";
+import { log10Viscosity, safeMaxPercent, saltFor, viscosityAt, type SaltCurve } from "../../rheology/salt/saltCurve.ts";
 import type { BatchPlan } from "../batch/batchPlan.ts";
 import { agentsOf } from "../tuning/agents.ts";
 import { buffersInBatch, tunedCorridor } from "../tuning/phTuning.ts";
@@ -36,13 +36,20 @@ const REACHES = { low: 1.25, high: 3 };
 const LEAST_WAY_PERCENT = 0.35;
 const MOST_DRAWS = 400;
 const AFTER_SCENT = { low: 0.55, high: 0.95 };
+/** Lists of materials are off by a factor in two batches of five, salt from materials is told up to 30 % wrong. */
+const LIST_IS_OFF = 0.4;
+const OFF_FACTOR = { low: 0.3, high: 3 };
+const HIDDEN_SALT = { low: 0.7, high: 1.3 };
+/** One base in eight hardly answers to salt: it gains by so much at its peak. */
+const HARDLY_ANSWERS = 0.125;
+const WEAK_GAIN = { low: 1.3, high: 3 };
 const PROBE = { offsetPh: 0.12, slopePercent: { low: 92, high: 100 } };
 const USUAL_DENSITY = 1.02;
 
 /**
- * Draws what is hidden in a batch, out of its own formula: titratable sites inside the ranges of its materials and up to
- * two nobody knows of, a pH outside its corridor on the side its own acid or base fixes, and a salt curve whose safe part
- * reaches what is wanted; where jars of the same base draw a salt curve, it is theirs. The same seed gives the same batch.
+ * Draws what is hidden in a batch, out of its own formula: titratable sites inside the ranges of its materials, or off by a
+ * factor, and up to two nobody knows of; a pH outside its corridor on the side its own acid or base fixes; a salt curve
+ * whose safe part mostly reaches what is wanted, and now and then hardly answers; where jars of the same base draw a salt curve, it is theirs. The same seed gives the same batch.
  */
 export function simulatedBatch(plan: BatchPlan, seed: number, jars: readonly SaltSample[] = []): SimulatedBatch {
   const random = randomFrom(seed);
@@ -55,14 +62,34 @@ export function simulatedBatch(plan: BatchPlan, seed: number, jars: readonly Sal
   const isAcidDosed = (agentsOf(plan)[0]?.kind ?? "acid") === "acid";
   const away = between(random, AWAY_PH);
   const startPh = Math.min(START_PH.high, Math.max(START_PH.low, isAcidDosed ? corridor.high + away : corridor.low - away));
+  const drawnCurve = drawnCurveOf(random, plan);
+  const afterScent = between(random, AFTER_SCENT);
+  const meter = { offsetPh: PROBE.offsetPh * random.normal(), slopePercent: between(random, PROBE.slopePercent) };
+  const isListOff = random.uniform() < LIST_IS_OFF;
   return {
-    sites: [...known, ...unknown],
+    sites: [
+      ...known.map((site) => (isListOff ? { ...site, mmolPerKg: site.mmolPerKg * logBetween(random, OFF_FACTOR) } : site)),
+      ...unknown,
+    ],
     startPh,
-    saltCurve: curveOfSamples(jars) ?? drawnCurveOf(random, plan),
-    afterScent: between(random, AFTER_SCENT),
-    meter: { offsetPh: PROBE.offsetPh * random.normal(), slopePercent: between(random, PROBE.slopePercent) },
-    density: USUAL_DENSITY,
+    saltCurve: curveOfSamples(jars) ?? asItIs(random, drawnCurve, hiddenSaltOf(plan)),
+    ...{ afterScent, meter, density: USUAL_DENSITY },
   };
+}
+
+/** What data sheets do not say: the cleansers bring more or less salt, and now and then a base hardly answers to it. */
+function asItIs(random: Random, told: SaltCurve, hiddenSaltPercent: number): SaltCurve {
+  const more = hiddenSaltPercent * (between(random, HIDDEN_SALT) - 1);
+  const curve = { ...told, peakSaltPercent: told.peakSaltPercent - more };
+  if (random.uniform() >= HARDLY_ANSWERS) return curve;
+  const start = viscosityAt(curve, hiddenSaltPercent);
+  const weak = { ...curve, height: Math.log10(between(random, WEAK_GAIN)), baseline: 0 };
+  return { ...weak, baseline: Math.log10(start) - log10Viscosity(weak, hiddenSaltPercent) };
+}
+
+function hiddenSaltOf(plan: BatchPlan): number {
+  const sums = assessSums(plan.formula, plan.materials);
+  return Math.max(0, sums.saltPercent - sums.addedSaltPercent);
 }
 
 function curveOfSamples(jars: readonly SaltSample[]): SaltCurve | null {
@@ -72,8 +99,7 @@ function curveOfSamples(jars: readonly SaltSample[]): SaltCurve | null {
 
 function drawnCurveOf(random: Random, plan: BatchPlan): SaltCurve {
   const target = aimedThickness(plan);
-  const sums = assessSums(plan.formula, plan.materials);
-  const hiddenSaltPercent = Math.max(0, sums.saltPercent - sums.addedSaltPercent);
+  const hiddenSaltPercent = hiddenSaltOf(plan);
   let drawn = curveThrough(
     hiddenSaltPercent,
     { saltPercent: hiddenSaltPercent + 1.5, width: 0.6 },

@@ -8,7 +8,7 @@ import { batchState } from "../batch/batchState.ts";
 import type { BatchEntry } from "../batch/entries.ts";
 import { planBatch } from "../batch/planBatch.ts";
 import { agentsOf, type BenchAgent } from "../tuning/agents.ts";
-import { phTuning, tunedCorridor } from "../tuning/phTuning.ts";
+import { buffersInBatch, phTuning, tunedCorridor } from "../tuning/phTuning.ts";
 import { aimedThickness, saltsOf, thicknessTuning } from "../tuning/thicknessTuning.ts";
 import { simulatedBatch, type SimulatedBatch } from "./simulatedBatch.ts";
 import { trueCurve, trueDoseGrams } from "./trueCurve.ts";
@@ -59,10 +59,30 @@ describe("what is hidden in a batch", () => {
     expect(simulatedBatch(plan, 0.4)).not.toEqual(simulatedBatch(plan, 0.5));
   });
 
-  it.each(seeds)("seed %d: the pH begins where its acid is wanted, and its salt curve reaches what is wanted below its peak", (seed) => {
+  const reaches = ({ saltCurve }: SimulatedBatch) => viscosityAt(saltCurve, safeMaxPercent(saltCurve)) > target;
+
+  it("most bases reach what is wanted below their peak; a few hardly answer to salt, by 1.3 to 3 times", () => {
+    const weak = seeds.map((seed) => simulatedBatch(plan, seed)).filter((hidden) => !reaches(hidden));
+    expect(weak.length).toBeGreaterThan(0);
+    expect(weak.length).toBeLessThan(seeds.length / 3);
+    for (const { saltCurve } of weak) {
+      expect(10 ** saltCurve.height).toBeGreaterThanOrEqual(1.3);
+      expect(10 ** saltCurve.height).toBeLessThanOrEqual(3);
+    }
+  });
+
+  it("sites are inside the ranges of their materials, or off by a factor of up to three", () => {
+    const known = buffersInBatch(plan);
+    const isIn = (seed: number) =>
+      simulatedBatch(plan, seed).sites.slice(0, known.length).every(({ mmolPerKg }, at) => mmolPerKg >= known[at]!.low && mmolPerKg <= known[at]!.high); // prettier-ignore
+    const inside = seeds.filter(isIn).length;
+    expect(inside).toBeGreaterThan(seeds.length / 3);
+    expect(inside).toBeLessThan(seeds.length);
+  });
+
+  it.each(seeds)("seed %d: the pH begins where its acid is wanted, the thickness far below what is wanted", (seed) => {
     const hidden = simulatedBatch(plan, seed);
     expect(hidden.startPh).toBeGreaterThan(corridor.high + 0.5);
-    expect(viscosityAt(hidden.saltCurve, safeMaxPercent(hidden.saltCurve))).toBeGreaterThan(target);
     const { pascalSeconds } = truthAfter(hidden, plan, poured, null);
     expect(pascalSeconds).toBeLessThan(target / 3);
     expect(hidden.meter.slopePercent).toBeGreaterThanOrEqual(92);
