@@ -68,7 +68,7 @@ async function enteredEarlier(page: Page, batch: string, entry: Bare<BatchEntry>
 
 /** What the advice begins with when nothing goes in, and when nothing more is to go in. */
 const TOLD =
-  /^(On target|Near the target|Read it again before|Thicker|More salt would|Salt alone|The last addition|The curve through samples)/;
+  /^(On target|Near the target|Read it again before|This reading fits|Thicker|More salt would|Salt alone|The last addition|The curve through samples)/;
 const STOPS = /^(On target|Thicker|More salt would|Salt alone|The last addition|The curve through samples)/;
 
 const letPass = (page: Page) => button(page, /^let .* pass$/);

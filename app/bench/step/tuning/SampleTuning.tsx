@@ -52,7 +52,7 @@ export function SampleTuning({ sample, advice, agent, corridor, due }: SampleTun
         <PhAdvice advice={advice} agents={[agent]} main={agent} due={due} vessel="sample" />
       )}
       <Stair
-        agent={thin.name}
+        agent="one part in ten"
         band={corridor}
         readings={rows.map(({ totalGrams, ph }) => ({ grams: totalGrams, ph }))}
         curve={begun > 0 ? [] : curve}

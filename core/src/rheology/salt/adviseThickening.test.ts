@@ -192,4 +192,12 @@ describe("salt by an ensemble of salt curves", () => {
     expect(off(0.95) / off(0.8)).toBeGreaterThan(0.9);
     expect(off(0.95) / off(0.8)).toBeLessThan(1.1);
   });
+
+  it("a batch that does not answer as its samples do is read again; then it stands without them", () => {
+    const readings = [[0, 0.11], [3, 0.11], [6, 0.11]] as const; // prettier-ignore
+    const once = adviseThickening(thickeningOf(readings, { jars }));
+    expect([once.state, once.said.code, once.recommend.grams]).toEqual(["add", "no-fit", 0]);
+    const again = thickeningOf([...readings, [6, 0.112]], { jars });
+    expect(adviseThickening(again)).toEqual(adviseThickening({ ...again, jars: [] }));
+  });
 });

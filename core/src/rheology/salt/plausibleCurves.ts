@@ -187,7 +187,16 @@ export function restsOf(additions: Thickening["additions"]): readonly Rest[] {
   return rests;
 }
 
-function lnLikelihood(log10: number, { low, high, sigma }: Told): number {
-  const miss = Math.max(low - log10, 0, log10 - high) / sigma;
+function lnLikelihood(log10: number, told: Told): number {
+  const miss = missOfTold(log10, told);
   return (-miss * miss) / 2;
+}
+
+function missOfTold(log10: number, { low, high, sigma }: Told): number {
+  return Math.max(low - log10, 0, log10 - high) / sigma;
+}
+
+/** How far what a rest was read as lies from a thickness, in its own spreads. */
+export function missOf({ readings, gauge }: Rest, viscosity: number): number {
+  return missOfTold(Math.log10(viscosity), toldBy(readings, gauge));
 }

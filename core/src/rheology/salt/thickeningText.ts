@@ -50,6 +50,7 @@ const HOLDS: Readonly<Record<HoldReason, string>> = {
   lost: "The last addition thinned it: the peak is passed. Stop salting; dilute with unsalted base, or thicken it with a gum slurry.",
   "no-gain":
     "The last addition gained less than a tenth: salt will not thicken it further. Stop, and use a gum or an associative thickener.",
+  "no-fit": "This reading fits neither the samples nor the readings before it. Stir, rest and read again; read the same again, it stands.",
   doubt: "Read it again before anything more goes in: one reading scatters too much for the next decision.",
   "too-thick": "Thicker than wanted. Stop; a little water or unsalted base brings it back.",
   measure: "Measure the thickness before the first addition: without a reading or a sample nothing is known of this base.",

@@ -1,5 +1,5 @@
 import { wishedRange, type Outlook } from "./outlook.ts";
-import { restsOf, type Rest, type Thickening } from "./plausibleCurves.ts";
+import { missOf, restsOf, type Rest, type Thickening } from "./plausibleCurves.ts";
 
 export type ThickeningState = "add" | "in-target" | "stop" | "unreachable";
 
@@ -24,6 +24,8 @@ const ANSWERED = 1.3;
 /** An addition with a higher chance of passing the peak, or a last word, is worth another reading first. */
 const RISKY = 0.015;
 const MOST_DOUBTS = 2;
+/** Readings that lie so many spreads from all that is plausible fit nothing. */
+export const NO_FIT = 3;
 /** No other reading would bring back such a hope. */
 const NO_HOPE = 0.05;
 /** Chance of standing at the top that lets a step without gain speak. */
@@ -32,7 +34,7 @@ const NEAR_TOP = 0.1;
 const TELLING_PERCENT = 0.1;
 
 /** Why nothing goes in now. */
-export type HoldReason = "lost" | "no-gain" | "too-thick" | "pastPeak" | "reread" | "doubt" | "measure" | "weak-brine";
+export type HoldReason = "lost" | "no-gain" | "too-thick" | "pastPeak" | "reread" | "doubt" | "no-fit" | "measure" | "weak-brine";
 
 export interface Verdict {
   readonly state: ThickeningState;
@@ -46,6 +48,7 @@ export function verdictOf(thickening: Thickening, outlook: Outlook): Verdict {
   if (last === undefined) {
     return thickening.jars.length === 0 ? { state: "add", reason: "measure" } : onward(outlook, rests);
   }
+  if (last.readings.length === 1 && missOf(last, outlook.nowMiddle) > NO_FIT) return { state: "add", reason: "no-fit" };
   const said = last.gauge === "word" ? byWord(thickening, outlook, last) : byNumber(thickening, outlook, rests);
   if (said !== null) return said;
   const next = onward(outlook, rests);
