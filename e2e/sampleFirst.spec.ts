@@ -1,7 +1,11 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
+import { stepsOf, type BatchEntry } from "@tensidrum/core/process";
+import type { Formula } from "@tensidrum/core/formula";
+import { referenceLibrary } from "@tensidrum/core/reference";
 import { acknowledged, beginBatch, GREEN_ROOM_BATCH } from "./testing/atTheBench";
 import { pourByServer } from "./testing/pourByServer";
+import { sendEntries } from "./testing/sendEntries";
 import { expect, test } from "./testing/test";
 
 test.use({ ownApplication: "a sample first" });
@@ -73,4 +77,34 @@ test("a sample is set first with the solution diluted tenfold; then the batch ta
   await page.goto(`${batch}/record`);
   await expect(page.getByText("Sample of 50.0 g taken aside")).toBeVisible();
   await expect(page.getByText("Sample: 49.5 g poured back")).toBeVisible();
+});
+
+test("a sample that was never poured back is asked for at the close; poured back late, the batch closes", async ({ page }) => {
+  const batch = await beginBatch(page, GREEN_ROOM_BATCH);
+  await pourByServer(page, batch, 30);
+  const { formula } = (await (await page.request.get(`${batch}/record.json`)).json()) as { formula: Formula };
+  const materials = new Map([...referenceLibrary, ...(formula.materials ?? [])].map((material) => [material.slug, material]));
+  const { steps } = stepsOf(formula, materials);
+  const due = steps.findIndex(({ tunes }) => tunes === "ph");
+  const step = steps[due]?.id ?? "";
+  const head = () => ({ id: crypto.randomUUID(), at: new Date().toISOString() });
+  const entries: BatchEntry[] = [
+    { ...head(), kind: "ph-read", step, ph: 4.9, way: "dilution", sampleGrams: 2 },
+    { ...head(), kind: "sample-taken", step, grams: 50 },
+    { ...head(), kind: "done", step },
+    ...steps.slice(due + 1).map(({ id }): BatchEntry => ({ ...head(), kind: "skipped", step: id, reason: "a trial" })),
+  ];
+  const answer = await sendEntries(page.request, new URL(page.url()).origin, batch, entries);
+  expect(((await answer.json()) as { refused: readonly unknown[] }).refused).toEqual([]);
+  await page.goto(batch);
+  await expect(page.getByText("A sample of 50.0 g was never poured back.")).toBeVisible();
+  await page.getByLabel("Yield, g").fill("930");
+  await button(page, "Close the batch").click();
+  await expect(page.getByRole("alert")).toContainText("Pour it back, or say where it went");
+  await page.getByLabel("Poured back, g of sample with what was dosed into it").fill("49");
+  await enter(page, "Poured back");
+  await expect(page.getByText("never poured back")).toHaveCount(0);
+  await page.getByLabel("Yield, g").fill("975");
+  await enter(page, "Close the batch");
+  await expect(page.getByRole("heading", { name: /^Closed/ })).toBeVisible();
 });

@@ -102,7 +102,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   };
   await take("0");
   await expect(page.getByRole("alert")).toContainText("A thickness is more than 0.");
-  await take("0.3");
+  await take("0.1");
   await expect(page.getByLabel(/^Add, g of sodium chloride/)).toBeVisible();
   const salt = Number(await page.getByLabel(/^Really added, g of sodium chloride/).inputValue());
   const added = page.getByRole("button", { name: "Added, start 8:00" });

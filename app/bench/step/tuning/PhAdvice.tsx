@@ -15,7 +15,7 @@ interface PhAdviceProps {
 }
 
 const BATCH_ESTIMATE =
-  "A few thousand plausible batches of this formula are compared with your readings. Lists that are wrong, weak batches and a meter that is off are among them. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries 6 in a thousand of them clearly past it; 90 % of them land between the two ends.";
+  "A few thousand plausible batches of this formula are compared with your readings. Lists that are wrong, weak batches and a meter that is off are among them. The dose is the smaller of the one that brings their middle to the middle of the corridor, and the one that carries at most 6 in a thousand of them clearly past it; 90 % of them land between the two ends.";
 const SAMPLE_ESTIMATE =
   "A few thousand plausible batches of this formula are compared with your readings. The dose goes for the middle of the corridor; one in five may pass it, since only the sample is at stake.";
 
