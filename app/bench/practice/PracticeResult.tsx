@@ -59,7 +59,7 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
           <tbody>
             {score.parts.map((part) => (
               <tr key={part.what}>
-                <th scope="row">{partWords(part, { corridor, target: aimedThickness(plan) })}</th>
+                <th scope="row">{partWords(part, { corridor, target: aimedThickness(plan), reachable: score.wantedPascalSeconds })}</th>
                 <td>
                   {written(part.points, 0)} <span>of {written(part.of, 0)}</span>
                 </td>

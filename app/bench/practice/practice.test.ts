@@ -33,7 +33,7 @@ describe("a practice run in the browser", () => {
 });
 
 describe("the parts of a score in words", () => {
-  const wanted = { corridor: { low: 4.5, high: 5.3 }, target: 2.5 };
+  const wanted = { corridor: { low: 4.5, high: 5.3 }, target: 2.5, reachable: 2.5 };
   it.each([
     ["ph", 4.9, "True pH 4.90, wanted 4.5 to 5.3"],
     ["overshoot", 0, "The pH never went past its far edge"],
@@ -46,5 +46,11 @@ describe("the parts of a score in words", () => {
     ["time", 51.4, "51 min of tuning"],
   ] as const)("%s of %d", (what, measured, words) => {
     expect(partWords({ what, measured }, wanted)).toBe(words);
+  });
+
+  it("a base that hardly answers says what salt can do", () => {
+    expect(partWords({ what: "thickness", measured: 0.3 }, { ...wanted, reachable: 0.31 })).toBe(
+      "0.30 Pa·s, wanted 2.50; salt brings this base to 0.31",
+    );
   });
 });

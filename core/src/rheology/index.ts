@@ -13,7 +13,7 @@ export type { DrawnCurve } from "./salt/drawnCurve.ts";
 export { fitSaltCurve } from "./salt/fitSaltCurve.ts";
 export type { SaltFit, SaltFitting, SaltPoint } from "./salt/fitSaltCurve.ts";
 export { ON_TARGET } from "./salt/plausibleCurves.ts";
-export type { Thickening, ThicknessGauge } from "./salt/plausibleCurves.ts";
+export type { Thickening } from "./salt/plausibleCurves.ts";
 export { gramsToSalt, safeMaxPercent, saltFor, viscosityAt } from "./salt/saltCurve.ts";
 export type { SaltCurve } from "./salt/saltCurve.ts";
 export type { ThickeningState } from "./salt/verdict.ts";

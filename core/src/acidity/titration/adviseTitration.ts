@@ -86,6 +86,7 @@ function readingsAtLastDose({ readings }: Titration): Titration["readings"] {
   const isSame = (one: Titration["readings"][number]): boolean =>
     one.doseGramsTotal === last.doseGramsTotal &&
     (one.counterGramsTotal ?? 0) === (last.counterGramsTotal ?? 0) &&
-    (one.otherGramsTotal ?? 0) === (last.otherGramsTotal ?? 0);
+    (one.otherGramsTotal ?? 0) === (last.otherGramsTotal ?? 0) &&
+    (one.backGramsTotal ?? 0) === (last.backGramsTotal ?? 0);
   return readings.slice(readings.findIndex(isSame));
 }

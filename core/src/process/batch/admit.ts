@@ -101,7 +101,7 @@ function whyNotSample(plan: BatchPlan, state: BatchState, entry: SampleEntry): s
   if (entry.kind === "sample-taken") {
     if (out !== null) return "A sample is out already. Pour it back first.";
     const before = state.standing.findLast(({ kind }) => kind === "ph-read" || kind === "dosed");
-    if (before?.kind !== "ph-read") return "Read the pH of the batch first: the sample goes on from it.";
+    if (before?.kind !== "ph-read") return "Read the pH of the batch first: the sample begins with it.";
     if (!(entry.grams > 0)) return "A sample is more than 0 g.";
     const there = leftInBeaker(plan, state.standing);
     return entry.grams < there

@@ -21,6 +21,8 @@ export interface PracticeScore {
   /** Of 100. */
   readonly points: number;
   readonly parts: readonly ScorePart[];
+  /** What was wanted, or as thick as this base can safely be brought where that is less. */
+  readonly wantedPascalSeconds: number;
   readonly finalPh: number;
   readonly finalPascalSeconds: number;
   readonly doses: number;
@@ -90,6 +92,7 @@ export function practiceScore(hidden: SimulatedBatch, plan: BatchPlan, standing:
   return {
     points: Math.round(parts.reduce((sum, { points }) => sum + points, 0)),
     parts,
+    wantedPascalSeconds: target,
     finalPh: end.ph,
     finalPascalSeconds: end.pascalSeconds,
     doses,

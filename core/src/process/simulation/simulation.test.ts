@@ -229,6 +229,18 @@ describe("the score", () => {
     expect(points).toBe(Math.round(parts.reduce((sum, one) => sum + one.points, 0)));
   });
 
+  it("a base that hardly answers is judged by how thick salt can safely bring it, and no base by more than what is wanted", () => {
+    const hidden = { ...simulatedBatch(plan, 0.2), saltCurve: { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 0.3 } };
+    const start = truthAfter(hidden, plan, poured, null).saltPercent;
+    const left = truthAfter(hidden, plan, poured, null).leftGrams;
+    const grams = (left * (safeMaxPercent(hidden.saltCurve) - start)) / (100 - safeMaxPercent(hidden.saltCurve));
+    const score = practiceScore(hidden, plan, [...poured, salted(grams, 2)]);
+    // 10^(−1 + 0.3 e^(−1 ⁄ 18)) = 0.192 Pa·s
+    expect(score.wantedPascalSeconds).toBeCloseTo(0.192, 3);
+    expect(score.parts.find(({ what }) => what === "thickness")?.points).toBeCloseTo(20, 6);
+    expect(practiceScore(simulatedBatch(plan, 0.2), plan, poured).wantedPascalSeconds).toBeLessThanOrEqual(target);
+  });
+
   it("a bath of acid overshoots and loses those points, and reading it at once is counted", () => {
     const hidden = simulatedBatch(plan, 0.2);
     const score = practiceScore(hidden, plan, [...poured, read(8, 1), dose(60, 2), read(3, 2.2)]);
