@@ -15,7 +15,7 @@ export async function serverMilliseconds(address: string): Promise<number> {
   return quantile(samples, 0.5);
 }
 
-/** Scripts a page loads before anything is done on it, kB gzipped. */
+/** Scripts a page names itself, kB gzipped; what it fetches once it stands (the rules) is not among them. */
 async function firstLoadKilobytes(address: string): Promise<number> {
   const html = await (await fetch(address)).text();
   const scripts = new Set([...html.matchAll(/["'](\/assets\/[^"']+\.js)["']/g)].map((match) => match[1] ?? ""));

@@ -1,10 +1,11 @@
 import type { WordedNotJudged } from "@tensidrum/core/assessment";
-import { judgementOf, type WordedFinding } from "@tensidrum/core/assessment";
+import type { WordedFinding } from "@tensidrum/core/assessment";
 import { createContext, type ReactNode, useContext, useMemo, useRef } from "react";
 import { findingTags, tagsKey } from "./lines/findingTags";
 import { useSheet } from "./SheetState";
 import type { SheetReadings } from "./useReadings";
 import { useDebounced } from "./useDebounced";
+import { useRules } from "./useRules";
 import { useUnchanged } from "./useUnchanged";
 
 /** What the last change of the aim did: findings it brought up and findings it settled. */
@@ -54,8 +55,9 @@ export function JudgedSheet({ children }: { readonly children: ReactNode }) {
   const { readings, sheet } = useSheet();
   const paused = useDebounced(readings, PAUSE_MILLISECONDS);
   const { formula, reading } = paused;
-  const stored = sheet.storedAssessment;
-  const { findings, notJudged } = useMemo(() => stored ?? judgementOf(reading), [stored, reading]);
+  const rules = useRules(reading);
+  const { storedAssessment: stored, judgement } = sheet;
+  const { findings, notJudged } = useMemo(() => stored ?? rules?.(reading) ?? judgement, [stored, rules, reading, judgement]);
   const aim = JSON.stringify([formula.profile, formula.school, formula.eyeArea, formula.wantsClear, formula.leftOn, formula.aim]);
   const aimEffect = useAimEffect(aim, findings);
   const judged = useUnchanged<Judged>(useMemo(() => ({ findings, notJudged, aimEffect }), [findings, notJudged, aimEffect]));

@@ -1,8 +1,9 @@
+import { judgementOf, readingOf, type Judgement } from "@tensidrum/core/assessment";
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { saltPeaks } from "./saltPeaks.server";
-import { briefMaterial, type Material } from "@tensidrum/core/library";
-import { percentText, writtenShort } from "@tensidrum/core/quantities";
+import { briefMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
+import { percentText, writtenShort, type Scale } from "@tensidrum/core/quantities";
 import type { Database } from "../../db/client.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listAcknowledgements } from "../../db/acknowledgements/queries.server";
@@ -11,7 +12,9 @@ import { listMaterials } from "../../db/materials/queries.server";
 import { listScales } from "../../db/scales/queries.server";
 import { findMaterials } from "@tensidrum/core/search";
 import { withParts } from "../../db/materials/withParts.server";
+import { formulaOfSheet } from "./draftContent";
 import { typedAimOf } from "./typed/readAim";
+import { readTyped } from "./typed/readTyped";
 import type { TypedLine, TypedLineLot, TypedSheet } from "./typed/typedSheet";
 import { writtenDay } from "../frame/dates.server";
 
@@ -112,6 +115,10 @@ export async function openSheet(address: SheetAddress, find: string) {
     saltPeaks: peaks,
     earlier: typed.lines.length > 1 ? [] : await earlierFormulas(db, makerId, address.formulaId),
     storedAssessment: version.storedAssessment,
+    judgement:
+      version.storedAssessment === null
+        ? judgementOfTyped(typed, version.batchGrams, { materials: used, scales, saltPeaks: peaks })
+        : nothingJudged,
     versions: versions.map(({ id, number, state, note, activePercent, byCharge, setAt }) => ({
       id,
       number,
@@ -125,6 +132,20 @@ export async function openSheet(address: SheetAddress, find: string) {
     matches,
     newId: crypto.randomUUID(),
   };
+}
+
+const nothingJudged: Judgement = { findings: [], notJudged: [] };
+
+interface Around {
+  readonly materials: { readonly byId: ReadonlyMap<string, Material>; readonly bySlug: MaterialsBySlug };
+  readonly scales: readonly Scale[];
+  readonly saltPeaks: Readonly<Record<string, number>>;
+}
+
+/** What the rules say of a sheet as it stands in the cells; the page shows it until the browser has the rules itself. */
+function judgementOfTyped(typed: TypedSheet, batchGrams: number, { materials, scales, saltPeaks }: Around): Judgement {
+  const { sheet } = readTyped(typed, batchGrams);
+  return judgementOf(readingOf(formulaOfSheet(sheet, { materials: materials.byId, scales }), materials.bySlug, { saltPeaks }));
 }
 
 /** So many formulas are offered to begin from. */

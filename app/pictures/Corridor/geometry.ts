@@ -1,4 +1,3 @@
-import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 
 /** One claimant of a pH. */
@@ -69,7 +68,7 @@ export function corridorGeometry({ lanes, low, high, isEmpty, measured }: Corrid
   const ends = [...lanes.flatMap((lane) => [lane.low, lane.high]), ...(measured === null ? [] : [measured])];
   const from = Math.max(0, Math.min(LEAST, Math.floor(Math.min(...ends.filter((end) => end > 1), LEAST))));
   const to = Math.min(14, Math.max(8, Math.ceil(Math.min(MOST, Math.max(...ends, 8))), measured === null ? 0 : Math.ceil(measured)));
-  const x = scaleLinear().domain([from, to]).range([LEFT, RIGHT]).clamp(true);
+  const x = (ph: number) => LEFT + ((Math.min(to, Math.max(from, ph)) - from) / (to - from)) * (RIGHT - LEFT);
   const bottom = TOP + lanes.length * (LANE + GAP);
   return {
     width: WIDTH,
@@ -83,7 +82,7 @@ export function corridorGeometry({ lanes, low, high, isEmpty, measured }: Corrid
       return { name: lane.name, y, x: x(lane.low), width: Math.max(0, x(lane.high) - x(lane.low)), path: strengthPath(lane, x, y) };
     }),
     opening: isEmpty ? null : { x: x(low), width: Math.max(1, x(high) - x(low)) },
-    ticks: x.ticks(to - from).map((ph) => ({ x: x(ph), ph })),
+    ticks: Array.from({ length: to - from + 1 }, (_, at) => from + at).map((ph) => ({ x: x(ph), ph })),
     plumb:
       measured === null
         ? null

@@ -1,6 +1,7 @@
-import dayjs from "dayjs";
 import type { SaveStatus } from "./saverState";
 import classes from "./SaveState.module.css";
+
+const timeOfDay = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 
 /** Whether what is typed has been saved, in a few words. Without scripts it stays empty and the button saves. */
 export function SaveState({ status }: { readonly status: SaveStatus }) {
@@ -23,7 +24,7 @@ function isTold({ kind }: SaveStatus): boolean {
 function wordsOf(status: SaveStatus): { readonly text: string; readonly isAlarm: boolean } {
   switch (status.kind) {
     case "saved":
-      return { text: status.at === null ? "all saved" : `saved ${dayjs(status.at).format("HH:mm")}`, isAlarm: false };
+      return { text: status.at === null ? "all saved" : `saved ${timeOfDay.format(new Date(status.at))}`, isAlarm: false };
     case "typing":
       return { text: "typed, not saved yet", isAlarm: false };
     case "saving":

@@ -1,5 +1,9 @@
-export { assess, assessSums, coreVersion, judgementOf, readingOf } from "./assess.ts";
-export type { Assessment, FormulaReading, Judgement, Known, Readings, Sums } from "./assess.ts";
+export { assess, coreVersion } from "./assess.ts";
+export type { Assessment } from "./assess.ts";
+export { judgementOf } from "./judgement.ts";
+export type { Judgement } from "./judgement.ts";
+export { assessSums, readingOf } from "./readings.ts";
+export type { FormulaReading, Known, Readings, Sums } from "./readings.ts";
 export type { Estimate } from "./estimates.ts";
 export { substitute } from "./substitutes/substitute.ts";
 export type { Substituted, Substitution } from "./substitutes/substitute.ts";

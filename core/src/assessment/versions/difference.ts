@@ -1,7 +1,8 @@
 import type { WordedFinding } from "../wording/catalogue.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { aimOf } from "../../formula/aim.ts";
-import { assess, type Known } from "../assess.ts";
+import { assess } from "../assess.ts";
+import type { Known } from "../readings.ts";
 import { resolveLines } from "../../formula/resolveLines.ts";
 import type { Formula, ResolvedLine } from "../../formula/types.ts";
 import { changesBetween, readingValues, type Changed } from "./changedReadings.ts";

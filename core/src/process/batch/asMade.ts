@@ -1,4 +1,4 @@
-import { readingOf } from "../../assessment/assess.ts";
+import { readingOf } from "../../assessment/readings.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { formulaAsMade } from "../deviations.ts";
 import type { BatchState } from "./batchState.ts";

@@ -1,4 +1,4 @@
-import { assessSums } from "../../assessment/assess.ts";
+import { assessSums } from "../../assessment/readings.ts";
 import type { Formula } from "../../formula/types.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { stepsOf } from "../stepsOf.ts";

@@ -1,4 +1,4 @@
-import { assessSums } from "../../assessment/assess.ts";
+import { assessSums } from "../../assessment/readings.ts";
 import { randomFrom, type Random } from "../../numerics/random.ts";
 import { fitSaltCurve } from "../../rheology/salt/fitSaltCurve.ts";
 import { log10Viscosity, safeMaxPercent, saltFor, viscosityAt, type SaltCurve } from "../../rheology/salt/saltCurve.ts";

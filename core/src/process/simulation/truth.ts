@@ -1,7 +1,7 @@
 import dayjs from "dayjs";
 import { chargeSign, equivalentsPerMole, millimolesIn } from "../../acidity/equivalents.ts";
 import { sigmoid, waterAlkalinity } from "../../acidity/titration/alkalinity.ts";
-import { assessSums } from "../../assessment/assess.ts";
+import { assessSums } from "../../assessment/readings.ts";
 import { viscosityAt } from "../../rheology/salt/saltCurve.ts";
 import type { BatchPlan } from "../batch/batchPlan.ts";
 import type { BatchEntry, DosedAgent } from "../batch/entries.ts";

@@ -1,4 +1,4 @@
-import { assessSums } from "../../assessment/assess.ts";
+import { assessSums } from "../../assessment/readings.ts";
 import { resolveLines } from "../../formula/resolveLines.ts";
 import { baseHashOf, cleansersOfBase } from "../../surfactants/baseHash.ts";
 import { cleansersOf } from "../../surfactants/cleansers.ts";

@@ -1,4 +1,4 @@
-import { assessSums } from "../../assessment/assess.ts";
+import { assessSums } from "../../assessment/readings.ts";
 import { saltOf } from "../../formula/sums/hiddenSalt.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { ON_TARGET, type ThicknessGauge, type Thickening } from "../../rheology/salt/plausibleCurves.ts";

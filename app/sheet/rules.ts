@@ -1,0 +1,1 @@
+export { judgementOf } from "@tensidrum/core/assessment";
