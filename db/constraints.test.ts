@@ -13,7 +13,7 @@ import {
   insertDraftFrom,
   insertFormula,
   saveDraft,
-  setDraft,
+  finaliseDraft,
   type DraftContent,
   type LineRow,
 } from "./formulas/writes.server";
@@ -136,9 +136,9 @@ describe("drafts and final versions", () => {
   });
 
   it("a final version keeps its snapshot and nothing of it can change", async () => {
-    expect(await setDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record())).toBe(1);
+    expect(await finaliseDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record())).toBe(1);
     const found = await findVersion(db, workshop.id, { formulaId: ids.formulaId });
-    expect(found?.version).toMatchObject({ state: "set", note: "as it was" });
+    expect(found?.version).toMatchObject({ state: "final", note: "as it was" });
     expect(found?.version.snapshot?.format).toBe("tensidrum-formula/1");
     const { versionId } = ids;
     await expect(db.update(versions).set({ note: "other" }).where(eq(versions.id, versionId))).rejects.toThrow();
@@ -150,7 +150,7 @@ describe("drafts and final versions", () => {
   });
 
   it("a line of a draft cannot slip into a final version", async () => {
-    await setDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record());
+    await finaliseDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record());
     const draftId = crypto.randomUUID();
     expect(await insertDraftFrom(db, workshop.id, { parentId: ids.versionId, versionId: draftId })).toBe(2);
     const slip = db.update(lines).set({ versionId: ids.versionId, id: crypto.randomUUID() }).where(eq(lines.versionId, draftId));
@@ -158,17 +158,17 @@ describe("drafts and final versions", () => {
   });
 
   it("a draft from a final version has its lines, the next number and its parent", async () => {
-    await setDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record());
+    await finaliseDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record());
     const draftId = crypto.randomUUID();
     await insertDraftFrom(db, workshop.id, { parentId: ids.versionId, versionId: draftId });
     const [draft, parent] = await listVersions(db, workshop.id, ids.formulaId);
     expect(draft).toMatchObject({ id: draftId, number: 2, state: "draft", parentId: ids.versionId, note: "" });
-    expect(parent).toMatchObject({ number: 1, state: "set" });
+    expect(parent).toMatchObject({ number: 1, state: "final" });
     expect(await listLines(db, workshop.id, draftId)).toEqual(await listLines(db, workshop.id, ids.versionId));
   });
 
   it("goes only together with its whole formula", async () => {
-    await setDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record());
+    await finaliseDraft(db, workshop.id, { versionId: ids.versionId, revision: 0 }, record());
     await insertDraftFrom(db, workshop.id, { parentId: ids.versionId, versionId: crypto.randomUUID() });
     expect(await deleteFormula(db, workshop.id, ids.formulaId)).toBe(true);
     expect(await listVersions(db, workshop.id, ids.formulaId)).toEqual([]);

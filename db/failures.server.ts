@@ -71,11 +71,11 @@ export function isUnstorable(error: unknown): boolean {
 }
 
 /** What a constraint of the database refused, for words a maker understands. */
-export function brokenConstraint(error: unknown): "taken" | "missing" | "set" | undefined {
+export function brokenConstraint(error: unknown): "taken" | "missing" | "protected" | undefined {
   for (const cause of causesOf(error)) {
     if (cause.code === UNIQUE_VIOLATION) return "taken";
     if (cause.code === FOREIGN_KEY_VIOLATION) return "missing";
-    if (cause.code === RESTRICT_VIOLATION) return "set";
+    if (cause.code === RESTRICT_VIOLATION) return "protected";
   }
   return undefined;
 }

@@ -94,7 +94,7 @@ afterAll(async () => close());
 
 const [greenRoom, propRoom] = demoFormulas;
 if (greenRoom === undefined || propRoom === undefined) throw new Error("the demo has changed");
-const setVersionId = greenRoom.versions[0]?.id ?? "";
+const finalVersionId = greenRoom.versions[0]?.id ?? "";
 const draftId = propRoom.versions[0]?.id ?? "";
 
 function content(): formulaWrites.DraftContent {
@@ -117,7 +117,7 @@ const scentId = stableUuid(`scent ${demoScent.name}`);
 const roundId = stableUuid(`scent ${demoScent.name} 0`);
 const [batchId, photoId] = [crypto.randomUUID(), crypto.randomUUID()];
 const batch = (id: string, code: string): batchWrites.NewBatch => ({
-  ...{ id, code, versionId: setVersionId, steps: [], vessels: [], entries: [], coreVersion },
+  ...{ id, code, versionId: finalVersionId, steps: [], vessels: [], entries: [], coreVersion },
   formula: formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [], lines: [] }),
 });
 const refused = (work: Promise<unknown>) => work.then((answer) => answer ?? "taken over").catch(() => undefined);
@@ -131,10 +131,10 @@ const asked: Record<string, () => Promise<unknown>> = {
   listFormulas: async () => formulaQueries.listFormulas(db, stranger.id, { limit: 50, offset: 0 }),
   countFormulas: async () => ((await formulaQueries.countFormulas(db, stranger.id)) === 0 ? [] : ["some"]),
   findVersion: async () => formulaQueries.findVersion(db, stranger.id, { formulaId: greenRoom.id }),
-  findAssessment: async () => formulaQueries.findAssessment(db, stranger.id, setVersionId),
+  findAssessment: async () => formulaQueries.findAssessment(db, stranger.id, finalVersionId),
   listVersions: async () => formulaQueries.listVersions(db, stranger.id, greenRoom.id),
-  listPhases: async () => formulaQueries.listPhases(db, stranger.id, setVersionId),
-  listLines: async () => formulaQueries.listLines(db, stranger.id, setVersionId),
+  listPhases: async () => formulaQueries.listPhases(db, stranger.id, finalVersionId),
+  listLines: async () => formulaQueries.listLines(db, stranger.id, finalVersionId),
   listScales: async () => scaleQueries.listScales(db, stranger.id),
   materialsById: async () => materialQueries.materialsById(db, stranger.id, [ownMaterialId]),
   materialsBySlug: async () => materialQueries.materialsBySlug(db, stranger.id, ["own-glycerin"]),
@@ -142,12 +142,12 @@ const asked: Record<string, () => Promise<unknown>> = {
   materialsStamp: async () =>
     (await materialQueries.materialsStamp(db, stranger.id)).startsWith("261-") ? [] : ["counts another's material"],
   saveDraft: async () => formulaWrites.saveDraft(db, stranger.id, { versionId: draftId, revision: 0 }, content()),
-  setDraft: async () => {
+  finaliseDraft: async () => {
     const { assessment } = content();
     const snapshot = formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [], lines: [] });
-    return formulaWrites.setDraft(db, stranger.id, { versionId: draftId, revision: 0 }, { note: "", snapshot, assessment, coreVersion });
+    return formulaWrites.finaliseDraft(db, stranger.id, { versionId: draftId, revision: 0 }, { note: "", snapshot, assessment, coreVersion });
   },
-  insertDraftFrom: async () => formulaWrites.insertDraftFrom(db, stranger.id, { parentId: setVersionId, versionId: crypto.randomUUID() }),
+  insertDraftFrom: async () => formulaWrites.insertDraftFrom(db, stranger.id, { parentId: finalVersionId, versionId: crypto.randomUUID() }),
   deleteDraft: async () => formulaWrites.deleteDraft(db, stranger.id, draftId),
   deleteFormula: async () => formulaWrites.deleteFormula(db, stranger.id, greenRoom.id),
   replaceScales: async () => {
@@ -186,7 +186,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   saveOwnFacts: async () => refused(materialQueries.saveOwnFacts(db, stranger.id, ownMaterialId, { maxTemperatureC: 1 })),
   // The library is everyone's, and so is what changed in it.
   listLibraryChanges: async () => materialQueries.listLibraryChanges(db, 10),
-  listLineLots: async () => formulaQueries.listLineLots(db, stranger.id, setVersionId),
+  listLineLots: async () => formulaQueries.listLineLots(db, stranger.id, finalVersionId),
   lotsById: async () => stockQueries.lotsById(db, stranger.id, [lotId]),
   findLotWithMaterial: async () => stockQueries.findLotWithMaterial(db, stranger.id, lotId),
   shelveMadeLot: async () => {
@@ -200,7 +200,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   listOverdrawnLots: async () => batchQueries.listOverdrawnLots(db, stranger.id, batchId),
   changeShares: async () =>
     (await batchWrites.changeShares(db, stranger.id, batchId, () => ({ shares: [], lots: new Map() }))) ? "changed" : undefined,
-  findLastTuned: async () => batchQueries.findLastTuned(db, stranger.id, setVersionId),
+  findLastTuned: async () => batchQueries.findLastTuned(db, stranger.id, finalVersionId),
   listCountingEntries: async () => (await batchQueries.listCountingEntries(db, stranger.id, batchId)).entries,
   listEntries: async () => batchQueries.listEntries(db, stranger.id, batchId),
   listBatchLots: async () => batchQueries.listBatchLots(db, stranger.id, batchId),

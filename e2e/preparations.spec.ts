@@ -198,7 +198,7 @@ test("settings: containers, drops, money and mass are kept, and the shelf writes
   await expect(page.getByText("The brim holds at least what it is sold as.")).toBeHidden();
   await expect(page.getByLabel("To the brim, millilitres, container 1")).toHaveValue("280");
   await page.getByLabel("what was dropped").selectOption("pine-needle-oil");
-  await page.getByLabel("together, g").fill("0.62");
+  await page.getByLabel("together").fill("0.62");
   await page.getByRole("button", { name: "Take the mass of a drop" }).click();
   await expect(page.getByRole("list", { name: "Your own drops" })).toContainText("Pine needle essential oil 31 mg");
   await page.getByLabel("amounts on the shelf in").selectOption("oz");

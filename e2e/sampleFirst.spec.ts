@@ -25,7 +25,7 @@ async function read(page: Page, value: number): Promise<void> {
   await enter(page, "Take the reading");
 }
 
-test("a sample is set first with the solution diluted tenfold; then the batch takes one dose, and the sample goes back", async ({
+test("a sample is adjusted first with the solution diluted tenfold; then the batch takes one dose, and the sample goes back", async ({
   page,
 }) => {
   test.setTimeout(150_000);

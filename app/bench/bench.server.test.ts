@@ -68,7 +68,7 @@ describe("before a batch", () => {
   });
 
   it("a draft is not made", async () => {
-    await expect(openBegin({ formulaId: CURTAIN_CALL, number: 2 }, "")).rejects.toThrow("not set");
+    await expect(openBegin({ formulaId: CURTAIN_CALL, number: 2 }, "")).rejects.toThrow("not final");
   });
 });
 
@@ -171,7 +171,7 @@ describe("a batch", () => {
       .execute(sql`update batch_entries set kind = 'noted'`)
       .then(() => "changed")
       .catch((error: unknown) => brokenConstraint(error));
-    expect(refused).toBe("set");
+    expect(refused).toBe("protected");
     expect((await standingLots(database(), currentMakerId())).length).toBeGreaterThan(0);
   });
 });

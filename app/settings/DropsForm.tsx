@@ -29,7 +29,7 @@ export function DropsForm({ drops: { fewest, materials, weighed }, typed, messag
           ))}
         </NativeSelect>
         <NumberField label="drops" name="drops" defaultValue={typed?.drops ?? String(fewest)} />
-        <NumberField label="together, g" name="grams" unit="g" defaultValue={typed?.grams ?? ""} />
+        <NumberField label="together" name="grams" unit="g" defaultValue={typed?.grams ?? ""} />
         <Button type="submit" name="intent" value="drops" h={36} variant="outline" loading={isBusy}>
           Take the mass of a drop
         </Button>

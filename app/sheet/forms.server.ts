@@ -15,7 +15,7 @@ const MOST_UNANSWERED = 32;
 const MOST_REVISION = 2_147_483_647;
 const LETTER = /^[A-Z]$/;
 
-const plainIntent = /^(save|set|find|add-phase|up|down|begin-draft|branch|as-material|restore|discard-draft|delete-formula|stay)$/;
+const plainIntent = /^(save|finalise|find|add-phase|up|down|begin-draft|branch|as-material|restore|discard-draft|delete-formula|stay)$/;
 const aimedIntent = /^(remove|add):([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/;
 
 /** What a button of the sheet's form asks for. */
@@ -23,7 +23,7 @@ export type SheetIntent =
   | {
       readonly kind:
         | "save"
-        | "set"
+        | "finalise"
         | "find"
         | "add-phase"
         | "up"

@@ -119,14 +119,14 @@ export async function openSheet(address: SheetAddress, find: string) {
       version.storedAssessment === null
         ? judgementOfTyped(typed, version.batchGrams, { materials: used, scales, saltPeaks: peaks })
         : nothingJudged,
-    versions: versions.map(({ id, number, state, note, activePercent, byCharge, setAt }) => ({
+    versions: versions.map(({ id, number, state, note, activePercent, byCharge, finalisedAt }) => ({
       id,
       number,
       state,
       note,
       activePercent,
       byCharge,
-      setOn: setAt === null ? null : writtenDay(setAt),
+      finalisedOn: finalisedAt === null ? null : writtenDay(finalisedAt),
     })),
     find,
     matches,

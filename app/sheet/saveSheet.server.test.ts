@@ -7,7 +7,7 @@ import { deleteLot, receiveLot } from "../../db/inventory/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { openSheet } from "./openSheet.server";
 import { keepAsMaterial } from "./versions/keepAsMaterial.server";
-import { beginDraft, beginFormula, discardDraft, saveSheet, setSheet } from "./saveSheet.server";
+import { beginDraft, beginFormula, discardDraft, saveSheet, finaliseSheet } from "./saveSheet.server";
 import type { TypedSheet } from "./typed/typedSheet";
 
 onFreshDatabase({ demo: "never" });
@@ -84,7 +84,7 @@ describe("saving", () => {
 
 describe("setting a version", () => {
   it("keeps a file that reads the same with an empty library", async () => {
-    expect(await setSheet(base, withBetaine("35"), "first one")).toEqual({ kind: "set", number: 1 });
+    expect(await finaliseSheet(base, withBetaine("35"), "first one")).toEqual({ kind: "final", number: 1 });
     const found = await findVersion(database(), currentMakerId(), ids);
     const { snapshot, storedAssessment: assessment } = found?.version ?? {};
     if (snapshot == null || assessment == null) throw new Error("nothing was kept");
@@ -93,12 +93,12 @@ describe("setting a version", () => {
   });
 
   it("refuses a line without a number, at that line", async () => {
-    expect(await setSheet(base, withBetaine(""), "")).toMatchObject({ kind: "problems" });
+    expect(await finaliseSheet(base, withBetaine(""), "")).toMatchObject({ kind: "problems" });
     expect((await listVersions(database(), currentMakerId(), ids.formulaId))[0]?.state).toBe("draft");
   });
 
-  it("a later change of the library changes no set version", async () => {
-    await setSheet(base, withBetaine("35"), "");
+  it("a later change of the library changes no final version", async () => {
+    await finaliseSheet(base, withBetaine("35"), "");
     await database().execute(
       `update materials set facts = jsonb_set(facts, '{active}', '{"low":1,"typical":2,"high":3}') where slug = 'cocamidopropyl-betaine'`,
     );
@@ -111,7 +111,7 @@ describe("setting a version", () => {
   });
 
   it("going on makes one draft, and not a second", async () => {
-    await setSheet(base, withBetaine("35"), "");
+    await finaliseSheet(base, withBetaine("35"), "");
     await beginDraft(ids.formulaId, ids.versionId);
     await expect(beginDraft(ids.formulaId, ids.versionId)).rejects.toThrow("draft already");
     const draft = await openSheet({ formulaId: ids.formulaId }, "");
@@ -130,9 +130,9 @@ describe("a formula without a name", () => {
   it("is saved as it is, and asks for one before its version becomes final", async () => {
     expect(await saveSheet(base, withBetaine("12", { name: " " }))).toMatchObject({ kind: "saved" });
     expect((await openSheet({ formulaId: ids.formulaId }, "")).typed.name).toBe("");
-    const unnamed = await setSheet({ ...base, revision: 1 }, withBetaine("12", { name: "" }), "");
+    const unnamed = await finaliseSheet({ ...base, revision: 1 }, withBetaine("12", { name: "" }), "");
     expect(unnamed).toMatchObject({ kind: "problems", problems: [{ field: "name" }] });
-    expect(await setSheet({ ...base, revision: 1 }, withBetaine("12"), "")).toMatchObject({ kind: "set", number: 1 });
+    expect(await finaliseSheet({ ...base, revision: 1 }, withBetaine("12"), "")).toMatchObject({ kind: "final", number: 1 });
   });
 });
 
@@ -160,7 +160,7 @@ describe("lots of a line", () => {
     ]);
     const [row] = await listFormulas(database(), currentMakerId(), { limit: 1, offset: 0 });
     expect(row?.activePercent).toBeCloseTo((20 * 29.2) / 100, 9);
-    expect(await setSheet({ ...base, revision: 1 }, typed, "")).toMatchObject({ kind: "set" });
+    expect(await finaliseSheet({ ...base, revision: 1 }, typed, "")).toMatchObject({ kind: "final" });
     expect((await openSheet({ formulaId: ids.formulaId, number: 1 }, "")).typed.lines[1]?.lots).toHaveLength(2);
     await beginDraft(ids.formulaId, ids.versionId);
     expect((await openSheet({ formulaId: ids.formulaId, number: 2 }, "")).typed.lines[1]?.lots).toHaveLength(2);
@@ -185,7 +185,7 @@ describe("lots of a line", () => {
 describe("facts a maker knows better", () => {
   it("count in a draft from then on, and leave a final version as it was", async () => {
     await saveSheet(base, withBetaine("20"));
-    await setSheet({ ...base, revision: 1 }, withBetaine("20"), "");
+    await finaliseSheet({ ...base, revision: 1 }, withBetaine("20"), "");
     const before = await openSheet({ formulaId: ids.formulaId, number: 1 }, "");
     await saveOwnFacts(database(), currentMakerId(), betaineId, { active: { low: 40, typical: 40, high: 40 } });
     try {
@@ -204,8 +204,8 @@ describe("facts a maker knows better", () => {
 describe("a final version kept as a material", () => {
   it("is made of its lines; a draft is not yet one", async () => {
     await saveSheet(base, withBetaine("20"));
-    await expect(keepAsMaterial(ids.formulaId, ids.versionId)).rejects.toThrow("not set");
-    await setSheet({ ...base, revision: 1 }, withBetaine("20", { name: "Wings wash" }), "");
+    await expect(keepAsMaterial(ids.formulaId, ids.versionId)).rejects.toThrow("not final");
+    await finaliseSheet({ ...base, revision: 1 }, withBetaine("20", { name: "Wings wash" }), "");
     const slug = await keepAsMaterial(ids.formulaId, ids.versionId);
     expect(slug).toBe("wings-wash-v1");
     const [kept] = await materialsBySlug(database(), currentMakerId(), [slug]);

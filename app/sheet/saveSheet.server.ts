@@ -10,7 +10,7 @@ import {
   insertDraftFrom,
   insertFormula,
   saveDraft,
-  setDraft,
+  finaliseDraft,
   type DraftContent,
   type SaveIdentity,
 } from "../../db/formulas/writes.server";
@@ -149,7 +149,7 @@ async function overtaken(db: Database, makerId: string, base: DraftBase): Promis
 }
 
 /** Saves, then sets the version with its note. Returns its number, or what is in the way. */
-export async function setSheet(base: DraftBase, typed: TypedSheet, note: string) {
+export async function finaliseSheet(base: DraftBase, typed: TypedSheet, note: string) {
   const db = database();
   const makerId = currentMakerId();
   const made = await contentOf(db, makerId, typed);
@@ -170,10 +170,10 @@ export async function setSheet(base: DraftBase, typed: TypedSheet, note: string)
   const number = await db.transaction(async (tx) => {
     const revision = await saveDraft(tx, makerId, base, made.content);
     if (revision === undefined) return undefined;
-    return setDraft(tx, makerId, { versionId: base.versionId, revision }, { note, snapshot, assessment, coreVersion });
+    return finaliseDraft(tx, makerId, { versionId: base.versionId, revision }, { note, snapshot, assessment, coreVersion });
   });
   if (number === undefined) return overtaken(db, makerId, base);
-  return { kind: "set", number } as const;
+  return { kind: "final", number } as const;
 }
 
 /** A new draft from a final version. */
@@ -197,7 +197,7 @@ export async function discardDraft(base: Pick<DraftBase, "formulaId" | "versionI
   const db = database();
   const makerId = currentMakerId();
   const versions = await listVersions(db, makerId, base.formulaId);
-  const formulaStays = versions.some((version) => version.state === "set");
+  const formulaStays = versions.some((version) => version.state === "final");
   const gone = formulaStays ? await deleteDraft(db, makerId, base.versionId) : await deleteFormula(db, makerId, base.formulaId);
   if (!gone) throw new Refusal("not-found", "This draft is not here any more.", "Go back to Today.");
   return { formulaStays };

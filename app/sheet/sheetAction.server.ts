@@ -4,7 +4,7 @@ import { formAnswer } from "../frame/formAnswer";
 import { newDraftOf, restoreVersion } from "./versions/newDraft.server";
 import { keepAsMaterial } from "./versions/keepAsMaterial.server";
 import { readSheetForm, type SheetForm, type SheetIntent } from "./forms.server";
-import { beginDraft, discardDraft, removeFormula, saveSheet, setSheet, type SaveResult } from "./saveSheet.server";
+import { beginDraft, discardDraft, removeFormula, saveSheet, finaliseSheet, type SaveResult } from "./saveSheet.server";
 import { withLineStepped, withNewLine, withNewPhase, withoutLine } from "./typed/editing";
 import type { TypedSheet } from "./typed/typedSheet";
 
@@ -52,10 +52,10 @@ async function carryOut(formulaId: string, form: SheetForm) {
     case "delete-formula":
       await removeFormula(formulaId);
       return redirect("/");
-    case "set": {
+    case "finalise": {
       if (form.problems.length > 0) return inTheWay({ kind: "problems", problems: form.problems }, form.typed);
-      const result = await setSheet(base, form.typed, form.note);
-      if (result.kind === "set") return redirect(`${here}/${result.number}`);
+      const result = await finaliseSheet(base, form.typed, form.note);
+      if (result.kind === "final") return redirect(`${here}/${result.number}`);
       return inTheWay(result, form.typed);
     }
     default: {

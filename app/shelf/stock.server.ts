@@ -84,7 +84,7 @@ async function removeLot(lotId: string): Promise<readonly FieldProblem[]> {
   } catch (error) {
     const broken = brokenConstraint(error);
     if (broken === "missing") return wholeProblem("A sheet is weighed from this lot. Choose another there first.");
-    if (broken === "set") return wholeProblem("This lot was used, so it stays in the stock ledger. Discard what is left instead.");
+    if (broken === "protected") return wholeProblem("This lot was used, so it stays in the stock ledger. Discard what is left instead.");
     throw error;
   }
 }

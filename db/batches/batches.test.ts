@@ -27,7 +27,7 @@ beforeAll(async () => {
 
 afterAll(async () => close());
 
-const setVersionId = demoFormulas[0]?.versions[0]?.id ?? "";
+const finalVersionId = demoFormulas[0]?.versions[0]?.id ?? "";
 const draftId = demoFormulas.flatMap(({ versions }) => versions).find(({ note }) => note === undefined)?.id ?? "";
 
 async function lotOf(packGrams: number): Promise<string> {
@@ -43,7 +43,7 @@ const batch = (changes: Partial<NewBatch> = {}): NewBatch => {
   count += 1;
   const formula = formulaOfDraft({ name: "Test wash", profile: "body-wash", batchGrams: 100, scales: [], phases: [], lines: [] });
   const id = crypto.randomUUID();
-  return { id, versionId: setVersionId, code: `TW-${count}`, formula, steps: [], vessels: [], entries: [], coreVersion, ...changes };
+  return { id, versionId: finalVersionId, code: `TW-${count}`, formula, steps: [], vessels: [], entries: [], coreVersion, ...changes };
 };
 
 const held = async (lotId: string) => {

@@ -3,7 +3,7 @@ import { completeSnapshot, formulaOfDraft, noAim, nothingMeasured, type DraftLin
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
 import type { Executor } from "../client.server";
-import { deleteFormula, insertDraftFrom, insertFormula, saveDraft, setDraft, type DraftContent } from "../formulas/writes.server";
+import { deleteFormula, insertDraftFrom, insertFormula, saveDraft, finaliseDraft, type DraftContent } from "../formulas/writes.server";
 import { listMaterials } from "../materials/queries.server";
 import { listScales } from "../scales/queries.server";
 import { demoFormulas, type DemoFormula, type DemoVersion } from "./formulas";
@@ -50,7 +50,7 @@ async function layIn(db: Executor, formula: DemoFormula, bench: Bench): Promise<
     }
     if (version.note !== undefined) {
       const record = { note: version.note, snapshot, assessment: content.assessment, coreVersion };
-      await setDraft(db, workshop.id, { versionId: version.id, revision }, record);
+      await finaliseDraft(db, workshop.id, { versionId: version.id, revision }, record);
     }
     parentId = version.id;
     if (version.note !== undefined) await loadSaltSamples(db, snapshot, bench.materials);

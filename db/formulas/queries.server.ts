@@ -85,7 +85,7 @@ const versionHead = {
   measuredPh: versions.measuredPh,
   measuredDensity: versions.measuredDensity,
   snapshot: versions.snapshot,
-  storedAssessment: sql<Assessment | null>`case when ${versions.state} = 'set' then ${versions.assessment} end`,
+  storedAssessment: sql<Assessment | null>`case when ${versions.state} = 'final' then ${versions.assessment} end`,
 };
 
 /** What a version aims at. */
@@ -165,7 +165,7 @@ export async function listVersions(db: Executor, makerId: string, formulaId: str
       parentId: versions.parentId,
       activePercent: versions.activePercent,
       byCharge: sql<ByCharge>`${versions.assessment} -> 'activeMatter' -> 'byCharge'`.as("by_charge"),
-      setAt: versions.setAt,
+      finalisedAt: versions.finalisedAt,
     })
     .from(versions)
     .where(and(eq(versions.makerId, makerId), eq(versions.formulaId, formulaId)))

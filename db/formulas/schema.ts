@@ -51,7 +51,7 @@ export const versions = pgTable(
     formulaId: uuid("formula_id").notNull(),
     parentId: uuid("parent_id"),
     number: integer("number").notNull(),
-    state: text("state", { enum: ["draft", "set"] }).notNull(),
+    state: text("state", { enum: ["draft", "final"] }).notNull(),
     note: text("note").notNull().default(""),
     profile: text("profile").notNull(),
     batchGrams: numeric("batch_grams", { mode: "number" }).notNull(),
@@ -90,7 +90,7 @@ export const versions = pgTable(
     lineCount: integer("line_count").notNull(),
     createdAt: moment("created_at").notNull().defaultNow(),
     updatedAt: moment("updated_at").notNull().defaultNow(),
-    setAt: moment("set_at"),
+    finalisedAt: moment("finalised_at"),
   },
   (table) => [
     foreignKey({
@@ -118,10 +118,10 @@ export const versions = pgTable(
     check("versions_aim_words", sql`char_length(${table.forWhom}) <= 120 and char_length(${table.closeTo}) <= 120`),
     check("versions_measured", sql`${table.measuredPh} between 0 and 14 and ${table.measuredDensity} between 0.1 and 3`),
     check("versions_without", sql`cardinality(${table.without}) <= 20`),
-    check("versions_state", sql`${table.state} in ('draft', 'set')`),
+    check("versions_state", sql`${table.state} in ('draft', 'final')`),
     check(
-      "versions_set_is_complete",
-      sql`(${table.state} = 'set') = (${table.snapshot} is not null) and (${table.state} = 'set') = (${table.setAt} is not null)`,
+      "versions_final_is_complete",
+      sql`(${table.state} = 'final') = (${table.snapshot} is not null) and (${table.state} = 'final') = (${table.finalisedAt} is not null)`,
     ),
   ],
 );

@@ -130,7 +130,7 @@ export async function saveDraft(
 }
 
 /** Turns a draft into a final version. Returns its number, or `undefined` when the draft has moved on. */
-export async function setDraft(
+export async function finaliseDraft(
   db: Executor,
   makerId: string,
   base: { readonly versionId: string; readonly revision: number },
@@ -138,7 +138,7 @@ export async function setDraft(
 ): Promise<number | undefined> {
   const [won] = await db
     .update(versions)
-    .set({ ...record, state: "set", setAt: sql`now()`, updatedAt: sql`now()` })
+    .set({ ...record, state: "final", finalisedAt: sql`now()`, updatedAt: sql`now()` })
     .where(
       and(
         eq(versions.makerId, makerId),
@@ -152,8 +152,8 @@ export async function setDraft(
 }
 
 /**
- * A new draft that goes on from a final version: same phases and lines, next free number, the set one as parent.
- * Returns its number, or `undefined` when there is no such set version.
+ * A new draft from a final version: same phases and lines, next free number, the final one as parent.
+ * Returns its number, or `undefined` when there is no such final version.
  */
 export async function insertDraftFrom(
   db: Executor,
@@ -164,14 +164,14 @@ export async function insertDraftFrom(
     const [parent] = await tx
       .select()
       .from(versions)
-      .where(and(eq(versions.makerId, makerId), eq(versions.id, ids.parentId), eq(versions.state, "set")));
+      .where(and(eq(versions.makerId, makerId), eq(versions.id, ids.parentId), eq(versions.state, "final")));
     if (parent === undefined) return undefined;
     const [newest] = await tx
       .select({ number: max(versions.number) })
       .from(versions)
       .where(and(eq(versions.makerId, makerId), eq(versions.formulaId, parent.formulaId)));
     const number = (newest?.number ?? 0) + 1;
-    const { id: parentId, snapshot: _snapshot, setAt: _setAt, createdAt: _created, updatedAt: _updated, ...head } = parent;
+    const { id: parentId, snapshot: _snapshot, finalisedAt: _setAt, createdAt: _created, updatedAt: _updated, ...head } = parent;
     await tx
       .insert(versions)
       .values({ ...head, id: ids.versionId, parentId, number, state: "draft", note: "", revision: 0, recentSaves: [] });

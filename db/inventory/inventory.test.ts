@@ -94,8 +94,8 @@ describe("the books of a lot", () => {
 
   it("a row is never changed and never taken out", async () => {
     const lot = await received(100);
-    expect(await refusal(db.execute(sql`update movements set grams = 50 where lot_id = ${lot}`))).toBe("set");
-    expect(await refusal(db.execute(sql`delete from movements where lot_id = ${lot}`))).toBe("set");
+    expect(await refusal(db.execute(sql`update movements set grams = 50 where lot_id = ${lot}`))).toBe("protected");
+    expect(await refusal(db.execute(sql`delete from movements where lot_id = ${lot}`))).toBe("protected");
     expect(await held(lot)).toEqual([100, 100]);
   });
 
@@ -117,8 +117,8 @@ describe("a lot", () => {
     await add(used, { kind: "use", grams: -10, note: "" });
     expect(await deleteLot(db, workshop.id, mistaken)).toBe(true);
     expect(await findLot(db, workshop.id, mistaken)).toBeUndefined();
-    expect(await refusal(deleteLot(db, workshop.id, promised))).toBe("set");
-    expect(await refusal(deleteLot(db, workshop.id, used))).toBe("set");
+    expect(await refusal(deleteLot(db, workshop.id, promised))).toBe("protected");
+    expect(await refusal(deleteLot(db, workshop.id, used))).toBe("protected");
     expect(await held(used)).toEqual([90, 90]);
   });
 

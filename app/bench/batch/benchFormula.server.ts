@@ -7,7 +7,7 @@ import { withParts } from "../../../db/materials/withParts.server";
 import { listScales } from "../../../db/scales/queries.server";
 import { materialsOf } from "./sentBatch";
 
-/** A version as it could be made: a set one as it was set, a draft as it was saved last; on the scales there are now. */
+/** A version as it could be made: a final one as it was finalised, a draft as it was saved last; on the scales there are now. */
 export async function benchFormula(wanted: { readonly formulaId: string; readonly number: number }): Promise<{
   readonly formula: Formula;
   readonly materials: MaterialsBySlug;

@@ -39,7 +39,7 @@ async function foundVersion(wanted: Wanted) {
   const found = await findVersion(database(), currentMakerId(), wanted);
   const { snapshot = null } = found?.version ?? {};
   if (found === undefined || snapshot === null) {
-    throw new Refusal("not-found", "This version is not set.", "Set it on its Sheet first; then it can be made.");
+    throw new Refusal("not-found", "This version is not final.", "Finalise it on its Sheet first; then it can be made.");
   }
   return { version: found.version, snapshot };
 }

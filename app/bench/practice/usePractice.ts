@@ -17,7 +17,7 @@ export interface PracticeHere {
   again(isSame: boolean): void;
 }
 
-const noQueue = { stored: [], waiting: [], refused: [], link: "there" } as const;
+const noQueue = { stored: [], waiting: [], refused: [], broken: [], link: "there" } as const;
 
 /** A batch that is only played: entered in this browser alone, on a clock that can be let run. */
 export function usePractice(sent: SentBatch, kept: KeptPractice, onAgain: (fresh: KeptPractice) => void): PracticeHere {

@@ -16,7 +16,7 @@ describe("entries a device kept", () => {
   it("come back in their order, those that wait, are held and were refused", () => {
     const held = { ...kept, id: "held", position: 4 };
     const refused = { ...kept, id: "refused", why: "It has been done already." };
-    expect(storedEntries([kept, held, refused])).toEqual([kept, held, refused]);
+    expect(storedEntries([kept, held, refused])).toEqual({ entries: [kept, held, refused], broken: [] });
   });
 
   it.each([
@@ -26,7 +26,7 @@ describe("entries a device kept", () => {
     ["one of a kind there is none of", { ...kept, entry: { ...entry, kind: "dreamt" } }],
     ["one that happened at no time", { ...kept, entry: { ...entry, at: "yesterday" } }],
   ])("leave out %s", (_what, broken) => {
-    expect(storedEntries([broken, kept])).toEqual([kept]);
+    expect(storedEntries([broken, kept])).toEqual({ entries: [kept], broken: [broken] });
   });
 });
 

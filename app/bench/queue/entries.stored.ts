@@ -36,9 +36,10 @@ const score = Joi.object<{ at: string; points: number; doses: number; minutes: n
   minutes: Joi.number().required(),
 });
 
-/** Of entries a device kept, those that are some; one that is broken shows nowhere and is not sent. */
-export function storedEntries(kept: readonly unknown[]): readonly KeptEntry[] {
-  return kept.filter((one): one is KeptEntry => keptEntry.validate(one, { convert: false }).error === undefined);
+/** Tells entries a device kept that can be read from those that are broken; these are shown as they are and never sent. */
+export function storedEntries(kept: readonly unknown[]): { readonly entries: readonly KeptEntry[]; readonly broken: readonly unknown[] } {
+  const isEntry = (one: unknown): one is KeptEntry => keptEntry.validate(one, { convert: false }).error === undefined;
+  return { entries: kept.filter(isEntry), broken: kept.filter((one) => !isEntry(one)) };
 }
 
 /** Reads a practice run; null where it is none. */

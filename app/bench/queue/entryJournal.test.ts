@@ -48,6 +48,16 @@ describe("a journal before the database", () => {
     expect((await keep.all("b")).map(({ id }) => id)).toEqual(["2"]);
   });
 
+  it("an entry that cannot be read is told with its text, and not among the others", async () => {
+    const half = { id: "2", batch: "b", position: null, why: null, entry: { id: "2", kind: "weighed" } } as unknown as KeptEntry;
+    const keep = journaled(memoryKeep(), storageOf());
+    await keep.put([row("1"), half]);
+    expect((await keep.all("b")).map(({ id }) => id)).toEqual(["1"]);
+    expect(await keep.broken("b")).toEqual([{ id: "2", text: JSON.stringify(half) }]);
+    await keep.remove(["2"]);
+    expect(await keep.broken("b")).toEqual([]);
+  });
+
   it("a note that cannot be read is none, and a full storage keeps nothing from being kept", async () => {
     const storage = storageOf();
     storage.setItem("tensidrum.bench-journal", "{half");

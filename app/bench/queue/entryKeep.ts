@@ -12,10 +12,18 @@ export interface KeptEntry {
   readonly why: string | null;
 }
 
+/** An entry a device kept and cannot read. */
+export interface BrokenEntry {
+  readonly id: string;
+  readonly text: string;
+}
+
 /** Where a device keeps entries, so that a page that closes loses none. */
 export interface EntryKeep {
   /** Those of a batch in the order they were kept first. */
   all(batch: string): Promise<readonly KeptEntry[]>;
+  /** Those of a batch that cannot be read, as they were kept. */
+  broken(batch: string): Promise<readonly BrokenEntry[]>;
   put(entries: readonly KeptEntry[]): Promise<void>;
   remove(ids: readonly string[]): Promise<void>;
 }
@@ -46,6 +54,7 @@ export function browserKeep(): EntryKeep {
         async (database) => (await database.getAllFromIndex("entries", "batch", batch)).sort((a, b) => a.order - b.order),
         () => memory.all(batch),
       ),
+    broken: () => Promise.resolve([]),
     put: (entries) =>
       using(
         async (database) => {
@@ -74,6 +83,7 @@ export function memoryKeep(): EntryKeep {
   const rows = new Map<string, KeptEntry>();
   return {
     all: (batch) => Promise.resolve([...rows.values()].filter((row) => row.batch === batch)),
+    broken: () => Promise.resolve([]),
     put: (entries) => {
       for (const entry of entries) rows.set(entry.id, entry);
       return Promise.resolve();

@@ -1,7 +1,7 @@
 import type { BatchEntry } from "@tensidrum/core/process";
 import type { StoredEntry } from "../batch/sentBatch";
 import type { OverdrawnLot } from "../lots/lots.server";
-import type { EntryKeep } from "./entryKeep";
+import type { BrokenEntry, EntryKeep } from "./entryKeep";
 
 export interface RefusedEntry {
   readonly entry: BatchEntry;
@@ -13,6 +13,8 @@ export interface QueueState {
   readonly stored: readonly StoredEntry[];
   readonly waiting: readonly BatchEntry[];
   readonly refused: readonly RefusedEntry[];
+  /** What this device kept and cannot read; it is never sent. */
+  readonly broken: readonly BrokenEntry[];
   /** "away": the server could not be reached the last time. */
   readonly link: "there" | "away";
 }
@@ -61,7 +63,7 @@ export class EntryQueue {
   constructor(tools: QueueTools, stored: readonly StoredEntry[], position = stored.at(-1)?.position ?? 0) {
     this.tools = tools;
     this.position = position;
-    this.state = { stored, waiting: [], refused: [], link: "there" };
+    this.state = { stored, waiting: [], refused: [], broken: [], link: "there" };
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -91,6 +93,7 @@ export class EntryQueue {
       stored: inOrder([...this.state.stored, ...behind.filter(isNew)]),
       waiting: [...waiting.map(({ entry }) => entry), ...this.state.waiting],
       refused: [...refused, ...this.state.refused],
+      broken: await keep.broken(batch),
     });
     void this.flush();
   }
@@ -130,9 +133,12 @@ export class EntryQueue {
     void this.flush();
   }
 
-  /** Lets go of an entry the server would not take. */
+  /** Lets go of an entry the server would not take, or of one that cannot be read. */
   async letGo(id: string): Promise<void> {
-    this.change({ refused: this.state.refused.filter(({ entry }) => entry.id !== id) });
+    this.change({
+      refused: this.state.refused.filter(({ entry }) => entry.id !== id),
+      broken: this.state.broken.filter((one) => one.id !== id),
+    });
     await this.tools.keep.remove([id]);
   }
 

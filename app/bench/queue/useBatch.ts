@@ -38,7 +38,12 @@ let keep: EntryKeep | undefined;
 function keepOfBrowser() {
   // Nothing is kept while the page is drawn on the server.
   if (typeof indexedDB === "undefined")
-    return { all: () => Promise.resolve([]), put: () => Promise.resolve(), remove: () => Promise.resolve() };
+    return {
+      all: () => Promise.resolve([]),
+      broken: () => Promise.resolve([]),
+      put: () => Promise.resolve(),
+      remove: () => Promise.resolve(),
+    };
   return (keep ??= journaled(browserKeep(), localStorage));
 }
 

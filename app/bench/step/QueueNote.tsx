@@ -8,7 +8,7 @@ import classes from "./Step.module.css";
 /** What waits on this device for the server, and what the server would not take. Nothing shows while all is stored. */
 export function QueueNote() {
   const { queue, view, letGo, enter } = useBench();
-  const { waiting, refused, link } = queue;
+  const { waiting, refused, broken, link } = queue;
   const isAway = link === "away";
   const many = waiting.length === 1 ? "1 entry" : `${waiting.length} entries`;
   return (
@@ -52,6 +52,15 @@ export function QueueNote() {
               let it go
             </UnstyledButton>
           </span>
+        </div>
+      ))}
+      {broken.map(({ id, text }) => (
+        <div key={id} role="alert" className={classes.problem}>
+          An entry kept on this device cannot be read. It is not in the batch and was not sent. Copy what it says, then enter it again.
+          <code className={classes.small}>{text}</code>
+          <UnstyledButton type="button" className={classes.quiet} onClick={() => letGo(id)}>
+            delete it
+          </UnstyledButton>
         </div>
       ))}
     </>

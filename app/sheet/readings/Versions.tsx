@@ -28,7 +28,7 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
             ) : (
               <Link to={`/sheet/${formulaId}/${version.number}`}>v{version.number}</Link>
             )}
-            <span>{version.state === "draft" ? "draft" : `final ${version.setOn ?? ""}`}</span>
+            <span>{version.state === "draft" ? "draft" : `final ${version.finalisedOn ?? ""}`}</span>
             <span className={classes.percent}>{written(version.activePercent, 2)} %</span>
             {version.note !== "" && <q>{version.note}</q>}
           </li>
@@ -58,12 +58,12 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
         <Link to={`/bench/practice/${formulaId}/${shown}`} data-act="Practice run of this version">
           Practice run
         </Link>
-        {state === "set" && (
+        {state === "final" && (
           <Link to={`/bench/begin/${formulaId}/${shown}`} data-act="Make a batch of this version" data-key="m">
             Make a batch
           </Link>
         )}
-        {state === "set" && (
+        {state === "final" && (
           <UnstyledButton
             type="submit"
             name="intent"
@@ -102,7 +102,7 @@ function Finalise({ number }: { readonly number: number }) {
       />
       <div className={classes.setRow}>
         <span>A final version never changes.</span>
-        <Button type="submit" name="intent" value="set" h={36}>
+        <Button type="submit" name="intent" value="finalise" h={36}>
           Finalise version {number}
         </Button>
       </div>

@@ -13,8 +13,8 @@ import { versionFormula } from "./versionFormula.server";
 export async function keepAsMaterial(formulaId: string, versionId: string): Promise<string> {
   const db = database();
   const makerId = currentMakerId();
-  const version = (await listVersions(db, makerId, formulaId)).find(({ id, state }) => id === versionId && state === "set");
-  if (version === undefined) throw new Refusal("not-found", "This version is not set.", "Set it first; then it stays as it is.");
+  const version = (await listVersions(db, makerId, formulaId)).find(({ id, state }) => id === versionId && state === "final");
+  if (version === undefined) throw new Refusal("not-found", "This version is not final.", "Finalise it first; then it stays as it is.");
   const { number } = version;
   const [{ formula }, stored] = await Promise.all([versionFormula(db, makerId, { formulaId, number }), listMaterials(db, makerId)]);
   const library = new Map(stored.map(({ facts }) => [facts.slug, facts]));

@@ -14,7 +14,7 @@ export interface VersionFormula {
   readonly materials: MaterialsBySlug;
 }
 
-/** A version as the formula it stands for: a set one as it was set, a draft as it was saved last. */
+/** A version as the formula it stands for: a final one as it was finalised, a draft as it was saved last. */
 export async function versionFormula(db: Database, makerId: string, address: SheetAddress): Promise<VersionFormula> {
   const { version, typed, materials: ofLines } = await typedVersion(db, makerId, address);
   const { number, snapshot } = version;

@@ -90,7 +90,7 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
 type SampleEntry = BatchEntry & { readonly kind: `sample-${string}` };
 
 function whyNotSample(plan: BatchPlan, state: BatchState, entry: SampleEntry): string | null {
-  if (!tunes(plan, entry.step, "ph")) return "A sample is taken aside where the pH is set.";
+  if (!tunes(plan, entry.step, "ph")) return "A sample is taken aside where the pH is adjusted.";
   const out = sampleOut(state.standing);
   if (entry.kind === "sample-lost") {
     return out === null ? NO_SAMPLE : entry.reason === "" ? "Say where the sample went; it stands in the record." : null;

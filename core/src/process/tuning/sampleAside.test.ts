@@ -139,7 +139,7 @@ describe("what may follow what", () => {
 });
 
 describe("in a hidden batch", () => {
-  it("a sample taken and poured back untouched changes nothing; one that was set mixes by mass", () => {
+  it("a sample taken and poured back untouched changes nothing; one that was adjusted mixes by mass", () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0, max: 1, noNaN: true }),
