@@ -63,7 +63,7 @@ async function keepTriangleWorking(page: Page): Promise<void> {
       send.call(this, task);
     };
   });
-  await page.getByRole("button", { name: "Move the balance" }).click();
+  await page.getByRole("button", { name: "Adjust the blend" }).click();
   await page.getByRole("application").waitFor();
   await page.locator("path[class*=band]").first().waitFor({ state: "attached" });
   await page.keyboard.press("Escape");

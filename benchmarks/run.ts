@@ -21,21 +21,26 @@ const LINES = 40;
 const folder = makeDataFolder();
 const cluster = await startCluster(folder.path, { keep: false });
 const application = await startApplication({ TENSIDRUM_DATA: folder.path, DATABASE_URL: cluster.url });
-let results: Measured[];
+/** Parts named on the command line; all of them where none is. */
+const wanted = process.argv.slice(2);
+const results: Measured[] = [];
 try {
   const sheet = await makeFormula(application.address, LINES);
-  results = [
-    ...benchCore(),
-    ...(await benchModels()),
-    ...(await benchPages(sheet)),
-    ...(await benchLoad(sheet, application.process.pid ?? 0)),
-    ...(await benchKeystrokes(sheet, `${folder.path}/trace.json`)),
-    ...(await benchList(sheet, cluster.url)),
-    ...(await benchLedger(cluster.url)),
-    ...(await benchBatch(application.address, cluster.url)),
-    ...(await benchInstruments(application.address)),
-    ...(await benchShelf(sheet)),
-  ];
+  const parts: Readonly<Record<string, () => readonly Measured[] | Promise<readonly Measured[]>>> = {
+    core: benchCore,
+    models: benchModels,
+    pages: () => benchPages(sheet),
+    load: () => benchLoad(sheet, application.process.pid ?? 0),
+    keystrokes: () => benchKeystrokes(sheet, `${folder.path}/trace.json`),
+    list: () => benchList(sheet, cluster.url),
+    ledger: () => benchLedger(cluster.url),
+    batch: () => benchBatch(application.address, cluster.url),
+    instruments: () => benchInstruments(application.address),
+    shelf: () => benchShelf(sheet),
+  };
+  for (const [name, measure] of Object.entries(parts)) {
+    if (wanted.length === 0 || wanted.includes(name)) results.push(...(await measure()));
+  }
 } finally {
   await application.stop();
   await cluster.stop();
@@ -49,6 +54,7 @@ const shown = results.map(({ what, value, unit, limit }) => ({
   kept: limit === null ? "" : value <= limit ? "yes" : "NO",
 }));
 console.table(shown);
+if (wanted.length > 0) process.exit();
 mkdirSync("docs/bench", { recursive: true });
 const machine = { node: process.version, processors: cpus().length, model: cpus()[0]?.model ?? "unknown" };
 writeFileSync("docs/bench/latest.json", `${JSON.stringify({ measuredAt: new Date().toISOString(), machine, results }, null, 2)}\n`);
