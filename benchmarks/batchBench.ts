@@ -93,7 +93,7 @@ async function openingMilliseconds(context: BrowserContext, address: string): Pr
   const samples: number[] = [];
   for (let at = 0; at < OPENINGS; at += 1) {
     await page.goto(new URL("/bench", address).toString(), { waitUntil: "networkidle" });
-    const link = page.locator(`a[href='${new URL(address).pathname}']`);
+    const link = page.locator(`a[href='${new URL(address).pathname}']`).first();
     await link.waitFor();
     samples.push(
       await link.evaluate(async (element: HTMLElement) => {

@@ -145,7 +145,12 @@ const asked: Record<string, () => Promise<unknown>> = {
   finaliseDraft: async () => {
     const { assessment } = content();
     const snapshot = formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [], lines: [] });
-    return formulaWrites.finaliseDraft(db, stranger.id, { versionId: draftId, revision: 0 }, { note: "", snapshot, assessment, coreVersion });
+    return formulaWrites.finaliseDraft(
+      db,
+      stranger.id,
+      { versionId: draftId, revision: 0 },
+      { note: "", snapshot, assessment, coreVersion },
+    );
   },
   insertDraftFrom: async () => formulaWrites.insertDraftFrom(db, stranger.id, { parentId: finalVersionId, versionId: crypto.randomUUID() }),
   deleteDraft: async () => formulaWrites.deleteDraft(db, stranger.id, draftId),
@@ -256,6 +261,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   },
   usesOfMaterial: async () => formulaQueries.usesOfMaterial(db, stranger.id, glycerinId, 10),
   listLots: async () => stockQueries.listLots(db, stranger.id),
+  listLotsOfRole: async () => stockQueries.listLotsOfRole(db, stranger.id, "ph-adjuster"),
   standingLots: async () => stockQueries.standingLots(db, stranger.id),
   lotsOfMaterial: async () => stockQueries.lotsOfMaterial(db, stranger.id, glycerinId),
   findLot: async () => stockQueries.findLot(db, stranger.id, lotId),

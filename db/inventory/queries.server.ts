@@ -1,4 +1,4 @@
-import { withOwnFacts, type Material, type MaterialPart } from "@tensidrum/core/library";
+import { withOwnFacts, type Material, type MaterialPart, type Role } from "@tensidrum/core/library";
 import type { ShelfLot } from "@tensidrum/core/inventory";
 import { and, asc, desc, eq, inArray, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
@@ -46,6 +46,11 @@ async function lotsWithFacts(db: Executor, makerId: string, only: SQL | undefine
 /** Every lot of a maker with the facts of its material, the one that ends first before the others. */
 export async function listLots(db: Executor, makerId: string) {
   return lotsWithFacts(db, makerId, undefined);
+}
+
+/** Lots with something left in them whose material has a role. */
+export async function listLotsOfRole(db: Executor, makerId: string, role: Role) {
+  return lotsWithFacts(db, makerId, sql`${materials.facts} ->> 'role' = ${role} and sums.in_it > 0`);
 }
 
 /** One lot with the facts of its material, or `undefined`. */

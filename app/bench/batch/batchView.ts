@@ -3,11 +3,13 @@ import {
   batchState,
   contentsOf,
   evaporationAt,
+  massAccount,
   partTargetGrams,
   type BatchEntry,
   type BatchLine,
   type BatchPlan,
   type BatchState,
+  type MassAccount,
   type ReadOff,
 } from "@tensidrum/core/process";
 import { decimalPlaces, finestFirst, scaleFor, writtenMass } from "@tensidrum/core/quantities";
@@ -35,7 +37,8 @@ export interface BatchView extends Omit<BatchState, "lines"> {
   readonly lines: readonly LineView[];
   /** What is in the beaker of each step once it is through, g. */
   readonly contents: ReadonlyMap<string, number>;
-  readonly inBeakersGrams: number;
+  /** Where its mass came from and where it went. */
+  readonly account: MassAccount;
   readonly toComeGrams: number;
   /** The last thing that can be taken back. */
   readonly last: BatchEntry | null;
@@ -71,13 +74,18 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
     vessels: sent.vessels,
     lines,
     contents: contentsOf(plan, state),
-    inBeakersGrams: lines.reduce((sum, { actualGrams }) => sum + (actualGrams ?? 0), 0),
+    account: massAccount(plan, state),
     toComeGrams: lines.reduce(
       (sum, { line, actualGrams, targetGrams }) => sum + (actualGrams === null && open.has(line) ? targetGrams : 0),
       0,
     ),
     last: state.standing.findLast(({ kind }) => canBeTakenBack.has(kind)) ?? null,
   };
+}
+
+/** The state a view shows, as the core asks for it. */
+export function stateOfView({ lines, ...view }: BatchView): BatchState {
+  return { ...view, lines: new Map(lines.map((line) => [line.line, line])) };
 }
 
 const canBeTakenBack = new Set<BatchEntry["kind"]>([
@@ -118,7 +126,7 @@ export interface Measuring {
 export function measuringOf(plan: BatchPlan, view: BatchView, stepId: string): Measuring | null {
   const what = plan.steps.find(({ id }) => id === stepId)?.measures;
   if (what === undefined) return null;
-  const state = { ...view, lines: new Map(view.lines.map((line) => [line.line, line])) };
+  const state = stateOfView(view);
   const steam = evaporationAt(plan, state, stepId);
   return {
     what,

@@ -126,8 +126,7 @@ function doseEntry(form: BenchForm, head: Head, agents: readonly BenchAgent[]): 
   if ("problem" in grams) return grams;
   const chosen = agents.find(({ name }) => name === form.agent);
   if (chosen === undefined) return { problem: "Choose what was dosed." };
-  const { name, line, kind, molarMass, pKas, strengthPercent } = isOfSample(form) ? dilutedTenfold(chosen) : chosen;
-  const agent = { name, line, kind, molarMass, pKas, strengthPercent };
+  const { dropGrams: _dropGrams, ...agent } = isOfSample(form) ? dilutedTenfold(chosen) : chosen;
   return {
     entries: [
       { ...head, kind: isOfSample(form) ? "sample-dosed" : "dosed", step: form.step, agent, grams: grams.value, ...readOffOf(form) },

@@ -6,6 +6,7 @@ import { listSaltSamples } from "../../../db/saltSamples/queries.server";
 import { findMaker } from "../../../db/makers/queries.server";
 import { batchView } from "./batchView";
 import { materialsOf, planOfBatch, type SentBatch } from "./sentBatch";
+import { shelfFor } from "./shelfFor.server";
 
 async function foundBatch(batchId: string) {
   const [batch, lots] = await Promise.all([
@@ -24,7 +25,7 @@ export async function storedBatch(batchId: string) {
 
 type Stored = Awaited<ReturnType<typeof foundBatch>>;
 
-type Beside = Pick<SentBatch, "entries" | "position" | "earlier" | "saltSamples" | "funnel">;
+type Beside = Pick<SentBatch, "entries" | "position" | "earlier" | "saltSamples" | "funnel" | "shelf">;
 
 function sent({ batch, lots }: Stored, beside: Beside): SentBatch {
   return {
@@ -47,28 +48,30 @@ export async function sendBatch(batchId: string): Promise<SentBatch> {
     listCountingEntries(database(), currentMakerId(), batchId),
   ]);
   const { versionId, formula } = found.batch;
-  const [last, measuring] = await Promise.all([
+  const [last, measuring, shelf] = await Promise.all([
     versionId === null ? undefined : findLastTuned(database(), currentMakerId(), versionId),
     measuringBy(surfactantBaseOf({ formula, materials: materialsOf(formula) })),
+    shelfFor(entries.map(({ entry }) => entry)),
   ]);
   const earlier = last === undefined ? null : { ...last, entries: standingEntries(last.entries) };
   const standing = new Set(standingEntries(entries.map(({ entry }) => entry)).map(({ id }) => id));
-  return sent(found, { entries: entries.filter(({ entry }) => standing.has(entry.id)), position, earlier, ...measuring });
+  return sent(found, { entries: entries.filter(({ entry }) => standing.has(entry.id)), position, earlier, shelf, ...measuring });
 }
 
 /** A batch where it stands now, with all that was entered. */
 export async function viewBatch(batchId: string) {
   const { entries, ...found } = await storedBatch(batchId);
-  const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0, earlier: null, saltSamples: [], funnel: null });
-  const plan = planOfBatch(batch);
   const all = entries.map(({ entry }) => entry);
+  const beside = { earlier: null, saltSamples: [], funnel: null, shelf: await shelfFor(all) };
+  const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0, ...beside });
+  const plan = planOfBatch(batch);
   return { sent: batch, plan, entries: all, view: batchView(batch, plan, all) };
 }
 
 /** The plan of a batch and its lots, to judge what may be entered. */
 export async function plannedBatch(batchId: string) {
-  const { batch, lots } = await foundBatch(batchId);
-  return { plan: planOfBatch(batch), lots, startedAt: batch.startedAt };
+  const [{ batch, lots }, shelf] = await Promise.all([foundBatch(batchId), shelfFor([])]);
+  return { plan: planOfBatch({ ...batch, shelf }), lots, startedAt: batch.startedAt };
 }
 
 /** What the maker has to judge a thickness by: jars of a base, and their own funnel. */

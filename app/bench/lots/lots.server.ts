@@ -1,7 +1,7 @@
 import { Refusal } from "@tensidrum/core/quantities";
 import { batchState } from "@tensidrum/core/process";
 import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
-import { shiftShare, wantedOfLots } from "@tensidrum/core/inventory";
+import { shiftShare } from "@tensidrum/core/inventory";
 import { shownMaterial } from "@tensidrum/core/library";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findBatch, listOverdrawnLots } from "../../../db/batches/queries.server";
@@ -9,6 +9,7 @@ import { changeShares } from "../../../db/batches/writes.server";
 import { findLot, listLots } from "../../../db/inventory/queries.server";
 import { addMovement } from "../../../db/inventory/writes.server";
 import { plannedBatch } from "../batch/stored.server";
+import { bookedLots } from "./bookedLots.server";
 import type { FieldProblem } from "../../frame/formAnswer";
 import type { TypedLots } from "./lotsForm.server";
 
@@ -96,8 +97,7 @@ async function bookOnOther(batchId: string, { line, lotId, to }: TypedLots): Pro
     const weighed = state.lines.get(line)?.actualGrams ?? 0;
     if (!(weighed > 0)) return null;
     const shifted = shiftShare(shares, weighed, { line, from: lotId, to, grams: wrong.missingGrams });
-    const actual = new Map([...state.lines.values()].map((each) => [each.line, each.actualGrams]));
-    const wanted = new Map(wantedOfLots(shifted, actual, state.finished !== null));
+    const wanted = new Map(bookedLots(plan, shifted, stored));
     // A lot that gives nothing any more gives back what it was booked with.
     for (const { lotId: before } of shares) if (!wanted.has(before)) wanted.set(before, { reservedGrams: 0, usedGrams: 0 });
     return { shares: shifted, lots: wanted };

@@ -2,6 +2,7 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { planBatch, stepsOf, surfactantBaseOf } from "@tensidrum/core/process";
 import { benchFormula } from "../batch/benchFormula.server";
 import type { SentBatch } from "../batch/sentBatch";
+import { shelfFor } from "../batch/shelfFor.server";
 import { measuringBy } from "../batch/stored.server";
 
 /** Without a draft's size. */
@@ -30,6 +31,7 @@ export async function openPractice(wanted: { readonly formulaId: string; readonl
     steps: plan.steps,
     vessels: stepsOf(plan.formula, materials).vessels,
     ...{ lots: [], entries: [], position: 0, earlier: null, started: now, now },
+    shelf: { ...(await shelfFor([])), lots: [] },
     ...(await measuringBy(surfactantBaseOf(plan))),
   };
 }

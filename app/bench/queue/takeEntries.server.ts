@@ -1,5 +1,6 @@
 import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/process";
-import { wantedOfLots, type LotShare } from "@tensidrum/core/inventory";
+import type { LotShare } from "@tensidrum/core/inventory";
+import { bookedLots } from "../lots/bookedLots.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listEntries } from "../../../db/batches/queries.server";
 import { addEntries, addPhoto, type Decision, type NewPhoto } from "../../../db/batches/writes.server";
@@ -90,9 +91,8 @@ function beforeBegin({ at }: BatchEntry, startedAt: Date): string {
 /** How batch and lots stand after all entries. */
 function afterwards(plan: BatchPlan, lots: readonly LotShare[], all: readonly BatchEntry[]): Omit<Decision, "entries"> {
   const state = batchState(plan, all);
-  const weighed = new Map([...state.lines.values()].map(({ line, actualGrams }) => [line, actualGrams]));
   return {
-    lots: wantedOfLots(lots, weighed, state.finished !== null),
+    lots: bookedLots(plan, lots, all),
     finishedAt: state.finished === null ? null : new Date(state.finished.at),
   };
 }

@@ -36,7 +36,8 @@ interface Kept {
 
 /** A batch from what was sent and what has been entered, wherever that is kept. */
 export function useBatchHere(sent: SentBatch, { entries, queue, clock, held, add, letGo }: Kept): BatchHere {
-  const plan = useMemo(() => planOfBatch({ formula: sent.formula, steps: sent.steps }), [sent.formula, sent.steps]);
+  const { formula, steps, shelf } = sent;
+  const plan = useMemo(() => planOfBatch({ formula, steps, shelf }), [formula, steps, shelf]);
   const view = useMemo(() => batchView(sent, plan, entries), [sent, plan, entries]);
   const now = useNow(sent.now, clock);
   const next = useMemo(() => nextStep(view, now), [view, now]);

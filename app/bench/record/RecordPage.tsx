@@ -6,6 +6,7 @@ import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import classes from "../Bench.module.css";
 import { benchStations } from "../benchStation";
+import { yieldWords } from "./accountWords";
 import { SumsTable } from "./SumsTable";
 import type { OpenRecord } from "./record.server";
 import { DataTable } from "../../components/DataTable";
@@ -41,8 +42,9 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
               ? ", not finished"
               : finished.isDiscarded
                 ? `, discarded ${finished.at} before anything was weighed`
-                : `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g yield, ${written((100 * finished.yieldGrams) / Math.max(1e-9, weighedGrams(record)), 1)} % of the total weighed in`}
+                : `, finished ${finished.at}`}
           </p>
+          {yieldWords(record.account) !== null && <p>{yieldWords(record.account)}</p>}
           {tares.length > 0 && <p>Tare weights: {tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.</p>}
         </header>
         <div>
@@ -69,12 +71,8 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
   );
 }
 
-function weighedGrams({ lines }: OpenRecord): number {
-  return lines.reduce((sum, { actualGrams }) => sum + (actualGrams ?? 0), 0);
-}
-
 function Lines({ record }: { readonly record: OpenRecord }) {
-  const { lines, decimals } = record;
+  const { lines, decimals, account } = record;
   const planned = lines.reduce((sum, { targetGrams }) => sum + targetGrams, 0);
   return (
     <DataTable className={classes.list}>
@@ -100,13 +98,24 @@ function Lines({ record }: { readonly record: OpenRecord }) {
             <td>{line.percent === null ? "" : written(line.percent, 1)}</td>
           </tr>
         ))}
+        {account.besides.map(({ name, grams, lot }) => (
+          <tr key={`${name} ${lot?.id ?? ""}`}>
+            <th scope="row">
+              {name} <small>not in the formula</small>
+            </th>
+            <td>{lot?.code}</td>
+            <td />
+            <td>{written(grams, 2)}</td>
+            <td />
+          </tr>
+        ))}
       </tbody>
       <tfoot>
         <tr>
           <th scope="row">together</th>
           <td />
           <td>{written(planned, decimals)}</td>
-          <td>{written(weighedGrams(record), decimals)}</td>
+          <td>{written(account.inGrams, decimals)}</td>
           <td />
         </tr>
       </tfoot>

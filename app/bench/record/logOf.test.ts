@@ -3,7 +3,7 @@ import { stepsOf, planBatch, entryKinds, type BatchEntry } from "@tensidrum/core
 import type { Formula } from "@tensidrum/core/formula";
 import { describe, expect, it } from "vitest";
 import { batchView } from "../batch/batchView";
-import type { SentBatch } from "../batch/sentBatch";
+import { emptyShelf, type SentBatch } from "../batch/sentBatch";
 import { logOf } from "./logOf";
 
 const materials = new Map(referenceLibrary.map((material) => [material.slug, material]));
@@ -33,6 +33,7 @@ const sent: SentBatch = {
   earlier: null,
   saltSamples: [],
   funnel: null,
+  shelf: emptyShelf,
   started: "",
   now: "",
 };
@@ -116,7 +117,7 @@ describe("what happened, in words", () => {
 describe("a batch on its page", () => {
   it("adds up: what is in the beakers and what is to come are the batch", () => {
     const view = batchView(sent, plan, one.slice(0, 4));
-    expect(view.inBeakersGrams).toBe(110);
+    expect(view.account.inGrams).toBe(110);
     expect(view.toComeGrams).toBe(400);
     expect(view.lines.find(({ line }) => line === "b")).toMatchObject({
       name: "Cocamidopropyl betaine",

@@ -2,6 +2,7 @@ import { sumsAsMade } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
+import { stateOfView } from "../batch/batchView";
 import { storedBatch, viewBatch } from "../batch/stored.server";
 import { logOf } from "./logOf";
 import { here, writtenMoment } from "../../frame/dates.server";
@@ -37,7 +38,8 @@ export async function openRecord(batchId: string) {
         percent: deviation?.percent ?? null,
       };
     }),
-    sums: sumsAsMade(plan, { steps: view.steps, lines: new Map(view.lines.map((line) => [line.line, line])) }),
+    account: view.account,
+    sums: sumsAsMade(plan, stateOfView(view)),
     steps: view.steps.map(({ step, state, reason }) => ({ id: step.id, title: step.title, state, reason })),
     tares: [...view.tares].map(([vessel, grams]) => ({ vessel: vesselName(vessel), grams })),
     log: logOf(view, entries).map(({ at, ...row }) => ({ ...row, at: here(at).format("D MMM, HH:mm:ss") })),

@@ -4,6 +4,7 @@ import pdfMake from "pdfmake";
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
+import { yieldWords } from "./accountWords";
 import { fileAnswer, openRecord, type OpenRecord } from "./record.server";
 
 const require = createRequire(import.meta.url);
@@ -41,16 +42,13 @@ type PhotoOfRecord = { readonly at: string; readonly step: string | null; readon
 
 /** What the PDF says: the same as the page of the record. */
 export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[]): TDocumentDefinitions {
-  const { code, name, lines, sums, steps, log, tares, decimals, finished } = record;
-  const sum = (of: (line: OpenRecord["lines"][number]) => number | null): string =>
-    written(
-      lines.reduce((total, line) => total + (of(line) ?? 0), 0),
-      decimals,
-    );
+  const { code, name, lines, sums, steps, log, tares, decimals, finished, account } = record;
+  const came = yieldWords(account);
   const content: Content[] = [
     { text: `Record of ${code}`, fontSize: 20, bold: true },
     { text: name, fontSize: 14, margin: [0, 2, 0, 2] },
     `${record.batch}, begun ${record.started}${endWords(finished)}`,
+    ...(came === null ? [] : [came]),
     ...(tares.length === 0 ? [] : [`Tare weights: ${tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.`]),
     table(
       ["line", "lots", "target, g", "weighed, g", "off, %"],
@@ -62,7 +60,23 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
           line.actualGrams === null ? "" : written(line.actualGrams, line.decimals),
           line.percent === null ? "" : written(line.percent, 1),
         ]),
-        ["together", "", sum(({ targetGrams }) => targetGrams), sum(({ actualGrams }) => actualGrams), ""],
+        ...account.besides.map(({ name: beside, grams, lot }) => [
+          `${beside} (not in the formula)`,
+          lot?.code ?? "",
+          "",
+          written(grams, 2),
+          "",
+        ]),
+        [
+          "together",
+          "",
+          written(
+            lines.reduce((total, { targetGrams }) => total + targetGrams, 0),
+            decimals,
+          ),
+          written(account.inGrams, decimals),
+          "",
+        ],
       ],
       ["*", "auto", "auto", "auto", "auto"],
     ),
@@ -120,5 +134,5 @@ function table(head: readonly string[], rows: readonly (readonly string[])[], wi
 function endWords(finished: OpenRecord["finished"]): string {
   if (finished === null) return ", not finished";
   if (finished.isDiscarded) return `, discarded ${finished.at} before anything was weighed`;
-  return `, finished ${finished.at}: ${written(finished.yieldGrams, 1)} g yield`;
+  return `, finished ${finished.at}`;
 }

@@ -2,6 +2,7 @@ import { sumsAsMade, type SumAsMade } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { SumsTable } from "../record/SumsTable";
+import { stateOfView } from "../batch/batchView";
 import { useBench } from "./bench";
 import classes from "./Step.module.css";
 import { FormError } from "../../components/FormError";
@@ -13,8 +14,8 @@ export function AsWeighed() {
   // Read once the step is on the screen: nobody waits for it.
   useEffect(() => {
     const isAnyWeighed = view.lines.some(({ actualGrams }) => actualGrams !== null);
-    setSums(isAnyWeighed ? sumsAsMade(plan, { steps: view.steps, lines: new Map(view.lines.map((line) => [line.line, line])) }) : []);
-  }, [plan, view.lines, view.steps]);
+    setSums(isAnyWeighed ? sumsAsMade(plan, stateOfView(view)) : []);
+  }, [plan, view]);
   if (sums.length === 0) return null;
   const outside = sums.filter((sum) => sum.outside !== null);
   return (

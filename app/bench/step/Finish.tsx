@@ -2,6 +2,7 @@ import { TextInput, UnstyledButton } from "@mantine/core";
 import { sampleOut } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
+import { totalInWords, yieldWords } from "../record/accountWords";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import { ClockTime } from "./ClockTime";
@@ -19,7 +20,7 @@ export function Finish() {
           {view.finished.isDiscarded ? "Discarded" : "Closed"} <ClockTime at={view.finished.at} />
         </h2>
         <p className={classes.do}>
-          {view.finished.isDiscarded ? "Nothing was weighed." : `${written(view.finished.yieldGrams, 1)} g yield.`}{" "}
+          {view.finished.isDiscarded ? "Nothing was weighed." : yieldWords(view.account)}{" "}
           <Link to={`/bench/${view.id}/record`}>The record</Link>
         </p>
         <Entry hidden={{ entry: view.last?.id ?? "" }}>
@@ -51,7 +52,7 @@ export function Finish() {
           <PourBack sample={out} stepId={out.step} isDue />
         </>
       )}
-      <p className={classes.do}>Weigh the yield. Total weighed in: {written(view.inBeakersGrams, 1)} g.</p>
+      <p className={classes.do}>Weigh the yield. {totalInWords(view.account)}</p>
       <Entry className={classes.acts}>
         <label className={classes.field}>
           yield

@@ -37,7 +37,7 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
         </strong>
         <span>{vessel}</span>
         <span>
-          in the beakers <b>{written(view.inBeakersGrams, view.decimals)}</b> g
+          in the beakers <b>{written(view.account.inGrams - view.account.samplesGrams, view.decimals)}</b> g
         </span>
         <span>
           still to come <b>{written(view.toComeGrams, view.decimals)}</b> g

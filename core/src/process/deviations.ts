@@ -52,23 +52,33 @@ export function deviationsOf(formula: Formula, actual: ActualGrams, library: Mat
 }
 
 /**
- * The formula as it was really made: each line by its actual weight, those not weighed yet as planned, the batch as heavy
- * as all of it. Reading it gives the sums of the batch.
+ * The formula as it was really made: each line by its actual weight, those not weighed yet as planned, what came in beside
+ * them as lines of its own, the batch as heavy as all of it. Reading it gives the sums of the batch.
+ * @param beside what came in and is no line, g, by slug of its material
  */
-export function formulaAsMade(formula: Formula, actual: ActualGrams, library: MaterialsBySlug): Formula {
+export function formulaAsMade(
+  formula: Formula,
+  actual: ActualGrams,
+  library: MaterialsBySlug,
+  beside: ReadonlyMap<string, number> = new Map(),
+): Formula {
   const planned = targets(formula, library);
   const gramsOf = (id: string): number => actual.get(id) ?? planned.get(id)?.grams ?? 0;
-  const batchGrams = [...planned.keys()].reduce((sum, id) => sum + gramsOf(id), 0);
+  const besideGrams = [...beside.values()].reduce((sum, grams) => sum + grams, 0);
+  const batchGrams = [...planned.keys()].reduce((sum, id) => sum + gramsOf(id), besideGrams);
   if (!(batchGrams > 0)) throw new Refusal("not-possible", "Nothing has been weighed.", "Weigh at least one line.");
   const share = (id: string): number => (100 * gramsOf(id)) / batchGrams;
   const { splits, ...whole } = formula;
-  const lines = formula.lines.map(({ id, phase, material, assayPercent }) => ({
+  const asWeighed = formula.lines.map(({ id, phase, material, assayPercent }) => ({
     id,
     phase,
     material,
     percent: share(id),
     ...(assayPercent === undefined ? {} : { assayPercent }),
   }));
+  const phase = formula.lines.at(-1)?.phase ?? formula.phases.at(-1)?.id ?? "";
+  const added = [...beside].map(([material, grams]) => ({ id: besideId(material), phase, material, percent: (100 * grams) / batchGrams }));
+  const lines = [...asWeighed, ...added];
   if (splits === undefined) return { ...whole, batchGrams, lines };
   const parts = splits.map((split) => ({
     ...split,
@@ -76,6 +86,9 @@ export function formulaAsMade(formula: Formula, actual: ActualGrams, library: Ma
   }));
   return { ...whole, batchGrams, lines, splits: parts };
 }
+
+/** Id of the line that stands for what came in of a material beside the formula's lines. */
+export const besideId = (material: string): string => `beside-${material}`;
 
 /**
  * What the lines still to be weighed must be, so that the formula keeps its proportions: all targets × actual ⁄ target of

@@ -150,11 +150,13 @@ export function TunePh({ step: due }: { readonly step: Step }) {
               value={kind === "acid" ? acid.name : base.name}
               onChange={(event) => setChosen({ ...chosen, [kind]: event.currentTarget.value })}
             >
-              {agents
-                .filter((one) => one.kind === kind)
-                .map(({ name }) => (
-                  <option key={name}>{name}</option>
-                ))}
+              {agentGroups(agents.filter((one) => one.kind === kind)).map(({ from, those }) => (
+                <optgroup key={from} label={from}>
+                  {those.map(({ name }) => (
+                    <option key={name}>{name}</option>
+                  ))}
+                </optgroup>
+              ))}
             </NativeSelect>
           </label>
         ))}
@@ -211,6 +213,16 @@ function againstPlanWords(soFar: number, planned: number | null, earlier: number
     earlier > 0 ? `the last batch took as much as ${written(earlier, 2)}` : "",
   ];
   return `${written(soFar, 2)} g of ${agent.name} so far${of.some((one) => one !== "") ? `, ${of.filter((one) => one !== "").join(", ")}` : ""}`;
+}
+
+/** Solutions by where they come from; what there is none of is left out. */
+function agentGroups(agents: readonly BenchAgent[]) {
+  const groups = [
+    { from: "in the formula", those: agents.filter(({ line }) => line !== null) },
+    { from: "on the shelf", those: agents.filter(({ lot }) => lot !== undefined) },
+    { from: "usual strengths", those: agents.filter(({ line, lot }) => line === null && lot === undefined) },
+  ];
+  return groups.filter(({ those }) => those.length > 0);
 }
 
 function agentNamed(agents: readonly BenchAgent[], kind: "acid" | "base", name: string): BenchAgent {

@@ -56,6 +56,11 @@ const entry = Joi.object({
       molarMass: positiveField.required(),
       pKas: Joi.array().items(Joi.number().min(-10).max(20)).max(20).required(),
       strengthPercent: positiveField.max(100).required(),
+      parts: Joi.array()
+        .items(Joi.object({ material: nameField.required(), percent: notNegativeField.max(100).required() }))
+        .min(1)
+        .max(20),
+      lot: Joi.object({ id: idField.required(), code: nameField.required() }),
     }),
   ),
   photo: idField,

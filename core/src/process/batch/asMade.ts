@@ -1,6 +1,9 @@
 import { readingOf } from "../../assessment/readings.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { formulaAsMade } from "../deviations.ts";
+import type { Formula } from "../../formula/types.ts";
+import type { MaterialsBySlug, Span } from "../../library/material.ts";
+import { besidesOf, gramsBeside, materialBeside } from "./besides.ts";
 import type { BatchState } from "./batchState.ts";
 import type { BatchPlan } from "./batchPlan.ts";
 import { gramsNow } from "./contents.ts";
@@ -16,16 +19,30 @@ export interface SumAsMade {
   readonly outside: { readonly low: number; readonly high: number } | null;
 }
 
+/** The formula of a batch with all that went into the beaker: its lines as weighed, and what came in beside them. */
+export function batchAsMade(plan: BatchPlan, state: Pick<BatchState, "lines" | "steps" | "standing">): Formula {
+  return formulaAsMade(plan.formula, gramsNow(state), plan.materials, gramsBeside(besidesOf(plan, state.standing)));
+}
+
+/** The materials of a batch as made, those that came in beside its lines among them. */
+export function materialsAsMade(plan: BatchPlan, { lines }: Formula): MaterialsBySlug {
+  const missing = lines.flatMap(({ material }) =>
+    plan.materials.has(material) ? [] : [[material, materialBeside(material, plan)] as const],
+  );
+  return missing.length === 0 ? plan.materials : new Map([...plan.materials, ...missing]);
+}
+
 /**
- * The sums read again from what was really weighed, lines of open steps as they are to be: the batch, active matter,
+ * The sums read again from what really went in, lines of open steps as they are to be: the batch, active matter,
  * salt, and every preservative against its dose. None where nothing was weighed and nothing will be.
  */
-export function sumsAsMade(plan: BatchPlan, state: Pick<BatchState, "lines" | "steps">): readonly SumAsMade[] {
+export function sumsAsMade(plan: BatchPlan, state: Pick<BatchState, "lines" | "steps" | "standing">): readonly SumAsMade[] {
   const actual = gramsNow(state);
   if ([...actual.values()].every((grams) => grams <= 0)) return [];
   const planned = readingOf(plan.formula, plan.materials).readings;
-  const made = readingOf(formulaAsMade(plan.formula, actual, plan.materials), plan.materials).readings;
-  const madeGrams = [...actual.values()].reduce((sum, grams) => sum + grams, 0);
+  const formula = batchAsMade(plan, state);
+  const made = readingOf(formula, materialsAsMade(plan, formula)).readings;
+  const madeGrams = formula.batchGrams;
   const sums: SumAsMade[] = [
     { id: "batch", what: "batch", unit: "g", planned: plan.formula.batchGrams, made: madeGrams, outside: null },
     {
@@ -41,8 +58,8 @@ export function sumsAsMade(plan: BatchPlan, state: Pick<BatchState, "lines" | "s
   for (const { material, percent, low, high } of made.preservatives) {
     const known = plan.materials.get(material);
     const before = planned.preservatives.find((one) => one.material === material);
-    const isOutside = low !== null && high !== null && (percent < low || percent > high);
-    const wasOutside = before !== undefined && low !== null && high !== null && (before.percent < low || before.percent > high);
+    const isOutside = low !== null && high !== null && isBeyond(percent, { low, high });
+    const wasOutside = before !== undefined && low !== null && high !== null && isBeyond(before.percent, { low, high });
     sums.push({
       id: material,
       what: known === undefined ? material : shownMaterial(known).name,
@@ -53,4 +70,11 @@ export function sumsAsMade(plan: BatchPlan, state: Pick<BatchState, "lines" | "s
     });
   }
   return sums;
+}
+
+/** A dose that leaves its range by no more than a scale rounds, as a part of the limit, is inside: 0.503 of 0.50 %. */
+const ROUNDED = 0.01;
+
+function isBeyond(percent: number, { low, high }: Span): boolean {
+  return percent < low * (1 - ROUNDED) || percent > high * (1 + ROUNDED);
 }

@@ -1,4 +1,3 @@
-import { saltOf } from "../../formula/sums/hiddenSalt.ts";
 import type { Formula, FormulaLine } from "../../formula/types.ts";
 import { roundToMultiple } from "../../quantities/decimals.ts";
 import { finestFirst, scaleFor } from "../../quantities/scales.ts";
@@ -6,6 +5,7 @@ import { allowedPercent, deviationsOf } from "../deviations.ts";
 import type { BatchLine, BatchPlan } from "./batchPlan.ts";
 import type { BatchEntry } from "./entries.ts";
 import { drawnTargetGrams, partsOf } from "./parts.ts";
+import { saltPercentOf, strengthOf } from "./strengths.ts";
 import { dosesBack, samplesAside } from "../tuning/sampleAside.ts";
 
 /**
@@ -71,16 +71,6 @@ export function batchLines(plan: BatchPlan, standing: readonly BatchEntry[]): Re
       return [line, { line, targetGrams, actualGrams, deviation, allowedPercent: allowed, asks }];
     }),
   );
-}
-
-function saltPercentOf({ formula, materials }: BatchPlan, line: string): number {
-  const material = materials.get(formula.lines.find(({ id }) => id === line)?.material ?? "");
-  const percent = material === undefined ? 0 : saltOf(material);
-  return percent > 0 ? percent : 100;
-}
-
-function strengthOf({ formula, materials }: BatchPlan, line: string): number {
-  return materials.get(formula.lines.find(({ id }) => id === line)?.material ?? "")?.acidBase?.percentOfMaterial ?? 100;
 }
 
 const exact = new WeakMap<BatchPlan, Formula>();

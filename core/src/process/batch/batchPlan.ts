@@ -1,6 +1,7 @@
 import type { Formula } from "../../formula/types.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import type { Deviation } from "../deviations.ts";
+import type { DosedLot } from "./entries.ts";
 import type { Step } from "../step.ts";
 
 /** A batch as it was planned when it was begun. */
@@ -11,6 +12,14 @@ export interface BatchPlan {
   readonly steps: readonly Step[];
   /** What each line is to weigh, as the scales show it, g. */
   readonly targets: ReadonlyMap<string, number>;
+  /** Acids and bases that stand on the shelf; their materials are among the others. */
+  readonly shelf?: readonly ShelfSolution[];
+}
+
+/** An acid or a base on the shelf, by its lot. */
+export interface ShelfSolution {
+  readonly material: string;
+  readonly lot: DosedLot;
 }
 
 export interface BatchLine {

@@ -1,3 +1,4 @@
+import type { MaterialPart } from "../../library/material.ts";
 import type { BufferReading } from "../../acidity/calibration.ts";
 import type { ThicknessGauge } from "../../rheology/salt/plausibleCurves.ts";
 
@@ -19,6 +20,15 @@ export interface DosedAgent {
   readonly molarMass: number;
   readonly pKas: readonly number[];
   readonly strengthPercent: number;
+  /** What it is made of, where it is no line; of a line the formula says it. */
+  readonly parts?: readonly MaterialPart[];
+  /** The lot on the shelf it was taken from. */
+  readonly lot?: DosedLot;
+}
+
+export interface DosedLot {
+  readonly id: string;
+  readonly code: string;
 }
 
 export const thicknessUnits = ["Pa·s", "s"] as const;

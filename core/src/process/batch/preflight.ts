@@ -52,7 +52,12 @@ export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): 
   ];
   const profile = plan.steps.some(({ stage }) => stage === "ph");
   if (profile) {
-    items.push({ id: "meter", state: "ask", what: "The meter is calibrated, or strips are at hand.", why: "pH is adjusted before thickness." });
+    items.push({
+      id: "meter",
+      state: "ask",
+      what: "The meter is calibrated, or strips are at hand.",
+      why: "pH is adjusted before thickness.",
+    });
   }
   for (const { code, line, wantedGrams, freeGrams } of lots.filter((lot) => lot.wantedGrams > lot.freeGrams)) {
     const what = `Lot ${code} has ${writtenMass(freeGrams)} free; ${nameOfLine(plan, line)} needs ${writtenMass(wantedGrams)}.`;

@@ -1,6 +1,8 @@
-import type { Material } from "../../library/material.ts";
+import type { Agent } from "../../acidity/equivalents.ts";
+import { soluteContentPercent, STOCK_WATER } from "../../acidity/stockMaterial.ts";
+import type { Material, MaterialPart, MaterialsBySlug } from "../../library/material.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
-import type { BatchPlan } from "../batch/batchPlan.ts";
+import type { BatchPlan, ShelfSolution } from "../batch/batchPlan.ts";
 import type { BatchEntry, DosedAgent } from "../batch/entries.ts";
 
 /** A solution a pH can be set with. */
@@ -12,40 +14,95 @@ export interface BenchAgent extends DosedAgent {
 const CITRIC = { kind: "acid", molarMass: 192.12, pKas: [3.13, 4.76, 6.4] } as const;
 const CAUSTIC = { kind: "base", molarMass: 40, pKas: [] } as const;
 
-/** What stands on most benches; of a solution nobody weighed a drop of, none is counted. */
-const usual: readonly BenchAgent[] = [
-  { name: "citric acid 20 %", line: null, ...CITRIC, strengthPercent: 20, dropGrams: null },
-  { name: "citric acid 10 %", line: null, ...CITRIC, strengthPercent: 10, dropGrams: null },
-  { name: "sodium hydroxide 10 %", line: null, ...CAUSTIC, strengthPercent: 10, dropGrams: null },
-  { name: "sodium hydroxide 2 %", line: null, ...CAUSTIC, strengthPercent: 2, dropGrams: null },
-];
+/** What the usual solutions are dissolved from, with its content, %. */
+const SOLUTES = {
+  citric: { material: "citric-acid-anhydrous", contentPercent: 99.5 },
+  caustic: { material: "sodium-hydroxide-pellets", contentPercent: 98.5 },
+} as const;
 
-/**
- * Acids and bases a batch can be tuned with: those of its formula that are dosed first, then what stands on most benches.
- * Whose drops were weighed in this batch is counted in those drops.
- */
-export function agentsOf({ formula, materials, steps }: BatchPlan, standing: readonly BatchEntry[] = []): readonly BenchAgent[] {
-  const tuned = new Set(steps.flatMap(({ tunes, lines }) => (tunes === "ph" ? lines : [])));
-  const own = formula.lines.flatMap(({ id, material }) => {
-    const known = tuned.has(id) ? materials.get(material) : undefined;
-    const agent = known === undefined ? null : agentOf(known, id);
-    return agent === null ? [] : [agent];
-  });
-  const weighed = new Map(standing.flatMap((entry) => (entry.kind === "drops-weighed" ? [[entry.agent, entry.grams / entry.drops]] : [])));
-  return [...own, ...usual].map((agent) => ({ ...agent, dropGrams: weighed.get(agent.name) ?? agent.dropGrams }));
+function dissolved({ material, contentPercent }: (typeof SOLUTES)[keyof typeof SOLUTES], strengthPercent: number): readonly MaterialPart[] {
+  const percent = (100 * strengthPercent) / contentPercent;
+  return [
+    { material, percent },
+    { material: STOCK_WATER, percent: 100 - percent },
+  ];
 }
 
-function agentOf(material: Material, line: string): BenchAgent | null {
-  const { acidBase, dropMilligrams } = material;
-  if (acidBase === null || !(acidBase.percentOfMaterial > 0)) return null;
+const usualAgent = (name: string, facts: typeof CITRIC | typeof CAUSTIC, strengthPercent: number): BenchAgent => ({
+  ...{ name: `${name} ${strengthPercent} %`, line: null, ...facts, strengthPercent, dropGrams: null },
+  parts: dissolved(facts.kind === "acid" ? SOLUTES.citric : SOLUTES.caustic, strengthPercent),
+});
+
+/** What stands on most benches; of a solution nobody weighed a drop of, none is counted. */
+const usual: readonly BenchAgent[] = [
+  usualAgent("citric acid", CITRIC, 20),
+  usualAgent("citric acid", CITRIC, 10),
+  usualAgent("sodium hydroxide", CAUSTIC, 10),
+  usualAgent("sodium hydroxide", CAUSTIC, 2),
+];
+
+/** The materials the usual solutions are made of, by slug. */
+export const usualSolutes: readonly string[] = [SOLUTES.citric.material, SOLUTES.caustic.material, STOCK_WATER];
+
+/**
+ * Acids and bases a batch can be tuned with: those of its formula that are dosed, those on the shelf by their lots, then
+ * what stands on most benches. Whose drops were weighed in this batch is counted in those drops.
+ */
+export function agentsOf(plan: BatchPlan, standing: readonly BatchEntry[] = []): readonly BenchAgent[] {
+  const { formula, materials, steps, shelf = [] } = plan;
+  const tuned = new Set(steps.flatMap(({ tunes, lines }) => (tunes === "ph" ? lines : [])));
+  const ofFormula = formula.lines.filter(({ id }) => tuned.has(id));
+  const own = ofFormula.flatMap(({ id, material }) => agentOf(materials.get(material), materials, { line: id }));
+  const known = new Set(ofFormula.map(({ material }) => material));
+  const onShelf = shelf
+    .filter(({ material }) => !known.has(material))
+    .flatMap((solution) => agentOf(materials.get(solution.material), materials, { solution }));
+  const weighed = new Map(standing.flatMap((entry) => (entry.kind === "drops-weighed" ? [[entry.agent, entry.grams / entry.drops]] : [])));
+  return [...own, ...onShelf, ...usual].map((agent) => ({ ...agent, dropGrams: weighed.get(agent.name) ?? agent.dropGrams }));
+}
+
+function agentOf(
+  material: Material | undefined,
+  materials: MaterialsBySlug,
+  from: { readonly line: string } | { readonly solution: ShelfSolution },
+): readonly BenchAgent[] {
+  const facts = material === undefined ? null : acidOrBase(material, materials);
+  if (material === undefined || facts === null) return [];
   const { name } = shownMaterial(material);
-  return {
-    name: /^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name,
-    line,
-    kind: acidBase.equivalentsModel === "base" ? "base" : "acid",
-    molarMass: acidBase.molarMass,
-    pKas: acidBase.pKas,
-    strengthPercent: acidBase.percentOfMaterial,
-    dropGrams: dropMilligrams === null ? null : dropMilligrams / 1000,
-  };
+  const said = /^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
+  const dropGrams = material.dropMilligrams === null ? null : material.dropMilligrams / 1000;
+  if ("line" in from) return [{ name: said, line: from.line, ...facts, dropGrams }];
+  const { lot, material: slug } = from.solution;
+  return [{ name: `${said}, lot ${lot.code}`, line: null, ...facts, dropGrams, parts: [{ material: slug, percent: 100 }], lot }];
+}
+
+/**
+ * A material as the acid or base it is dosed as; of a solution made here the one part that is one, as strong as its share
+ * makes it. Null for what is neither.
+ */
+export function acidOrBase(material: Material, materials: MaterialsBySlug): Agent | null {
+  const { acidBase } = material;
+  if (acidBase !== null) {
+    if (!(acidBase.percentOfMaterial > 0)) return null;
+    return {
+      kind: acidBase.equivalentsModel === "base" ? "base" : "acid",
+      molarMass: acidBase.molarMass,
+      pKas: acidBase.pKas,
+      strengthPercent: acidBase.percentOfMaterial,
+    };
+  }
+  const solutes = (material.parts ?? []).flatMap(({ material: slug, percent }) => {
+    const solute = materials.get(slug);
+    return solute?.acidBase == null ? [] : [{ solute, percent }];
+  });
+  const [only] = solutes;
+  if (only === undefined || solutes.length > 1) return null;
+  const agent = acidOrBase(only.solute, materials);
+  return agent === null ? null : { ...agent, strengthPercent: (only.percent * soluteContentPercent(only.solute)) / 100 };
+}
+
+/** What a solution is made of, % of it; null for a line of the formula, and for one whose parts nobody knows. */
+export function partsOfAgent({ name, line, parts }: DosedAgent): readonly MaterialPart[] | null {
+  if (line !== null) return null;
+  return parts ?? usual.find((one) => one.name === name)?.parts ?? null;
 }

@@ -1,4 +1,5 @@
 import { equivalentsPerMole, gramsOf, millimolesIn, type Agent } from "../../acidity/equivalents.ts";
+import { STOCK_WATER } from "../../acidity/stockMaterial.ts";
 import type { BatchEntry, DosedAgent } from "../batch/entries.ts";
 import type { BenchAgent } from "./agents.ts";
 
@@ -30,7 +31,15 @@ export const SAMPLE_GRAMS = { low: 30, high: 60 };
 
 /** One part of a solution in ten parts: what a sample is titrated with. */
 export function dilutedTenfold(agent: BenchAgent): BenchAgent {
-  return { ...agent, name: `${agent.name}, one part in ten`, strengthPercent: agent.strengthPercent / THINNED, dropGrams: null };
+  const { parts, ...rest } = agent;
+  const thinned = parts?.map(({ material, percent }) => ({ material, percent: percent / THINNED }));
+  return {
+    ...rest,
+    name: `${agent.name}, one part in ten`,
+    strengthPercent: agent.strengthPercent / THINNED,
+    dropGrams: null,
+    ...(thinned === undefined ? {} : { parts: [...thinned, { material: STOCK_WATER, percent: 100 - 100 / THINNED }] }),
+  };
 }
 
 /** Every sample that was taken aside, in order; one at a time is out. */

@@ -1,0 +1,24 @@
+import type { MassAccount } from "@tensidrum/core/process";
+import { written } from "@tensidrum/core/quantities";
+
+/** What went in, in words: the lines, and what came in beside them by name. */
+export function totalInWords({ inGrams, linesGrams, besides }: MassAccount): string {
+  if (besides.length === 0) return `Total weighed in: ${written(inGrams, 1)} g.`;
+  const beside = besides.map(({ name, grams }) => `${written(grams, 2)} g ${name}`).join(", ");
+  return `Total weighed in: ${written(inGrams, 1)} g: lines ${written(linesGrams, 1)} g, beside them ${beside}.`;
+}
+
+/** What came out: the yield as a part of all that went in, with samples and loss; null until the batch is closed. */
+export function yieldWords({ yieldGrams, yieldPercent, samplesGrams, lossGrams }: MassAccount): string | null {
+  if (yieldGrams === null || lossGrams === null) return null;
+  const of = yieldPercent === null ? "" : `, ${written(yieldPercent, 1)} % of what went in`;
+  const samples = samplesGrams > 0 ? `; samples ${written(samplesGrams, 1)} g` : "";
+  const loss =
+    lossGrams < -SCALES_DIFFER_GRAMS
+      ? `${written(-lossGrams, 1)} g more came out than went in`
+      : `loss ${written(Math.max(0, lossGrams), 1)} g`;
+  return `Yield ${written(yieldGrams, 1)} g${of}${samples}; ${loss}.`;
+}
+
+/** So much more than went in is the noise of two weighings. */
+const SCALES_DIFFER_GRAMS = 0.5;
