@@ -153,5 +153,11 @@ export function readSheetAddress(params: { readonly formulaId?: string | undefin
   return readAddress(address, params, nothing);
 }
 
+/** Reads the address of a formula's batch. */
+export function readBatchAddress(params: { readonly formulaId?: string | undefined; readonly batch?: string | undefined }) {
+  const nothing = () => new Refusal("not-found", "No batch of this formula lies at this address.", "Open it from the bench.");
+  return readAddress(group({ formulaId: id(), batch: id() }), params, nothing);
+}
+
 /** Names looked for in the library, for a page without scripts. */
 export const findQuestions = group({ find: verbatim(200) });

@@ -13,6 +13,7 @@ import { listScales } from "../../db/scales/queries.server";
 import { findMaterials } from "@tensidrum/core/search";
 import { withParts } from "../../db/materials/withParts.server";
 import { formulaOfSheet } from "./draftContent";
+import { madeBatches } from "./versions/madeBatches.server";
 import { typedAimOf } from "./typed/readAim";
 import { readTyped } from "./typed/readTyped";
 import type { TypedLine, TypedLineLot, TypedSheet } from "./typed/typedSheet";
@@ -84,13 +85,14 @@ function typedLineLot({ lotId, code, grams, assayPercent, price, packGrams }: St
 export async function openSheet(address: SheetAddress, find: string) {
   const db = database();
   const makerId = currentMakerId();
-  const [found, scales, versions, acknowledgements, matches, peaks] = await Promise.all([
+  const [found, scales, versions, acknowledgements, matches, peaks, made] = await Promise.all([
     findVersion(db, makerId, address),
     listScales(db, makerId),
     listVersions(db, makerId, address.formulaId),
     listAcknowledgements(db, makerId, address.formulaId),
     find === "" ? [] : matchesFor(db, makerId, find),
     saltPeaks(db, makerId),
+    madeBatches(db, makerId, address.formulaId),
   ]);
   const { version, typed, materials: ofLines } = await typedLines(db, makerId, found);
   const used = await withParts(db, makerId, ofLines);
@@ -127,6 +129,7 @@ export async function openSheet(address: SheetAddress, find: string) {
       activePercent,
       byCharge,
       finalisedOn: finalisedAt === null ? null : writtenDay(finalisedAt),
+      made: made.find(({ versionId }) => versionId === id) ?? null,
     })),
     find,
     matches,

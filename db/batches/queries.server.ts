@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, notInArray, or, sql } from "drizzle-orm";
+import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, isNull, notInArray, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { versions } from "../formulas/schema";
 import { lots, movements } from "../inventory/schema";
@@ -26,11 +26,12 @@ export async function listBatches(db: Executor, makerId: string, most: number) {
     .limit(most);
 }
 
-/** One batch as it was planned, or `undefined`. */
+/** One batch as it was planned, with the formula its version is of, or `undefined`. */
 export async function findBatch(db: Executor, makerId: string, batchId: string) {
   const [batch] = await db
-    .select()
+    .select({ ...getTableColumns(batches), formulaId: versions.formulaId })
     .from(batches)
+    .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, batches.makerId)))
     .where(and(eq(batches.makerId, makerId), eq(batches.id, batchId)));
   return batch;
 }
@@ -45,6 +46,40 @@ export async function listOpenBatchesOf(db: Executor, makerId: string, of: { rea
       and(eq(batches.makerId, makerId), isNull(batches.finishedAt), eq(versions.formulaId, of.formulaId), eq(versions.number, of.number)),
     )
     .orderBy(asc(batches.startedAt));
+}
+
+/** The closed batches of a formula, the one finished last first, with all that tells what came of them. */
+export async function listClosedBatchesOf(db: Executor, makerId: string, formulaId: string, most: number) {
+  const rows = await db
+    .select({
+      id: batches.id,
+      versionId: versions.id,
+      number: versions.number,
+      code: batches.code,
+      formula: batches.formula,
+      steps: batches.steps,
+      finishedAt: batches.finishedAt,
+    })
+    .from(batches)
+    .innerJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, batches.makerId)))
+    .where(and(eq(batches.makerId, makerId), isNotNull(batches.finishedAt), eq(versions.formulaId, formulaId)))
+    .orderBy(desc(batches.finishedAt))
+    .limit(most);
+  if (rows.length === 0) return [];
+  const entries = await db
+    .select({ batchId: batchEntries.batchId, entry: batchEntries.entry })
+    .from(batchEntries)
+    .where(
+      and(
+        eq(batchEntries.makerId, makerId),
+        inArray(
+          batchEntries.batchId,
+          rows.map(({ id }) => id),
+        ),
+      ),
+    )
+    .orderBy(asc(batchEntries.position));
+  return rows.map((row) => ({ ...row, entries: entries.filter(({ batchId }) => batchId === row.id).map(({ entry }) => entry) }));
 }
 
 /** Lots of a batch of which more was used than they held, with the lines they were for and what they lack, g. */

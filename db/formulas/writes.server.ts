@@ -154,11 +154,13 @@ export async function finaliseDraft(
 /**
  * A new draft from a final version: same phases and lines, next free number, the final one as parent.
  * Returns its number, or `undefined` when there is no such final version.
+ * @param note What its maker is offered to keep with it.
  */
 export async function insertDraftFrom(
   db: Executor,
   makerId: string,
   ids: { readonly parentId: string; readonly versionId: string },
+  note = "",
 ): Promise<number | undefined> {
   return db.transaction(async (tx) => {
     const [parent] = await tx
@@ -171,10 +173,8 @@ export async function insertDraftFrom(
       .from(versions)
       .where(and(eq(versions.makerId, makerId), eq(versions.formulaId, parent.formulaId)));
     const number = (newest?.number ?? 0) + 1;
-    const { id: parentId, snapshot: _snapshot, finalisedAt: _setAt, createdAt: _created, updatedAt: _updated, ...head } = parent;
-    await tx
-      .insert(versions)
-      .values({ ...head, id: ids.versionId, parentId, number, state: "draft", note: "", revision: 0, recentSaves: [] });
+    const { id: parentId, snapshot: _snapshot, finalisedAt: _finalisedAt, createdAt: _created, updatedAt: _updated, ...head } = parent;
+    await tx.insert(versions).values({ ...head, id: ids.versionId, parentId, number, state: "draft", note, revision: 0, recentSaves: [] });
     await copyBody(tx, makerId, { from: parentId, to: ids.versionId });
     await tx
       .update(formulas)

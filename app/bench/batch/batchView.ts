@@ -30,6 +30,7 @@ export interface LineView extends BatchLine {
 export interface BatchView extends Omit<BatchState, "lines"> {
   readonly id: string;
   readonly code: string;
+  readonly formulaId: string | null;
   readonly name: string;
   readonly batch: string;
   readonly decimals: number;
@@ -68,6 +69,7 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
     ...state,
     id: sent.id,
     code: sent.code,
+    formulaId: sent.formulaId,
     name: plan.formula.name,
     batch: writtenMass(plan.formula.batchGrams),
     decimals: decimalPlaces(fromFinest[0]?.readabilityGrams ?? USUAL_STEP_GRAMS),

@@ -5,7 +5,7 @@ import { currentMakerId, database } from "../../../db/workplace.server";
 import { findVersion, listLines, listPhases } from "../../../db/formulas/queries.server";
 import { withParts } from "../../../db/materials/withParts.server";
 import { listScales } from "../../../db/scales/queries.server";
-import { materialsOf } from "./sentBatch";
+import { materialsOf } from "@tensidrum/core/process";
 
 /** A version as it could be made: a final one as it was finalised, a draft as it was saved last; on the scales there are now. */
 export async function benchFormula(wanted: { readonly formulaId: string; readonly number: number }): Promise<{

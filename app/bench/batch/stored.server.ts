@@ -1,11 +1,11 @@
 import { Refusal } from "@tensidrum/core/quantities";
-import { standingEntries, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
+import { materialsOf, standingEntries, storedPlan, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findBatch, findLastTuned, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
 import { listSaltSamples } from "../../../db/saltSamples/queries.server";
 import { findMaker } from "../../../db/makers/queries.server";
 import { batchView } from "./batchView";
-import { materialsOf, planOfBatch, type SentBatch } from "./sentBatch";
+import type { SentBatch } from "./sentBatch";
 import { shelfFor } from "./shelfFor.server";
 
 async function foundBatch(batchId: string) {
@@ -31,6 +31,7 @@ function sent({ batch, lots }: Stored, beside: Beside): SentBatch {
   return {
     id: batch.id,
     code: batch.code,
+    formulaId: batch.formulaId,
     formula: batch.formula,
     steps: batch.steps,
     vessels: batch.vessels,
@@ -64,14 +65,14 @@ export async function viewBatch(batchId: string) {
   const all = entries.map(({ entry }) => entry);
   const beside = { earlier: null, saltSamples: [], funnel: null, shelf: await shelfFor(all) };
   const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0, ...beside });
-  const plan = planOfBatch(batch);
+  const plan = storedPlan(batch, batch.shelf);
   return { sent: batch, plan, entries: all, view: batchView(batch, plan, all) };
 }
 
 /** The plan of a batch and its lots, to judge what may be entered. */
 export async function plannedBatch(batchId: string) {
   const [{ batch, lots }, shelf] = await Promise.all([foundBatch(batchId), shelfFor([])]);
-  return { plan: planOfBatch({ ...batch, shelf }), lots, startedAt: batch.startedAt };
+  return { plan: storedPlan(batch, shelf), lots, startedAt: batch.startedAt };
 }
 
 /** What the maker has to judge a thickness by: jars of a base, and their own funnel. */

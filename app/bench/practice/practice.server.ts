@@ -27,6 +27,7 @@ export async function openPractice(wanted: { readonly formulaId: string; readonl
   return {
     id: `practice-${wanted.formulaId}-${wanted.number}`,
     code: "practice run",
+    formulaId: null,
     formula: { ...plan.formula, materials: [...materials.values()] },
     steps: plan.steps,
     vessels: stepsOf(plan.formula, materials).vessels,

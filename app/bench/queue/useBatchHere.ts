@@ -1,9 +1,9 @@
-import { nextStep, whyNot, type BatchEntry } from "@tensidrum/core/process";
+import { nextStep, storedPlan, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/process";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { batchView, type BatchView } from "../batch/batchView";
 import { type BenchForm } from "../batch/benchForm";
 import { entriesOf } from "../batch/entriesOf";
-import { planOfBatch, type SentBatch } from "../batch/sentBatch";
+import type { SentBatch } from "../batch/sentBatch";
 import { solutionsOf } from "../batch/solutionsOf";
 import type { QueueState } from "./entryQueue";
 
@@ -12,7 +12,7 @@ const TICK_MILLISECONDS = 500;
 /** A batch on this device. */
 export interface BatchHere extends Pick<SentBatch, "earlier" | "saltSamples" | "funnel"> {
   readonly view: BatchView;
-  readonly plan: ReturnType<typeof planOfBatch>;
+  readonly plan: BatchPlan;
   readonly next: ReturnType<typeof nextStep>;
   readonly queue: QueueState;
   /** The time of the batch as this device computes it, ISO. */
@@ -37,7 +37,7 @@ interface Kept {
 /** A batch from what was sent and what has been entered, wherever that is kept. */
 export function useBatchHere(sent: SentBatch, { entries, queue, clock, held, add, letGo }: Kept): BatchHere {
   const { formula, steps, shelf } = sent;
-  const plan = useMemo(() => planOfBatch({ formula, steps, shelf }), [formula, steps, shelf]);
+  const plan = useMemo(() => storedPlan({ formula, steps }, shelf), [formula, steps, shelf]);
   const view = useMemo(() => batchView(sent, plan, entries), [sent, plan, entries]);
   const now = useNow(sent.now, clock);
   const next = useMemo(() => nextStep(view, now), [view, now]);

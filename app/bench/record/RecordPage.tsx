@@ -19,6 +19,11 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
       doors={
         <>
           <Link to={`/bench/${id}`}>{finished === null ? "Back to the step" : "Back to the bench"}</Link>
+          {finished !== null && !finished.isDiscarded && record.formulaId !== null && (
+            <Link to={`/sheet/${record.formulaId}/as-made/${id}`} data-act="New draft with what was done">
+              New draft with what was done
+            </Link>
+          )}
           <a href={`/bench/${id}/record.json`} data-act="Download the record as a file">
             As a file
           </a>

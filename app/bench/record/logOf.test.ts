@@ -1,9 +1,9 @@
 import { referenceLibrary } from "@tensidrum/core/reference";
-import { stepsOf, planBatch, entryKinds, type BatchEntry } from "@tensidrum/core/process";
+import { emptyShelf, stepsOf, planBatch, entryKinds, type BatchEntry } from "@tensidrum/core/process";
 import type { Formula } from "@tensidrum/core/formula";
 import { describe, expect, it } from "vitest";
 import { batchView } from "../batch/batchView";
-import { emptyShelf, type SentBatch } from "../batch/sentBatch";
+import type { SentBatch } from "../batch/sentBatch";
 import { logOf } from "./logOf";
 
 const materials = new Map(referenceLibrary.map((material) => [material.slug, material]));
@@ -23,6 +23,7 @@ const plan = planBatch(formula, 500, materials);
 const { steps, vessels } = stepsOf(formula, materials);
 const sent: SentBatch = {
   id: "x",
+  formulaId: null,
   code: "PR-1",
   formula,
   steps,

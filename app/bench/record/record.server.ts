@@ -14,6 +14,7 @@ export async function openRecord(batchId: string) {
   return {
     id: view.id,
     code: view.code,
+    formulaId: view.formulaId,
     name: view.name,
     batch: view.batch,
     decimals: view.decimals,

@@ -1,10 +1,9 @@
-import { simulatedBatch, planBatch } from "@tensidrum/core/process";
+import { materialsOf, simulatedBatch, planBatch } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import { describe, expect, it } from "vitest";
 import { database } from "../../../db/workplace.server";
 import { demoFormulas } from "../../../db/demo/formulas";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
-import { materialsOf } from "../batch/sentBatch";
 import { openPractice } from "../practice/practice.server";
 import { readForm } from "../../frame/readForm.server";
 import { sampleForm, type TypedSample } from "./sampleForm.server";

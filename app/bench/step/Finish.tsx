@@ -22,6 +22,14 @@ export function Finish() {
         <p className={classes.do}>
           {view.finished.isDiscarded ? "Nothing was weighed." : yieldWords(view.account)}{" "}
           <Link to={`/bench/${view.id}/record`}>The record</Link>
+          {view.formulaId !== null && !view.finished.isDiscarded && (
+            <>
+              {" · "}
+              <Link to={`/sheet/${view.formulaId}/as-made/${view.id}`} data-act="New draft with what was done">
+                New draft with what was done
+              </Link>
+            </>
+          )}
         </p>
         <Entry hidden={{ entry: view.last?.id ?? "" }}>
           <UnstyledButton

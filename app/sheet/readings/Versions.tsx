@@ -5,6 +5,7 @@ import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { NOTE_LENGTH } from "../typed/typedSheet";
 import type { OpenSheet } from "../openSheet.server";
+import { resultWords } from "../versions/resultWords";
 import classes from "./Versions.module.css";
 
 interface VersionsProps {
@@ -31,6 +32,7 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
             <span>{version.state === "draft" ? "draft" : `final ${version.finalisedOn ?? ""}`}</span>
             <span className={classes.percent}>{written(version.activePercent, 2)} %</span>
             {version.note !== "" && <q>{version.note}</q>}
+            {version.made !== null && <Made made={version.made} />}
           </li>
         ))}
       </ol>
@@ -50,7 +52,11 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
           Card
         </Link>
       </p>
-      {state === "draft" ? <Finalise number={shown} /> : <NewDraftFrom formulaId={formulaId} number={shown} draftNumber={draft?.number} />}
+      {state === "draft" ? (
+        <Finalise number={shown} note={sheet.note} />
+      ) : (
+        <NewDraftFrom formulaId={formulaId} number={shown} draftNumber={draft?.number} />
+      )}
       <p className={classes.doors}>
         <UnstyledButton type="submit" name="intent" value="branch" className={classes.quiet} data-act="New trial from this version">
           New trial from v{shown}
@@ -80,6 +86,15 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
   );
 });
 
+/** What came of the last batch of a version. */
+function Made({ made }: { readonly made: NonNullable<OpenSheet["versions"][number]["made"]> }) {
+  return (
+    <span className={classes.made}>
+      <Link to={`/bench/${made.id}/record`}>{made.code}</Link> {resultWords(made)}
+    </span>
+  );
+}
+
 /** The version to compare with: the one before, or the one after the first. */
 function neighbour({ versions, number }: OpenSheet): number {
   const earlier = versions.filter((version) => version.number < number).map((version) => version.number);
@@ -88,7 +103,7 @@ function neighbour({ versions, number }: OpenSheet): number {
     : Math.min(...versions.filter((version) => version.number > number).map((version) => version.number));
 }
 
-function Finalise({ number }: { readonly number: number }) {
+function Finalise({ number, note }: { readonly number: number; readonly note: string }) {
   return (
     <div className={classes.set}>
       <label htmlFor="note">Note for version {number}</label>
@@ -98,6 +113,7 @@ function Finalise({ number }: { readonly number: number }) {
         data-act="Write a note for this version"
         rows={2}
         maxLength={NOTE_LENGTH}
+        defaultValue={note}
         placeholder="what changed, and why"
       />
       <div className={classes.setRow}>

@@ -1,13 +1,12 @@
 import { shownFormulaName } from "@tensidrum/core/formula";
-import { differenceOf } from "@tensidrum/core/assessment";
 import { Refusal } from "@tensidrum/core/quantities";
-import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import type Joi from "joi";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listVersions } from "../../../db/formulas/queries.server";
 import { group, whole, type TypedOf } from "../../frame/fields.server";
 import { readAddress } from "../../frame/readForm.server";
 import { saltPeaks } from "../saltPeaks.server";
+import { comparisonOf } from "./comparison.server";
 import { versionFormula } from "./versionFormula.server";
 
 const number = whole(1, 100_000) as Joi.NumberSchema<number | undefined>;
@@ -34,30 +33,13 @@ export async function openDifference(formulaId: string, wanted: Wanted) {
     versionFormula(db, makerId, { formulaId, number: to }),
     saltPeaks(db, makerId),
   ]);
-  const libraries = { before: before.materials, after: after.materials };
-  const difference = differenceOf(before.formula, after.formula, libraries, { saltPeaks: peaks });
-  const nameOf = (materials: MaterialsBySlug, slug: string): string => {
-    const material = materials.get(slug);
-    return material === undefined ? slug : shownMaterial(material).name;
-  };
   return {
     formulaId,
     name: shownFormulaName(after.formula.name),
     from,
     to,
     versions: versions.map(({ number: each, state }) => ({ number: each, state })),
-    head: difference.head,
-    lineCount: new Set([...before.formula.lines, ...after.formula.lines].map(({ id }) => id)).size,
-    lines: difference.lines.map(({ id, before: a, after: b }) => ({
-      id,
-      name: b === null ? nameOf(before.materials, a?.material ?? "") : nameOf(after.materials, b.material),
-      wasName: a !== null && b !== null && a.material !== b.material ? nameOf(before.materials, a.material) : null,
-      before: a,
-      after: b,
-    })),
-    readings: difference.readings,
-    findingsNew: difference.findingsNew.map(({ what, severity }) => ({ what, severity })),
-    findingsGone: difference.findingsGone.map(({ what, severity }) => ({ what, severity })),
+    ...comparisonOf(before, after, peaks),
   };
 }
 

@@ -24,5 +24,5 @@ export type {
 } from "./material.ts";
 export { ownableFacts, withOwnFacts } from "./ownFacts.ts";
 export type { OwnFacts, OwnableFact } from "./ownFacts.ts";
-export { roleOf, shownInci, shownMaterial } from "./shownMaterial.ts";
+export { nameOfSlug, roleOf, shownInci, shownMaterial } from "./shownMaterial.ts";
 export { slugOf } from "./slugOf.ts";

@@ -1,0 +1,42 @@
+import { batchResult, storedPlan, type BatchResult } from "@tensidrum/core/process";
+import type { Executor } from "../../../db/client.server";
+import { materialsBeside } from "../../../db/batches/beside.server";
+import { listClosedBatchesOf } from "../../../db/batches/queries.server";
+
+/** So many closed batches of a formula are looked at. */
+const MOST = 12;
+
+/** A closed batch of a version with what came of it. */
+export interface MadeBatch extends Pick<BatchResult, "ph" | "thickness"> {
+  readonly id: string;
+  readonly versionId: string;
+  readonly code: string;
+  readonly yieldGrams: number;
+  readonly yieldPercent: number | null;
+}
+
+/** The last closed batch of each version of a formula. */
+export async function madeBatches(db: Executor, makerId: string, formulaId: string): Promise<readonly MadeBatch[]> {
+  const seen = new Set<string>();
+  const made: MadeBatch[] = [];
+  for (const batch of await closedBatches(db, makerId, formulaId)) {
+    const { ph, thickness, account } = batch.result;
+    if (account.yieldGrams === null || seen.has(batch.versionId)) continue;
+    seen.add(batch.versionId);
+    const { id, versionId, code } = batch;
+    made.push({ id, versionId, code, ph, thickness, yieldGrams: account.yieldGrams, yieldPercent: account.yieldPercent });
+  }
+  return made;
+}
+
+/** The closed batches of a formula with their plans and results, the one finished last first. */
+export async function closedBatches(db: Executor, makerId: string, formulaId: string) {
+  const rows = await listClosedBatchesOf(db, makerId, formulaId, MOST);
+  return Promise.all(
+    rows.map(async (row) => {
+      const beside = await materialsBeside(db, makerId, row.entries);
+      const plan = storedPlan(row, { lots: [], materials: [...beside.values()] });
+      return { ...row, plan, result: batchResult(plan, row.entries) };
+    }),
+  );
+}

@@ -1,0 +1,87 @@
+import { describe, expect, it } from "vitest";
+import { entry, weighed } from "../../testing/batchEntries.ts";
+import { library, sheetOf } from "../../testing/exampleSheet.ts";
+import { agentsOf, type BenchAgent } from "../tuning/agents.ts";
+import { batchResult } from "./batchResult.ts";
+import { doneFormula } from "./doneFormula.ts";
+import { planBatch } from "./planBatch.ts";
+
+// 500 g: 150 g betaine, 5 g benzoate, 345 g water
+const plan = planBatch(
+  sheetOf([
+    ["water-distilled", "q.s."],
+    ["cocamidopropyl-betaine", 30],
+    ["sodium-benzoate", 1],
+  ]),
+  500,
+  library,
+);
+const citric = agentsOf(plan).find(({ name }) => name === "citric acid 20 %") as BenchAgent;
+const all = [weighed("water-distilled", 345), weighed("cocamidopropyl-betaine", 160), weighed("sodium-benzoate", 5)];
+const acid = (grams: number) => entry({ kind: "dosed", step: "ph", agent: citric, grams });
+const share = (entries: Parameters<typeof doneFormula>[1], material: string) =>
+  doneFormula(plan, entries).lines.find((line) => line.material === material)?.percent;
+
+describe("the next formula from what was done", () => {
+  it("160 g of betaine in 514 g are 31.128 %, 4 g of 20 % acid 0.156 % of the powder, and its water is in the q.s. line", () => {
+    const entries = [...all, acid(4)];
+    const { lines, batchGrams } = doneFormula(plan, entries);
+    expect(share(entries, "cocamidopropyl-betaine")).toBe(31.128);
+    // 4 g × 20 ⁄ 99.5 = 0.804 g of 514 g
+    expect(share(entries, "citric-acid-anhydrous")).toBe(0.156);
+    expect(lines.filter(({ qs }) => qs === true).map(({ material }) => material)).toEqual(["water-distilled"]);
+    expect(lines.map(({ material }) => material)).toEqual([
+      "water-distilled",
+      "cocamidopropyl-betaine",
+      "sodium-benzoate",
+      "citric-acid-anhydrous",
+    ]);
+    expect(batchGrams).toBe(500);
+  });
+
+  it("what is a line already grows: 2 g of salt beside a salt line of 5 g are one line of 7 g", () => {
+    const own = planBatch(
+      sheetOf([
+        ["water-distilled", "q.s."],
+        ["cocamidopropyl-betaine", 30],
+        ["sodium-chloride", 1],
+      ]),
+      500,
+      library,
+    );
+    const dry = entry({ kind: "salted", step: "salt", salt: { name: "dry salt", line: null, strengthPercent: 99.5 }, grams: 2 });
+    const ownSalt = entry({
+      kind: "salted",
+      step: "salt",
+      salt: { name: "salt", line: "sodium-chloride", strengthPercent: 99.5 },
+      grams: 5,
+    });
+    const entries = [weighed("water-distilled", 345), weighed("cocamidopropyl-betaine", 150), ownSalt, dry];
+    const salts = doneFormula(own, entries).lines.filter(({ material }) => material === "sodium-chloride");
+    expect(salts.map(({ percent }) => percent)).toEqual([Math.round(((100 * 7) / 502) * 1000) / 1000]);
+  });
+
+  it("carries the last pH that was read, not one taken back", () => {
+    const read = (ph: number) => entry({ kind: "ph-read", step: "ph", ph, way: "dilution", sampleGrams: 2 });
+    const [first, second] = [read(6.4), read(5.3)];
+    expect(doneFormula(plan, [...all, first, acid(4), second]).measured?.ph).toBe(5.3);
+    expect(doneFormula(plan, [...all, first, second, entry({ kind: "taken-back", entry: second.id })]).measured?.ph).toBe(6.4);
+    expect(doneFormula(plan, all).measured).toBeUndefined();
+  });
+
+  it("as planned and without doses it is the formula again", () => {
+    const asPlanned = [weighed("water-distilled", 345), weighed("cocamidopropyl-betaine", 150), weighed("sodium-benzoate", 5)];
+    expect(doneFormula(plan, asPlanned).lines.map(({ percent, qs }) => percent ?? qs)).toEqual([true, 30, 1]);
+  });
+});
+
+describe("what came of a batch", () => {
+  it("tells pH, thickness, notes and yield; nothing where nothing was read", () => {
+    const thick = entry({ kind: "thickness-read", step: "salt", viscosity: 3.2, unit: "Pa·s", said: "" });
+    const noted = entry({ kind: "noted", step: null, text: "a little hazy" });
+    const { ph, thickness, account, notes } = batchResult(plan, [...all, thick, noted, entry({ kind: "finished", yieldGrams: 490 })]);
+    expect([ph, thickness?.viscosity, notes]).toEqual([null, 3.2, ["a little hazy"]]);
+    expect(account.yieldPercent).toBeCloseTo((100 * 490) / 510, 9);
+    expect(batchResult(plan, []).thickness).toBeNull();
+  });
+});
