@@ -280,7 +280,7 @@ test("a pause stands still, a step is left out with a reason, and closing early 
   await expect(page.getByRole("alert")).toContainText("Say why it is skipped");
   for (const field of await page.getByPlaceholder("skipped, because").all()) await field.fill("a practice run");
   await close.click();
-  await expect(page.getByRole("article")).toContainText("skipped, all was clean from yesterday");
+  await expect(page.getByRole("article")).toContainText("skipped, reason: all was clean from yesterday");
   expect(page.url()).toContain(`${address}/record`);
   await expect(page.getByRole("article")).toContainText("900.0 g yield");
 });

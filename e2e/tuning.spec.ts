@@ -124,7 +124,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   await expect(record).toContainText(/g citric acid 50 % w\/w solution dosed/);
   await expect(record).toContainText(/g sodium hydroxide 10 % dosed/);
   await expect(record).toContainText("Thickness 2.40 Pa·s");
-  await expect(record).toContainText("taken; although asked: measured twice");
+  await expect(record).toContainText("taken; reason: measured twice");
   await expect(record.getByRole("row", { name: /^Sodium chloride/ }).first()).toContainText(String(salt));
   await expect(record.getByRole("row", { name: /^Citric acid 50 %/ }).first()).toContainText(Number(advice).toFixed(2));
 });

@@ -50,6 +50,7 @@ describe("forms of the bench", () => {
     ).toEqual({
       ...{ id, intent: "done", step: "prepare", line: "", vessel: "", grams: "", minutes: "", text: "", entry: "", readOff: "", skips: {} },
       ...{ ph: "", way: "", sample: "", agent: "", viscosity: "", word: "", buffers: [], shown: [], by: "", temperature: "", drops: "" },
+      ...{ low: "", high: "", when: "", clarity: "", looks: [] },
       ...{ because: "", bead: { diameter: "", density: "", jar: "", fall: "", seconds: "" } },
     });
   });

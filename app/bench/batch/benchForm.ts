@@ -25,6 +25,9 @@ export const benchIntents = [
   "read-thickness",
   "salt",
   "drops",
+  "set-target",
+  "read-temperature",
+  "look",
   "thicken",
   "finish",
   "discard",
@@ -56,6 +59,13 @@ export interface BenchForm {
   readonly bead: Readonly<Record<(typeof beadFields)[number], string>>;
   /** How many drops were weighed together. */
   readonly drops: string;
+  /** Ends of the pH the maker wants. */
+  readonly low: string;
+  readonly high: string;
+  /** Of a look: at what moment, how clear, and the words that were tapped. */
+  readonly when: string;
+  readonly clarity: string;
+  readonly looks: readonly string[];
   /** Name of the solution, or of the salt, that is dosed. */
   readonly agent: string;
   /** What the meter shows in the two buffers, and which they are. */
@@ -104,6 +114,11 @@ export function typedBenchForm(form: FormData): BenchForm {
       fall: said("bead.fall"),
       seconds: said("bead.seconds"),
     },
+    low: said("low"),
+    high: said("high"),
+    when: said("when"),
+    clarity: said("clarity"),
+    looks: form.getAll("looks").map(String),
     drops: said("drops"),
     because: said("because"),
     buffers: form.getAll("buffers").map(String),

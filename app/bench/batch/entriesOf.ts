@@ -1,5 +1,15 @@
-import { dilutedTenfold, phWays, type BatchEntry, type BenchAgent, type DosedSalt, type ReadOff } from "@tensidrum/core/process";
+import {
+  clarityLooks,
+  dilutedTenfold,
+  looksWords,
+  phWays,
+  type BatchEntry,
+  type BenchAgent,
+  type DosedSalt,
+  type ReadOff,
+} from "@tensidrum/core/process";
 import { readNumber, textProblem } from "@tensidrum/core/quantities";
+import { thicknessWords } from "@tensidrum/core/rheology";
 import type { BenchForm } from "./benchForm";
 import { gramsOfWeight } from "./gramsOfWeight";
 import { measuredThickness } from "./measuredThickness";
@@ -51,6 +61,18 @@ export function entriesOf(form: BenchForm, at: string, solutions: Solutions): Ma
       return one({ ...head, kind: form.intent === "pause" ? "paused" : "resumed" });
     case "read-ph":
       return phEntry(form, head);
+    case "set-target": {
+      const [low, high] = [readNumber(form.low), readNumber(form.high)];
+      if (!low.ok || !high.ok) return { problem: "Give both ends of the pH you want, as 5.0 and 5.4." };
+      return one({ ...head, kind: "ph-target", step: form.step, low: low.value, high: high.value });
+    }
+    case "read-temperature": {
+      const read = readNumber(form.temperature.replace(/\s*°?\s*c$/i, ""));
+      if (!read.ok) return { problem: "Type what the thermometer shows in °C, as 72." };
+      return one({ ...head, kind: "temperature-read", step: form.step, temperatureC: read.value, ...readOffOf(form) });
+    }
+    case "look":
+      return one(lookEntry(form, head, step));
     case "dose":
       return doseEntry(form, head, agents);
     case "take-sample":
@@ -119,6 +141,17 @@ function phEntry(form: BenchForm, head: Head): Made {
   const temperatureC = temperature?.ok === true ? { temperatureC: temperature.value } : {};
   const read = { step: form.step, ph: ph.value, way, sampleGrams: sample.value, ...temperatureC, ...readOffOf(form) };
   return { entries: [{ ...head, kind: isOfSample(form) ? "sample-read" : "ph-read", ...read }] };
+}
+
+function lookEntry(form: BenchForm, head: Head, step: string | null): BatchEntry {
+  return {
+    ...{ ...head, kind: "looked", step },
+    when: form.when === "before" || form.when === "after" ? form.when : "now",
+    thickness: thicknessWords.find((word) => word === form.word) ?? "",
+    clarity: clarityLooks.find((word) => word === form.clarity) ?? "",
+    words: looksWords.filter((word) => form.looks.includes(word)),
+    text: form.text,
+  };
 }
 
 function doseEntry(form: BenchForm, head: Head, agents: readonly BenchAgent[]): Made {

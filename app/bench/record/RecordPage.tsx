@@ -50,6 +50,7 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
                 : `, finished ${finished.at}`}
           </p>
           {yieldWords(record.account) !== null && <p>{yieldWords(record.account)}</p>}
+          {record.readLast !== "" && <p>{record.readLast}</p>}
           {tares.length > 0 && <p>Tare weights: {tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.</p>}
         </header>
         <div>
@@ -64,7 +65,7 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
             {steps.map(({ id: step, title, state, reason }) => (
               <li key={step}>
                 {title}: {state}
-                {reason !== null && `, ${reason}`}
+                {reason !== null && `, reason: ${reason}`}
               </li>
             ))}
           </ol>

@@ -1,4 +1,4 @@
-import type { MassAccount } from "@tensidrum/core/process";
+import type { BatchResult, MassAccount } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 
 /** What went in, in words: the lines, and what came in beside them by name. */
@@ -18,6 +18,19 @@ export function yieldWords({ yieldGrams, yieldPercent, samplesGrams, lossGrams }
       ? `${written(-lossGrams, 1)} g more came out than went in`
       : `loss ${written(Math.max(0, lossGrams), 1)} g`;
   return `Yield ${written(yieldGrams, 1)} g${of}${samples}; ${loss}.`;
+}
+
+/** pH and thickness as they were read last; empty where neither was. */
+export function readLastWords({ ph, thickness }: Pick<BatchResult, "ph" | "thickness">): string {
+  const parts = [
+    ph === null ? "" : `pH ${written(ph, 2)}`,
+    thickness === null
+      ? ""
+      : thickness.gauge === "word"
+        ? `thickness: ${thickness.said}`
+        : `${written(thickness.viscosity, 2)} ${thickness.unit}`,
+  ].filter((part) => part !== "");
+  return parts.length === 0 ? "" : `Last read: ${parts.join(", ")}.`;
 }
 
 /** So much more than went in is the noise of two weighings. */

@@ -50,6 +50,9 @@ const one: readonly BatchEntry[] = [
   { id: "6", at, kind: "measured", step: "prepare", grams: 620 },
   { id: "6a", at, kind: "calibrated", buffers: [{ bufferPh: 4, readingPh: 4.1 }, { bufferPh: 7, readingPh: 6.95 }] }, // prettier-ignore
   { id: "6b", at, kind: "ph-read", step: "ph", ph: 6.4, way: "dilution", sampleGrams: 2 },
+  { id: "6b1", at, kind: "ph-target", step: "ph", low: 5, high: 5.4, because: "a trial" },
+  { id: "6b2", at, kind: "temperature-read", step: "prepare", temperatureC: 72 },
+  { id: "6b3", at, kind: "looked", step: null, when: "before", thickness: "pump gel", clarity: "clear", words: ["smooth"], text: "" },
   { id: "6c", at, kind: "dosed", step: "ph", agent: { name: "citric acid 20 %", line: null, kind: "acid", molarMass: 192.12, pKas: [], strengthPercent: 20 }, grams: 1.3 }, // prettier-ignore
   { id: "6c1", at, kind: "sample-taken", step: "ph", grams: 50 },
   { id: "6c2", at, kind: "sample-dosed", step: "ph", agent: { name: "citric acid 20 %, one part in ten", line: null, kind: "acid", molarMass: 192.12, pKas: [], strengthPercent: 2 }, grams: 1.5 }, // prettier-ignore
@@ -86,6 +89,9 @@ describe("what happened, in words", () => {
       "Prepare the bench: 620.0 g",
       "Meter: 4 read as 4.1, 7 as 6.95. Slope 95.0 %: sound.",
       "pH 6.40, in a 10 % dilution, 2.0 g taken",
+      "pH wanted: 5.00 to 5.40; reason: a trial",
+      "Prepare the bench: 72.0 °C",
+      "Before: pump gel, clear, smooth",
       "1.30 g citric acid 20 % dosed",
       "Sample of 50.0 g taken aside",
       "Sample: 1.50 g citric acid 20 %, one part in ten dosed",
@@ -95,8 +101,8 @@ describe("what happened, in words", () => {
       "Thickness 41.00 s",
       "4.70 g brine 20 % added",
       "20 drops of citric acid 20 %: 0.94 g",
-      "1.20 g Cocamidopropyl betaine folded in; although asked: a trial",
-      "Let it rest, covered: skipped, filled at once",
+      "1.20 g Cocamidopropyl betaine folded in; reason: a trial",
+      "Let it rest, covered: skipped, reason: filled at once",
       "Note: good foam",
       "Photo",
       "Clock of 12 min: bath",

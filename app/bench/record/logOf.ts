@@ -19,7 +19,7 @@ export function logOf(view: BatchView, entries: readonly BatchEntry[]): readonly
   return [...byId.values()].map((entry) => ({
     id: entry.id,
     at: entry.at,
-    what: entryWords(entry, view, byId) + (entry.because === undefined ? "" : `; although asked: ${entry.because}`),
+    what: entryWords(entry, view, byId) + (entry.because === undefined ? "" : `; reason: ${entry.because}`),
     isBack: entry.kind !== "taken-back" && !standing.has(entry.id),
     isSimulated: "readOff" in entry && (entry.readOff?.startsWith("simulated") ?? false),
   }));
@@ -45,6 +45,12 @@ export function entryWords(
     }
     case "ph-read":
       return `pH ${written(entry.ph, 2)}, ${phWords[entry.way]}${entry.sampleGrams > 0 ? `, ${written(entry.sampleGrams, 1)} g taken` : ""}${entry.temperatureC === undefined ? "" : `, at ${entry.temperatureC} °C`}${readOffWords(entry.readOff)}`;
+    case "ph-target":
+      return `pH wanted: ${written(entry.low, 2)} to ${written(entry.high, 2)}`;
+    case "temperature-read":
+      return `${step(entry.step)}: ${written(entry.temperatureC, 1)} °C${readOffWords(entry.readOff)}`;
+    case "looked":
+      return lookedWords(entry);
     case "thickness-read":
       return `Thickness ${written(entry.viscosity, 2)} ${entry.unit}${entry.said === "" ? "" : `, ${entry.said}`}${readOffWords(entry.readOff)}`;
     case "drops-weighed":
@@ -74,7 +80,7 @@ export function entryWords(
     case "done":
       return `${step(entry.step)}: done`;
     case "skipped":
-      return `${step(entry.step)}: skipped, ${entry.reason}`;
+      return `${step(entry.step)}: skipped, reason: ${entry.reason}`;
     case "noted":
       return `Note: ${entry.text}`;
     case "photographed":
@@ -98,6 +104,12 @@ export function entryWords(
     case "finished":
       return `Closed: yield ${written(entry.yieldGrams, 1)} g`;
   }
+}
+
+/** How it looked and felt, in words. */
+export function lookedWords({ when, thickness, clarity, words, text }: BatchEntry & { readonly kind: "looked" }): string {
+  const head = { now: "Looked", before: "Before", after: "After" }[when];
+  return `${head}: ${[thickness, clarity, ...words, text].filter((one) => one !== "").join(", ")}`;
 }
 
 const phWords = { dilution: "in a 10 % dilution", neat: "neat", strip: "by a strip" } as const;

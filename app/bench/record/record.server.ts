@@ -1,9 +1,10 @@
-import { sumsAsMade } from "@tensidrum/core/process";
+import { batchResult, sumsAsMade } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
 import { stateOfView } from "../batch/batchView";
 import { storedBatch, viewBatch } from "../batch/stored.server";
+import { readLastWords } from "./accountWords";
 import { logOf } from "./logOf";
 import { here, writtenMoment } from "../../frame/dates.server";
 
@@ -36,10 +37,12 @@ export async function openRecord(batchId: string) {
         decimals,
         readOff,
         lots: lots.map(({ code }) => code),
-        percent: deviation?.percent ?? null,
+        percent:
+          deviation?.percent ?? (actualGrams === null || targetGrams <= 0 ? null : (100 * (actualGrams - targetGrams)) / targetGrams),
       };
     }),
     account: view.account,
+    readLast: readLastWords(batchResult(plan, entries)),
     sums: sumsAsMade(plan, stateOfView(view)),
     steps: view.steps.map(({ step, state, reason }) => ({ id: step.id, title: step.title, state, reason })),
     tares: [...view.tares].map(([vessel, grams]) => ({ vessel: vesselName(vessel), grams })),

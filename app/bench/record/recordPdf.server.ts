@@ -49,6 +49,7 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
     { text: name, fontSize: 14, margin: [0, 2, 0, 2] },
     `${record.batch}, begun ${record.started}${endWords(finished)}`,
     ...(came === null ? [] : [came]),
+    ...(record.readLast === "" ? [] : [record.readLast]),
     ...(tares.length === 0 ? [] : [`Tare weights: ${tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.`]),
     table(
       ["line", "lots", "target, g", "weighed, g", "off, %"],
@@ -87,7 +88,7 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
       ["*", "auto", "auto"],
     ),
     heading("Steps"),
-    { ol: steps.map(({ title, state, reason }) => `${title}: ${state}${reason === null ? "" : `, ${reason}`}`) },
+    { ol: steps.map(({ title, state, reason }) => `${title}: ${state}${reason === null ? "" : `, reason: ${reason}`}`) },
     heading("What happened"),
     table(
       ["when", "what"],

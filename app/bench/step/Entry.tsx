@@ -19,9 +19,10 @@ interface EntryProps {
 
 const usualReasons = ["measured twice", "intended", "trial"];
 
-/** What is asked, whatever the number: one that is read off an instrument moves while it is answered. */
-function kindOf(question: string): string {
-  return question.replaceAll(/[\d.:]+/g, "");
+/** What is asked, with what it was asked about: an instrument may move on while the maker answers. */
+interface Asked {
+  readonly question: string;
+  readonly typed: BenchForm;
 }
 
 /**
@@ -30,9 +31,8 @@ function kindOf(question: string): string {
  */
 export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualReasons, children }: EntryProps) {
   const { enter, newId, isGuarded } = useBench();
-  const [asked, setAsked] = useState<string | null>(null);
+  const [asked, setAsked] = useState<Asked | null>(null);
   const form = useRef<HTMLFormElement>(null);
-  const pressed = useRef<HTMLElement | null>(null);
   const because = useRef<HTMLInputElement>(null);
   const question = useRef<HTMLDivElement>(null);
   // To the question itself: the next Tab is its first answer, and no key pressed twice answers it.
@@ -42,27 +42,34 @@ export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualR
   const onSubmit = (event: FormEvent<HTMLFormElement>): void => {
     event.preventDefault();
     if (isGuarded) return;
+    const reason = because.current?.value.trim() ?? "";
+    if (asked !== null && reason !== "") return answer(reason);
     const { submitter } = event.nativeEvent as SubmitEvent;
-    pressed.current = submitter;
     const typed = typedBenchForm(new FormData(event.currentTarget, submitter));
     const toAsk = ask?.(typed) ?? null;
-    if (toAsk !== null && (asked === null || kindOf(toAsk) !== kindOf(asked) || typed.because === "")) {
-      setAsked(toAsk);
-      question.current?.focus();
-      return;
-    }
+    if (toAsk === null) return take({ ...typed, because: "" });
+    setAsked({ question: toAsk, typed });
+    question.current?.focus();
+  };
+  const take = (typed: BenchForm): void => {
     setAsked(null);
-    if (!enter({ ...typed, because: toAsk === null ? "" : typed.because, id: crypto.randomUUID() })) return;
-    event.currentTarget.reset();
+    if (!enter({ ...typed, id: crypto.randomUUID() })) return;
+    form.current?.reset();
     onEntered?.();
   };
   const answer = (reason: string): void => {
-    if (because.current === null) return;
-    because.current.value = reason;
-    form.current?.requestSubmit(pressed.current);
+    if (asked !== null && reason !== "") take({ ...asked.typed, because: reason });
   };
   return (
-    <Form ref={form} method="post" className={className} onSubmit={onSubmit} data-enter="send">
+    <Form
+      ref={form}
+      method="post"
+      className={className}
+      onSubmit={onSubmit}
+      // What is typed anew is asked about anew.
+      onInput={(event) => event.target !== because.current && setAsked(null)}
+      data-enter="send"
+    >
       <input type="hidden" name="id" value={newId} />
       {Object.entries(hidden).map(([name, value]) => (
         <input key={name} type="hidden" name={name} value={value} />
@@ -70,13 +77,16 @@ export function Entry({ hidden = {}, className, onEntered, ask, reasons = usualR
       {children}
       {asked !== null && (
         <div role="alert" ref={question} tabIndex={-1} className={classes.asked}>
-          <p>{asked} If so, say why; it stands in the record.</p>
+          <p>{asked.question} If so, say why; it stands in the record.</p>
           {reasons.map((reason) => (
             <BoxButton key={reason} disabled={isGuarded} onClick={() => answer(reason)}>
               {reason}
             </BoxButton>
           ))}
           <TextInput label="or because" ref={because} name="because" maxLength={200} autoComplete="off" />
+          <BoxButton disabled={isGuarded} onClick={() => answer(because.current?.value.trim() ?? "")}>
+            Enter it with this reason
+          </BoxButton>
         </div>
       )}
     </Form>

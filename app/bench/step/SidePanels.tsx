@@ -4,6 +4,7 @@ import { useRef, type ReactNode } from "react";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import { Entry } from "./Entry";
+import { Looks } from "./Looks";
 import { PhotoForm } from "./PhotoForm";
 import classes from "./Step.module.css";
 
@@ -25,6 +26,7 @@ export function SidePanels({ step }: { readonly step: Step | null }) {
           </Entry>
         )}
       </SidePanel>
+      <SidePanel name="Look and feel">{(close) => <Looks stepId={step?.id ?? ""} onEntered={close} />}</SidePanel>
       {!isPractice && <SidePanel name="Photo">{(close) => <PhotoForm step={step?.id ?? ""} onSent={close} />}</SidePanel>}
       <SidePanel name="Clock">
         {(close) => (

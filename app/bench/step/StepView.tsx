@@ -1,4 +1,4 @@
-import type { NextStep, Step } from "@tensidrum/core/process";
+import { questionOfTemperature, type NextStep, type Step } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { measuringOf } from "../batch/batchView";
 import { useBench } from "./bench";
@@ -7,6 +7,7 @@ import { Deviation } from "./Deviation";
 import { Entry } from "./Entry";
 import { Measure } from "./Measure";
 import { NotYet } from "./NotYet";
+import { Temperature } from "./Temperature";
 import { periodWords } from "./periodWords";
 import classes from "./Step.module.css";
 import { TunePh } from "./tuning/TunePh";
@@ -80,6 +81,7 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
 }
 
 function Do({ step, topUpGrams, decimals }: { readonly step: Step; readonly topUpGrams: number | null; readonly decimals: number }) {
+  const { plan, view } = useBench();
   return (
     <>
       {topUpGrams === null ? (
@@ -90,7 +92,8 @@ function Do({ step, topUpGrams, decimals }: { readonly step: Step; readonly topU
           {topUpGrams > 0 && <output>{written(topUpGrams, decimals)} g</output>}
         </p>
       )}
-      <Entry hidden={{ step: step.id }} className={classes.acts}>
+      <Temperature step={step} />
+      <Entry hidden={{ step: step.id }} className={classes.acts} ask={() => questionOfTemperature(step, plan.steps, view.standing)}>
         <BigButton
           isMain
           intent="done"

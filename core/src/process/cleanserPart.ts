@@ -30,7 +30,14 @@ export function cleanserPart(plan: Planner): void {
   }
   const needWarmth = [...powders, ...others, ...melting].some(({ material }) => material.flags.includes("needs-heat"));
   if (needWarmth) {
-    plan.add({ id: "warm-cleansers", code: "warm-surfactants", stage: "heat", vessel: "surfactants", wait: { from: 10, until: 40 } });
+    plan.add({
+      id: "warm-cleansers",
+      code: "warm-surfactants",
+      stage: "heat",
+      vessel: "surfactants",
+      wait: { from: 10, until: 40 },
+      temperature: { low: 65, high: 75 },
+    });
   }
 }
 

@@ -1,5 +1,6 @@
 import { HEATED_C } from "./batchKind.ts";
 import type { Planner } from "./planner.ts";
+import { around, COOLED, heatedTo } from "./heated.ts";
 import { topUp } from "./topUp.ts";
 
 const HOUR = 60;
@@ -18,17 +19,26 @@ export function fatPart(plan: Planner): void {
     plan.add({ id: `fats-${phase}`, code: "fats", facts: { phase, ...plan.weighed(lines) }, stage: "weigh", vessel: "fats", lines });
   }
   if (plan.holds("main")) heatMain(plan);
-  plan.add({ id: "heat-fats", code: "melt-fats", stage: "heat", vessel: "fats", wait: { from: 10, until: 30 } });
+  const temperatureC = heatedTo(
+    plan.bench,
+    phases.map(({ phase }) => phase),
+  );
+  const wait = { from: 10, until: 30 };
+  const temperature = around(temperatureC);
+  plan.add({ id: "heat-fats", code: "melt-fats", facts: { temperatureC }, stage: "heat", vessel: "fats", wait, temperature });
   if (!plan.holds("main")) return;
-  plan.add({ id: "fats-and-water", code: "fats-and-water", stage: "combine", vessel: "main", joins: ["fats"] });
+  plan.add({ id: "fats-and-water", code: "fats-and-water", stage: "combine", vessel: "main", joins: ["fats"], temperature });
 }
 
 function heatMain(plan: Planner): void {
-  plan.add({ id: "heat-water", code: "heat-water", stage: "heat", vessel: "main", measures: "before-heating" });
+  const { waterPhases, fatPhases } = plan.bench;
+  const temperatureC = heatedTo(plan.bench, [...waterPhases, ...fatPhases]);
+  const into = { stage: "heat", vessel: "main", measures: "before-heating" } as const;
+  plan.add({ ...into, id: "heat-water", code: "heat-water", facts: { temperatureC }, temperature: around(temperatureC) });
 }
 
 /** Stir until cool, with what steamed off put back. */
 export function coolPart(plan: Planner): void {
   topUp(plan, "top-up");
-  plan.add({ id: "cool", code: "cool", stage: "cool", vessel: "main", wait: { from: 20, until: 2 * HOUR } });
+  plan.add({ id: "cool", code: "cool", stage: "cool", vessel: "main", wait: { from: 20, until: 2 * HOUR }, temperature: COOLED });
 }

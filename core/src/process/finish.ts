@@ -2,6 +2,7 @@ import type { ResolvedLine } from "../formula/types.ts";
 import { foamsItself } from "../rheology/routes.ts";
 import type { Planner } from "./planner.ts";
 import type { VesselId } from "./step.ts";
+import { COOLED } from "./heated.ts";
 import { isHot } from "./tasks.ts";
 
 const HOUR = 60;
@@ -10,8 +11,8 @@ const LOOK_AGAIN = { from: 10, until: 20 };
 
 /** What goes in cool: preservative, scent, vitamins; powders with a spoonful of the batch first. */
 export function coolDownPart(plan: Planner): void {
-  const into = { stage: "cool", vessel: "main" } as const;
   const hot = isHot(plan.bench);
+  const into = { stage: "cool", vessel: "main", ...(hot ? { temperature: COOLED } : {}) } as const;
   if (plan.holds("scent")) {
     plan.add({ ...into, id: "scent-into-batch", code: "scent-into-batch", facts: { isHot: hot }, joins: ["scent"], wait: LOOK_AGAIN });
   }

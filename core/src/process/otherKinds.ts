@@ -1,4 +1,5 @@
 import type { Planner } from "./planner.ts";
+import { around, COOLED, heatedTo } from "./heated.ts";
 import { isHot } from "./tasks.ts";
 
 /** A stock solution: the water first, what is dissolved into it. */
@@ -37,8 +38,11 @@ export function makeOil(plan: Planner): void {
   }
   const waxy = plan.bench.lines.some(({ material }) => material.flags.includes("needs-heat"));
   if (waxy || isHot(plan.bench)) {
-    plan.add({ id: "melt", code: "melt-oil", stage: "heat", vessel: "main", wait: { from: 10, until: 30 } });
-    plan.add({ id: "cool", code: "cool-oil", stage: "cool", vessel: "main", wait: { from: 15, until: 60 } });
+    const temperatureC = heatedTo(plan.bench, [...new Set(plan.bench.lines.map(({ line }) => line.phase))]);
+    const into = { vessel: "main" } as const;
+    const temperature = around(temperatureC);
+    plan.add({ ...into, id: "melt", code: "melt-oil", facts: { temperatureC }, stage: "heat", wait: { from: 10, until: 30 }, temperature });
+    plan.add({ ...into, id: "cool", code: "cool-oil", stage: "cool", wait: { from: 15, until: 60 }, temperature: COOLED });
   }
 }
 

@@ -20,6 +20,7 @@ interface StepPlace {
   readonly wait?: { readonly from: number; readonly until: number };
   readonly measures?: Step["measures"];
   readonly tunes?: Step["tunes"];
+  readonly temperature?: Step["temperature"];
   /** Vessels whose content goes into this one, and which are empty afterwards. */
   readonly joins?: readonly VesselId[];
   /** Vessel it takes a part from, which goes on holding the rest. */
@@ -95,6 +96,7 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
       check: check ?? null,
       ...(draft.measures === undefined ? {} : { measures: draft.measures }),
       ...(draft.tunes === undefined ? {} : { tunes: draft.tunes }),
+      ...(draft.temperature === undefined ? {} : { temperature: draft.temperature }),
     });
     draft.joins?.forEach((other) => lastIn.delete(other));
     if (vessel === null) {

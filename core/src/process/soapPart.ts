@@ -9,7 +9,14 @@ export function soapPart(plan: Planner): void {
   if (soaps.length === 0) return;
   const isSolid = soaps.some(({ material }) => material.form !== "liquid");
   if (isSolid && plan.holds("main")) {
-    plan.add({ id: "heat-water", code: "heat-soap-water", stage: "heat", vessel: "main", measures: "before-heating" });
+    plan.add({
+      id: "heat-water",
+      code: "heat-soap-water",
+      stage: "heat",
+      vessel: "main",
+      measures: "before-heating",
+      temperature: { low: 75, high: 80 },
+    });
   }
   plan.add({
     id: "soap",

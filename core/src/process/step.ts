@@ -50,6 +50,8 @@ export interface Step {
   readonly check: string | null;
   /** What is put on the scale beside its lines: beaker, stirrer and content before or after heating, or a part of the base. */
   readonly measures?: "before-heating" | "after-heating" | "part";
+  /** Where its temperature belongs, °C; an end that is left out is open. */
+  readonly temperature?: { readonly low?: number; readonly high?: number };
   /** What is brought where it belongs by reading and dosing; its lines are dosed, not weighed in at once. */
   readonly tunes?: "ph" | "thickness" | "polymer";
 }

@@ -19,6 +19,8 @@ interface ReadPhProps {
   /** It is the sample that is aside. */
   readonly vessel?: "sample";
   readonly isFirst: boolean;
+  /** Where the last dose was said to bring it; null where nothing was said of it. */
+  readonly predicted?: { readonly low: number; readonly high: number } | null;
   /** A second look at what was read, beside the advice. */
   readonly isAgain?: boolean;
   /** Hears what is likely to be taken, once it has stood for a moment. */
@@ -33,7 +35,7 @@ const STANDS_MILLISECONDS = 150;
 const samples = { dilution: "2", neat: "0", strip: "0.2" } as const;
 
 /** A reading of the pH: off the meter or typed, how it was read, and what it took out of the batch. */
-export function ReadPh({ due, tuning, vessel, isFirst, isAgain = false, onMaybe }: ReadPhProps) {
+export function ReadPh({ due, tuning, vessel, isFirst, isAgain = false, predicted = null, onMaybe }: ReadPhProps) {
   const { view, clock, answered, instruments } = useBench();
   const [way, setWay] = useState<keyof typeof samples>(tuning.rows.at(-1)?.way ?? "dilution");
   const meter = useInstrument(instruments.meter);
@@ -64,7 +66,7 @@ export function ReadPh({ due, tuning, vessel, isFirst, isAgain = false, onMaybe 
     const haste = questionOfHaste(vessel === "sample" ? "sample-read" : "ph-read", view, clock());
     const unlikely = questionOf(
       { kind: "ph-read", ph: ph.value, ...(temperature.ok ? { temperatureC: temperature.value } : {}) },
-      { last: tuning.rows.at(-1)?.ph ?? null, dosedKind, advisedGrams: null },
+      { last: tuning.rows.at(-1)?.ph ?? null, dosedKind, advisedGrams: null, predicted },
     );
     return haste === null || unlikely === null ? (haste ?? unlikely) : `${haste} ${unlikely}`;
   };

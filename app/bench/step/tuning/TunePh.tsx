@@ -5,16 +5,17 @@ import {
   phTuning,
   sampleFirst,
   sampleOut,
-  tunedCorridor,
+  targetOf,
+  weighableAgent,
   type BatchEntry,
   type BatchPlan,
   type BenchAgent,
   type PhTuning,
   type Step,
 } from "@tensidrum/core/process";
-import type { Titration } from "@tensidrum/core/acidity";
-import { written } from "@tensidrum/core/quantities";
-import { useMemo, useState } from "react";
+import type { Titration, TitrationAdvice } from "@tensidrum/core/acidity";
+import { finestFirst, written } from "@tensidrum/core/quantities";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { Stair } from "../../../pictures/Stair/Stair";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
@@ -28,6 +29,8 @@ import { Meter } from "./Meter";
 import { ReadAgain } from "./ReadAgain";
 import { ReadPh, type MaybeRead } from "./ReadPh";
 import { Readings } from "./Readings";
+import { OwnTarget } from "./OwnTarget";
+import { WeakerOffer } from "./WeakerOffer";
 import { PourBack } from "./PourBack";
 import { SampleOffer } from "./SampleOffer";
 import { hasTold, SampleTuning } from "./SampleTuning";
@@ -43,7 +46,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
   const base = agentNamed(agents, "base", chosen.base);
   const [maybe, setMaybe] = useState<MaybeRead | null>(null);
   const first = view.standing.find((entry) => entry.kind === "ph-read");
-  const corridor = useMemo(() => tunedCorridor(plan), [plan]);
+  const corridor = useMemo(() => targetOf(plan, view.standing), [plan, view.standing]);
   const middle = (corridor.low + corridor.high) / 2;
   // The main solution is the one the first reading asks for; the other one takes back what went too far.
   const isAcidMain = first?.kind !== "ph-read" || first.ph >= middle;
@@ -77,9 +80,20 @@ export function TunePh({ step: due }: { readonly step: Step }) {
   const inHand = out === null || sample === null ? "batch" : (hand ?? (hasTold(sampleAdvice) ? "batch" : "sample"));
   const curve = tuning.titration === null || advice === null ? [] : curveInGrams(tuning.titration, advice.bufferCurve, tuning.leftGrams);
   const last = tuning.rows.at(-1);
-  const isThere = advice?.state === "in-target" && out === null;
+  const mustRead = due.code === "ph-again" && !view.standing.some((entry) => entry.kind === "ph-read" && entry.step === due.id);
+  const isThere = advice?.state === "in-target" && out === null && !mustRead;
   const doses = view.standing.filter(({ kind }) => kind === "dosed").length;
   const offer = advice === null || out !== null || advice.recommend.agent !== "agent" ? null : sampleFirst(advice, tuning.leftGrams, doses);
+  const weakerFor = advice?.recommend.agent === "counterAgent" ? counterAgent : agent;
+  const weaker =
+    advice === null
+      ? null
+      : weighableAgent({ agent: weakerFor, grams: advice.recommend.grams }, agents, {
+          scaleStepGrams: finestFirst(plan.formula.scales)[0]?.readabilityGrams ?? 0.01,
+          ph: middle,
+          batchGrams: plan.formula.batchGrams,
+        });
+  const predicted = usePredicted(advice, view.standing);
   const next = advice !== null && advice.recommend.grams > 0 && advice.recommend.agent === "agent" ? advice.recommend : null;
   return (
     <>
@@ -100,8 +114,9 @@ export function TunePh({ step: due }: { readonly step: Step }) {
         <SampleTuning sample={sample} advice={sampleAdvice} agent={agent} corridor={corridor} due={due} />
       ) : (
         <>
-          {last === undefined || tuning.isDosedSince ? (
-            <ReadPh due={due} tuning={tuning} isFirst={last === undefined} onMaybe={setMaybe} />
+          {mustRead && last !== undefined && <p className={step.do}>Thickening moves the pH: read it once more.</p>}
+          {last === undefined || tuning.isDosedSince || mustRead ? (
+            <ReadPh due={due} tuning={tuning} isFirst={last === undefined} predicted={predicted} onMaybe={setMaybe} />
           ) : (
             <>
               {tuning.rows.length === 1 && last.totalGrams === 0 && earlier !== null && before !== null && before.rows.length > 0 && (
@@ -118,6 +133,13 @@ export function TunePh({ step: due }: { readonly step: Step }) {
                 <p className={classes.hint}>The sample tells what the batch takes. It goes back once the batch is inside.</p>
               )}
               <PhAdvice advice={advice} agents={[acid, base]} main={agent} due={due} />
+              {weaker !== null && (
+                <WeakerOffer
+                  offer={weaker}
+                  dose={{ name: weakerFor.name, grams: advice?.recommend.grams ?? 0 }}
+                  onUse={() => setChosen({ ...chosen, [weaker.agent.kind]: weaker.agent.name })}
+                />
+              )}
               {offer !== null && <SampleOffer offer={offer} agent={agent} due={due} />}
             </>
           )}
@@ -134,7 +156,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
               }
             />
           )}
-          {last !== undefined && !tuning.isDosedSince && (
+          {last !== undefined && !tuning.isDosedSince && !mustRead && (
             <ReadAgain key={`${last.id} ${advice?.state ?? ""}`} isOpen={advice?.state === "reread"}>
               <ReadPh due={due} tuning={tuning} isFirst={false} isAgain />
             </ReadAgain>
@@ -161,6 +183,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
           </label>
         ))}
       </div>
+      <OwnTarget key={`${corridor.low} ${corridor.high}`} due={due} target={corridor} />
       {tuning.rows.length > 0 && inHand === "batch" && <Readings tuning={tuning} />}
       <Entry
         hidden={{ step: due.id }}
@@ -183,6 +206,21 @@ export function TunePh({ step: due }: { readonly step: Step }) {
       </div>
     </>
   );
+}
+
+/** A dose this near to the advised one brings about what was said of it, as a part of it. */
+const AS_ADVISED = 0.2;
+
+/** Where the advice said that the last dose would bring the pH; null where another dose went in, or the page was loaded since. */
+function usePredicted(advice: TitrationAdvice | null, standing: readonly BatchEntry[]) {
+  const said = useRef<TitrationAdvice["recommend"] | null>(null);
+  useEffect(() => {
+    if (advice !== null) said.current = advice.recommend;
+  }, [advice]);
+  const dose = standing.findLast(({ kind }) => kind === "dosed");
+  const { grams = 0, expectedPhLow: low = 0, expectedPhHigh: high = 0 } = said.current ?? {};
+  const isAsAdvised = dose?.kind === "dosed" && grams > 0 && Math.abs(dose.grams / grams - 1) <= AS_ADVISED;
+  return isAsAdvised ? { low, high } : null;
 }
 
 function earlierOf(before: PhTuning | null): readonly Titration[] {

@@ -1,6 +1,7 @@
 import Joi from "joi";
-import { entryKinds, phWays, readOffs, thicknessUnits } from "../../process/batch/entries.ts";
+import { clarityLooks, entryKinds, looksWords, phWays, readOffs, thicknessUnits } from "../../process/batch/entries.ts";
 import { thicknessGauges } from "../../rheology/salt/plausibleCurves.ts";
+import { thicknessWords } from "../../rheology/viscosity/words.ts";
 import { isIsoMoment } from "../../quantities/isoMoment.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
 import { formulaSchema } from "./formulaFile.ts";
@@ -35,6 +36,14 @@ const entry = Joi.object({
     .items(Joi.object({ bufferPh: phField.required(), readingPh: phField.required() }))
     .length(2),
   ph: phField,
+  low: phField,
+  high: phField,
+  when: Joi.string().valid("now", "before", "after"),
+  thickness: Joi.string().valid("", ...thicknessWords),
+  clarity: Joi.string().valid("", ...clarityLooks),
+  words: Joi.array()
+    .items(Joi.string().valid(...looksWords))
+    .max(looksWords.length),
   way: Joi.string().valid(...phWays),
   sampleGrams: notNegativeField,
   viscosity: positiveField,

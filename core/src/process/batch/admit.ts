@@ -6,9 +6,15 @@ import { type BatchPlan } from "./batchPlan.ts";
 import type { BatchEntry } from "./entries.ts";
 import { SAMPLE_GRAMS, sampleOut } from "../tuning/sampleAside.ts";
 import { leftInBeaker } from "../tuning/leftInBeaker.ts";
+import { tunedCorridor } from "../tuning/phTuning.ts";
 import { written } from "../../quantities/written.ts";
 import { isWaiting } from "./waits.ts";
 
+/** What a thermometer in a batch can show, °C. */
+const LEAST_C = -10;
+const MOST_C = 120;
+/** No meter brings a batch into a narrower window, pH. */
+const LEAST_TARGET_PH = 0.1;
 const MOST_TIMER_MINUTES = 10_080;
 /** Far beyond what stands on a spoon, in Pa·s or in seconds of a funnel. */
 const MOST_VISCOSITY = 100_000;
@@ -35,6 +41,16 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
       return calibrationOf(entry.buffers[0], entry.buffers[1]) === null ? "Two different buffers are needed." : null;
     case "ph-read":
       return whyNotRead(plan, state, entry);
+    case "ph-target":
+      return whyNotTarget(plan, state, entry);
+    case "temperature-read":
+      return entry.temperatureC >= LEAST_C && entry.temperatureC <= MOST_C
+        ? stepIsOver(state, entry.step)
+        : `A batch has ${LEAST_C} to ${MOST_C} °C. Look at the thermometer again.`;
+    case "looked":
+      return entry.thickness === "" && entry.clarity === "" && entry.words.length === 0 && entry.text === ""
+        ? "Tap what you see, or write it."
+        : null;
     case "dosed":
       return whyNotDosed(plan, state, entry);
     case "sample-taken":
@@ -169,6 +185,18 @@ function whyNotRead(
   return wrongWeight(plan, sampleGrams) ?? stepIsOver(state, step);
 }
 
+function whyNotTarget(plan: BatchPlan, state: BatchState, entry: BatchEntry & { readonly kind: "ph-target" }): string | null {
+  const { step, low, high, because = "" } = entry;
+  if (!tunes(plan, step, "ph")) return "No pH is adjusted in this step.";
+  if (!(low >= 0 && high <= 14 && high - low >= LEAST_TARGET_PH)) {
+    return `Give the lower end and the upper end, at least ${LEAST_TARGET_PH} apart: 5.0 and 5.4.`;
+  }
+  const corridor = tunedCorridor(plan);
+  const leaves = !corridor.isEmpty && (low < corridor.low || high > corridor.high);
+  if (leaves && because === "") return `This leaves ${corridor.low} to ${corridor.high}, where all lines of the formula agree. Say why.`;
+  return stepIsOver(state, step);
+}
+
 function whyNotDosed(plan: BatchPlan, state: BatchState, { step, grams }: BatchEntry & { readonly kind: "dosed" }): string | null {
   if (!tunes(plan, step, "ph")) return "Nothing is dosed in this step.";
   return (grams > 0 ? wrongWeight(plan, grams) : "A dose is more than 0 g.") ?? stepIsOver(state, step);
@@ -199,6 +227,9 @@ function whyNotDone(plan: BatchPlan, state: BatchState, id: string): string | nu
     return "Something of this step has not been weighed yet. Weigh it, or skip the step and say why.";
   }
   if (lines.some((line) => line?.asks === true)) return "Say first what is to be done about the weight that is off.";
+  if (step?.code === "ph-again" && step.tunes === "ph" && !state.standing.some((entry) => entry.kind === "ph-read" && entry.step === id)) {
+    return "Read the pH once more first: thickening moves it. Or skip the step and say why.";
+  }
   const before = state.steps.find(({ step: one, state: of }) => of === "open" && step?.after.includes(one.id) === true);
   return before === undefined ? null : `"${before.step.title}" comes first.`;
 }

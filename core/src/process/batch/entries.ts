@@ -1,5 +1,6 @@
 import type { MaterialPart } from "../../library/material.ts";
 import type { BufferReading } from "../../acidity/calibration.ts";
+import type { ThicknessWord } from "../../rheology/viscosity/words.ts";
 import type { ThicknessGauge } from "../../rheology/salt/plausibleCurves.ts";
 
 /** How a weight, a pH or a flow time came into the record when nobody typed it. */
@@ -42,6 +43,27 @@ export interface DosedSalt {
   readonly strengthPercent: number;
 }
 
+/** How clear a wash looks. */
+export const clarityLooks = ["clear", "slightly hazy", "hazy", "opaque"] as const;
+
+export type ClarityLook = (typeof clarityLooks)[number];
+
+/** Words for how it looks and feels, to tap. */
+export const looksWords = [
+  "smooth",
+  "lumpy",
+  "grainy",
+  "stringy",
+  "frothy",
+  "pearly",
+  "separated",
+  "slippery",
+  "sticky",
+  "drying",
+] as const;
+
+export type LooksWord = (typeof looksWords)[number];
+
 /** What can be entered while a batch is made. An entry is never changed; one made by mistake is taken back by another. */
 export type BatchEntry = EntryHead &
   (
@@ -61,6 +83,20 @@ export type BatchEntry = EntryHead &
         /** Of the sample. */
         readonly temperatureC?: number;
         readonly readOff?: ReadOff;
+      }
+    /** Where the maker wants the pH, instead of where the formula has it. */
+    | { readonly kind: "ph-target"; readonly step: string; readonly low: number; readonly high: number }
+    | { readonly kind: "temperature-read"; readonly step: string; readonly temperatureC: number; readonly readOff?: ReadOff }
+    /** How it looks and feels: at a moment, or before and after something that may thin or cloud it went in. */
+    | {
+        readonly kind: "looked";
+        readonly step: string | null;
+        readonly when: "now" | "before" | "after";
+        /** How thick, as a word; empty where nobody said. */
+        readonly thickness: ThicknessWord | "";
+        readonly clarity: ClarityLook | "";
+        readonly words: readonly LooksWord[];
+        readonly text: string;
       }
     | { readonly kind: "dosed"; readonly step: string; readonly agent: DosedAgent; readonly grams: number; readonly readOff?: ReadOff }
     /** A part of the batch is taken aside, read and dosed by itself, and poured back, or not. */
@@ -122,6 +158,9 @@ export const entryKinds = [
   "measured",
   "calibrated",
   "ph-read",
+  "ph-target",
+  "temperature-read",
+  "looked",
   "dosed",
   "sample-taken",
   "sample-read",

@@ -2,6 +2,7 @@ import type { Agent } from "../../acidity/equivalents.ts";
 import { soluteContentPercent, STOCK_WATER } from "../../acidity/stockMaterial.ts";
 import type { Material, MaterialPart, MaterialsBySlug } from "../../library/material.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
+import { isDryForm } from "../../quantities/dryForms.ts";
 import type { BatchPlan, ShelfSolution } from "../batch/batchPlan.ts";
 import type { BatchEntry, DosedAgent } from "../batch/entries.ts";
 
@@ -45,8 +46,8 @@ const usual: readonly BenchAgent[] = [
 export const usualSolutes: readonly string[] = [SOLUTES.citric.material, SOLUTES.caustic.material, STOCK_WATER];
 
 /**
- * Acids and bases a batch can be tuned with: those of its formula that are dosed, those on the shelf by their lots, then
- * what stands on most benches. Whose drops were weighed in this batch is counted in those drops.
+ * Acids and bases a batch can be tuned with: those of its formula that are dosed, the liquid ones on the shelf by their
+ * lots, what stands on most benches, then the dry ones of the shelf. Whose drops were weighed in this batch is counted in those drops.
  */
 export function agentsOf(plan: BatchPlan, standing: readonly BatchEntry[] = []): readonly BenchAgent[] {
   const { formula, materials, steps, shelf = [] } = plan;
@@ -54,11 +55,15 @@ export function agentsOf(plan: BatchPlan, standing: readonly BatchEntry[] = []):
   const ofFormula = formula.lines.filter(({ id }) => tuned.has(id));
   const own = ofFormula.flatMap(({ id, material }) => agentOf(materials.get(material), materials, { line: id }));
   const known = new Set(ofFormula.map(({ material }) => material));
-  const onShelf = shelf
-    .filter(({ material }) => !known.has(material))
-    .flatMap((solution) => agentOf(materials.get(solution.material), materials, { solution }));
+  const onShelf = (isDry: boolean): readonly BenchAgent[] =>
+    shelf
+      .filter(({ material }) => !known.has(material) && isDryForm(materials.get(material)?.form ?? null) === isDry)
+      .flatMap((solution) => agentOf(materials.get(solution.material), materials, { solution }));
   const weighed = new Map(standing.flatMap((entry) => (entry.kind === "drops-weighed" ? [[entry.agent, entry.grams / entry.drops]] : [])));
-  return [...own, ...onShelf, ...usual].map((agent) => ({ ...agent, dropGrams: weighed.get(agent.name) ?? agent.dropGrams }));
+  return [...own, ...onShelf(false), ...usual, ...onShelf(true)].map((agent) => ({
+    ...agent,
+    dropGrams: weighed.get(agent.name) ?? agent.dropGrams,
+  }));
 }
 
 function agentOf(

@@ -25,9 +25,9 @@ export interface PhTuning {
   readonly rows: readonly PhRow[];
   /** For the advisor; null before the first reading. */
   readonly titration: Titration | null;
-  /** Where the pH belongs, and who says so. */
   /** The last sample that was taken aside, with its own titration; null for none. */
   readonly sample: TitratedSample | null;
+  /** Where the pH belongs. */
   readonly corridor: Span & { readonly isEmpty: boolean };
   readonly samplesGrams: number;
   readonly leftGrams: number;

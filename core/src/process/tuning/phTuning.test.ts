@@ -8,7 +8,7 @@ import type { BatchEntry } from "../batch/entries.ts";
 import { nextStep } from "../batch/nextStep.ts";
 import { planBatch } from "../batch/planBatch.ts";
 import { agentsOf, type BenchAgent } from "./agents.ts";
-import { phTuning } from "./phTuning.ts";
+import { phTuning, targetOf, tunedCorridor } from "./phTuning.ts";
 
 const plan = planBatch(
   sheetOf([
@@ -147,5 +147,24 @@ describe("what cannot be", () => {
   ])("%j", (one, words) => {
     if (words === null) expect(why(one)).toBeNull();
     else expect(why(one)).toContain(words);
+  });
+});
+
+describe("a target of one's own", () => {
+  const target = (low: number, high: number, because?: string) =>
+    entry({ kind: "ph-target", step: "ph", low, high, ...(because === undefined ? {} : { because }) });
+  const { low, high } = tunedCorridor(plan);
+
+  it("inside the corridor it needs no reason, and the advice goes there", () => {
+    const own = target(low + 0.1, low + 0.3);
+    expect(whyNot(plan, [], own)).toBeNull();
+    expect(targetOf(plan, [own])).toEqual({ low: low + 0.1, high: low + 0.3, isEmpty: false });
+    expect(targetOf(plan, [])).toEqual(tunedCorridor(plan));
+  });
+
+  it("outside it needs one, and narrower than a meter reads it is none", () => {
+    expect(whyNot(plan, [], target(low, high + 0.5))).toContain("Say why");
+    expect(whyNot(plan, [], target(low, high + 0.5, "for a trial"))).toBeNull();
+    expect(whyNot(plan, [], target(low, low + 0.05))).toContain("at least 0.1 apart");
   });
 });

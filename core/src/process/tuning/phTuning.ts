@@ -28,7 +28,7 @@ type Choice = { readonly agent: BenchAgent; readonly counterAgent: BenchAgent | 
  * readings thins it.
  */
 export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing">, { agent, counterAgent }: Choice): PhTuning {
-  const corridor = tunedCorridor(plan);
+  const corridor = targetOf(plan, state.standing);
   const middle = (corridor.low + corridor.high) / 2;
   const tuned = tunedLines(plan, "ph");
   const totals = { dose: 0, counter: 0, other: 0, back: 0, left: 0, samples: 0 };
@@ -112,6 +112,12 @@ export function buffersInBatch(plan: BatchPlan): readonly KnownBuffer[] {
   const { sheet } = resolveLines(plan.formula, plan.materials);
   const dosed = new Set(plan.steps.flatMap(({ tunes, lines }) => (tunes === "ph" ? lines : [])));
   return knownBuffersOf({ ...sheet, lines: sheet.lines.map((line) => (dosed.has(line.line.id) ? { ...line, percent: 0 } : line)) });
+}
+
+/** Where the pH is to come to: where the maker wants it, else where the formula has it. */
+export function targetOf(plan: BatchPlan, standing: BatchState["standing"]): PhTuning["corridor"] {
+  const own = standing.findLast((entry) => entry.kind === "ph-target");
+  return own?.kind === "ph-target" ? { low: own.low, high: own.high, isEmpty: false } : tunedCorridor(plan);
 }
 
 /** Where the pH of a batch belongs: what suits everyone in it, else what skin and wash bear. */

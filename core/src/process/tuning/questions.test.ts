@@ -73,3 +73,15 @@ describe("a reading in a hurry", () => {
     expect(asked("thickness-read", [salt, ended], "10:12:00")).toBeNull();
   });
 });
+
+describe("what was predicted", () => {
+  const at = { last: 7.4, dosedKind: "acid", advisedGrams: null } as const;
+
+  it("a reading far from the last is not asked about where the dose was said to bring it; outside it is", () => {
+    const predicted = { low: 4.9, high: 5.3 };
+    const ph = (value: number) => questionOf({ kind: "ph-read", ph: value }, { ...at, predicted });
+    expect(ph(5)).toBeNull();
+    expect(ph(5.39)).toBeNull();
+    expect(ph(4.7)).toContain("away from the last reading");
+  });
+});

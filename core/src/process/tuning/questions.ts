@@ -10,9 +10,12 @@ const TIMES_THE_ADVICE = 10;
 const LEAST_WRONG_PH = 0.1;
 const READ_AT_C: Span = { low: 20, high: 25 };
 
+/** The mean error of a reading beside what was predicted, pH. */
+const READING_NEAR_PH = 0.1;
+
 /**
- * What to ask before an entry that is likely a slip: a reading 2 pH or more from the last, one against the direction of the
- * dose, one of a sample too cold or too warm, a dose of more than ten times the advice. Null when there is nothing to ask.
+ * What to ask before an entry that is likely a slip: a reading 2 pH or more from the last that was not predicted, one
+ * against the direction of the dose, one of a sample too cold or too warm, a dose of more than ten times the advice. Null when there is nothing to ask.
  */
 export function questionOf(
   entry:
@@ -22,7 +25,14 @@ export function questionOf(
     last,
     dosedKind,
     advisedGrams,
-  }: { readonly last: number | null; readonly dosedKind: "acid" | "base" | null; readonly advisedGrams: number | null },
+    predicted = null,
+  }: {
+    readonly last: number | null;
+    readonly dosedKind: "acid" | "base" | null;
+    readonly advisedGrams: number | null;
+    /** Where the dose was said to bring it; null where nothing was said of it. */
+    readonly predicted?: Span | null;
+  },
 ): string | null {
   if (entry.kind === "dosed") {
     return advisedGrams !== null && advisedGrams > 0 && entry.grams > TIMES_THE_ADVICE * advisedGrams
@@ -35,7 +45,8 @@ export function questionOf(
   }
   if (last === null) return null;
   const change = entry.ph - last;
-  if (Math.abs(change) >= FAR_FROM_LAST_PH) {
+  const isPredicted = predicted !== null && entry.ph >= predicted.low - READING_NEAR_PH && entry.ph <= predicted.high + READING_NEAR_PH;
+  if (Math.abs(change) >= FAR_FROM_LAST_PH && !isPredicted) {
     return `${entry.ph} is ${Math.abs(change).toFixed(1)} away from the last reading, ${last}. Rinse the probe and look again. Does it stand?`;
   }
   const isWrongWay = (dosedKind === "acid" && change > LEAST_WRONG_PH) || (dosedKind === "base" && change < -LEAST_WRONG_PH);

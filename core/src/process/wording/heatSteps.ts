@@ -1,5 +1,10 @@
 import { listed, type StepText, type Weighed } from "./stepText.ts";
 
+/** How hot it gets, °C. */
+interface Heated {
+  readonly temperatureC: number;
+}
+
 /** Steps of what is heated, melted, cooled and whipped. */
 export const heatSteps = {
   fats: ({ phase, amounts }: Weighed & { readonly phase: string }): StepText => ({
@@ -7,11 +12,11 @@ export const heatSteps = {
     do: `Weigh ${listed(amounts)} into the fat beaker.`,
     why: "Fats melt by themselves; water that gets in early makes them spit and set.",
   }),
-  "melt-fats": (): StepText => ({
+  "melt-fats": ({ temperatureC }: Heated): StepText => ({
     title: "Melt the fats",
-    do: "Heat to 70 to 75 °C in a water bath and hold it there until everything is clear.",
+    do: `Heat to ${temperatureC} °C in a water bath and hold it there until everything is clear.`,
     why: "Grains that have not melted stay in the cream for good.",
-    check: "Clear, 70 to 75 °C.",
+    check: `Clear, ${temperatureC} °C.`,
   }),
   "fats-and-water": (): StepText => ({
     title: "Fats and water together",
@@ -20,11 +25,11 @@ export const heatSteps = {
     caution: "Hot: gloves, and no splashing.",
     check: "Even and white, no drops of oil.",
   }),
-  "heat-water": (): StepText => ({
+  "heat-water": ({ temperatureC }: Heated): StepText => ({
     title: "Heat the water phase",
-    do: "Note the weight of beaker, stirrer and content. Cover it and heat to 70 to 75 °C.",
+    do: `Note the weight of beaker, stirrer and content. Cover it and heat to ${temperatureC} °C.`,
     why: "Both phases must be equally hot when they join, and what steams off must be put back.",
-    check: "70 to 75 °C, weight noted.",
+    check: `${temperatureC} °C, weight noted.`,
   }),
   "top-up": (): StepText => ({
     title: "Put back what steamed off",
@@ -43,9 +48,9 @@ export const heatSteps = {
     do: "Stir slowly until it just begins to thicken.",
     why: "What comes next does not stand heat.",
   }),
-  "melt-oil": (): StepText => ({
+  "melt-oil": ({ temperatureC }: Heated): StepText => ({
     title: "Melt it",
-    do: "Warm it in a water bath to 70 to 75 °C, covered against steam, until clear.",
+    do: `Warm it in a water bath to ${temperatureC} °C, covered against steam, until clear.`,
     why: "Waxes set as grains if any stays unmelted.",
     check: "Clear.",
   }),
