@@ -22,17 +22,24 @@ const take = (page: Page) => page.getByRole("button", { name: "Record weight" })
 const tare = (page: Page) => page.getByRole("button", { name: "Tare", exact: true });
 const goOn = (page: Page) => page.getByRole("button", { name: "Go on anyway" });
 const isTuned = (page: Page) => page.getByRole("button", { name: /The pH is right, next step|Thick enough, next step/ });
+const readAgain = (page: Page) => page.getByText("Thickening moves the pH: read it once more.");
 const closing = (page: Page) => page.getByRole("button", { name: "Close the batch" });
 
 /** One thing with the simulated scale: tares, pours and takes, or does the step, or goes on before a rest is over. */
 async function oneThing(page: Page): Promise<"closing" | "done" | "weighed" | "went on" | "tuned"> {
-  await expect(take(page).or(done(page)).or(goOn(page)).or(closing(page)).or(isTuned(page))).toBeVisible();
+  await expect(take(page).or(done(page)).or(goOn(page)).or(closing(page)).or(isTuned(page)).or(readAgain(page))).toBeVisible();
+  if (await readAgain(page).isVisible()) {
+    await page.getByLabel("pH", { exact: true }).fill("5.3");
+    await page.getByRole("button", { name: "Take the reading" }).click();
+    return "tuned";
+  }
   if (await isTuned(page).isVisible()) {
     await expect(isTuned(page)).toBeEnabled();
     await isTuned(page).click();
-    // Nothing was read: it is asked first.
-    await expect(page.getByRole("alert")).toContainText("all the same?");
-    await page.getByRole("button", { name: "trial", exact: true }).click();
+    // Where nothing was read it is asked first; after the last reading it may be right.
+    const question = page.getByRole("alert").filter({ hasText: "all the same?" });
+    await expect(question.or(page.getByRole("heading", { name: "Let it rest, covered" }))).toBeVisible();
+    if (await question.isVisible()) await page.getByRole("button", { name: "trial", exact: true }).click();
     return "tuned";
   }
   if (await closing(page).isVisible()) return "closing";
@@ -145,7 +152,7 @@ test("a gel with the simulated scale, from what must be right to the record: a w
   await closing(page).click();
 
   const record = page.getByRole("article");
-  await expect(record).toContainText("193.4 g yield");
+  await expect(record).toContainText("Yield 193.4 g,");
   await expect(record.getByRole("row", { name: /^together/ })).toContainText("200.00");
   await expect(record).toContainText("main beaker 412.5 g");
   await expect(record).toContainText("the water is from Tuesday");
@@ -195,7 +202,7 @@ test("a heated cleanser with the simulated scale on a tablet: two beakers warmed
   await page.getByLabel("Yield, g").fill("388");
   await closing(page).click();
   const record = page.getByRole("article");
-  await expect(record).toContainText("388.0 g yield");
+  await expect(record).toContainText("Yield 388.0 g,");
   await expect(
     record
       .getByRole("listitem")
@@ -282,7 +289,7 @@ test("a pause stands still, a step is left out with a reason, and closing early 
   await close.click();
   await expect(page.getByRole("article")).toContainText("skipped, reason: all was clean from yesterday");
   expect(page.url()).toContain(`${address}/record`);
-  await expect(page.getByRole("article")).toContainText("900.0 g yield");
+  await expect(page.getByRole("article")).toContainText("Yield 900.0 g,");
 });
 
 /** So small that the lots of the demo last, however many batches the other tests have begun. */

@@ -1,4 +1,4 @@
-import { shownMaterial } from "@tensidrum/core/library";
+import { shownMaterial, type Material } from "@tensidrum/core/library";
 import {
   batchState,
   contentsOf,
@@ -51,13 +51,22 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
   const materialOf = new Map(
     [...plan.formula.lines, ...(plan.formula.splits ?? []).flatMap(({ lines }) => lines)].map(({ id, material }) => [id, material]),
   );
+  // Two lines of one material are told apart by their phases.
+  const times = new Map<string, number>();
+  for (const slug of materialOf.values()) times.set(slug, (times.get(slug) ?? 0) + 1);
+  const phaseOf = new Map(plan.formula.lines.map(({ id, phase }) => [id, phase]));
+  const nameOf = (line: string, material: Material): string => {
+    const { name } = shownMaterial(material);
+    const phase = phaseOf.get(line);
+    return (times.get(material.slug) ?? 0) > 1 && phase !== undefined ? `${name} (phase ${phase})` : name;
+  };
   const lines = [...state.lines.values()].map((line): LineView => {
     const material = plan.materials.get(materialOf.get(line.line) ?? "");
     const scale = scaleFor(line.targetGrams, fromFinest);
     const weight = state.standing.findLast((entry) => entry.kind === "weighed" && entry.line === line.line);
     return {
       ...line,
-      name: material === undefined ? line.line : shownMaterial(material).name,
+      name: material === undefined ? line.line : nameOf(line.line, material),
       decimals: decimalPlaces(scale?.readabilityGrams ?? USUAL_STEP_GRAMS),
       lots: sent.lots.filter((lot) => lot.line === line.line).map(({ code, grams }) => ({ code, grams })),
       readOff: weight?.kind === "weighed" ? (weight.readOff ?? null) : null,

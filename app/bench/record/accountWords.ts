@@ -11,11 +11,11 @@ export function totalInWords({ inGrams, linesGrams, besides }: MassAccount): str
 /** What came out: the yield as a part of all that went in, with samples and loss; null until the batch is closed. */
 export function yieldWords({ yieldGrams, yieldPercent, samplesGrams, lossGrams }: MassAccount): string | null {
   if (yieldGrams === null || lossGrams === null) return null;
-  const of = yieldPercent === null ? "" : `, ${written(yieldPercent, 1)} % of what went in`;
+  const of = yieldPercent === null ? "" : `, ${written(yieldPercent, 1)} % of the total weighed in`;
   const samples = samplesGrams > 0 ? `; samples ${written(samplesGrams, 1)} g` : "";
   const loss =
     lossGrams < -SCALES_DIFFER_GRAMS
-      ? `${written(-lossGrams, 1)} g more came out than went in`
+      ? `${written(-lossGrams, 1)} g more than was weighed in`
       : `loss ${written(Math.max(0, lossGrams), 1)} g`;
   return `Yield ${written(yieldGrams, 1)} g${of}${samples}; ${loss}.`;
 }

@@ -1,5 +1,5 @@
 import { UnstyledButton } from "@mantine/core";
-import { isRunning, type Wait } from "@tensidrum/core/process";
+import { isRunning, nextStir, type Wait } from "@tensidrum/core/process";
 import { writtenClock } from "@tensidrum/core/quantities";
 import { useEffect, useRef, useState } from "react";
 import { useBench, type Bench } from "./bench";
@@ -27,6 +27,7 @@ export function Clocks() {
   const [isLoud, setLoud] = useState(true);
   const [mayNotify, setMayNotify] = useState<NotificationPermission | "unknown">("unknown");
   const ran = useRef(new Set<string>());
+  const stirs = useRef(new Map<string, string>());
   useEffect(() => {
     setLoud(localStorage.getItem(SOUND_OFF) === null);
     if ("Notification" in window) setMayNotify(Notification.permission);
@@ -40,7 +41,15 @@ export function Clocks() {
   useEffect(() => {
     for (const wait of view.waits) {
       if (isRunning(wait, now)) ran.current.add(wait.id);
-      else if (ran.current.delete(wait.id) && wait.endedAt === null) {
+      const stir = isRunning(wait, now) ? nextStir(wait, now) : null;
+      const before = stirs.current.get(wait.id);
+      if (before !== undefined && stir !== before && before <= now) {
+        if (isLoud) chime();
+        notify(`${wait.text}: stir it slowly`, `${wait.id} ${before}`);
+      }
+      if (stir !== null) stirs.current.set(wait.id, stir);
+      if (isRunning(wait, now)) continue;
+      if (ran.current.delete(wait.id) && wait.endedAt === null) {
         if (isLoud) chime();
         notify(`${wait.text}: the time is over`, wait.id);
       }
@@ -55,6 +64,7 @@ export function Clocks() {
       <ul className={classes.clocks}>
         {clocks.map((wait) => {
           const left = Date.parse(wait.until) - Date.parse(now);
+          const stir = nextStir(wait, now);
           return (
             <li key={wait.id} data-over={left <= 0 || undefined}>
               <output suppressHydrationWarning>{left > 0 ? writtenClock(left) : "over"}</output>
@@ -62,6 +72,11 @@ export function Clocks() {
                 {wait.text}
                 <small>
                   {left > 0 ? "until" : "since"} <ClockTime at={wait.until} />
+                  {stir !== null && (
+                    <>
+                      , stir at <ClockTime at={stir} />
+                    </>
+                  )}
                   {wait.latest !== null && (
                     <>
                       , better not after <ClockTime at={wait.latest} />

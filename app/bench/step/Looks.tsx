@@ -16,8 +16,8 @@ export function Looks({ stepId, onEntered }: LooksProps) {
     <Entry hidden={{ step: stepId }} className={classes.sidePanel} onEntered={onEntered}>
       <NativeSelect label="moment" name="when">
         <option value="now">now</option>
-        <option value="before">before something goes in</option>
-        <option value="after">after it went in</option>
+        <option value="before">before an addition</option>
+        <option value="after">after an addition</option>
       </NativeSelect>
       <NativeSelect label="thickness" name="word">
         <option value="">not judged</option>

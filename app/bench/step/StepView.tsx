@@ -7,6 +7,7 @@ import { Deviation } from "./Deviation";
 import { Entry } from "./Entry";
 import { Measure } from "./Measure";
 import { NotYet } from "./NotYet";
+import { SoapPh } from "./SoapPh";
 import { Temperature } from "./Temperature";
 import { periodWords } from "./periodWords";
 import classes from "./Step.module.css";
@@ -51,6 +52,8 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
         <NotYet waitsFor={waitsFor} />
       ) : step.tunes === "ph" ? (
         <TunePh step={step} key={step.id} />
+      ) : step.reads === "ph" && due === undefined ? (
+        <SoapPh step={step} key={step.id} />
       ) : step.tunes === "thickness" ? (
         <TuneThickness step={step} key={step.id} />
       ) : step.tunes === "polymer" ? (

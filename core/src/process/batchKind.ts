@@ -39,6 +39,8 @@ export interface Workbench {
   readonly waterPhases: ReadonlySet<string>;
   /** Phases with a gum that needs a slurry. */
   readonly gumPhases: ReadonlySet<string>;
+  /** The liquid nonionic scent goes into where no solubiliser is there, by its line; null where there is none or nothing to carry. */
+  readonly scentCarrier: string | null;
   temperatureOf(phase: string): number;
 }
 
@@ -60,18 +62,39 @@ export function workbench(sheet: ResolvedSheet): Workbench {
     ),
     waterPhases: phasesWith(({ material }) => material.role === "water"),
     gumPhases: phasesWith((line) => isSlurryGum(line)),
+    scentCarrier: scentCarrierOf(lines),
     temperatureOf,
   };
 }
 
-/** A gum with a line of its own that must be wetted before it meets water. */
-export function isSlurryGum({ material }: ResolvedLine): boolean {
-  return material.parts === undefined && material.role === "thickener" && material.flags.includes("needs-slurry");
+/** Scent goes into the undiluted nonionic: what has met water first is no longer taken up. */
+function scentCarrierOf(lines: readonly ResolvedLine[]): string | null {
+  const roles = new Set(lines.map(({ material }) => material.role));
+  if (!roles.has("fragrance") || roles.has("solubiliser")) return null;
+  const carriers = lines.filter(
+    ({ material, percent }) =>
+      percent > 0 &&
+      material.role === "surfactant" &&
+      material.charge === "nonionic" &&
+      material.form === "liquid" &&
+      !material.flags.includes("needs-heat"),
+  );
+  return carriers.toSorted((a, b) => b.percent - a.percent)[0]?.line.id ?? null;
 }
 
-/** Whether a line is a ready wash: a bought base, or a formula used as a material. */
+/** A gum with a line of its own that must be wetted before it meets water; one that opens only under shear is not. */
+export function isSlurryGum({ material }: ResolvedLine): boolean {
+  const { parts, role, flags } = material;
+  return parts === undefined && role === "thickener" && flags.includes("needs-slurry") && !flags.includes("high-shear");
+}
+
+/** Whether a line is a ready wash: a bought base, or a formula used as a material; what is sold with water in it is not by that alone. */
 export function isReadyBase({ material }: ResolvedLine, { sheet }: Workbench): boolean {
   if (material.flags.includes("soap")) return false;
   if (material.role === "base") return true;
-  return material.parts !== undefined && leavesOf(material, sheet.materials).some((leaf) => leaf.material.role === "water");
+  return (
+    material.role === "surfactant" &&
+    material.parts !== undefined &&
+    leavesOf(material, sheet.materials).some((leaf) => leaf.material.role === "water")
+  );
 }

@@ -1,3 +1,4 @@
+import type { ResolvedLine } from "../formula/types.ts";
 import type { Planner } from "./planner.ts";
 import { isHot } from "./tasks.ts";
 
@@ -8,13 +9,43 @@ export function basePart(plan: Planner): void {
   plan.add({ id: "base", code: "base", facts: plan.weighed(bases), stage: "weigh", vessel: "main", lines: bases });
 }
 
-/** Cleansers in their own beaker: powder first, the liquid amphoteric onto it, the others after. */
+/** Where pasty and waxy materials clear, °C; what bears less is warmed less. */
+const WARM_C = 75;
+const WARM_SPAN_C = 10;
+/** So far below what a material bears it is warmed, °C. */
+const BELOW_MOST_C = 5;
+
+/** How warm cleansers are to get: as the one that bears least allows. */
+function warmth(lines: readonly ResolvedLine[]): { readonly low: number; readonly high: number } {
+  const most = Math.min(WARM_C, ...lines.map(({ material }) => (material.maxTemperatureC ?? WARM_C + BELOW_MOST_C) - BELOW_MOST_C));
+  return { low: most - WARM_SPAN_C, high: most };
+}
+
+/**
+ * Cleansers in their own beaker: powder first, the liquid amphoteric onto it, the others after. Powder with no liquid
+ * cleanser to wet it goes into the hot water: warmed dry and alone it never clears.
+ */
 export function cleanserPart(plan: Planner): void {
   const powders = plan.take("cleanser-powder");
   const amphoterics = plan.take("cleanser-amphoteric");
-  const others = plan.take("cleanser");
+  const others = plan.take("cleanser", ...(cleansersAreWarm(plan) ? (["scent-carrier"] as const) : []));
   const melting = plan.take("melt");
   const into = { stage: "weigh", vessel: "surfactants" } as const;
+  if (powders.length > 0 && amphoterics.length + others.length === 0 && plan.holds("main")) {
+    const lines = [...powders, ...melting];
+    const temperature = warmth(lines);
+    plan.add({
+      id: "solids-into-hot-water",
+      code: "solids-into-hot-water",
+      facts: { ...plan.weighed(lines), ...temperature },
+      stage: "heat",
+      vessel: "main",
+      lines,
+      wait: { from: 10, until: 40 },
+      temperature,
+    });
+    return;
+  }
   if (powders.length > 0) {
     plan.add({ ...into, id: "cleanser-powders", code: "surfactant-powders", facts: plan.weighed(powders), lines: powders });
   }
@@ -30,13 +61,10 @@ export function cleanserPart(plan: Planner): void {
   }
   const needWarmth = [...powders, ...others, ...melting].some(({ material }) => material.flags.includes("needs-heat"));
   if (needWarmth) {
+    const temperature = warmth([...powders, ...amphoterics, ...others, ...melting]);
+    const wait = { from: 10, until: 40 };
     plan.add({
-      id: "warm-cleansers",
-      code: "warm-surfactants",
-      stage: "heat",
-      vessel: "surfactants",
-      wait: { from: 10, until: 40 },
-      temperature: { low: 65, high: 75 },
+      ...{ id: "warm-cleansers", code: "warm-surfactants", facts: temperature, stage: "heat", vessel: "surfactants", wait, temperature },
     });
   }
 }
@@ -51,7 +79,7 @@ export function cleansersAreWarm(plan: Planner): boolean {
 /** Scent and oils into their solubiliser; they join the cleansers when those are cold, otherwise they wait. */
 export function scentPart(plan: Planner): void {
   const scents = plan.take("scent");
-  const solubilisers = plan.take("solubiliser");
+  const solubilisers = plan.take("solubiliser", "scent-carrier");
   if (scents.length === 0 && solubilisers.length === 0) return;
   const into = { id: "scent", stage: "weigh", vessel: "scent", lines: [...solubilisers, ...scents] } as const;
   if (solubilisers.length > 0) {

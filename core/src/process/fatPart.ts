@@ -27,7 +27,16 @@ export function fatPart(plan: Planner): void {
   const temperature = around(temperatureC);
   plan.add({ id: "heat-fats", code: "melt-fats", facts: { temperatureC }, stage: "heat", vessel: "fats", wait, temperature });
   if (!plan.holds("main")) return;
-  plan.add({ id: "fats-and-water", code: "fats-and-water", stage: "combine", vessel: "main", joins: ["fats"], temperature });
+  topUp(plan, "top-up-water", "top-up-hot");
+  plan.add({
+    id: "fats-and-water",
+    code: "fats-and-water",
+    stage: "combine",
+    vessel: "main",
+    joins: ["fats"],
+    measures: "before-heating",
+    temperature,
+  });
 }
 
 function heatMain(plan: Planner): void {
@@ -37,8 +46,8 @@ function heatMain(plan: Planner): void {
   plan.add({ ...into, id: "heat-water", code: "heat-water", facts: { temperatureC }, temperature: around(temperatureC) });
 }
 
-/** Stir until cool, with what steamed off put back. */
+/** Stir until cool, then put back what steamed off meanwhile. */
 export function coolPart(plan: Planner): void {
-  topUp(plan, "top-up");
   plan.add({ id: "cool", code: "cool", stage: "cool", vessel: "main", wait: { from: 20, until: 2 * HOUR }, temperature: COOLED });
+  topUp(plan, "top-up");
 }

@@ -1,5 +1,6 @@
 import type { ResolvedLine } from "../formula/types.ts";
 import { foamsItself } from "../rheology/routes.ts";
+import { isDryForm } from "../quantities/dryForms.ts";
 import type { Planner } from "./planner.ts";
 import type { VesselId } from "./step.ts";
 import { COOLED } from "./heated.ts";
@@ -20,9 +21,18 @@ export function coolDownPart(plan: Planner): void {
     const facts = { phase, ...plan.weighed(lines), isHot: hot, hasPowder: lines.some(dissolves) };
     plan.add({ ...into, id: `cool-down-${phase}`, code: "cool-down", facts, lines });
   }
+  temperPart(plan);
+}
+
+/** Powders rubbed smooth with a spoonful of the batch; where there is none yet they go in as they are. */
+export function temperPart(plan: Planner): void {
   for (const { phase, lines } of plan.takeByPhase("temper")) {
+    if (!plan.holds("main")) {
+      plan.add({ id: `powders-${phase}`, code: "powders", facts: { phase, ...plan.weighed(lines) }, stage: "cool", vessel: "main", lines });
+      continue;
+    }
     plan.add({ id: `temper-${phase}`, code: "temper", facts: plan.weighed(lines), stage: "cool", vessel: "cup", lines });
-    plan.add({ ...into, id: `temper-into-batch-${phase}`, code: "temper-into-batch", joins: ["cup"] });
+    plan.add({ id: `temper-into-batch-${phase}`, code: "temper-into-batch", stage: "cool", vessel: "main", joins: ["cup"] });
   }
 }
 
@@ -37,9 +47,13 @@ export function grainPart(plan: Planner): void {
   plan.add({ id: "grains", code: "grains", facts: plan.weighed(grains), stage: "cool", vessel: "main", lines: grains });
 }
 
-/** Beats air in; everything soft is folded in afterwards. */
-export function whipPart(plan: Planner): void {
-  plan.add({ id: "whip", code: "whip", stage: "cool", vessel: "main" });
+/** Air is beaten in while the paste is hot, and again once scent and preservative are in it. */
+export function whipHot(plan: Planner): void {
+  plan.add({ id: "whip", code: "whip", stage: "heat", vessel: "main" });
+}
+
+export function whipAgain(plan: Planner): void {
+  plan.add({ id: "whip-again", code: "whip-again", stage: "cool", vessel: "main" });
 }
 
 /** pH first, then thickness, then pH again: amphoterics thicken by pH. */
@@ -53,7 +67,7 @@ export function tuningPart(plan: Planner): void {
   }
   const acids = plan.take("ph");
   const facts = { held: plan.amounts(acids) };
-  if (isSoap) plan.add({ ...into, id: "ph", code: "soap-ph", facts, lines: acids });
+  if (isSoap) plan.add({ ...into, id: "ph", code: "soap-ph", facts, lines: acids, reads: "ph" });
   else plan.add({ ...into, id: "ph", code: "ph", facts, lines: acids, tunes: "ph" });
   thicknessPart(plan, isSoap);
 }
@@ -77,9 +91,19 @@ function thicknessPart(plan: Planner, isSoap: boolean): void {
     const wait = { from: 5, until: 10 };
     plan.add({ ...into, id: "salt", code: "salt", facts: plan.weighed(salts), lines: salts, wait, tunes: "thickness" });
   }
+  dispersePart(plan);
   if (late.length + salts.length > 0) {
     plan.add({ id: "ph-again", code: "ph-again", stage: "ph", vessel: "main", ...(isSoap ? {} : { tunes: "ph" }) });
   }
+}
+
+/** What does not dissolve goes into a batch that is thick enough to carry it. */
+function dispersePart(plan: Planner): void {
+  const lines = plan.take("disperse");
+  if (lines.length === 0) return;
+  const hasPowder = lines.some(({ material }) => isDryForm(material.form));
+  const facts = { ...plan.weighed(lines), hasPowder };
+  plan.add({ id: "disperse", code: "disperse", facts, stage: "thickness", vessel: "main", lines, wait: LOOK_AGAIN });
 }
 
 /** Divides the base into named parts, each with lines of its own. */
@@ -104,6 +128,9 @@ export function restPart(plan: Planner): void {
   const { profile } = plan.bench.sheet.formula;
   const { kind, wait } = restOf(plan);
   plan.add({ id: "rest", code: "rest", facts: { kind }, stage: "rest", vessel: null, wait });
+  if (profile === "whipped-cleanser" && plan.bench.kind === "wet") {
+    plan.add({ id: "whip-last", code: "whip-last", stage: "finish", vessel: null });
+  }
   plan.add({ id: "fill", code: "fill", facts: { foamsItself: foamsItself(profile) }, stage: "finish", vessel: null });
 }
 

@@ -23,7 +23,7 @@ export type { LotForBatch, PreflightItem } from "./batch/preflight.ts";
 export { questionOfTemperature, temperatureRead, temperatureWords } from "./batch/temperatures.ts";
 export { emptyShelf, materialsOf, storedPlan } from "./batch/storedPlan.ts";
 export type { ShelfForBatch } from "./batch/storedPlan.ts";
-export { isRunning, waitsOf } from "./batch/waits.ts";
+export { isRunning, nextStir, waitsOf } from "./batch/waits.ts";
 export type { Wait } from "./batch/waits.ts";
 export { correctedTargets, deviationsOf, formulaAsMade } from "./deviations.ts";
 export type { ActualGrams, Deviation } from "./deviations.ts";

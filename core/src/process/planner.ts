@@ -21,6 +21,8 @@ interface StepPlace {
   readonly measures?: Step["measures"];
   readonly tunes?: Step["tunes"];
   readonly temperature?: Step["temperature"];
+  readonly reads?: Step["reads"];
+  readonly stirEveryMinutes?: Step["stirEveryMinutes"];
   /** Vessels whose content goes into this one, and which are empty afterwards. */
   readonly joins?: readonly VesselId[];
   /** Vessel it takes a part from, which goes on holding the rest. */
@@ -40,6 +42,8 @@ export interface Planner {
   weighed(lines: readonly ResolvedLine[]): Weighed;
   add(draft: StepDraft): void;
   holds(vessel: VesselId): boolean;
+  /** Whether a step so far heats the main beaker. */
+  isHeated(): boolean;
   finished(): StepList;
 }
 
@@ -48,7 +52,8 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
   const partLines = new Set((bench.sheet.formula.splits ?? []).flatMap(({ lines }) => lines).map(({ id }) => id));
   const waiting = new Map<Task, ResolvedLine[]>();
   for (const resolved of bench.lines) {
-    if (partLines.has(resolved.line.id)) continue;
+    // What comes to nothing is weighed in no step: no one weighs 0 g of water.
+    if (partLines.has(resolved.line.id) || resolved.percent <= 0) continue;
     const task = taskOf(resolved, bench);
     waiting.set(task, [...(waiting.get(task) ?? []), resolved]);
   }
@@ -65,8 +70,16 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
     return taken.sort((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0));
   }
 
+  const times = new Map<string, number>();
+  for (const { line } of bench.lines) times.set(line.material, (times.get(line.material) ?? 0) + 1);
+
+  /** Two lines of one material are told apart by their phases. */
   function amounts(lines: readonly ResolvedLine[]): readonly Amount[] {
-    return lines.map(({ line, material }) => ({ grams: grams.get(line.id) ?? 0, name: shownMaterial(material).name }));
+    return lines.map(({ line, material }) => {
+      const { name } = shownMaterial(material);
+      const isTwice = (times.get(line.material) ?? 0) > 1;
+      return { grams: grams.get(line.id) ?? 0, name: isTwice ? `${name} (phase ${line.phase})` : name };
+    });
   }
 
   function add(draft: StepDraft): void {
@@ -96,6 +109,8 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
       check: check ?? null,
       ...(draft.measures === undefined ? {} : { measures: draft.measures }),
       ...(draft.tunes === undefined ? {} : { tunes: draft.tunes }),
+      ...(draft.stirEveryMinutes === undefined ? {} : { stirEveryMinutes: draft.stirEveryMinutes }),
+      ...(draft.reads === undefined ? {} : { reads: draft.reads }),
       ...(draft.temperature === undefined ? {} : { temperature: draft.temperature }),
     });
     draft.joins?.forEach((other) => lastIn.delete(other));
@@ -121,6 +136,7 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
     weighed: (lines) => ({ amounts: amounts(lines) }),
     add,
     holds: (vessel) => lastIn.has(vessel),
+    isHeated: () => steps.some(({ stage, vessel }) => stage === "heat" && vessel === "main"),
     finished() {
       const forgotten = [...waiting.values()].flat();
       if (forgotten.length > 0) throw new Error(`No step weighs ${forgotten.map(({ line }) => line.id).join(", ")}`);

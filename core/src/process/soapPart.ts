@@ -25,7 +25,7 @@ export function soapPart(plan: Planner): void {
     stage: "combine",
     vessel: "main",
     lines: soaps,
-    ...(isSolid ? { wait: { from: 10 * HOUR, until: 12 * HOUR } } : {}),
+    ...(isSolid ? { wait: { from: 10 * HOUR, until: 12 * HOUR }, stirEveryMinutes: 2 * HOUR } : {}),
   });
-  if (isSolid) topUp(plan, "top-up-soap");
+  if (isSolid) topUp(plan, "top-up-soap", "top-up-hot");
 }

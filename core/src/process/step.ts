@@ -52,6 +52,10 @@ export interface Step {
   readonly measures?: "before-heating" | "after-heating" | "part";
   /** Where its temperature belongs, °C; an end that is left out is open. */
   readonly temperature?: { readonly low?: number; readonly high?: number };
+  /** During its wait it is stirred every so many minutes. */
+  readonly stirEveryMinutes?: number;
+  /** What is read in it without being adjusted. */
+  readonly reads?: "ph";
   /** What is brought where it belongs by reading and dosing; its lines are dosed, not weighed in at once. */
   readonly tunes?: "ph" | "thickness" | "polymer";
 }

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { profiles } from "../formula/profiles.ts";
+import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula } from "../formula/types.ts";
 import { library, sheetOf } from "../testing/exampleSheet.ts";
 import { materialOf } from "../testing/exampleSheet.ts";
@@ -104,7 +105,7 @@ describe("twelve ways a batch comes together", () => {
     expect(wash.has("cool")).toBe(false);
   });
 
-  it("heated cream: fats and water each hot, weight noted, joined, topped up, cooled, then what is delicate", () => {
+  it("heated cream: fats and water each hot, weight noted, topped up, joined, cooled, topped up, then what is delicate", () => {
     const cream = listOf("cream-cleanser", {
       A: [72, ["water-distilled", "q.s."], ["glycerin", 4]],
       B: [72, ["sunflower-oil", 12], ["cetearyl-alcohol", 3], ["glyceryl-stearate-se", 4]],
@@ -113,13 +114,15 @@ describe("twelve ways a batch comes together", () => {
     });
     cream.together("sunflower-oil", "cetearyl-alcohol", "glyceryl-stearate-se");
     expect(cream.vesselOf("sunflower-oil")).toBe("fats");
-    cream.inOrder("glycerin", "heat-water", "fats-and-water", "top-up", "cool", "phenoxyethanol-ethylhexylglycerin", "ph");
+    // What steams off is put back in each beaker before they meet, and for the whole once it is cool.
+    cream.inOrder("glycerin", "heat-water", "top-up-water", "fats-and-water", "cool", "top-up", "phenoxyethanol-ethylhexylglycerin", "ph");
+    expect(cream.at("fats-and-water").measures).toBe("before-heating");
     cream.inOrder("sunflower-oil", "heat-fats", "fats-and-water");
     cream.inOrder("cool", "lavender-oil");
     expect(cream.before("heat-fats", "heat-water") || cream.before("heat-water", "heat-fats")).toBe(false);
   });
 
-  it("clay: sheared into the water before any cleanser foams", () => {
+  it("clay: sheared into plain water before the gum and before any cleanser foams", () => {
     const clay = listOf("cream-cleanser", {
       A: [22, ["water-distilled", "q.s."], ["magnesium-aluminium-silicate", 1.5], ["kaolin", 8]],
       B: [22, ["glycerin", 5], ["xanthan-gum", 0.5]],
@@ -127,7 +130,8 @@ describe("twelve ways a batch comes together", () => {
       D: [22, ["phenoxyethanol-caprylyl-glycol", 1]],
     });
     clay.together("kaolin", "magnesium-aluminium-silicate");
-    clay.inOrder("water-distilled", "slurry-into-water", "kaolin", "surfactants-into-water", "phenoxyethanol-caprylyl-glycol");
+    clay.inOrder("water-distilled", "kaolin", "slurry-into-water", "surfactants-into-water", "phenoxyethanol-caprylyl-glycol");
+    expect(clay.at("kaolin").lines).not.toContain("xanthan-gum");
     expect(clay.at("kaolin")).toMatchObject({ waitMinutes: 10 });
     expect(clay.at("kaolin").do).toContain("ten minutes");
   });
@@ -146,14 +150,16 @@ describe("twelve ways a batch comes together", () => {
     expect(powder.at("prepare").do).toContain("dust mask");
   });
 
-  it("whipped: melted, cooled, whipped, then scent folded in, and three to twelve hours of rest", () => {
+  it("whipped: melted, whipped hot, cooled, scent and preservative in, whipped again, rested, whipped once more", () => {
     const whip = listOf("whipped-cleanser", {
       A: [72, ["water-distilled", "q.s."], ["glycerin", 20]],
       B: [72, ["sci-powder", 30], ["stearic-acid", 8], ["cetearyl-alcohol", 4]],
       C: [35, ["phenoxyethanol-ethylhexylglycerin", 1], ["sweet-orange-oil", 0.4]],
     });
     expect(whip.vesselOf("sci-powder")).toBe("fats");
-    whip.inOrder("stearic-acid", "fats-and-water", "cool", "whip", "sweet-orange-oil", "rest");
+    whip.inOrder("stearic-acid", "fats-and-water", "whip", "cool", "sweet-orange-oil", "whip-again", "rest", "whip-last", "fill");
+    whip.inOrder("phenoxyethanol-ethylhexylglycerin", "whip-again");
+    expect(whip.steps.some((step) => `${step.do} ${step.why}`.includes("never whisk"))).toBe(false);
     expect(whip.at("rest")).toMatchObject({ waitMinutes: 180, waitUntilMinutes: 720 });
   });
 
@@ -177,7 +183,8 @@ describe("twelve ways a batch comes together", () => {
       B: [22, ["cocamidopropyl-betaine", 16], ["sodium-cocoyl-glutamate", 12]],
       C: [22, ["citric-acid-solution-50", 0.4]],
     });
-    foamer.inOrder("sodium-gluconate", "sodium-benzoate-potassium-sorbate-liquid", "surfactants-into-water", "ph", "rest", "fill");
+    // The preservative is one that goes in late, though it stands in the water phase.
+    foamer.inOrder("sodium-gluconate", "surfactants-into-water", "sodium-benzoate-potassium-sorbate-liquid", "ph", "rest", "fill");
     expect(foamer.steps.some(({ stage }) => stage === "thickness")).toBe(false);
     expect(foamer.at("fill").do).toContain("Pump one container");
     foamer.inOrder("cocamidopropyl-betaine", "sodium-cocoyl-glutamate");
@@ -281,6 +288,122 @@ describe("what else the list knows", () => {
     expect(parts.vessels).toContain("part-2");
   });
 
+  it("what does not dissolve goes into the thickened batch, what dissolves into the water", () => {
+    const shampoo = (material: string) =>
+      listOf("everyday-shampoo", {
+        A: [22, ["water-distilled", "q.s."], [material, 1]],
+        B: [22, ["aos-40", 18], ["cocamidopropyl-betaine", 12]],
+        C: [22, ["sodium-chloride", 1]],
+      });
+    for (const particle of ["zinc-pyrithione", "mica", "titanium-dioxide", "cold-pearl-concentrate"]) {
+      const list = shampoo(particle);
+      list.inOrder("surfactants-into-water", "sodium-chloride", particle, "ph-again");
+      expect(list.at(particle).do).not.toContain("until clear");
+    }
+    expect(shampoo("mica").at("mica").do).toContain("spoonful");
+    shampoo("panthenol-75").inOrder("panthenol-75", "surfactants-into-water");
+    shampoo("water-soluble-dye-powder").inOrder("surfactants-into-water", "water-soluble-dye-powder", "sodium-chloride");
+  });
+
+  it("a preservative that water does not dissolve, or that goes in late, waits for the batch; another may go into the water", () => {
+    const wash = (preservative: string) =>
+      listOf("body-wash", {
+        A: [22, ["water-distilled", "q.s."], [preservative, 0.5]],
+        B: [22, ["sles-2eo-28", 24], ["cocamidopropyl-betaine", 12]],
+      });
+    for (const late of ["phenoxyethanol", "benzyl-alcohol", "caprylhydroxamic-caprylyl-glycol-glycerin", "potassium-sorbate"]) {
+      wash(late).inOrder("surfactants-into-water", late, "ph");
+    }
+    wash("sodium-benzoate").inOrder("sodium-benzoate", "surfactants-into-water");
+  });
+
+  it("scent goes into the undiluted nonionic where no solubiliser is there, and into the solubiliser where one is", () => {
+    const phases = (more: readonly (readonly [string, number])[]): Written => ({
+      A: [22, ["water-distilled", "q.s."]],
+      B: [22, ["coco-glucoside", 12], ["cocamidopropyl-betaine", 12]],
+      C: [22, ["lavender-oil", 0.3], ...more],
+    });
+    const plain = listOf("body-wash", phases([]));
+    plain.together("coco-glucoside", "lavender-oil");
+    plain.inOrder("lavender-oil", "scent-into-cleansers", "surfactants-into-water");
+    const carried = listOf("body-wash", phases([["polysorbate-20", 1.2]]));
+    carried.together("polysorbate-20", "lavender-oil");
+    expect(carried.at("coco-glucoside").id).not.toBe("scent");
+  });
+
+  it("a gum that opens only under shear is sheared dry into water, one that lumps is wetted in glycerin", () => {
+    const gel = (gum: string) =>
+      listOf("face-gel", { A: [22, ["glycerin", 5], [gum, 0.8]], B: [22, ["water-distilled", "q.s."]], C: [22, ["coco-glucoside", 9]] });
+    const sheared = gel("cellulose-gum-algin");
+    sheared.inOrder("water-distilled", "cellulose-gum-algin", "surfactants-into-water");
+    expect(sheared.vesselOf("cellulose-gum-algin")).toBe("main");
+    expect(sheared.at("cellulose-gum-algin").lines).not.toContain("glycerin");
+    gel("xanthan-gum").together("glycerin", "xanthan-gum");
+  });
+
+  it("solid cleanser is wetted by the liquid ones; without any it goes into the hot water, never dry and alone", () => {
+    const alone = listOf("everyday-shampoo", {
+      A: [22, ["water-distilled", "q.s."], ["glycerin", 3]],
+      B: [22, ["sodium-coco-sulfate", 12]],
+    });
+    expect(alone.vesselOf("sodium-coco-sulfate")).toBe("main");
+    alone.inOrder("water-distilled", "sodium-coco-sulfate", "cool", "top-up", "ph");
+    expect(alone.at("sodium-coco-sulfate").do).toContain("65 to 75 °C");
+    const wetted = listOf("everyday-shampoo", {
+      A: [22, ["water-distilled", "q.s."]],
+      B: [22, ["sodium-coco-sulfate", 8], ["cocamidopropyl-betaine", 15]],
+    });
+    wetted.inOrder("sodium-coco-sulfate", "cocamidopropyl-betaine", "warm-cleansers");
+    // A paste that dissolves cold is not warmed.
+    expect(listOf("everyday-shampoo", { A: [22, ["water-distilled", "q.s."]], B: [22, ["sles-2eo-70", 12]] }).has("warm-cleansers")).toBe(
+      false,
+    );
+    // 70 °C is the most this one bears: it is warmed to 55 to 65 °C.
+    expect(
+      listOf("body-wash", { A: [22, ["water-distilled", "q.s."]], B: [22, ["smct-paste", 20], ["cocamidopropyl-betaine", 9]] }).at(
+        "warm-cleansers",
+      ).do,
+    ).toContain("55 to 65 °C");
+  });
+
+  it("a scrub on a base without water weighs no water, and its powder is folded in", () => {
+    const scrub = listOf("scrub", {
+      A: [22, ["mild-anionic-preblend", 60], ["sunflower-oil", 10], ["water-distilled", "q.s."]],
+      B: [22, ["kaolin", 10], ["ground-fruit-stone", 20]],
+    });
+    expect(scrub.steps.some(({ lines }) => lines.includes("water-distilled"))).toBe(false);
+    scrub.together("kaolin", "ground-fruit-stone");
+    scrub.inOrder("mild-anionic-preblend", "kaolin", "rest");
+  });
+
+  it("a superfat sold with water in it is no ready base", () => {
+    const wash = listOf("body-wash", {
+      A: [22, ["water-distilled", "q.s."]],
+      B: [22, ["coco-glucoside-glyceryl-oleate", 3], ["cocamidopropyl-betaine", 20]],
+    });
+    expect(wash.at("coco-glucoside-glyceryl-oleate").id).not.toBe("base");
+  });
+
+  it("two lines of one material are told by their phases, one line is not", () => {
+    const formula = formulaOf("face-gel", {
+      A: [22, ["glycerin", 5], ["xanthan-gum", 0.8]],
+      B: [22, ["water-distilled", "q.s."]],
+      C: [22, ["coco-glucoside", 9]],
+    });
+    const twice = { ...formula, lines: [...formula.lines, { id: "glycerin-2", phase: "B", material: "glycerin", percent: 2 }] };
+    const list = reading(stepsOf(twice, library));
+    expect(list.at("slurry").do).toContain("glycerin (phase A)");
+    expect(list.at("glycerin-2").do).toContain("glycerin (phase B)");
+    expect(reading(stepsOf(formula, library)).at("slurry").do).not.toContain("phase");
+  });
+
+  it("soap has its pH read and not adjusted, and hot water put back", () => {
+    const soap = listOf("soap-wash", { A: [75, ["water-distilled", "q.s."]], B: [75, ["grated-bar-soap", 12]] });
+    expect(soap.at("ph")).toMatchObject({ reads: "ph", why: expect.stringContaining("fatty acid") as string });
+    expect(soap.at("ph").tunes).toBeUndefined();
+    expect(soap.at("top-up-soap").do).toContain("hot water");
+  });
+
   it("an empty sheet has the bench to prepare", () => {
     expect(stepsOf(sheetOf([]), library).steps.map(({ id }) => id)).toEqual(["prepare"]);
   });
@@ -314,11 +437,12 @@ describe("every step list", () => {
         : {}),
     }));
 
-  it("weighs each line exactly once, has no circle, and is ordered by `after`", () => {
+  it("weighs each line of more than nothing exactly once, has no circle, and is ordered by `after`", () => {
     fc.assert(
       fc.property(drawn, (formula) => {
         const { steps, vessels } = stepsOf(formula, library);
-        const wanted = [...formula.lines, ...(formula.splits ?? []).flatMap(({ lines }) => lines)].map(({ id }) => id);
+        const weighing = resolveLines(formula, library).sheet.lines.filter(({ percent }) => percent > 0);
+        const wanted = weighing.map(({ line }) => line.id);
         expect(steps.flatMap(({ lines }) => lines).sort()).toEqual(wanted.sort());
         const done = new Set<string>();
         const known = new Set(vessels.map(({ id }) => id));

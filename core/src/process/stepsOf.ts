@@ -4,7 +4,7 @@ import type { Formula } from "../formula/types.ts";
 import { weighSheet } from "../formula/weighSheet.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import { workbench } from "./batchKind.ts";
-import { coolDownPart, dividePart, grainPart, restPart, tuningPart, whipPart } from "./finish.ts";
+import { coolDownPart, dividePart, grainPart, restPart, temperPart, tuningPart, whipAgain, whipHot } from "./finish.ts";
 import { makeDry, makeOil, makeStock, meetInContainer, oilLayer } from "./otherKinds.ts";
 import { planner, type Planner } from "./planner.ts";
 import { prepare } from "./prepare.ts";
@@ -62,9 +62,13 @@ function makeWet(plan: Planner): void {
   const meltsWarm = cleansersAreWarm(plan) && plan.holds("surfactants");
   if (plan.holds("fats")) moveToMain(plan, "fats");
   if (plan.holds("surfactants")) moveToMain(plan, "surfactants");
-  if (isHot(plan.bench) || meltsWarm) coolPart(plan);
-  if (isWhipped) whipPart(plan);
+  if (isWhipped) {
+    whipHot(plan);
+    temperPart(plan);
+  }
+  if (isHot(plan.bench) || meltsWarm || plan.isHeated()) coolPart(plan);
   coolDownPart(plan);
+  if (isWhipped) whipAgain(plan);
   if (plan.bench.kind === "layers") oilLayer(plan);
   grainPart(plan);
   tuningPart(plan);
@@ -76,7 +80,7 @@ function moveToMain(plan: Planner, from: "fats" | "surfactants"): void {
   const begins = !plan.holds("main");
   const into = { id: `${from}-into-water`, stage: "combine", vessel: "main", joins: [from] } as const;
   if (begins) plan.add({ ...into, code: "becomes-batch", facts: { what: from } });
-  else plan.add({ ...into, code: "joins-water" });
+  else plan.add({ ...into, code: "joins-water", facts: { isWhipped: plan.bench.sheet.formula.profile === "whipped-cleanser" } });
 }
 
 /** Acids and bases without water to work in are weighed with the last powders. */

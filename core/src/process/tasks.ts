@@ -31,6 +31,8 @@ export type Task =
   | "dry-liquid"
   | "cool-down"
   | "temper"
+  | "disperse"
+  | "scent-carrier"
   | "grains"
   | "neutralise"
   | "ph"
@@ -76,9 +78,10 @@ function wetTask(resolved: ResolvedLine, bench: Workbench): Task {
   if (role === "chelator") return "chelator";
   if (role === "exfoliant") return "grains";
   if (isFat(resolved, bench)) return "fat";
+  if (disperses(resolved, bench)) return "disperse";
   if (role === "surfactant") return cleanserTask(resolved, bench);
   if (role === "thickener" || role === "suspender") return thickenerTask(resolved);
-  if (role === "powder") return isLatePhase(resolved, bench) ? "temper" : "shear";
+  if (role === "powder") return !hasWater(bench) ? "grains" : isLatePhase(resolved, bench) || isWhipped(bench) ? "temper" : "shear";
   if (role === "fragrance" || role === "emollient" || role === "antioxidant" || role === "superfat" || role === "fatty-solid") {
     return isHot(bench) && !isHotPhase(resolved, bench) ? "cool-down" : "scent";
   }
@@ -92,16 +95,42 @@ function restTask(resolved: ResolvedLine, bench: Workbench): Task {
   if (material.parts === undefined && isCationicGuar(material as PlainMaterial)) return "guar";
   if (material.role === "colour") return material.form === "powder" && !material.solubleIn.includes("water") ? "temper" : "cool-down";
   if (material.role === "conditioner" && hasFlag(resolved, "hydrates-slowly")) return "spread";
+  if (material.role === "preservative") return preservativeTask(resolved, bench);
   const inWaterPhase = bench.waterPhases.has(line.phase);
-  if (material.role === "preservative") return inWaterPhase && !isHotPhase(resolved, bench) ? "dissolve" : "cool-down";
   if (hasFlag(resolved, "add-late") || (isHot(bench) && !isHotPhase(resolved, bench)))
     return inWaterPhase && !isHot(bench) ? "dissolve" : "cool-down";
   return "dissolve";
 }
 
+/**
+ * A preservative that only alcohol or glycerin dissolves, or that is added late, goes into the finished batch, whatever its
+ * phase is called; one that water dissolves may go into the water.
+ */
+function preservativeTask(resolved: ResolvedLine, bench: Workbench): Task {
+  const { material, line } = resolved;
+  const isLate = hasFlag(resolved, "add-late") || !material.solubleIn.includes("water");
+  return !isLate && bench.waterPhases.has(line.phase) && !isHotPhase(resolved, bench) ? "dissolve" : "cool-down";
+}
+
+/** What does not dissolve and is no powder of its own kind: a paste of a pyrithione salt, pigments, mica, pearl. */
+function disperses({ material }: ResolvedLine, { fatPhases }: Workbench): boolean {
+  const { role, dispersed, solubleIn, flags } = material;
+  if (fatPhases.size > 0 || dispersed === null || solubleIn.includes("water") || flags.includes("needs-heat")) return false;
+  return role === "active" || role === "colour" || (role === "thickener" && !flags.includes("high-shear"));
+}
+
+function isWhipped({ sheet }: Workbench): boolean {
+  return sheet.formula.profile === "whipped-cleanser";
+}
+
+function hasWater({ lines }: Workbench): boolean {
+  return lines.some(({ material, percent }) => material.role === "water" && percent > 0);
+}
+
 function cleanserTask(resolved: ResolvedLine, bench: Workbench): Task {
   const { material, line } = resolved;
   if (bench.kind === "layers" || (bench.waterPhases.has(line.phase) && !hasFlag(resolved, "needs-heat"))) return "dissolve";
+  if (line.id === bench.scentCarrier && !isHot(bench)) return "scent-carrier";
   if (isDryForm(material.form) || material.form === "wax") return "cleanser-powder";
   return material.charge === "amphoteric" ? "cleanser-amphoteric" : "cleanser";
 }

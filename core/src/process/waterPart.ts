@@ -28,6 +28,12 @@ function slurry(plan: Planner): void {
 }
 
 function swelling(plan: Planner): void {
+  // Plates and fibres open in plain water; a gum in it would be sheared for ten minutes with them.
+  const sheared = plan.take("shear");
+  if (sheared.length > 0) {
+    const wait = { from: 10, until: 30 };
+    plan.add({ id: "shear", code: "shear", facts: plan.weighed(sheared), stage: "combine", vessel: "main", lines: sheared, wait });
+  }
   const guar = plan.take("guar");
   if (guar.length > 0) {
     const wait = { from: 10, until: 30 };
@@ -48,11 +54,6 @@ function swelling(plan: Planner): void {
       joins: ["slurry"],
       wait: { from: 20, until: 30 },
     });
-  }
-  const sheared = plan.take("shear");
-  if (sheared.length > 0) {
-    const wait = { from: 10, until: 30 };
-    plan.add({ id: "shear", code: "shear", facts: plan.weighed(sheared), stage: "combine", vessel: "main", lines: sheared, wait });
   }
 }
 

@@ -185,21 +185,23 @@ export function TunePh({ step: due }: { readonly step: Step }) {
       </div>
       <OwnTarget key={`${corridor.low} ${corridor.high}`} due={due} target={corridor} />
       {tuning.rows.length > 0 && inHand === "batch" && <Readings tuning={tuning} />}
-      <Entry
-        hidden={{ step: due.id }}
-        className={step.acts}
-        ask={() =>
-          out !== null
-            ? `A sample of ${written(out.takenGrams, 1)} g is still aside. Go on without it?`
-            : advice?.state === "in-target"
-              ? null
-              : "The pH is not known to be where it belongs yet. Is it right all the same?"
-        }
-      >
-        <BigButton isLarge isMain={isThere} intent="done" act="The pH is right" actKey={isThere ? " " : undefined}>
-          The pH is right, next step
-        </BigButton>
-      </Entry>
+      {!mustRead && (
+        <Entry
+          hidden={{ step: due.id }}
+          className={step.acts}
+          ask={() =>
+            out !== null
+              ? `A sample of ${written(out.takenGrams, 1)} g is still aside. Go on without it?`
+              : advice?.state === "in-target"
+                ? null
+                : "The pH is not known to be where it belongs yet. Is it right all the same?"
+          }
+        >
+          <BigButton isLarge isMain={isThere} intent="done" act="The pH is right" actKey={isThere ? " " : undefined}>
+            The pH is right, next step
+          </BigButton>
+        </Entry>
+      )}
       <div className={classes.care}>
         <Meter />
         <Drops agent={agent} />

@@ -1,4 +1,4 @@
-import { polymerTunings, type Step } from "@tensidrum/core/process";
+import { polymerTunings, questionOfHaste, type Step } from "@tensidrum/core/process";
 import { finestFirst, decimalPlaces, scaleFor, written } from "@tensidrum/core/quantities";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
@@ -10,7 +10,7 @@ import classes from "./Tuning.module.css";
 
 /** A late thickener, folded in by small steps: what comes too much cannot be taken out, and it shows tomorrow. */
 export function TunePolymer({ step: due }: { readonly step: Step }) {
-  const { view, plan } = useBench();
+  const { view, plan, clock } = useBench();
   const tunings = polymerTunings(plan, { standing: view.standing }, due.id);
   const next = tunings.find(({ nextGrams }) => nextGrams > 0);
   const nameOf = (line: string): string => view.lines.find((one) => one.line === line)?.name ?? "the thickener";
@@ -29,6 +29,7 @@ export function TunePolymer({ step: due }: { readonly step: Step }) {
         <p className={step.do}>All that was planned is in. Judge it tomorrow; more can be folded in then, nothing can be taken out.</p>
       ) : (
         <Addition
+          ask={() => questionOfHaste("thickened", view, clock())}
           key={next.lastAt}
           name={nameOf(next.line)}
           grams={next.nextGrams}
@@ -39,9 +40,21 @@ export function TunePolymer({ step: due }: { readonly step: Step }) {
           act="The thickener is in"
           taken="Folded in, look at 0:30"
         >
-          A quarter of a percent of the batch. Fold it in without air, look after half an hour, and stop while it still looks a little thin:
-          it goes on building all night.
+          One of at most five portions. Fold it in without air, look after half an hour, and stop while it still looks a little thin: it
+          goes on building all night.
         </Addition>
+      )}
+      {next !== undefined && next.leftGrams > next.nextGrams && (
+        <Entry
+          hidden={{ step: due.id, line: next.line, grams: next.leftGrams.toFixed(decimals) }}
+          className={classes.again}
+          ask={() => `It goes on building all night, and too much cannot be taken out. All ${written(next.leftGrams, decimals)} g at once?`}
+          reasons={["an earlier batch took it", "intended", "trial"]}
+        >
+          <BigButton intent="thicken" act="All of the thickener at once">
+            All that is left at once
+          </BigButton>
+        </Entry>
       )}
       <Entry hidden={{ step: due.id }} className={step.acts}>
         <BigButton isLarge isMain={next === undefined} intent="done" act="Enough of the thickener">

@@ -3,11 +3,12 @@ import { isKind, kindPercent } from "../../library/ingredientKinds.ts";
 import type { PlainMaterial } from "../../library/material.ts";
 import type { Content, Judged } from "../judged.ts";
 
-/** A gum that must be wetted before it meets water. One inside a base has swollen already. */
+/** A gum that must be wetted before it meets water. One inside a base has swollen already; one that opens only under shear is sheared in dry. */
 export function dryGums({ lines, profile }: Judged): readonly ResolvedLine[] {
   if (profile.dry) return [];
   return lines.filter(
-    ({ material }) => material.parts === undefined && material.role === "thickener" && material.flags.includes("needs-slurry"),
+    ({ material: { parts, role, flags } }) =>
+      parts === undefined && role === "thickener" && flags.includes("needs-slurry") && !flags.includes("high-shear"),
   );
 }
 

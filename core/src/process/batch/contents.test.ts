@@ -23,7 +23,7 @@ const cream: Formula = {
 };
 const plan = planBatch(cream, 400, library);
 const step = (measures: string) => plan.steps.find((one) => one.measures === measures)?.id ?? "";
-const evaporation = (entries: Parameters<typeof batchState>[1]) => evaporationAt(plan, batchState(plan, entries), step("after-heating"));
+const evaporation = (at: string, entries: Parameters<typeof batchState>[1]) => evaporationAt(plan, batchState(plan, entries), at);
 
 describe("what is in the beakers", () => {
   it("adds up step by step: 320 g in the main beaker, 80 g of fats, 400 g once they are joined", () => {
@@ -39,21 +39,30 @@ describe("what is in the beakers", () => {
 });
 
 describe("what steamed off", () => {
-  const before = entry({ kind: "measured", step: step("before-heating"), grams: 620 });
+  const before = (step: string, grams: number) => entry({ kind: "measured", step, grams });
 
-  it("620 g before and 80 g of fats since should be 700; 688.5 g want 11.5 g of hot water", () => {
-    expect(evaporation([before])).toEqual({ expectedGrams: 700, topUpGrams: null });
-    const made = evaporation([before, entry({ kind: "measured", step: step("after-heating"), grams: 688.5 })]);
-    expect(made?.topUpGrams).toBeCloseTo(11.5, 9);
+  it("of the water beaker alone before the fats come in: 620 g before, 612 g after want 8 g of hot water", () => {
+    expect(evaporation("top-up-water", [before("heat-water", 620)])).toEqual({ expectedGrams: 620, topUpGrams: null });
+    const made = evaporation("top-up-water", [before("heat-water", 620), before("top-up-water", 612)]);
+    expect(made?.topUpGrams).toBeCloseTo(8, 9);
   });
 
-  it("without a weight before it is the empty beaker with what was weighed in, 290 g and 400", () => {
-    expect(evaporation([entry({ kind: "tared", vessel: "main", grams: 290 })])?.expectedGrams).toBeCloseTo(690, 9);
+  it("of the whole once it is cool, against its weight when fats and water met: what stays in the fat beaker is no steam", () => {
+    // 620 g of water beaker and 78 of 80 g of fats that came out of theirs.
+    const made = evaporation("top-up", [before("heat-water", 620), before("fats-and-water", 698), before("top-up", 688.5)]);
+    expect(made?.expectedGrams).toBeCloseTo(698, 9);
+    expect(made?.topUpGrams).toBeCloseTo(9.5, 9);
+  });
+
+  it("without a weight before it is the empty beaker with what was weighed in: 290 g and 320 of water, or 400 of all", () => {
+    const tared = entry({ kind: "tared", vessel: "main", grams: 290 });
+    expect(evaporation("top-up-water", [tared])?.expectedGrams).toBeCloseTo(610, 9);
+    expect(evaporation("top-up", [tared])?.expectedGrams).toBeCloseTo(690, 9);
   });
 
   it("with neither it is not known, and a step that does not weigh after heating has none", () => {
-    expect(evaporation([])).toBeNull();
-    expect(evaporationAt(plan, batchState(plan, [before]), "prepare")).toBeNull();
+    expect(evaporation("top-up", [])).toBeNull();
+    expect(evaporation("prepare", [before("heat-water", 620)])).toBeNull();
   });
 });
 

@@ -26,15 +26,13 @@ export function questionOfTemperature(step: Step, steps: readonly Step[], standi
   if (own !== null && (own < low || own > high)) {
     return `The last reading is ${own} °C; this step belongs ${temperatureWords(step)}. Go on all the same?`;
   }
-  const joined = steps
-    .filter(({ id, stage }) => step.after.includes(id) && stage === "heat")
-    .flatMap(({ id, vessel }) => {
-      const temperatureC = temperatureRead(standing, id);
-      return temperatureC === null ? [] : [{ vessel, temperatureC }];
-    });
-  const temperatures = joined.map(({ temperatureC }) => temperatureC);
+  const meeting = new Set(steps.filter(({ id }) => step.after.includes(id)).map(({ vessel }) => vessel));
+  const temperatures = [...meeting].flatMap((vessel) => {
+    const heated = steps.filter((one) => one.vessel === vessel && one.stage === "heat").map(({ id }) => temperatureRead(standing, id));
+    return heated.filter((one) => one !== null).slice(-1);
+  });
   const apart = Math.max(...temperatures) - Math.min(...temperatures);
-  if (own === null && joined.length > 1 && apart > AS_HOT_C) {
+  if (own === null && temperatures.length > 1 && apart > AS_HOT_C) {
     return `The two were read at ${temperatures.join(" and ")} °C, ${apart} °C apart. More than ${AS_HOT_C} °C, and fat sets where they meet. Go on all the same?`;
   }
   return null;

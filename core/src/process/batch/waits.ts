@@ -24,6 +24,8 @@ export interface Wait {
   readonly until: string;
   /** Better not longer than this; null where it does not matter. */
   readonly latest: string | null;
+  /** Meanwhile it is stirred every so many minutes; null where it stands. */
+  readonly stirEveryMinutes: number | null;
   /** When the maker ended it before its time. */
   readonly endedAt: string | null;
 }
@@ -33,7 +35,7 @@ export function waitsOf(steps: readonly Step[], standing: readonly BatchEntry[])
   const byId = new Map(steps.map((step) => [step.id, step]));
   const ended = new Map(standing.flatMap((entry) => (entry.kind === "wait-ended" ? [[entry.wait, entry.at] as const] : [])));
   return standing.flatMap((entry): readonly Wait[] => {
-    const head = { id: entry.id, from: entry.at, endedAt: ended.get(entry.id) ?? null };
+    const head = { id: entry.id, from: entry.at, stirEveryMinutes: null, endedAt: ended.get(entry.id) ?? null };
     if (entry.kind === "timer") {
       return [{ ...head, step: null, text: entry.text, until: later(entry.at, entry.minutes), latest: null }];
     }
@@ -52,8 +54,17 @@ export function waitsOf(steps: readonly Step[], standing: readonly BatchEntry[])
     const step = entry.kind === "done" ? byId.get(entry.step) : undefined;
     if (step === undefined || !rests(step)) return [];
     const latest = step.waitUntilMinutes > step.waitMinutes ? later(entry.at, step.waitUntilMinutes) : null;
-    return [{ ...head, step: step.id, text: step.title, until: later(entry.at, step.waitMinutes), latest }];
+    const stirEveryMinutes = step.stirEveryMinutes ?? null;
+    return [{ ...head, stirEveryMinutes, step: step.id, text: step.title, until: later(entry.at, step.waitMinutes), latest }];
   });
+}
+
+/** The next time a resting batch is stirred, ISO; null where it stands, or where none is left before its end. */
+export function nextStir({ from, until, stirEveryMinutes }: Wait, now: string): string | null {
+  if (stirEveryMinutes === null) return null;
+  const times = Math.floor(dayjs(now).diff(from, "minute", true) / stirEveryMinutes) + 1;
+  const next = later(from, times * stirEveryMinutes);
+  return next < until ? next : null;
 }
 
 /** Whether a wait still runs at a moment, ISO in UTC. */

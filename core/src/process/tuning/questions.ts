@@ -60,11 +60,12 @@ const RESTS_BEFORE = {
   "ph-read": ["dosed"],
   "sample-read": ["sample-dosed"],
   "thickness-read": ["salted", "thickened"],
+  thickened: ["thickened"],
 } as const satisfies Partial<Record<BatchEntry["kind"], readonly BatchEntry["kind"][]>>;
 
 /**
- * What to ask before a reading that is taken while what went in last still rests: it would not show what the addition comes
- * to, and the advice would be computed from it. Null when all of it has rested, or its clock was ended.
+ * What to ask before a reading, or another part of a late thickener, while what was added last still rests: no reading
+ * would show what the addition comes to, and the advice would be computed from it. Null when all of it has rested, or its clock was ended.
  * @param now ISO in UTC
  */
 export function questionOfHaste(
@@ -77,5 +78,5 @@ export function questionOfHaste(
   const wait = waits.find((one) => one.id === last?.id && isRunning(one, now));
   if (wait === undefined) return null;
   const left = writtenClock(dayjs(wait.until).diff(now));
-  return `${wait.text}: it rests for another ${left}, and until then no reading shows what it comes to. Take it all the same?`;
+  return `${wait.text}: it rests for another ${left}, and until then no reading shows what it comes to. ${kind === "thickened" ? "Add the next part" : "Take it"} all the same?`;
 }

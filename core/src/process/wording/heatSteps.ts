@@ -20,8 +20,8 @@ export const heatSteps = {
   }),
   "fats-and-water": (): StepText => ({
     title: "Fats and water together",
-    do: "Both at the same temperature. Pour the fats into the water in a thin stream with short bursts of the blender; where the fats set fast, pour the water into them.",
-    why: "More than five degrees apart, the fat sets as grains where the two meet.",
+    do: "Both at the same temperature. Pour the fats into the water in a thin stream with short bursts of the blender; where the fats set fast, pour the water into them. Note the weight of the whole.",
+    why: "More than five degrees apart, the fat sets as grains where the two meet. What stays in the fat beaker is no steam: the weight counts from here.",
     caution: "Hot: gloves, and no splashing.",
     check: "Even and white, no drops of oil.",
   }),
@@ -33,8 +33,14 @@ export const heatSteps = {
   }),
   "top-up": (): StepText => ({
     title: "Put back what steamed off",
-    do: "Weigh beaker, stirrer and content again. Add hot water: the weight before less the weight now.",
+    do: "Weigh beaker, stirrer and content again. Add water: the weight before less the weight now.",
     why: "Steam leaves the wash stronger, saltier and smaller than written.",
+    check: "The weight from before.",
+  }),
+  "top-up-hot": (): StepText => ({
+    title: "Top up with hot water",
+    do: "Weigh beaker, stirrer and content again. Add hot water: the weight before less the weight now.",
+    why: "Put back while it is hot, it mixes at once, and the shares are right before anything else comes in.",
     check: "The weight from before.",
   }),
   cool: (): StepText => ({
@@ -84,9 +90,21 @@ export const heatSteps = {
     check: "Evenly spread; nothing sinks in ten minutes.",
   }),
   whip: (): StepText => ({
-    title: "Whip it",
-    do: "Whip at the lowest speed until it stands, then a minute at the highest. Weigh a full measuring cup before and after.",
-    why: "The paste holds the air only while it is cool and still soft.",
+    title: "Whip it hot",
+    do: "Whip at the lowest speed until it is even and begins to stand. Weigh a full measuring cup before and after.",
+    why: "Hot it takes powders without lumps, and fats set evenly round the air.",
+    check: "Even, no lumps.",
+  }),
+  "whip-again": (): StepText => ({
+    title: "Whip it again, cool",
+    do: "Whip at the lowest speed, then a minute at the highest, until it stands. Weigh a full measuring cup.",
+    why: "Cool and still soft the paste holds the air; scent and preservative are spread with it.",
     check: "Overrun in percent: 100 × (weight before ÷ weight after − 1).",
+  }),
+  "whip-last": (): StepText => ({
+    title: "Whip once more",
+    do: "Whip briefly at the lowest speed before you fill.",
+    why: "It has set while it rested: whipped once more it fills without holes.",
+    check: "Soft peaks, even.",
   }),
 } as const;

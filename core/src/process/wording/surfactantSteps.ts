@@ -1,5 +1,11 @@
 import { listed, type Amount, type StepText, type Weighed } from "./stepText.ts";
 
+/** How warm cleansers get, °C. */
+interface Warm {
+  readonly low: number;
+  readonly high: number;
+}
+
 /** Steps of ready bases, cleansers, and the scent that goes into them. */
 export const surfactantSteps = {
   base: ({ amounts }: Weighed): StepText => ({
@@ -32,9 +38,15 @@ export const surfactantSteps = {
     do: `Add ${listed(amounts)} to the cleansers.`,
     why: "Flakes dissolve in hot cleanser, never in cold water.",
   }),
-  "warm-surfactants": (): StepText => ({
+  "solids-into-hot-water": ({ amounts, low, high }: Weighed & Warm): StepText => ({
+    title: "Solid cleansers into hot water",
+    do: `Note the weight, cover the beaker and heat it to ${low} to ${high} °C. Sprinkle ${listed(amounts)} in, fold slowly and keep it warm until no grain is left.`,
+    why: "Wetted in hot water it swells and dissolves; warmed dry it only cakes.",
+    check: "Clear or evenly pearly, no grains. Replace what steamed off.",
+  }),
+  "warm-surfactants": ({ low, high }: Warm): StepText => ({
     title: "Warm the cleansers",
-    do: "Note the weight, cover the beaker and warm it in a water bath to 65 to 75 °C; stir now and then.",
+    do: `Note the weight, cover the beaker and warm it in a water bath to ${low} to ${high} °C; stir now and then.`,
     why: "Pasty and waxy materials clear in the warmth; uncovered they dry to a skin.",
     check: "Clear or evenly pearly, no grains. Replace what steamed off.",
   }),
@@ -74,10 +86,12 @@ export const surfactantSteps = {
     why: "There is nothing else to pour it into.",
     check: "Everything is in.",
   }),
-  "joins-water": (): StepText => ({
+  "joins-water": ({ isWhipped }: { readonly isWhipped: boolean }): StepText => ({
     title: "Cleansers into the water",
-    do: "Pour the cleansers slowly into the water and fold; never whisk. Rinse the beaker with held-back water.",
-    why: "Stirred in slowly it stays clear; whisked it is all foam. A mist of alcohol knocks foam down.",
-    check: "Even, little foam.",
+    do: `Pour the cleansers slowly into the water and fold${isWhipped ? "" : "; never whisk"}. Rinse the beaker with held-back water.`,
+    why: isWhipped
+      ? "Air is beaten in later, once the paste is even."
+      : "Stirred in slowly it stays clear; whisked it is all foam. A mist of alcohol knocks foam down.",
+    check: isWhipped ? "Even, no lumps." : "Even, little foam.",
   }),
 } as const;

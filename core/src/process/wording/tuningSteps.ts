@@ -17,8 +17,8 @@ export const tuningSteps = {
   "soap-ph": ({ held }: { readonly held: readonly Amount[] }): StepText => ({
     title: "Check the pH",
     do: `Stir 2 g into 18 g distilled water and read: 9 to 10 is right.${held.length > 0 ? ` Hold back ${listed(held)}.` : ""}`,
-    why: BEFORE_SALT,
-    check: TWO_READINGS,
+    why: "Soap is alkaline by nature: below 9 it splits into greasy fatty acid, above 10 it bites.",
+    check: "9 to 10 on two readings.",
   }),
   ph: ({ held }: { readonly held: readonly Amount[] }): StepText => ({
     title: "Read the pH and set it",
@@ -28,7 +28,7 @@ export const tuningSteps = {
   }),
   "late-thickener": ({ amounts }: Weighed): StepText => ({
     title: "Thicken in small steps",
-    do: `Fold in ${listed(amounts)} a quarter at a time; hold the last quarter back until next morning.`,
+    do: `Fold in ${listed(amounts)} in at most five portions, half an hour apart; hold the last one back until next morning.`,
     why: "Associative thickeners go on building all night, and too much cannot be taken out.",
     check: "Judge next morning.",
   }),
@@ -37,6 +37,12 @@ export const tuningSteps = {
     do: `Dissolve ${listed(amounts)} in a little of the held-back water. Add it in small parts as advised; hold back what is not needed.`,
     why: "Past its peak every gram of salt makes the wash thinner.",
     check: "Rest, then look; stop when the last part gained less than a tenth.",
+  }),
+  disperse: ({ amounts, hasPowder }: Weighed & { readonly hasPowder: boolean }): StepText => ({
+    title: "Stir in what does not dissolve",
+    do: `${hasPowder ? "Rub powders smooth with a spoonful of the batch first. " : ""}Fold ${listed(amounts)} in slowly until it is even.`,
+    why: "It stays as particles: only a batch that is thick already carries them.",
+    check: "Even; nothing settles while you look.",
   }),
   "ph-again": (): StepText => ({
     title: "Read the pH again",

@@ -67,7 +67,7 @@ export const waterSteps = {
   soap: ({ amounts, isSolid }: Weighed & { readonly isSolid: boolean }): StepText => ({
     title: isSolid ? "Dissolve the soap" : "Weigh the soap",
     do: isSolid
-      ? `Add ${listed(amounts)} in small pieces. Do not whisk. Cover it and stir slowly every two hours until no lump is left.`
+      ? `Add ${listed(amounts)} in small pieces and take it off the heat. Cover it and stir slowly every two hours until no lump is left; do not whisk.`
       : `Pour in ${listed(amounts)} and stir slowly.`,
     why: "Soap takes up water slowly; whisking fills it with air that does not leave.",
     caution: "No acid: it splits soap into greasy fatty acid.",
