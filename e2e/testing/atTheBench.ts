@@ -17,7 +17,7 @@ export async function scriptsReady(page: Page): Promise<void> {
   await expect(page.getByRole("button", { name: "dim" })).toBeEnabled();
 }
 
-export const done = (page: Page) => page.getByRole("button", { name: "Done, next step" });
+export const done = (page: Page) => page.getByRole("button", { name: /^(Done, next step|Finish)/ });
 export const typedWeight = (page: Page) => page.getByLabel(/what the scale shows, g$/);
 
 /** What the step wants on the scale, g, as the screen writes it. */

@@ -2,6 +2,7 @@ import { TextInput, UnstyledButton } from "@mantine/core";
 import { sampleOut } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
+import { gramsOfWeight } from "../batch/gramsOfWeight";
 import { totalInWords, yieldWords } from "../record/accountWords";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
@@ -9,6 +10,17 @@ import { ClockTime } from "./ClockTime";
 import { Entry } from "./Entry";
 import { PourBack } from "./tuning/PourBack";
 import classes from "./Step.module.css";
+
+/** What a batch yields of what was weighed in, %. */
+const USUAL_YIELD = { low: 85, high: 102 };
+
+function questionOfYield(typed: string, inGrams: number): string | null {
+  const read = gramsOfWeight(typed);
+  if (!("value" in read) || !(read.value > 0) || inGrams <= 0) return null;
+  const percent = (100 * read.value) / inGrams;
+  if (percent >= USUAL_YIELD.low && percent <= USUAL_YIELD.high) return null;
+  return `${written(read.value, 1)} g is ${written(percent, 1)} % of the total weighed in; usual is ${USUAL_YIELD.low} to ${USUAL_YIELD.high} %. Was the beaker weighed with it, or is something still to come?`;
+}
 
 /** All steps are through: what came out is weighed, and the batch is closed. */
 export function Finish() {
@@ -61,7 +73,7 @@ export function Finish() {
         </>
       )}
       <p className={classes.do}>Weigh the yield. {totalInWords(view.account)}</p>
-      <Entry className={classes.acts}>
+      <Entry className={classes.acts} ask={({ grams }) => questionOfYield(grams, view.account.inGrams)}>
         <label className={classes.field}>
           yield
           <TextInput name="grams" inputMode="decimal" autoComplete="off" aria-label="Yield, g" autoFocus />g

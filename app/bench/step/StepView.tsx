@@ -7,6 +7,7 @@ import { Deviation } from "./Deviation";
 import { Entry } from "./Entry";
 import { Measure } from "./Measure";
 import { NotYet } from "./NotYet";
+import { Judge } from "./Judge";
 import { SoapPh } from "./SoapPh";
 import { Temperature } from "./Temperature";
 import { periodWords } from "./periodWords";
@@ -48,6 +49,7 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
       <h2 id="step-head" className={classes.title} tabIndex={-1}>
         {step.title}
       </h2>
+      {step.caution !== null && <p className={classes.caution}>{step.caution}</p>}
       {waitsFor.length > 0 ? (
         <NotYet waitsFor={waitsFor} />
       ) : step.tunes === "ph" ? (
@@ -64,6 +66,8 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
         <WeighLine step={step} line={due} key={due.line} />
       ) : measuring !== null && measuring.actualGrams === null ? (
         <Measure step={step} measuring={measuring} key={step.id} />
+      ) : step.code === "fill" ? (
+        <Judge step={step} />
       ) : (
         <Do step={step} topUpGrams={measuring?.topUpGrams ?? null} decimals={view.decimals} />
       )}
@@ -77,7 +81,6 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
           </p>
         )}
       </div>
-      {step.caution !== null && <p className={classes.caution}>{step.caution}</p>}
       <WeighedHere own={own} />
     </section>
   );

@@ -1,5 +1,5 @@
 import type { Step } from "@tensidrum/core/process";
-import { decimalPlaces } from "@tensidrum/core/quantities";
+import { decimalPlaces, written } from "@tensidrum/core/quantities";
 import type { LineView } from "../batch/batchView";
 import { scaleOfWeighing } from "../batch/scaleOfWeighing";
 import { useBench } from "./bench";
@@ -26,6 +26,12 @@ export function WeighLine({ step, line }: { readonly step: Step; readonly line: 
           </span>
         )}
       </p>
+      {step.code === "weigh-water" && line.targetGrams >= LEAST_TO_HOLD_BACK_GRAMS && (
+        <p className={classes.do}>
+          Hold back <strong>{written(holdBack(line.targetGrams), 0)} g</strong> of it in a small cup: it rinses the beakers and still goes
+          in.
+        </p>
+      )}
       <Weighing
         intent="weigh"
         id={line.line}
@@ -40,8 +46,17 @@ export function WeighLine({ step, line }: { readonly step: Step; readonly line: 
   );
 }
 
+/** Of less water nothing is held back, g. */
+const LEAST_TO_HOLD_BACK_GRAMS = 50;
+/** What rinses a small beaker, as a part of the water, and g at most. */
+const HELD_BACK = { part: 0.05, mostGrams: 30 };
+
+function holdBack(waterGrams: number): number {
+  return Math.min(HELD_BACK.mostGrams, Math.round((waterGrams * HELD_BACK.part) / 5) * 5);
+}
+
 /** What stands on the scale already: the beaker with what came into it so far, g. */
-function useLoad(step: Step): number {
+export function useLoad(step: Step): number {
   const { view } = useBench();
   const at = view.steps.findIndex((one) => one.step.id === step.id);
   const before = view.steps.slice(0, at).findLast((one) => one.step.vessel === step.vessel);

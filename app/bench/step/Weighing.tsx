@@ -67,7 +67,8 @@ export function Weighing({
   const mustTare = usesScale && !isGross && taredFor !== id;
   const read = gramsOfWeight(typed);
   const grams = usesScale ? (reading?.value ?? null) : "value" in read ? read.value : null;
-  const state = grams === null || target === null ? null : grams > target.high ? "over" : grams >= target.low ? "inside" : "under";
+  const state =
+    grams === null || target === null || mustTare ? null : grams > target.high ? "over" : grams >= target.low ? "inside" : "under";
   const mayTake = usesScale ? grams !== null && grams > 0 && reading?.isStable !== false && !mustTare : true;
   const tare = () => {
     link?.tare?.();

@@ -114,7 +114,7 @@ export function TunePh({ step: due }: { readonly step: Step }) {
         <SampleTuning sample={sample} advice={sampleAdvice} agent={agent} corridor={corridor} due={due} />
       ) : (
         <>
-          {mustRead && last !== undefined && <p className={step.do}>Thickening moves the pH: read it once more.</p>}
+          {mustRead && <p className={step.do}>Thickening moves the pH: read it once more.</p>}
           {last === undefined || tuning.isDosedSince || mustRead ? (
             <ReadPh due={due} tuning={tuning} isFirst={last === undefined} predicted={predicted} onMaybe={setMaybe} />
           ) : (

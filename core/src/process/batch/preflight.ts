@@ -71,6 +71,16 @@ export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): 
       why: "It is reserved for this batch once you begin.",
     });
   }
+  const withLot = new Set(lots.map(({ line }) => line));
+  const bare = [...plan.targets].flatMap(([line, grams]) => (grams > 0 && !withLot.has(line) && !isWaterLine(plan, line) ? [line] : []));
+  if (lots.length > 0 && bare.length > 0) {
+    items.push({
+      id: "without-lot",
+      state: "fine",
+      what: `No lot is chosen for ${bare.map((line) => nameOfLine(plan, line)).join(", ")}.`,
+      why: "The stock ledger and a recall do not know where they came from.",
+    });
+  }
   for (const { code, line, endsOn } of lots) {
     if (endsOn === null || endsOn >= today) continue;
     items.push({
@@ -97,6 +107,10 @@ function worn({ formula, materials }: BatchPlan): string {
 
 function flagsOf(material: Material, materials: BatchPlan["materials"]): readonly string[] {
   return [...material.flags, ...leavesOf(material, materials).flatMap((leaf) => leaf.material.flags)];
+}
+
+function isWaterLine({ formula, materials }: BatchPlan, line: string): boolean {
+  return materials.get(formula.lines.find(({ id }) => id === line)?.material ?? "")?.role === "water";
 }
 
 function nameOfLine({ formula, materials }: BatchPlan, line: string): string {
