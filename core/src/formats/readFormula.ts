@@ -42,6 +42,7 @@ export function wholeFormula(written: WrittenFormula, library: MaterialsBySlug, 
     ...materialFaults(own, `${prefix}materials`),
     ...nestingFaults(own, `${prefix}materials`, materials),
     ...lineFaults(written, prefix, materials),
+    ...processFaults(written, prefix),
   ];
   if (faults.length > 0) throw refusalOf(faults);
   const { name, scales, phases, materials: _written, ...rest } = written;
@@ -52,6 +53,31 @@ export function wholeFormula(written: WrittenFormula, library: MaterialsBySlug, 
     phases: phases ?? phasesOfLines(written),
     ...(own.length > 0 ? { materials: own } : {}),
   };
+}
+
+/** What the maker's own steps say that cannot be: a line nobody knows or in two steps, one id twice. */
+export function processFaults(
+  { process, lines, splits = [] }: Pick<WrittenFormula, "process" | "lines" | "splits">,
+  prefix: string,
+): readonly FieldFault[] {
+  if (process === undefined) return [];
+  const known = new Set([...lines, ...splits.flatMap((split) => split.lines)].map(({ id }) => id));
+  const [ids, held] = [new Set<string>(), new Map<string, number>()];
+  return process.steps.flatMap((step, at): readonly FieldFault[] => {
+    const path = `${prefix}process.steps[${at}]`;
+    const faults: FieldFault[] = ids.has(step.id)
+      ? [{ path: `${path}.id`, message: `${path}.id: another step has the id "${step.id}".` }]
+      : [];
+    ids.add(step.id);
+    step.lines.forEach((line, place) => {
+      const where = `${path}.lines[${place}]`;
+      const earlier = held.get(line);
+      if (!known.has(line)) faults.push({ path: where, message: `${where}: there is no line "${line}".` });
+      else if (earlier !== undefined) faults.push({ path: where, message: `${where}: line "${line}" is in step ${earlier + 1} already.` });
+      held.set(line, earlier ?? at);
+    });
+    return faults;
+  });
 }
 
 function phasesOfLines({ lines, splits }: WrittenFormula): readonly Phase[] {

@@ -57,6 +57,30 @@ export interface AimWords {
   readonly closeTo?: string;
 }
 
+/** A step as the maker has it: what is left out stays as suggested. */
+export interface OwnStep {
+  /** Of the suggested step it stands for, or one of its own. */
+  readonly id: string;
+  readonly title?: string;
+  readonly do?: string;
+  /** What to look at or to measure. */
+  readonly check?: string;
+  /** Ids of the lines that go in here. */
+  readonly lines: readonly string[];
+  /** Beaker it happens in. */
+  readonly vessel?: string;
+  readonly waitMinutes?: number;
+  /** Not hotter than this, °C. */
+  readonly atMostC?: number;
+  /** Why it stays although the rules object. */
+  readonly because?: string;
+}
+
+/** How the maker makes it, in their order. */
+export interface OwnProcess {
+  readonly steps: readonly OwnStep[];
+}
+
 /** A formula as the open format tensidrum-formula/1 writes it. */
 export interface Formula {
   readonly format: "tensidrum-formula/1";
@@ -75,6 +99,8 @@ export interface Formula {
   readonly phases: readonly Phase[];
   readonly lines: readonly FormulaLine[];
   readonly splits?: readonly Split[];
+  /** The maker's own steps; as suggested when left out. */
+  readonly process?: OwnProcess;
   /** Materials embedded in the file; they stand above the library's entry of the same slug. */
   readonly materials?: readonly Material[];
 }

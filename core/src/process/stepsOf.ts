@@ -6,6 +6,7 @@ import type { MaterialsBySlug } from "../library/material.ts";
 import { workbench } from "./batchKind.ts";
 import { coolDownPart, dividePart, grainPart, restPart, temperPart, tuningPart, whipAgain, whipHot } from "./finish.ts";
 import { makeDry, makeOil, makeStock, meetInContainer, oilLayer } from "./otherKinds.ts";
+import { ownSteps, type LinesOfSteps } from "./own/ownSteps.ts";
 import { planner, type Planner } from "./planner.ts";
 import { prepare } from "./prepare.ts";
 import type { StepList } from "./step.ts";
@@ -15,12 +16,29 @@ import { coolPart, fatPart } from "./fatPart.ts";
 import { waterPart } from "./waterPart.ts";
 
 /**
+ * How a formula is made: in the maker's own steps where they have some, else as suggested.
+ * @throws Refusal when a material is unknown or contains itself.
+ */
+export function stepsOf(formula: Formula, library: MaterialsBySlug): StepList {
+  const suggested = suggestedSteps(formula, library);
+  if (formula.process === undefined) return suggested;
+  return ownSteps(suggested, formula.process, linesOf(formula, library));
+}
+
+/** The lines of a formula with what is weighed of each. */
+export function linesOf(formula: Formula, library: MaterialsBySlug): LinesOfSteps {
+  const { sheet, balance } = resolveLines(formula, library);
+  const active = sheet.lines.map((line) => activeMatterOfLine(line, sheet.materials));
+  return { lines: sheet.lines, weighed: weighSheet(sheet, balance, active) };
+}
+
+/**
  * How to make a formula, step by step: which beaker, what goes in, why, how long to wait, what must be done before. Each
  * line is weighed in exactly one step, and the order of the list follows `after`. An empty sheet has the bench to
  * prepare and nothing else.
  * @throws Refusal when a material is unknown or contains itself.
  */
-export function stepsOf(formula: Formula, library: MaterialsBySlug): StepList {
+export function suggestedSteps(formula: Formula, library: MaterialsBySlug): StepList {
   const { sheet, balance } = resolveLines(formula, library);
   const weighed = weighSheet(
     sheet,

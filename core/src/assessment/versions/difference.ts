@@ -89,10 +89,16 @@ function headDifferences(before: Formula, after: Formula): readonly HeadDifferen
     ["Without", from.without.join(", "), to.without.join(", ")],
     ["Close to", from.closeTo, to.closeTo],
     ["Phases", temperatures(before), temperatures(after)],
+    ["Steps", stepsWords(before), stepsWords(after)],
     ["Measured pH", measured(before.measured?.ph), measured(after.measured?.ph)],
     ["Measured density, g/mL", measured(before.measured?.densityGramsPerMl), measured(after.measured?.densityGramsPerMl)],
   ];
   return pairs.filter(([, a, b]) => a !== b).map(([what, a, b]) => ({ what, before: a, after: b }));
+}
+
+/** The maker's own steps in their order; "as suggested" where there are none. */
+function stepsWords({ process }: Formula): string {
+  return process === undefined ? "as suggested" : process.steps.map(({ id, title, lines }) => [title ?? id, ...lines].join(" ")).join("; ");
 }
 
 function lineDifferences(before: readonly ResolvedLine[], after: readonly ResolvedLine[]): readonly LineDifference[] {

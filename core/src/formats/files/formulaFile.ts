@@ -33,6 +33,27 @@ const splitLine = Joi.object({
   assayPercent: percentField,
 });
 
+/** The maker's own steps. */
+export const processSchema = Joi.object({
+  steps: Joi.array()
+    .items(
+      Joi.object({
+        id: idField.required(),
+        title: Joi.string().min(1).max(120),
+        do: Joi.string().min(1).max(2_000),
+        check: Joi.string().allow("").max(500),
+        lines: Joi.array().items(idField).max(MOST_LINES).required(),
+        vessel: idField,
+        waitMinutes: Joi.number().min(0).max(10_080),
+        atMostC: Joi.number().min(-10).max(120),
+        because: textField,
+      }),
+    )
+    .min(1)
+    .max(200)
+    .required(),
+});
+
 export const formulaSchema = Joi.object({
   format: formatField("tensidrum-formula/1"),
   name: textField,
@@ -67,6 +88,7 @@ export const formulaSchema = Joi.object({
     )
     .max(100),
   lines: Joi.array().items(line).max(MOST_LINES).required(),
+  process: processSchema,
   materials: Joi.array().items(materialSchema).max(5_000),
 });
 
