@@ -142,6 +142,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   materialsStamp: async () =>
     (await materialQueries.materialsStamp(db, stranger.id)).startsWith("261-") ? [] : ["counts another's material"],
   saveDraft: async () => formulaWrites.saveDraft(db, stranger.id, { versionId: draftId, revision: 0 }, content()),
+  saveProcess: async () => formulaWrites.saveProcess(db, stranger.id, finalVersionId, null),
   finaliseDraft: async () => {
     const { assessment } = content();
     const snapshot = formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [], lines: [] });

@@ -29,6 +29,9 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
             doors={
               <>
                 {isDraft && <SavePart />}
+                <Link className={classes.door} to={`/sheet/${sheet.formulaId}/${sheet.number}/steps`} data-act="Steps of this version">
+                  Steps
+                </Link>
                 <Link className={classes.door} to={`/weighing/${sheet.formulaId}/${sheet.number}`} data-act="Weighing sheet" data-key="w">
                   Weighing sheet
                 </Link>

@@ -1,6 +1,6 @@
 import { assess, coreVersion } from "@tensidrum/core/assessment";
 import { saltPeakOf } from "./saltPeaks.server";
-import { completeSnapshot, noAim, nothingMeasured } from "@tensidrum/core/formula";
+import { completeSnapshot, noAim, nothingMeasured, withProcess } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import type { Database } from "../../db/client.server";
 import { currentMakerId, database } from "../../db/workplace.server";
@@ -166,10 +166,11 @@ export async function finaliseSheet(base: DraftBase, typed: TypedSheet, note: st
     return { kind: "problems", problems } as const;
   }
   const { assessment } = made.content;
-  const snapshot = completeSnapshot(made.formula, made.materials);
   const number = await db.transaction(async (tx) => {
     const revision = await saveDraft(tx, makerId, base, made.content);
     if (revision === undefined) return undefined;
+    const process = (await findVersion(tx, makerId, { formulaId: base.formulaId }))?.version.process ?? null;
+    const snapshot = completeSnapshot(withProcess(made.formula, process), made.materials);
     return finaliseDraft(tx, makerId, { versionId: base.versionId, revision }, { note, snapshot, assessment, coreVersion });
   });
   if (number === undefined) return overtaken(db, makerId, base);

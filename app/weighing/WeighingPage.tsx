@@ -100,6 +100,16 @@ export function WeighingPage({ sheet }: { readonly sheet: OpenWeighing }) {
             </tr>
           </tfoot>
         </DataTable>
+        <h2 className={classes.stepsHead}>Steps</h2>
+        <ol className={classes.steps}>
+          {sheet.steps.map(({ id, title, todo, check, waitMinutes }) => (
+            <li key={id}>
+              <strong>{title}.</strong> {todo}
+              {check !== null && ` Check: ${check}`}
+              {waitMinutes > 0 && ` Rest ${waitMinutes < 120 ? `${waitMinutes} min` : `${Math.round(waitMinutes / 60)} h`}.`}
+            </li>
+          ))}
+        </ol>
         <div className={classes.notes}>
           <p>pH, 10 % dilution:</p>
           <p>Batch code:</p>

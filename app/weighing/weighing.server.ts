@@ -1,9 +1,11 @@
 import { finestDecimals, gramsText, profileOf, shownFormulaName } from "@tensidrum/core/formula";
+import { stepsOf } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import { roleOf, shownInci } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { findAssessment, findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
+import { formulaOfVersion } from "../../db/formulas/formulaOfVersion.server";
 import { listScales } from "../../db/scales/queries.server";
 import { group, id, whole } from "../frame/fields.server";
 import { readAddress } from "../frame/readForm.server";
@@ -27,11 +29,12 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
   const found = await findVersion(db, makerId, wanted);
   if (found === undefined) throw notHere();
   const { version, formulaName } = found;
-  const [assessment, phases, lines, ownScales] = await Promise.all([
+  const [assessment, phases, lines, ownScales, made] = await Promise.all([
     findAssessment(db, makerId, version.id),
     listPhases(db, makerId, version.id),
     listLines(db, makerId, version.id),
     listScales(db, makerId),
+    formulaOfVersion(db, makerId, wanted),
   ]);
   const frozen = new Map(version.snapshot?.materials?.map((material) => [material.slug, material]));
   const scales = version.snapshot?.scales ?? ownScales;
@@ -48,6 +51,13 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
     printedOn: writtenLongDay(),
     total: assessment.lines.reduce((sum, line) => sum + line.gramsToWeigh, 0).toFixed(decimals),
     totalPercent: writtenPercent(assessment.totalPercent),
+    steps: stepsOf(made.formula, made.materials).steps.map(({ id, title, do: todo, check, waitMinutes }) => ({
+      id,
+      title,
+      todo,
+      check,
+      waitMinutes,
+    })),
     urgent: assessment.findings.filter((finding) => finding.severity !== "consider").map((finding) => `${finding.what} ${finding.cure}`),
     phases: phases.map((phase) => ({
       ...phase,

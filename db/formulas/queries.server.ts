@@ -84,6 +84,7 @@ const versionHead = {
   recentSaves: versions.recentSaves,
   measuredPh: versions.measuredPh,
   measuredDensity: versions.measuredDensity,
+  process: versions.process,
   snapshot: versions.snapshot,
   storedAssessment: sql<Assessment | null>`case when ${versions.state} = 'final' then ${versions.assessment} end`,
 };

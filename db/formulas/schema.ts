@@ -1,6 +1,6 @@
 import { MOST_GRAMS } from "@tensidrum/core/quantities";
 import type { Assessment } from "@tensidrum/core/assessment";
-import type { Formula, Look, SchoolSlug, ThicknessWish } from "@tensidrum/core/formula";
+import type { Formula, Look, OwnProcess, SchoolSlug, ThicknessWish } from "@tensidrum/core/formula";
 import { sql } from "drizzle-orm";
 import {
   boolean,
@@ -80,6 +80,8 @@ export const versions = pgTable(
       .default(sql`'{}'`),
     assessment: jsonb("assessment").$type<Assessment>().notNull(),
     coreVersion: text("core_version").notNull(),
+    /** The maker's own steps; null: as suggested. */
+    process: jsonb("process").$type<OwnProcess>(),
     /** The complete tensidrum-formula/1 file of a final version. */
     snapshot: jsonb("snapshot").$type<Formula>(),
     // Taken from the assessment, so that lists read columns.

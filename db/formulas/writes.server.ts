@@ -1,5 +1,5 @@
 import type { Assessment } from "@tensidrum/core/assessment";
-import type { Aim, Formula, Measured } from "@tensidrum/core/formula";
+import type { Aim, Formula, Measured, OwnProcess } from "@tensidrum/core/formula";
 import { and, eq, inArray, max, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { insertBody, updateBody } from "./body.server";
@@ -127,6 +127,16 @@ export async function saveDraft(
     await updateBody(tx, makerId, base.versionId, content);
     return won.revision;
   });
+}
+
+/** Keeps the maker's own steps with a draft; null: as suggested. Returns whether there was such a draft. */
+export async function saveProcess(db: Executor, makerId: string, versionId: string, process: OwnProcess | null): Promise<boolean> {
+  const changed = await db
+    .update(versions)
+    .set({ process, updatedAt: sql`now()` })
+    .where(and(eq(versions.makerId, makerId), eq(versions.id, versionId), eq(versions.state, "draft")))
+    .returning({ id: versions.id });
+  return changed.length > 0;
 }
 
 /** Turns a draft into a final version. Returns its number, or `undefined` when the draft has moved on. */

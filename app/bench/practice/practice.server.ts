@@ -1,6 +1,7 @@
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { Refusal } from "@tensidrum/core/quantities";
 import { planBatch, stepsOf, surfactantBaseOf } from "@tensidrum/core/process";
-import { benchFormula } from "../batch/benchFormula.server";
+import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
 import type { SentBatch } from "../batch/sentBatch";
 import { shelfFor } from "../batch/shelfFor.server";
 import { measuringBy } from "../batch/stored.server";
@@ -13,7 +14,7 @@ const USUAL_GRAMS = 500;
  * takes an entry of it.
  */
 export async function openPractice(wanted: { readonly formulaId: string; readonly number: number }): Promise<SentBatch> {
-  const { formula, materials } = await benchFormula(wanted);
+  const { formula, materials } = await formulaOfVersion(database(), currentMakerId(), wanted);
   if (formula.lines.length === 0) {
     throw new Refusal(
       "not-possible",

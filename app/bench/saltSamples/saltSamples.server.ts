@@ -4,7 +4,7 @@ import { currentMakerId, database } from "../../../db/workplace.server";
 import { addSaltSample, listSaltSamples, removeSaltSample } from "../../../db/saltSamples/queries.server";
 import { gramsOfWeight } from "../batch/gramsOfWeight";
 import { measuredThickness } from "../batch/measuredThickness";
-import { benchFormula } from "../batch/benchFormula.server";
+import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
 import { solutionsOf } from "../batch/solutionsOf";
 import { measuringBy, plannedBatch } from "../batch/stored.server";
 import { wholeProblem } from "../../frame/formAnswer";
@@ -14,7 +14,7 @@ import type { TypedSample } from "./sampleForm.server";
 export type SaltSamplesOf = { readonly batch: string } | { readonly formulaId: string; readonly number: number };
 
 async function baseOf(of: SaltSamplesOf) {
-  const made = "batch" in of ? (await plannedBatch(of.batch)).plan : await benchFormula(of);
+  const made = "batch" in of ? (await plannedBatch(of.batch)).plan : await formulaOfVersion(database(), currentMakerId(), of);
   const base = surfactantBaseOf(made);
   if (base === null) {
     throw new Refusal(

@@ -8,10 +8,12 @@ interface StreamsProps {
   readonly currentId: string | null;
   /** Without the names of the steps, for a list of batches. */
   readonly isSmall?: boolean;
+  /** Without the names of the steps, as large as with them: the page names them beside it. */
+  readonly isBare?: boolean;
 }
 
 /** Beakers as streams that merge downwards beside the steps; the current step is lit, what is through is filled. */
-export function Streams({ steps, vessels, currentId, isSmall = false }: StreamsProps) {
+export function Streams({ steps, vessels, currentId, isSmall = false, isBare = false }: StreamsProps) {
   const through = useId();
   const { height, strands, rows } = streamsGeometry(steps, vessels);
   const at = steps.findIndex(({ id }) => id === currentId);
@@ -21,8 +23,8 @@ export function Streams({ steps, vessels, currentId, isSmall = false }: StreamsP
   const contents = steps.filter(({ content }) => content !== null && content > 0);
   const label = `${throughCount} of ${steps.length} steps are through${at === -1 ? "" : `, the next is ${steps[at]?.title ?? ""}`}. ${joins} run together${contents.length === 0 ? "" : ` to ${Math.round(contents.at(-1)?.content ?? 0)} g`}.`;
   return (
-    <div className={isSmall ? classes.small : classes.streams}>
-      {!isSmall && (
+    <div className={isSmall ? classes.small : isBare ? undefined : classes.streams}>
+      {!isSmall && !isBare && (
         <ol className={classes.steps} style={{ paddingTop: STREAMS.pad }}>
           {steps.map(({ id, title, state }, index) => (
             <li key={id} data-state={state} data-current={id === currentId || undefined} style={{ height: STREAMS.row }}>

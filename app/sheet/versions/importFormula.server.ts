@@ -1,11 +1,11 @@
 import { assess, coreVersion } from "@tensidrum/core/assessment";
-import { aimOf, type Formula } from "@tensidrum/core/formula";
+import { aimOf, processForLines, type Formula } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { readFormula, readJson } from "@tensidrum/core/formats";
 import { isSameMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
 import { saltPeaks } from "../saltPeaks.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
-import { insertFormula, type DraftContent } from "../../../db/formulas/writes.server";
+import { insertFormula, saveProcess, type DraftContent } from "../../../db/formulas/writes.server";
 import { insertOwnMaterial, listMaterials } from "../../../db/materials/queries.server";
 import { MOST_LINES, NAME_LENGTH } from "../typed/typedSheet";
 
@@ -40,7 +40,9 @@ export async function importFormula(text: string): Promise<Imported> {
       idOf.set(facts.slug, id);
     }
     const materials = new Map([...library, ...own.map((facts) => [facts.slug, facts] as const)]);
-    await insertFormula(tx, makerId, ids, contentOf(formula, { idOf, renamed, materials, peaks: await saltPeaks(tx, makerId) }));
+    const { content, lineIds } = contentOf(formula, { idOf, renamed, materials, peaks: await saltPeaks(tx, makerId) });
+    await insertFormula(tx, makerId, ids, content);
+    if (formula.process !== undefined) await saveProcess(tx, makerId, ids.versionId, processForLines(formula.process, lineIds));
   });
   return { formulaId: ids.formulaId };
 }
@@ -87,10 +89,10 @@ function contentOf(
     readonly materials: MaterialsBySlug;
     readonly peaks: Readonly<Record<string, number>>;
   },
-): DraftContent {
+): { readonly content: DraftContent; readonly lineIds: ReadonlyMap<string, string> } {
   const letters = new Map(formula.phases.map(({ id }, at) => [id, String.fromCharCode(65 + at)]));
   const slugOf = (slug: string): string => around.renamed.get(slug) ?? slug;
-  const { materials: _, ...whole } = formula;
+  const { materials: _, process: _process, ...whole } = formula;
   const lines = formula.lines.map((line) => ({
     ...line,
     id: crypto.randomUUID(),
@@ -108,7 +110,7 @@ function contentOf(
     phases: phases.map(({ letter, title, temperatureC }) => ({ id: letter, title, ...(temperatureC === null ? {} : { temperatureC }) })),
     lines,
   };
-  return {
+  const content: DraftContent = {
     name: read.name,
     profile: read.profile,
     batchGrams: read.batchGrams,
@@ -129,6 +131,7 @@ function contentOf(
     assessment: assess(read, around.materials, { saltPeaks: around.peaks }),
     coreVersion,
   };
+  return { content, lineIds: new Map(formula.lines.map(({ id }, at) => [id, lines[at]?.id ?? id])) };
 }
 
 function missing(slug: string): never {

@@ -1,18 +1,26 @@
+import { processForLines, type OwnProcess } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findVersion, listVersions } from "../../../db/formulas/queries.server";
-import { insertDraftFrom, insertFormula, saveDraft } from "../../../db/formulas/writes.server";
+import { insertDraftFrom, insertFormula, saveDraft, saveProcess } from "../../../db/formulas/writes.server";
 import { typedVersion, type SheetAddress } from "../openSheet.server";
 import { contentOf } from "../saveSheet.server";
 import { NAME_LENGTH, type TypedSheet } from "../typed/typedSheet";
 
+/** What a copy of a version takes along. */
+interface Copied {
+  readonly typed: TypedSheet;
+  readonly process: OwnProcess | null;
+}
+
 /** A version as it stands in the cells. */
-async function typedOf(formulaId: string, versionId: string): Promise<{ readonly typed: TypedSheet; readonly number: number }> {
+async function typedOf(formulaId: string, versionId: string): Promise<Copied & { readonly number: number }> {
   const db = database();
   const makerId = currentMakerId();
   const number = (await listVersions(db, makerId, formulaId)).find(({ id }) => id === versionId)?.number;
   if (number === undefined) throw new Refusal("not-found", "This version is not here any more.", "Load the page again.");
-  return { typed: (await typedVersion(db, makerId, { formulaId, number })).typed, number };
+  const { typed, version } = await typedVersion(db, makerId, { formulaId, number });
+  return { typed, process: version.process, number };
 }
 
 async function contentOfTyped(typed: TypedSheet) {
@@ -24,22 +32,27 @@ async function contentOfTyped(typed: TypedSheet) {
 
 /** A trial: a formula of its own that begins as this version stands. The old one stays. */
 export async function newDraftOf(formulaId: string, versionId: string): Promise<{ readonly formulaId: string }> {
-  const { typed, number } = await typedOf(formulaId, versionId);
-  return drafted(typed, typed.name === "" ? "" : `${typed.name}, trial from v${number}`);
+  const { number, ...copied } = await typedOf(formulaId, versionId);
+  const { typed } = copied;
+  return drafted(copied, typed.name === "" ? "" : `${typed.name}, trial from v${number}`);
 }
 
 /** A copy of a version, told by its number, as a formula of its own. */
 export async function newDraftNumber(address: SheetAddress): Promise<{ readonly formulaId: string }> {
-  const { typed } = await typedVersion(database(), currentMakerId(), address);
-  return drafted(typed, typed.name === "" ? "" : `${typed.name}, copy`);
+  const { typed, version } = await typedVersion(database(), currentMakerId(), address);
+  return drafted({ typed, process: version.process }, typed.name === "" ? "" : `${typed.name}, copy`);
 }
 
-async function drafted(typed: TypedSheet, name: string): Promise<{ readonly formulaId: string }> {
+async function drafted({ typed, process }: Copied, name: string): Promise<{ readonly formulaId: string }> {
   const lines = typed.lines.map((line) => ({ ...line, id: crypto.randomUUID() }));
   const rest = typed.lines.findIndex(({ id }) => id === typed.restLineId);
   const content = await contentOfTyped({ ...typed, name: name.slice(0, NAME_LENGTH), lines, restLineId: lines[rest]?.id ?? null });
   const ids = { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID() };
-  await insertFormula(database(), currentMakerId(), ids, content);
+  const idOf = new Map(typed.lines.map(({ id }, at) => [id, lines[at]?.id ?? id]));
+  await database().transaction(async (tx) => {
+    await insertFormula(tx, currentMakerId(), ids, content);
+    if (process !== null) await saveProcess(tx, currentMakerId(), ids.versionId, processForLines(process, idOf));
+  });
   return { formulaId: ids.formulaId };
 }
 
@@ -47,7 +60,7 @@ async function drafted(typed: TypedSheet, name: string): Promise<{ readonly form
 export async function restoreVersion(formulaId: string, versionId: string): Promise<void> {
   const db = database();
   const makerId = currentMakerId();
-  const { typed } = await typedOf(formulaId, versionId);
+  const { typed, process } = await typedOf(formulaId, versionId);
   const current = await findVersion(db, makerId, { formulaId });
   if (current === undefined) throw new Refusal("not-found", "This formula is not here any more.", "Go back to Today.");
   if (current.version.state !== "draft") {
@@ -55,7 +68,12 @@ export async function restoreVersion(formulaId: string, versionId: string): Prom
     return;
   }
   const { id, revision } = current.version;
-  const saved = await saveDraft(db, makerId, { versionId: id, revision }, await contentOfTyped(typed));
+  const content = await contentOfTyped(typed);
+  const saved = await db.transaction(async (tx) => {
+    const done = await saveDraft(tx, makerId, { versionId: id, revision }, content);
+    if (done !== undefined) await saveProcess(tx, makerId, id, process);
+    return done;
+  });
   if (saved === undefined)
     throw new Refusal("conflict", "The draft was changed in another window just now.", "Look at it, then restore again.");
 }

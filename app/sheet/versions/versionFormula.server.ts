@@ -1,4 +1,4 @@
-import type { Formula } from "@tensidrum/core/formula";
+import { withProcess, type Formula } from "@tensidrum/core/formula";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import type { Database } from "../../../db/client.server";
 import { listScales } from "../../../db/scales/queries.server";
@@ -24,5 +24,6 @@ export async function versionFormula(db: Database, makerId: string, address: She
   }
   const [used, scales] = await Promise.all([withParts(db, makerId, ofLines), listScales(db, makerId)]);
   const { sheet } = readTyped(typed, version.batchGrams);
-  return { number, isDraft: true, formula: formulaOfSheet(sheet, { materials: used.byId, scales }), materials: used.bySlug };
+  const formula = withProcess(formulaOfSheet(sheet, { materials: used.byId, scales }), version.process);
+  return { number, isDraft: true, formula, materials: used.bySlug };
 }

@@ -17,7 +17,7 @@ export {
   readUnmix,
 } from "./readFiles.ts";
 export type { DilutionFile, LotOfFile, MaterialsFile } from "./readFiles.ts";
-export { readFormula, readLabelledFormula } from "./readFormula.ts";
+export { readFormula, readLabelledFormula, readProcess } from "./readFormula.ts";
 export type { LabelledFormula } from "./readFormula.ts";
 export { LONGEST_FILE, readJson } from "./readJson.ts";
 export { validatedLibrary } from "./readLibrary.ts";

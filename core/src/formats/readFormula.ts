@@ -1,10 +1,10 @@
 import type { FieldFault } from "../quantities/refusal.ts";
 import { withOwnMaterials } from "../formula/resolveLines.ts";
-import type { Formula, FormulaLine, Phase, SplitLine } from "../formula/types.ts";
+import type { Formula, FormulaLine, OwnProcess, Phase, SplitLine } from "../formula/types.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import type { Naming } from "../packaging/ingredientNames.ts";
 import { checked, refusalOf } from "./checked.ts";
-import { formulaSchema, labelledFormulaSchema } from "./files/formulaFile.ts";
+import { formulaSchema, labelledFormulaSchema, processSchema } from "./files/formulaFile.ts";
 import { materialFaults, materialOfFile, nestingFaults } from "./readMaterial.ts";
 
 type WrittenFormula = Omit<Formula, "name" | "scales" | "phases" | "materials"> & {
@@ -78,6 +78,17 @@ export function processFaults(
     });
     return faults;
   });
+}
+
+/**
+ * The maker's own steps of a formula, as a page sends them.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+export function readProcess(value: unknown, { lines, splits }: Formula): OwnProcess {
+  const process = checked<OwnProcess>(processSchema.required(), value);
+  const faults = processFaults({ process, lines, ...(splits === undefined ? {} : { splits }) }, "");
+  if (faults.length > 0) throw refusalOf(faults);
+  return process;
 }
 
 function phasesOfLines({ lines, splits }: WrittenFormula): readonly Phase[] {

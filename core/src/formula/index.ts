@@ -30,5 +30,17 @@ export { completeSnapshot, formulaForExport } from "./snapshot.ts";
 export { allergenAmounts, allergenThresholdPercent } from "./sums/allergens.ts";
 export type { Allergen } from "./sums/allergens.ts";
 export type { CompositionEntry } from "./sums/rollUp.ts";
-export type { Formula, FormulaLine, MeasuredProduct, Phase, ResolvedLine, ResolvedSheet, Split, SplitLine } from "./types.ts";
+export type {
+  Formula,
+  FormulaLine,
+  MeasuredProduct,
+  OwnProcess,
+  OwnStep,
+  Phase,
+  ResolvedLine,
+  ResolvedSheet,
+  Split,
+  SplitLine,
+} from "./types.ts";
 export { shownFormulaName } from "./untitled.ts";
+export { processForLines, withProcess } from "./process.ts";

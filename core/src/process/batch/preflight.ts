@@ -3,6 +3,8 @@ import type { Material } from "../../library/material.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { writtenMass } from "../../quantities/written.ts";
 import type { Vessel } from "../step.ts";
+import { judgeProcess, processWords } from "../own/judgeProcess.ts";
+import { linesOf, suggestedSteps } from "../stepsOf.ts";
 import { batchState } from "./batchState.ts";
 import { type BatchPlan } from "./batchPlan.ts";
 import { contentsOf } from "./contents.ts";
@@ -90,7 +92,23 @@ export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): 
       why: "Choose another lot.",
     });
   }
-  return [...items, ...capacityItems(plan, vessels, tares)];
+  return [...items, ...processItems(plan, vessels), ...capacityItems(plan, vessels, tares)];
+}
+
+/** What the rules stop in the maker's own steps, until the maker says why it stays. */
+function processItems({ formula, materials, steps }: BatchPlan, vessels: readonly Vessel[]): readonly PreflightItem[] {
+  const { process, ...bare } = formula;
+  if (process === undefined) return [];
+  const [own, suggested] = [{ steps, vessels }, suggestedSteps(bare, materials)];
+  const { lines } = linesOf(bare, materials);
+  return judgeProcess(own, suggested, { process, lines })
+    .filter(({ severity }) => severity === "stop")
+    .map((finding) => ({
+      id: `step ${finding.step}`,
+      state: "stop",
+      what: processWords(finding, own, suggested),
+      why: "Change the step in a new draft, or say there why it stays.",
+    }));
 }
 
 function worn({ formula, materials }: BatchPlan): string {

@@ -1,19 +1,18 @@
-import { formulaOfDraft, profileOf, type Formula, shownFormulaName } from "@tensidrum/core/formula";
+import { formulaOfDraft, profileOf, withProcess, type Formula, shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
-import { currentMakerId, database } from "../../../db/workplace.server";
-import { findVersion, listLines, listPhases } from "../../../db/formulas/queries.server";
-import { withParts } from "../../../db/materials/withParts.server";
-import { listScales } from "../../../db/scales/queries.server";
+import type { Database } from "../client.server";
+import { withParts } from "../materials/withParts.server";
+import { listScales } from "../scales/queries.server";
+import { findVersion, listLines, listPhases } from "./queries.server";
 import { materialsOf } from "@tensidrum/core/process";
 
 /** A version as it could be made: a final one as it was finalised, a draft as it was saved last; on the scales there are now. */
-export async function benchFormula(wanted: { readonly formulaId: string; readonly number: number }): Promise<{
-  readonly formula: Formula;
-  readonly materials: MaterialsBySlug;
-}> {
-  const db = database();
-  const makerId = currentMakerId();
+export async function formulaOfVersion(
+  db: Database,
+  makerId: string,
+  wanted: { readonly formulaId: string; readonly number: number },
+): Promise<{ readonly formula: Formula; readonly materials: MaterialsBySlug }> {
   const found = await findVersion(db, makerId, wanted);
   if (found === undefined)
     throw new Refusal("not-found", "No version lies at this address.", "Go back to Today and open the formula from there.");
@@ -33,5 +32,5 @@ export async function benchFormula(wanted: { readonly formulaId: string; readonl
     phases: phases.map(({ letter, title, temperatureC }) => ({ id: letter, title, ...(temperatureC === null ? {} : { temperatureC }) })),
     lines: lines.map((line) => ({ ...line, phase: line.phaseLetter, material: line.facts.slug })),
   });
-  return { formula, materials: bySlug };
+  return { formula: withProcess(formula, version.process), materials: bySlug };
 }

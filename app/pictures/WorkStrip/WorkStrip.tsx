@@ -1,0 +1,29 @@
+import { STRIP, stripGeometry, type StripStep } from "./geometry";
+import classes from "./WorkStrip.module.css";
+
+interface WorkStripProps {
+  readonly steps: readonly StripStep[];
+  /** Beakers that must be washed up. */
+  readonly vessels: readonly string[];
+}
+
+function duration(minutes: number): string {
+  if (minutes < 120) return `${Math.round(minutes)} min`;
+  return `${Math.round(minutes / 60)} h`;
+}
+
+/** How long one works and how long one waits, one after the other, and what there is to wash up. */
+export function WorkStrip({ steps, vessels }: WorkStripProps) {
+  const { parts, workMinutes, waitMinutes } = stripGeometry(steps);
+  const words = `About ${duration(workMinutes)} of work, ${duration(waitMinutes)} of waiting (estimate). To wash up: ${vessels.join(", ")}.`;
+  return (
+    <figure className={classes.strip}>
+      <figcaption>{words}</figcaption>
+      <svg viewBox={`0 0 ${STRIP.width} ${STRIP.height}`} role="img" aria-label={words} preserveAspectRatio="none">
+        {parts.map(({ kind, x, width }) => (
+          <rect key={x} className={classes[kind]} x={x} y={0.5} width={width} height={STRIP.height - 1} />
+        ))}
+      </svg>
+    </figure>
+  );
+}
