@@ -1,4 +1,4 @@
-import { STRIP, stripGeometry, type StripStep } from "./geometry";
+import { durationWords, STRIP, stripGeometry, type StripStep } from "./geometry";
 import classes from "./WorkStrip.module.css";
 
 interface WorkStripProps {
@@ -7,15 +7,10 @@ interface WorkStripProps {
   readonly vessels: readonly string[];
 }
 
-function duration(minutes: number): string {
-  if (minutes < 120) return `${Math.round(minutes)} min`;
-  return `${Math.round(minutes / 60)} h`;
-}
-
 /** How long one works and how long one waits, one after the other, and what there is to wash up. */
 export function WorkStrip({ steps, vessels }: WorkStripProps) {
   const { parts, workMinutes, waitMinutes } = stripGeometry(steps);
-  const words = `About ${duration(workMinutes)} of work, ${duration(waitMinutes)} of waiting (estimate). To wash up: ${vessels.join(", ")}.`;
+  const words = `About ${durationWords(workMinutes)} of work, ${durationWords(waitMinutes)} of waiting (estimate). To wash up: ${vessels.join(", ")}.`;
   return (
     <figure className={classes.strip}>
       <figcaption>{words}</figcaption>

@@ -25,6 +25,11 @@ export interface StripDrawn {
   readonly waitMinutes: number;
 }
 
+/** Minutes, or hours where it is many of them. */
+export function durationWords(minutes: number): string {
+  return minutes < 120 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 60)} h`;
+}
+
 /** Work and waiting one after the other: work as long as it takes, waiting by the root of its length in what is left. */
 export function stripGeometry(steps: readonly StripStep[]): StripDrawn {
   const spans: { kind: StripPart["kind"]; minutes: number }[] = [];

@@ -2,8 +2,10 @@ import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSe
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { UnstyledButton } from "@mantine/core";
+import { shownMaterial } from "@tensidrum/core/library";
 import type { Step } from "@tensidrum/core/process";
 import type { KeyboardEvent } from "react";
+import { durationWords } from "../../pictures/WorkStrip/geometry";
 import { STREAMS } from "../../pictures/Streams/geometry";
 import { isAsSuggested, moveStep, nudgeStep } from "./editSteps";
 import classes from "./Steps.module.css";
@@ -21,7 +23,7 @@ interface StepRowsProps {
 
 /** The steps in their order, to be dragged by their grips or moved with Alt and the arrows. */
 export function StepRows({ state, isDraft, selected, onSelect }: StepRowsProps) {
-  const { process, list, suggested, change, findings } = state;
+  const { process, list, suggested, change, findings, lines, library } = state;
   const sensors = useSensors(useSensor(PointerSensor, POINTER), useSensor(KeyboardSensor, KEYBOARD));
   const dropped = ({ active, over }: DragEndEvent) => {
     if (over !== null && over.id !== active.id) change(moveStep(process, String(active.id), String(over.id)));
@@ -32,6 +34,10 @@ export function StepRows({ state, isDraft, selected, onSelect }: StepRowsProps) 
     if (isDraft) change(nudgeStep(process, id, event.key === "ArrowUp" ? -1 : 1));
   };
   const byId = new Map(suggested.steps.map((step) => [step.id, step]));
+  const nameOf = (line: string): string => {
+    const found = lines.find((one) => one.line.id === line);
+    return found === undefined ? line : shownMaterial(library.get(found.line.material) ?? found.material).name;
+  };
   const ownById = new Map(process.steps.map((step) => [step.id, step]));
   return (
     <DndContext id="steps" sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
@@ -44,7 +50,7 @@ export function StepRows({ state, isDraft, selected, onSelect }: StepRowsProps) 
             return (
               <Row
                 key={step.id}
-                {...{ step, tag, number: at + 1, isDraft, isSelected: step.id === selected }}
+                {...{ step, tag, names: step.lines.map(nameOf).join(", "), number: at + 1, isDraft, isSelected: step.id === selected }}
                 isSpoken={findings.some((finding) => finding.step === step.id)}
                 onSelect={() => onSelect(step.id)}
                 onKeyDown={(event) => onKeyDown(event, step.id)}
@@ -61,6 +67,8 @@ interface RowProps {
   readonly step: Step;
   readonly number: number;
   readonly tag: string;
+  /** What goes in. */
+  readonly names: string;
   readonly isDraft: boolean;
   readonly isSelected: boolean;
   /** The rules speak of it. */
@@ -69,7 +77,7 @@ interface RowProps {
   readonly onKeyDown: (event: KeyboardEvent) => void;
 }
 
-function Row({ step, number, tag, isDraft, isSelected, isSpoken, onSelect, onKeyDown }: RowProps) {
+function Row({ step, number, tag, names, isDraft, isSelected, isSpoken, onSelect, onKeyDown }: RowProps) {
   const { setNodeRef, setActivatorNodeRef, transform, transition, attributes, listeners } = useSortable({ id: step.id });
   return (
     <li
@@ -92,11 +100,12 @@ function Row({ step, number, tag, isDraft, isSelected, isSpoken, onSelect, onKey
       )}
       <UnstyledButton className={classes.name} aria-pressed={isSelected} onClick={onSelect} onKeyDown={onKeyDown}>
         <span>{number}</span> {step.title}
+        {names !== "" && <span className={classes.holds}>{names}</span>}
       </UnstyledButton>
       <small>
         {isSpoken && <strong>see the rules </strong>}
         {tag}
-        {step.waitMinutes > 0 && ` rest ${step.waitMinutes} min`}
+        {step.waitMinutes > 0 && ` rest ${durationWords(step.waitMinutes)}`}
       </small>
     </li>
   );

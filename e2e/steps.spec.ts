@@ -1,0 +1,74 @@
+import type { Page } from "@playwright/test";
+import { scriptsReady } from "./testing/atTheBench";
+import { expect, test } from "./testing/test";
+
+test.use({ ownApplication: "steps" });
+
+const STEPS = "/sheet/5ea50000-0000-4000-8000-00000000c100/2/steps";
+const row = (page: Page, title: string | RegExp) =>
+  page.getByRole("listitem").filter({ hasText: title }).getByRole("button", { pressed: undefined }).last();
+const order = async (page: Page) => page.getByRole("list").first().getByRole("listitem").allInnerTexts();
+
+test("the maker's own steps: moved by keys, judged, kept with a reason, on the weighing sheet and at the bench in that order", async ({
+  page,
+}) => {
+  await page.goto(STEPS);
+  await scriptsReady(page);
+  await expect(page.getByText("As suggested.")).toBeVisible();
+  await expect(page.getByText("No issues: the order is as good as the suggested one.")).toBeVisible();
+
+  // Alt and an arrow move a step; what the rules would do otherwise is said at once, with its reason.
+  const guar = row(page, /Spread the cationic guar/);
+  await guar.click();
+  await guar.press("Alt+ArrowDown");
+  const rules = page.getByRole("region", { name: "What the rules say of your order" });
+  await expect(rules).toContainText('"Spread the cationic guar" is suggested before "Dissolve phase A"');
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(rules).toContainText("No issues");
+  await row(page, /Spread the cationic guar/).press("Alt+ArrowDown");
+  await rules.getByLabel("Keep it, because").fill("the glycerin wets it");
+  await rules.getByRole("button", { name: "Keep it" }).click();
+  await expect(rules).toContainText("No issues");
+
+  // A step of one's own, and another name for a suggested one.
+  await row(page, /Let it rest, covered/).click();
+  await page.getByLabel("name", { exact: true }).fill("Rest till the matinee");
+  await page.getByLabel("look at, measure").focus();
+  await expect(row(page, /Rest till the matinee/)).toBeVisible();
+  await page.getByRole("button", { name: "Add a step" }).click();
+  await page.getByLabel("what to do").fill("Hold it against last season's bottle.");
+  await page.getByLabel("clock").fill("5");
+  await page.getByLabel("look at, measure").focus();
+  await page.getByRole("button", { name: "Keep these steps with v2" }).click();
+  await expect(page.getByText("Your steps are kept with this draft.")).toBeVisible();
+  await page.reload();
+  const titles = await order(page);
+  expect(titles.findIndex((text) => text.includes("Spread the cationic guar"))).toBeGreaterThan(
+    titles.findIndex((text) => text.includes("Dissolve phase A")),
+  );
+
+  await page.goto("/weighing/5ea50000-0000-4000-8000-00000000c100/2");
+  await expect(page.getByRole("article")).toContainText("Rest till the matinee.");
+  await expect(page.getByRole("article")).toContainText("Hold it against last season's bottle.");
+
+  // Final, its steps stay; a batch is made by them.
+  await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100");
+  await page.getByRole("button", { name: /^Finalise version/ }).click();
+  await page.goto(STEPS);
+  await expect(page.getByText("This version is final: its steps stay as they are.")).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Keep these steps/ })).toHaveCount(0);
+  await page.goto("/bench/begin/5ea50000-0000-4000-8000-00000000c100/2?grams=200");
+  for (const box of await page.getByRole("checkbox").all()) await box.check();
+  for (const lot of await page.getByRole("combobox", { name: /^Lot for/ }).all()) await lot.selectOption("none");
+  await page.getByRole("button", { name: /^Begin (the|another) batch$/ }).click();
+  await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
+  await expect(page.getByRole("listitem").filter({ hasText: "Rest till the matinee" }).first()).toBeVisible();
+});
+
+test("what cannot be a process is refused in words, and the suggested steps come back whole", async ({ page, request }) => {
+  const sent = await request.post(`${STEPS}.data`, { data: { process: { steps: [{ id: "a", lines: ["moon"] }] } } });
+  expect(sent.status()).toBeGreaterThanOrEqual(400);
+  expect(sent.status()).toBeLessThan(500);
+  await page.goto("/sheet/5ea50000-0000-4000-8000-00000000a200/1/steps");
+  await expect(page.getByRole("heading", { name: "Steps", exact: false }).first()).toBeVisible();
+});
