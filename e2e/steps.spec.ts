@@ -6,7 +6,7 @@ test.use({ ownApplication: "steps" });
 
 const STEPS = "/sheet/5ea50000-0000-4000-8000-00000000c100/2/steps";
 const row = (page: Page, title: string | RegExp) => page.getByRole("listitem").filter({ hasText: title }).getByRole("button").last();
-const order = async (page: Page) => page.getByRole("list").first().getByRole("listitem").allInnerTexts();
+const order = async (page: Page) => page.getByRole("list", { name: "Steps in their order" }).getByRole("listitem").allInnerTexts();
 
 test("the maker's own steps: moved by keys, judged, kept with a reason, on the weighing sheet and at the bench in that order", async ({
   page,

@@ -42,7 +42,7 @@ export function StepRows({ state, isDraft, selected, onSelect }: StepRowsProps) 
   return (
     <DndContext id="steps" sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
       <SortableContext items={list.steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-        <ol className={classes.rows} style={{ paddingTop: STREAMS.pad }}>
+        <ol aria-label="Steps in their order" className={classes.rows} style={{ paddingTop: STREAMS.pad }}>
           {list.steps.map((step, at) => {
             const own = ownById.get(step.id);
             const base = byId.get(step.id);
