@@ -13,6 +13,7 @@ const views = [
   ["weighing sheet", "/weighing/5ea50000-0000-4000-8000-00000000c100/2"],
   ["card", `${curtainCall}/2/card`],
   ["difference", `${curtainCall}/difference`],
+  ["steps", `${curtainCall}/2/steps`],
   ["import formula", "/import"],
   ["shelf", "/shelf"],
   ["library", "/shelf?where=library"],

@@ -53,6 +53,7 @@ test("the maker's own steps: moved by keys, judged, kept with a reason, on the w
   // Final, its steps stay; a batch is made by them.
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100");
   await page.getByRole("button", { name: /^Finalise version/ }).click();
+  await expect(page.getByRole("button", { name: "New draft from v2" })).toBeVisible();
   await page.goto(STEPS);
   await expect(page.getByText("This version is final: its steps stay as they are.")).toBeVisible();
   await expect(page.getByRole("button", { name: /^Keep these steps/ })).toHaveCount(0);
