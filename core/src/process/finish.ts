@@ -31,7 +31,8 @@ export function temperPart(plan: Planner): void {
       plan.add({ id: `powders-${phase}`, code: "powders", facts: { phase, ...plan.weighed(lines) }, stage: "cool", vessel: "main", lines });
       continue;
     }
-    plan.add({ id: `temper-${phase}`, code: "temper", facts: plan.weighed(lines), stage: "cool", vessel: "cup", lines });
+    const into = { stage: "cool", vessel: "cup", from: "main", takesSpoonful: true } as const;
+    plan.add({ ...into, id: `temper-${phase}`, code: "temper", facts: plan.weighed(lines), lines });
     plan.add({ id: `temper-into-batch-${phase}`, code: "temper-into-batch", stage: "cool", vessel: "main", joins: ["cup"] });
   }
 }

@@ -23,6 +23,7 @@ interface StepPlace {
   readonly temperature?: Step["temperature"];
   readonly reads?: Step["reads"];
   readonly stirEveryMinutes?: Step["stirEveryMinutes"];
+  readonly takesSpoonful?: Step["takesSpoonful"];
   /** Vessels whose content goes into this one, and which are empty afterwards. */
   readonly joins?: readonly VesselId[];
   /** Vessel it takes a part from, which goes on holding the rest. */
@@ -109,6 +110,7 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
       check: check ?? null,
       ...(draft.measures === undefined ? {} : { measures: draft.measures }),
       ...(draft.tunes === undefined ? {} : { tunes: draft.tunes }),
+      ...(draft.takesSpoonful === undefined ? {} : { takesSpoonful: draft.takesSpoonful }),
       ...(draft.stirEveryMinutes === undefined ? {} : { stirEveryMinutes: draft.stirEveryMinutes }),
       ...(draft.reads === undefined ? {} : { reads: draft.reads }),
       ...(draft.temperature === undefined ? {} : { temperature: draft.temperature }),

@@ -52,6 +52,8 @@ export interface Step {
   readonly measures?: "before-heating" | "after-heating" | "part";
   /** Where its temperature belongs, °C; an end that is left out is open. */
   readonly temperature?: { readonly low?: number; readonly high?: number };
+  /** It takes a spoonful of the batch into a small cup, which comes back with it: the batch stays where it is. */
+  readonly takesSpoonful?: true;
   /** During its wait it is stirred every so many minutes. */
   readonly stirEveryMinutes?: number;
   /** What is read in it without being adjusted. */

@@ -23,7 +23,7 @@ export function vesselContents(
       const from = vesselOf.get(before) ?? null;
       if (from === null || from === vessel) continue;
       const there = held.get(from) ?? 0;
-      const moved = step.measures === "part" ? drawnOf(step) : there;
+      const moved = step.takesSpoonful === true ? 0 : step.measures === "part" ? drawnOf(step) : there;
       total += moved;
       held.set(from, Math.max(0, there - moved));
     }
