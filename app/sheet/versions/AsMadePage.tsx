@@ -41,13 +41,15 @@ export function AsMadePage({ asMade }: { readonly asMade: OpenAsMade }) {
         </p>
       ) : (
         <Form method="post" className={classes.choice}>
-          <Button type="submit" h={44} disabled={isBusy} data-act="New draft with what was done">
+          <Button type="submit" h={44} variant="filled" disabled={isBusy} data-act="New draft with what was done">
             New draft with what was done
           </Button>
           <span>Its note: {note}</span>
         </Form>
       )}
-      {!isSame && <ComparisonTables comparison={comparison} heads={{ was: `planned, v${number}`, now: `done, ${code}` }} />}
+      {!isSame && (
+        <ComparisonTables areRounds={false} comparison={comparison} heads={{ was: `planned, v${number}`, now: `done, ${code}` }} />
+      )}
     </Frame>
   );
 }

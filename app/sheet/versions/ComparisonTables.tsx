@@ -9,10 +9,12 @@ interface ComparisonTablesProps {
   readonly comparison: Comparison;
   /** What the two sides are called. */
   readonly heads: { readonly was: string; readonly now: string };
+  /** They are two rounds of one formula: it is said where more than one line changed between them. */
+  readonly areRounds?: boolean;
 }
 
 /** Two formulas side by side: only what differs, and what it did to each reading. */
-export function ComparisonTables({ comparison, heads }: ComparisonTablesProps) {
+export function ComparisonTables({ comparison, heads, areRounds = true }: ComparisonTablesProps) {
   const { head, lines, lineCount, readings, findingsNew, findingsGone } = comparison;
   return (
     <div className={classes.columns}>
@@ -27,7 +29,7 @@ export function ComparisonTables({ comparison, heads }: ComparisonTablesProps) {
         {head.length > 0 && <WasNowTable caption="The aim and the sheet" rows={head.map(headRow)} />}
       </div>
       <div>
-        {lines.length > 1 && (
+        {areRounds && lines.length > 1 && (
           <p className={classes.advice}>{lines.length} lines changed at once. One change per round tells which of them did it.</p>
         )}
         <WasNowTable caption="Effect" heads={{ what: "reading", ...heads }} rows={readings.filter(isSeen).map(readingRow)} />

@@ -44,9 +44,10 @@ async function asMade({ formulaId, batch: batchId }: BatchAddress) {
   );
   const phase = typed.lines.at(-1)?.phase ?? "A";
   const lines: readonly TypedLine[] = [
-    ...typed.lines.map((line): TypedLine => {
+    ...typed.lines.flatMap((line): readonly TypedLine[] => {
+      if (line.id === typed.restLineId) return [line];
       const percent = percentOf.get(line.id);
-      return percent === undefined || line.id === typed.restLineId ? line : { ...line, percent: percentText(percent) };
+      return percent === undefined ? [] : [{ ...line, percent: percentText(percent) }];
     }),
     ...added.flatMap(({ material, percent = 0 }): readonly TypedLine[] => {
       const materialId = idOf.get(material);

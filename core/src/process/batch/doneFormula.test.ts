@@ -69,6 +69,22 @@ describe("the next formula from what was done", () => {
     expect(doneFormula(plan, all).measured).toBeUndefined();
   });
 
+  it("a line nothing went in of is not in it, and comes back with the acid that was dosed instead", () => {
+    const own = planBatch(
+      sheetOf([
+        ["water-distilled", "q.s."],
+        ["cocamidopropyl-betaine", 30],
+        ["citric-acid-solution-50", 0.4],
+      ]),
+      500,
+      library,
+    );
+    const step = own.steps.find(({ tunes }) => tunes === "ph")?.id ?? "";
+    const entries = [weighed("water-distilled", 348), weighed("cocamidopropyl-betaine", 150), acid(4), entry({ kind: "done", step })];
+    const materials = doneFormula(own, entries).lines.map(({ material }) => material);
+    expect(materials).toEqual(["water-distilled", "cocamidopropyl-betaine", "citric-acid-anhydrous"]);
+  });
+
   it("as planned and without doses it is the formula again", () => {
     const asPlanned = [weighed("water-distilled", 345), weighed("cocamidopropyl-betaine", 150), weighed("sodium-benzoate", 5)];
     expect(doneFormula(plan, asPlanned).lines.map(({ percent, qs }) => percent ?? qs)).toEqual([true, 30, 1]);

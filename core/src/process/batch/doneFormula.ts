@@ -33,7 +33,8 @@ export function doneFormula(plan: BatchPlan, entries: readonly BatchEntry[]): Fo
     if (before.qs === true) return [before];
     const extra = taken.has(line.material) ? 0 : shareBeside(line.material);
     taken.add(line.material);
-    return [{ ...line, percent: rounded((line.percent ?? 0) + extra) }];
+    const percent = rounded((line.percent ?? 0) + extra);
+    return percent > 0 ? [{ ...line, percent }] : [];
   });
   const added = made.lines.filter(
     ({ id, material }) => id === besideId(material) && !taken.has(material) && !(fillsWithWater && isWater(material)),
