@@ -19,7 +19,7 @@ function questionOfYield(typed: string, inGrams: number): string | null {
   if (!("value" in read) || !(read.value > 0) || inGrams <= 0) return null;
   const percent = (100 * read.value) / inGrams;
   if (percent >= USUAL_YIELD.low && percent <= USUAL_YIELD.high) return null;
-  return `${written(read.value, 1)} g is ${written(percent, 1)} % of the total weighed in; usual is ${USUAL_YIELD.low} to ${USUAL_YIELD.high} %. Was the beaker weighed with it, or is something still to come?`;
+  return `${written(read.value, 1)} g is ${written(percent, 1)} % of the total weighed in; usual is ${USUAL_YIELD.low} to ${USUAL_YIELD.high} %. Look whether the beaker was weighed with it, or something is missing. Is it right?`;
 }
 
 /** All steps are through: what came out is weighed, and the batch is closed. */

@@ -23,6 +23,7 @@ import { Entry } from "../Entry";
 import step from "../Step.module.css";
 import { EarlierTotal } from "./EarlierTotal";
 import { PhAdvice } from "./PhAdvice";
+import { DoseAnyway } from "./DoseAnyway";
 import { Drops } from "./Drops";
 import { InHand, type InHandOf } from "./InHand";
 import { Meter } from "./Meter";
@@ -133,6 +134,14 @@ export function TunePh({ step: due }: { readonly step: Step }) {
                 <p className={classes.hint}>The sample tells what the batch takes. It goes back once the batch is inside.</p>
               )}
               <PhAdvice advice={advice} agents={[acid, base]} main={agent} due={due} />
+              {advice !== null && advice.recommend.grams <= 0 && (
+                <DoseAnyway
+                  agents={agents}
+                  chosen={weakerFor}
+                  due={due}
+                  onUse={({ kind, name }) => setChosen({ ...chosen, [kind]: name })}
+                />
+              )}
               {weaker !== null && (
                 <WeakerOffer
                   offer={weaker}
