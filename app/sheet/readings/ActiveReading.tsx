@@ -10,24 +10,36 @@ import classes from "./ActiveReading.module.css";
 
 const shown: readonly Charge[] = ["anionic", "amphoteric", "nonionic", "cationic"];
 
+interface ActiveReadingProps {
+  readonly sums: Sums;
+  readonly profile: Profile;
+  /** A surfactant or a base is in it whose strength nobody knows. */
+  readonly isUnknown: boolean;
+}
+
+const UNKNOWN = { words: "not judged: the strength of a line is unknown", isOff: true };
+
 /** The hero of the Sheet: how much active cleanser, whether that suits the profile, and of which charge it is. */
-export function ActiveReading({ sums, profile }: { readonly sums: Sums; readonly profile: Profile }) {
+export function ActiveReading({ sums, profile, isUnknown }: ActiveReadingProps) {
   const { activeMatter } = sums;
   const shares = chargeShares(activeMatter);
-  const state = PLACES[placeInWindow(activeMatter.percent, profile.activePercent)];
+  const state = isUnknown ? UNKNOWN : PLACES[placeInWindow(activeMatter.percent, profile.activePercent)];
+  const isNothingKnown = isUnknown && activeMatter.percent === 0;
   return (
     <section className={classes.reading} aria-label="Active matter">
       <p className={classes.hero}>
-        <output className={classes.number}>{written(activeMatter.percent, 2)}</output>
+        <output className={classes.number}>{isNothingKnown ? "?" : written(activeMatter.percent, 2)}</output>
         <span className={classes.unit}>%</span>
         <span className={classes.beside}>
           <strong>active matter</strong>
           <span className={classes.state} data-off={state.isOff || undefined}>
             {state.words}
           </span>
-          <span>
-            range {written(activeMatter.low, 1)} to {written(activeMatter.high, 1)}
-          </span>
+          {!isNothingKnown && (
+            <span>
+              {isUnknown ? "known of it" : "range"} {written(activeMatter.low, 1)} to {written(activeMatter.high, 1)}
+            </span>
+          )}
         </span>
       </p>
       <p className={classes.window}>

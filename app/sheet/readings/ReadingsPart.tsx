@@ -17,7 +17,11 @@ export function ReadingsPart() {
   const shown = useUnchanged({ irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent, saltPeakPercent });
   return (
     <>
-      <ActiveReading sums={readings.shown} profile={readings.profile} />
+      <ActiveReading
+        sums={readings.shown}
+        profile={readings.profile}
+        isUnknown={notJudged.some(({ lacks }) => lacks === "active-content")}
+      />
       <BlendReading assessment={shown}>{blendDoor}</BlendReading>
       <Findings
         formulaId={sheet.formulaId}

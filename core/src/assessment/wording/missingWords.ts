@@ -17,7 +17,7 @@ const words: Readonly<Record<MissingFact, string>> = {
   water: "water in the formula",
   "water-or-ph-claim": "water in the formula, or anyone who claims a pH",
   "whole-composition": "the whole composition of these materials",
-  "active-content": "active content of these surfactants",
+  "active-content": "active content of these surfactants or bases",
   irritation: "an irritation estimate of the blend",
   charge: "charge type of these surfactants",
   allergens: "the allergens of these scents (from their certificates)",

@@ -13,6 +13,8 @@ export const activeWindow: Rule = {
     const place = placeInWindow(percent, profile.activePercent);
     if (place === "within") return [];
     const isLow = place === "below";
+    // What a base of unknown strength brings may be what is missing.
+    if (isLow && silentLines(judged).length > 0) return [];
     const lines = sheet.lines.filter(({ material }) => material.countsAsActive === true || material.parts !== undefined);
     const factor = isLow ? upFactor(percent, low) : downFactor(percent, high);
     return [
@@ -25,14 +27,19 @@ export const activeWindow: Rule = {
       },
     ];
   },
-  notJudged({ lines, profile }) {
-    const silent = lines.filter(
-      ({ material }) => material.role === "surfactant" && material.parts === undefined && material.active === null,
-    );
-    if (silent.length === 0 || profile.activePercent.high === 0) return [];
+  notJudged(judged) {
+    const silent = silentLines(judged);
+    if (silent.length === 0 || judged.profile.activePercent.high === 0) return [];
     return [{ what: "ACTIVE_LOW", lacks: "active-content", lines: idsOf(silent) }];
   },
 };
+
+/** Surfactants and ready bases nobody knows the strength of. */
+function silentLines({ lines }: Judged) {
+  return lines.filter(
+    ({ material: { role, parts, active } }) => (role === "surfactant" || role === "base") && parts === undefined && active === null,
+  );
+}
 
 /** Lines whose share sets the active matter; blends among them carry more than cleansers, but go by the same factor. */
 function cleansing({ lines, weighed }: Judged) {

@@ -174,14 +174,23 @@ describe("schools", () => {
 describe("facts that are missing", () => {
   const mystery = wholeMaterial({ slug: "mystery", name: "Mystery wash", role: "surfactant", inci: [{ name: "Mystery", percent: 100 }] });
 
+  it("a ready base of unknown strength is not taken for 0 %: too little is not said, and what is lacking is", () => {
+    const base = wholeMaterial({ slug: "bought-base", name: "Bought base", role: "base", inci: [{ name: "Mystery", percent: 100 }] });
+    const { findings, notJudged, activeMatter } = read([["bought-base", 90]], { materials: [base] });
+    expect(activeMatter.percent).toBe(0);
+    expect(findings.some(({ code }) => code === "ACTIVE_LOW")).toBe(false);
+    expect(notJudged).toContainEqual(expect.objectContaining({ lacks: "active-content", lines: ["bought-base"] }));
+  });
+
   it("a surfactant without active content or charge is named as not judged", () => {
     const { notJudged } = read([["mystery", 20]], { materials: [mystery] });
     expect(notJudged).toContainEqual({
       what: "ACTIVE_LOW",
       lacks: "active-content",
-      missing: "active content of these surfactants",
+      missing: "active content of these surfactants or bases",
       lines: ["mystery"],
     });
+
     expect(notJudged).toContainEqual({
       what: "CHARGE_CLASH",
       lacks: "charge",
