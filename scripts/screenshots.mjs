@@ -85,16 +85,13 @@ const views = [
   tuned("tuning", "pH", { readings: ["7.4", "6.4"], goesIn: "Dosed, start 2:00", grams: "0.82" }),
   tuned("thickness", "Thickness", { readings: ["0.09", "0.24"], goesIn: "Added, start 8:00", grams: "2.90" }),
   {
-    name: "simulated",
-    path: GREEN_ROOM_REHEARSAL,
-    width: 1024,
-    height: 768,
+    name: "steps",
+    path: `${CURTAIN_CALL}/2/steps`,
     act: async (page) => {
-      await untilPhRead(page);
-      await page.getByText(/^Instruments:/).click();
-      await page.getByRole("button", { name: "fill it and let it run" }).click();
-      await page.waitForTimeout(3_000);
-      await page.getByText(/^Instruments:/).evaluate((summary) => summary.scrollIntoView());
+      const guar = page.getByRole("button", { name: /Spread the cationic guar/ }).last();
+      await guar.click();
+      await guar.press("Alt+ArrowDown");
+      await page.waitForTimeout(400);
     },
   },
   {
@@ -225,7 +222,11 @@ async function makeTheRest(page, isThere = () => page.getByRole("button", { name
     await page.waitForTimeout(450);
     if (await isThere()) return;
     const isRight = page.getByRole("button", { name: /The pH is right, next step|Thick enough, next step/ });
-    if (await isRight.isVisible()) {
+    if (await page.getByText("Thickening moves the pH").isVisible()) {
+      await page.getByLabel("pH", { exact: true }).fill("5.04");
+      await page.getByRole("button", { name: "Take the reading" }).click();
+      await page.waitForTimeout(1_500);
+    } else if (await isRight.isVisible()) {
       if (await page.getByLabel("pH", { exact: true }).isVisible()) {
         await page.getByLabel("pH", { exact: true }).fill("5.02");
         await page.getByRole("button", { name: "Take the reading" }).click();
@@ -238,7 +239,7 @@ async function makeTheRest(page, isThere = () => page.getByRole("button", { name
       await weight.press("Enter");
     } else {
       await page
-        .getByRole("button", { name: /Done, next step|Go on anyway/ })
+        .getByRole("button", { name: /Done, next step|Go on anyway|^Finish/ })
         .first()
         .click();
       await sayWhy(page, "it has rested enough");

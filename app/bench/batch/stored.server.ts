@@ -1,5 +1,5 @@
 import { Refusal } from "@tensidrum/core/quantities";
-import { materialsOf, standingEntries, storedPlan, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
+import { emptyShelf, materialsOf, standingEntries, storedPlan, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findBatch, findLastTuned, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
 import { listSaltSamples } from "../../../db/saltSamples/queries.server";
@@ -69,9 +69,9 @@ export async function viewBatch(batchId: string) {
   return { sent: batch, plan, entries: all, view: batchView(batch, plan, all) };
 }
 
-/** The plan of a batch and its lots, to judge what may be entered. */
-export async function plannedBatch(batchId: string) {
-  const [{ batch, lots }, shelf] = await Promise.all([foundBatch(batchId), shelfFor([])]);
+/** The plan of a batch and its lots, to judge what may be entered; with the shelf where a form names what was dosed. */
+export async function plannedBatch(batchId: string, { withShelf = false } = {}) {
+  const [{ batch, lots }, shelf] = await Promise.all([foundBatch(batchId), withShelf ? shelfFor([]) : emptyShelf]);
   return { plan: storedPlan(batch, shelf), lots, startedAt: batch.startedAt };
 }
 

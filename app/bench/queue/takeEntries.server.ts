@@ -99,7 +99,7 @@ function afterwards(plan: BatchPlan, lots: readonly LotShare[], all: readonly Ba
 
 /** Enters what a form says, for a page without scripts. Answers what is wrong with it. */
 export async function enter(batchId: string, form: BenchForm): Promise<readonly FieldProblem[]> {
-  const [{ plan }, { funnel }] = await Promise.all([plannedBatch(batchId), measuringBy(null)]);
+  const [{ plan }, { funnel }] = await Promise.all([plannedBatch(batchId, { withShelf: true }), measuringBy(null)]);
   const made = entriesOf(form, new Date().toISOString(), solutionsOf(plan, funnel));
   if ("problem" in made) return wholeProblem(made.problem);
   const { refused } = await takeEntries(batchId, made.entries, 0);
