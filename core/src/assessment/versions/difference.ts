@@ -89,16 +89,20 @@ function headDifferences(before: Formula, after: Formula): readonly HeadDifferen
     ["Without", from.without.join(", "), to.without.join(", ")],
     ["Close to", from.closeTo, to.closeTo],
     ["Phases", temperatures(before), temperatures(after)],
-    ["Steps", stepsWords(before), stepsWords(after)],
     ["Measured pH", measured(before.measured?.ph), measured(after.measured?.ph)],
     ["Measured density, g/mL", measured(before.measured?.densityGramsPerMl), measured(after.measured?.densityGramsPerMl)],
   ];
-  return pairs.filter(([, a, b]) => a !== b).map(([what, a, b]) => ({ what, before: a, after: b }));
+  const differing = pairs.filter(([, a, b]) => a !== b).map(([what, a, b]) => ({ what, before: a, after: b }));
+  // Steps in another order read alike: that they differ is told by all they hold.
+  const haveOtherSteps = JSON.stringify(before.process) !== JSON.stringify(after.process);
+  return haveOtherSteps ? [...differing, { what: "Steps", before: stepsWords(before), after: stepsWords(after) }] : differing;
 }
 
-/** The maker's own steps in their order; "as suggested" where there are none. */
+/** How many steps the maker has and what they call those they named; "as suggested" where there are none. */
 function stepsWords({ process }: Formula): string {
-  return process === undefined ? "as suggested" : process.steps.map(({ id, title, lines }) => [title ?? id, ...lines].join(" ")).join("; ");
+  if (process === undefined) return "as suggested";
+  const named = process.steps.flatMap(({ title }) => title ?? []);
+  return `${process.steps.length} of your own order${named.length === 0 ? "" : `: ${named.join(", ")}`}`;
 }
 
 function lineDifferences(before: readonly ResolvedLine[], after: readonly ResolvedLine[]): readonly LineDifference[] {
