@@ -26,6 +26,7 @@ export default [
   route("sheet/:formulaId/difference", "sheet/versions/differenceRoute.tsx"),
   route("sheet/:formulaId/:number/files/:file", "sheet/versions/exportRoute.ts"),
   route("sheet/:formulaId/:number/steps", "sheet/steps/stepsRoute.tsx"),
+  route("sheet/:formulaId/:number/steps/keep", "sheet/steps/keepRoute.ts"),
   route("sheet/:formulaId/:number/card", "sheet/versions/cardRoute.tsx"),
   route("sheet/:formulaId/as-made/:batch", "sheet/versions/asMadeRoute.tsx"),
   route("recipe", "sheet/start/recipeRoute.ts"),

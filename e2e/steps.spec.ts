@@ -2,7 +2,8 @@ import type { Page } from "@playwright/test";
 import { scriptsReady } from "./testing/atTheBench";
 import { expect, test } from "./testing/test";
 
-test.use({ ownApplication: "steps" });
+// The connection is cut on purpose.
+test.use({ ownApplication: "steps", allowedConsole: [/net::ERR_FAILED/] });
 
 const STEPS = "/sheet/5ea50000-0000-4000-8000-00000000c100/2/steps";
 const row = (page: Page, title: string | RegExp) => page.getByRole("listitem").filter({ hasText: title }).getByRole("button").last();
@@ -65,10 +66,24 @@ test("the maker's own steps: moved by keys, judged, kept with a reason, on the w
   await expect(page.getByRole("listitem").filter({ hasText: "Rest till the matinee" }).first()).toBeVisible();
 });
 
-test("what cannot be a process is refused in words, and the suggested steps come back whole", async ({ page, request }) => {
-  const sent = await request.post(`${STEPS}.data`, { data: { process: { steps: [{ id: "a", lines: ["moon"] }] } } });
-  expect(sent.status()).toBeGreaterThanOrEqual(400);
-  expect(sent.status()).toBeLessThan(500);
-  await page.goto("/sheet/5ea50000-0000-4000-8000-00000000a200/1/steps");
-  await expect(page.getByRole("heading", { name: "Steps", exact: false }).first()).toBeVisible();
+test("steps are not lost while the server cannot be reached, and what cannot be a process is answered in words", async ({ page }) => {
+  const path = "/sheet/5ea50000-0000-4000-8000-00000000d400/1/steps";
+  await page.goto(path);
+  await scriptsReady(page);
+  await row(page, /Prepare the bench/).click();
+  await page.getByLabel("name", { exact: true }).fill("Clear the table");
+  await page.getByLabel("look at, measure").focus();
+  await page.route("**/steps/keep", (route) => route.abort());
+  await page.getByRole("button", { name: "Keep these steps with v1" }).click();
+  await expect(page.getByRole("alert")).toContainText("The server cannot be reached. Your steps are still here");
+  await expect(row(page, /Clear the table/)).toBeVisible();
+  await page.unroute("**/steps/keep");
+  await page.getByRole("button", { name: "Keep these steps with v1" }).click();
+  await expect(page.getByText("Your steps are kept with this draft.")).toBeVisible();
+  const said = await page.evaluate(async (address) => {
+    const body = JSON.stringify({ process: { steps: [{ id: "a", lines: ["moon"] }] } });
+    const answer = await fetch(address, { method: "POST", headers: { "Content-Type": "application/json" }, body });
+    return ((await answer.json()) as { problem: string | null }).problem;
+  }, `${path}/keep`);
+  expect(said).toContain('there is no line "moon"');
 });

@@ -23,7 +23,7 @@ const RULES: readonly BodyRule[] = [
   { path: /^\/bench\/[^/]+\/entries$/, mostBytes: MB, types: ["application/json"] },
   { path: /^\/bench\/[^/]+\/photos$/, mostBytes: 12 * MB, types: ["multipart/form-data"] },
   { path: /^\/(?:import|shelf\/import)$/, mostBytes: 12 * MB, types: FORM_TYPES },
-  { path: /^\/sheet\/[^/]+\/\d+\/steps$/, mostBytes: 256 * KB, types: ["application/json"] },
+  { path: /^\/sheet\/[^/]+\/\d+\/steps\/keep$/, mostBytes: 256 * KB, types: ["application/json"] },
   { path: /^\/recipe$/, mostBytes: MB, types: FORM_TYPES },
   { path: /^\/sheet\/[^/]+(?:\/\d+)?(?:\/save)?$/, mostBytes: MB, types: FORM_TYPES },
 ];

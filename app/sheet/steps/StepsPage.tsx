@@ -1,7 +1,7 @@
 import { Button, UnstyledButton } from "@mantine/core";
 import { processOf, processWords } from "@tensidrum/core/process";
-import { useEffect, useState } from "react";
-import { Link, useBeforeUnload, useFetcher } from "react-router";
+import { useState } from "react";
+import { Link, useBeforeUnload } from "react-router";
 import { FormError } from "../../components/FormError";
 import { Frame } from "../../frame/Frame";
 import { stationsSeenFrom } from "../../frame/stationNav/stations";
@@ -12,6 +12,7 @@ import { StepEditor, ProcessFindings } from "./StepEditor";
 import { StepRows } from "./StepRows";
 import type { OpenSteps } from "./steps.server";
 import classes from "./Steps.module.css";
+import { useKeeping } from "./useKeeping";
 import { useSteps } from "./useSteps";
 
 /** How a version is made, in the maker's own order: the suggested steps are the start, the rules judge what becomes of them. */
@@ -20,13 +21,8 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
   const state = useSteps(sheet);
   const { process, list, suggested, contents, findings, change } = state;
   const [selected, setSelected] = useState<string | null>(null);
-  const fetcher = useFetcher<{ readonly kept?: string }>();
-  const [keptProcess, setKept] = useState(process);
-  useEffect(() => {
-    if (fetcher.data?.kept !== undefined && fetcher.state === "idle") setKept(process);
-    // What was kept is what stood there when the answer came.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [fetcher.data, fetcher.state]);
+  const saving = useKeeping(`/sheet/${formulaId}/${number}/steps/keep`, process);
+  const { keptProcess } = saving;
   const isOpen = process !== keptProcess;
   useBeforeUnload((event) => {
     if (isOpen) event.preventDefault();
@@ -34,8 +30,6 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
   const step = list.steps.find(({ id }) => id === selected);
   const ownCount = process.steps.filter(({ id }) => !suggested.steps.some((one) => one.id === id)).length;
   const used = [...new Set(list.steps.flatMap(({ vessel }) => (vessel === null ? [] : [vessel])))];
-  const keep = (to: typeof process | null) =>
-    void fetcher.submit(JSON.stringify({ process: to }), { method: "post", encType: "application/json" });
   return (
     <Frame
       head={
@@ -50,7 +44,7 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
         <>
           <Link to={`/sheet/${formulaId}/${number}`}>Back to the Sheet</Link>
           {isDraft && (
-            <Button h={36} disabled={fetcher.state !== "idle" || !isOpen} onClick={() => keep(process)} data-act="Keep these steps">
+            <Button h={36} disabled={saving.isBusy || !isOpen} onClick={() => void saving.keep(process)} data-act="Keep these steps">
               Keep these steps with v{number}
             </Button>
           )}
@@ -77,15 +71,11 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
               ? "This version is final: its steps stay as they are. Make a new draft to change them."
               : isOpen
                 ? "Changed, not kept yet."
-                : sheet.process === null
+                : !saving.wasKept && sheet.process === null
                   ? "As suggested. Drag a step, or press Alt and an arrow on it."
                   : "Your steps are kept with this draft."}
           </p>
-          <FormError>
-            {fetcher.state === "idle" && fetcher.data !== undefined && fetcher.data.kept === undefined
-              ? "The steps were not kept. Load the page again."
-              : undefined}
-          </FormError>
+          <FormError>{saving.problem ?? undefined}</FormError>
           <div className={classes.both}>
             <Streams
               isBare

@@ -30,7 +30,7 @@ async function changed(): Promise<OwnProcess> {
 describe("the maker's own steps of a version", () => {
   it("are as suggested at first, and kept with the draft", async () => {
     expect((await openSteps(draft)).process).toBeNull();
-    await keepSteps(draft, await changed());
+    expect(await keepSteps(draft, await changed())).toBeNull();
     const { process, isDraft } = await openSteps(draft);
     expect(isDraft).toBe(true);
     expect(process?.steps.at(-1)?.title).toBe("Show it to the dresser");
@@ -66,7 +66,7 @@ describe("the maker's own steps of a version", () => {
     [{ steps: [{ id: "a", lines: [], atMostC: 300 }] }, "atMostC"],
     [{ steps: [{ id: "a", lines: [], colour: "red" }] }, "colour"],
   ])("%j is refused in words, and what was kept stays", async (process, words) => {
-    await expect(keepSteps(draft, process as unknown as OwnProcess)).rejects.toThrow(words);
+    expect(await keepSteps(draft, process as unknown as OwnProcess)).toContain(words);
     expect((await openSteps(draft)).process).not.toBeNull();
   });
 
@@ -74,7 +74,7 @@ describe("the maker's own steps of a version", () => {
     const sheet = await openSheet(draft, "");
     const base = { formulaId, versionId: sheet.versionId, revision: sheet.revision };
     expect(await finaliseSheet(base, sheet.typed, "")).toMatchObject({ kind: "final" });
-    await expect(keepSteps(draft, null)).rejects.toThrow("is final");
+    expect(await keepSteps(draft, null)).toContain("is final");
     expect((await read(draft)).formula.process?.steps.at(-1)?.title).toBe("Show it to the dresser");
   });
 });

@@ -25,15 +25,18 @@ export async function openSteps(address: SheetAddress) {
 
 export type OpenSteps = Awaited<ReturnType<typeof openSteps>>;
 
-/** Keeps the maker's steps with the draft; null goes back to the suggested ones. */
-export async function keepSteps(address: SheetAddress, sent: OwnProcess | null): Promise<void> {
+/** Keeps the maker's steps with the draft; null goes back to the suggested ones. Answers why they cannot be kept, or null. */
+export async function keepSteps(address: SheetAddress, sent: OwnProcess | null): Promise<string | null> {
   const db = database();
   const makerId = currentMakerId();
-  const found = await findVersion(db, makerId, address);
-  if (found === undefined) throw new Refusal("not-found", "This version is not here any more.", "Go back to Today.");
-  const { formula } = await versionFormula(db, makerId, address);
-  const process = sent === null ? null : readProcess(sent, formula);
-  if (!(await saveProcess(db, makerId, found.version.id, process))) {
-    throw new Refusal("conflict", "This version is final and does not change.", "Make a new draft from it, then change its steps.");
+  try {
+    const { formula } = await versionFormula(db, makerId, address);
+    const found = await findVersion(db, makerId, address);
+    const process = sent === null ? null : readProcess(sent, formula);
+    const isKept = found !== undefined && (await saveProcess(db, makerId, found.version.id, process));
+    return isKept ? null : "This version is final and does not change. Make a new draft from it, then change its steps.";
+  } catch (error) {
+    if (error instanceof Refusal) return `${error.message} ${error.remedy}`;
+    throw error;
   }
 }
