@@ -261,7 +261,7 @@ const asked: Record<string, () => Promise<unknown>> = {
     return (await makerQueries.findMaker(db, workshop.id))?.batchCode === "mine-{n}" ? ["another's codes"] : [];
   },
   usesOfMaterial: async () => formulaQueries.usesOfMaterial(db, stranger.id, glycerinId, 10),
-  listClosedBatchesOf: async () => batchQueries.listClosedBatchesOf(db, stranger.id, greenRoom.id, 10),
+  listClosedBatchesOf: async () => batchQueries.listClosedBatchesOf(db, stranger.id, greenRoom.id, { most: 10 }),
   listLots: async () => stockQueries.listLots(db, stranger.id),
   listLotsOfRole: async () => stockQueries.listLotsOfRole(db, stranger.id, "ph-adjuster"),
   standingLots: async () => stockQueries.standingLots(db, stranger.id),

@@ -48,8 +48,14 @@ export async function listOpenBatchesOf(db: Executor, makerId: string, of: { rea
     .orderBy(asc(batches.startedAt));
 }
 
-/** The closed batches of a formula, the one finished last first, with all that tells what came of them. */
-export async function listClosedBatchesOf(db: Executor, makerId: string, formulaId: string, most: number) {
+/** The closed batches of a formula, or one of them, the one finished last first, with all that tells what came of them. */
+export async function listClosedBatchesOf(
+  db: Executor,
+  makerId: string,
+  formulaId: string,
+  { most, batchId }: { readonly most: number; readonly batchId?: string },
+) {
+  const only = batchId === undefined ? undefined : eq(batches.id, batchId);
   const rows = await db
     .select({
       id: batches.id,
@@ -62,7 +68,7 @@ export async function listClosedBatchesOf(db: Executor, makerId: string, formula
     })
     .from(batches)
     .innerJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, batches.makerId)))
-    .where(and(eq(batches.makerId, makerId), isNotNull(batches.finishedAt), eq(versions.formulaId, formulaId)))
+    .where(and(eq(batches.makerId, makerId), isNotNull(batches.finishedAt), eq(versions.formulaId, formulaId), only))
     .orderBy(desc(batches.finishedAt))
     .limit(most);
   if (rows.length === 0) return [];

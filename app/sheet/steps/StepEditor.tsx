@@ -26,6 +26,10 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
     const read = readNumber(text);
     return read.ok && read.value >= 0 ? read.value : undefined;
   };
+  const setAtMost = (atMostC: number | undefined) => {
+    if (atMostC === step.temperature?.high) return;
+    change(changeStep(process, step.id, ({ atMostC: _before, ...own }) => (atMostC === undefined ? own : { ...own, atMostC })));
+  };
   const nameOf = (line: string): string => {
     const found = lines.find((one) => one.line.id === line);
     return found === undefined ? line : shownMaterial(library.get(found.line.material) ?? found.material).name;
@@ -64,9 +68,7 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
           label="at most"
           unit="°C"
           defaultValue={step.temperature?.high ?? ""}
-          onBlur={({ currentTarget: { value } }) =>
-            number(value) !== step.temperature?.high && set(number(value) === undefined ? {} : { atMostC: number(value) ?? 0 })
-          }
+          onBlur={({ currentTarget: { value } }) => setAtMost(number(value))}
         />
         <NumberField
           label="clock"

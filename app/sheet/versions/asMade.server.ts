@@ -24,7 +24,7 @@ export interface BatchAddress {
 async function asMade({ formulaId, batch: batchId }: BatchAddress) {
   const db = database();
   const makerId = currentMakerId();
-  const batch = (await closedBatches(db, makerId, formulaId)).find(({ id }) => id === batchId);
+  const [batch] = await closedBatches(db, makerId, formulaId, batchId);
   if (batch === undefined || batch.result.account.yieldGrams === null) {
     throw new Refusal("not-found", "No closed batch of this formula lies at this address.", "Close the batch at the bench first.");
   }

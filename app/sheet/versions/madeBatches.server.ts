@@ -3,8 +3,8 @@ import type { Executor } from "../../../db/client.server";
 import { materialsBeside } from "../../../db/batches/beside.server";
 import { listClosedBatchesOf } from "../../../db/batches/queries.server";
 
-/** So many closed batches of a formula are looked at. */
-const MOST = 12;
+/** So many closed batches of a formula are looked at: each brings all its entries. */
+const MOST = 4;
 
 /** A closed batch of a version with what came of it. */
 export interface MadeBatch extends Pick<BatchResult, "ph" | "thickness"> {
@@ -15,7 +15,7 @@ export interface MadeBatch extends Pick<BatchResult, "ph" | "thickness"> {
   readonly yieldPercent: number | null;
 }
 
-/** The last closed batch of each version of a formula. */
+/** The last closed batch of each version of a formula that was made lately. */
 export async function madeBatches(db: Executor, makerId: string, formulaId: string): Promise<readonly MadeBatch[]> {
   const seen = new Set<string>();
   const made: MadeBatch[] = [];
@@ -29,9 +29,9 @@ export async function madeBatches(db: Executor, makerId: string, formulaId: stri
   return made;
 }
 
-/** The closed batches of a formula with their plans and results, the one finished last first. */
-export async function closedBatches(db: Executor, makerId: string, formulaId: string) {
-  const rows = await listClosedBatchesOf(db, makerId, formulaId, MOST);
+/** The last closed batches of a formula, or one of them, with their plans and results. */
+export async function closedBatches(db: Executor, makerId: string, formulaId: string, batchId?: string) {
+  const rows = await listClosedBatchesOf(db, makerId, formulaId, { most: MOST, ...(batchId === undefined ? {} : { batchId }) });
   return Promise.all(
     rows.map(async (row) => {
       const beside = await materialsBeside(db, makerId, row.entries);
