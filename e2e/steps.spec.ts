@@ -80,6 +80,12 @@ test("steps are not lost while the server cannot be reached, and what cannot be 
   await page.unroute("**/steps/keep");
   await page.getByRole("button", { name: "Keep these steps with v1" }).click();
   await expect(page.getByText("Your steps are kept with this draft.")).toBeVisible();
+  // As suggested again it is no order of one's own any more.
+  await page.getByRole("button", { name: "Back to all suggested steps" }).click();
+  await page.getByRole("button", { name: "Keep these steps with v1" }).click();
+  await expect(page.getByText("As suggested.")).toBeVisible();
+  await page.reload();
+  await expect(page.getByText("As suggested.")).toBeVisible();
   const said = await page.evaluate(async (address) => {
     const body = JSON.stringify({ process: { steps: [{ id: "a", lines: ["moon"] }] } });
     const answer = await fetch(address, { method: "POST", headers: { "Content-Type": "application/json" }, body });

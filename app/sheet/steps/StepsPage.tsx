@@ -21,7 +21,7 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
   const state = useSteps(sheet);
   const { process, list, suggested, contents, findings, change } = state;
   const [selected, setSelected] = useState<string | null>(null);
-  const saving = useKeeping(`/sheet/${formulaId}/${number}/steps/keep`, process);
+  const saving = useKeeping(`/sheet/${formulaId}/${number}/steps/keep`, process, sheet.process === null);
   const { keptProcess } = saving;
   const isOpen = process !== keptProcess;
   useBeforeUnload((event) => {
@@ -44,7 +44,12 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
         <>
           <Link to={`/sheet/${formulaId}/${number}`}>Back to the Sheet</Link>
           {isDraft && (
-            <Button h={36} disabled={saving.isBusy || !isOpen} onClick={() => void saving.keep(process)} data-act="Keep these steps">
+            <Button
+              h={36}
+              disabled={saving.isBusy || !isOpen}
+              onClick={() => void saving.keep(process, state.isSuggested)}
+              data-act="Keep these steps"
+            >
               Keep these steps with v{number}
             </Button>
           )}
@@ -71,7 +76,7 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
               ? "This version is final: its steps stay as they are. Make a new draft to change them."
               : isOpen
                 ? "Changed, not kept yet."
-                : !saving.wasKept && sheet.process === null
+                : saving.wasSuggested
                   ? "As suggested. Drag a step, or press Alt and an arrow on it."
                   : "Your steps are kept with this draft."}
           </p>

@@ -1,26 +1,26 @@
 import type { OwnProcess } from "@tensidrum/core/formula";
 import { useState } from "react";
 
-/** Sends the steps to be kept. What stands on the page stays there whatever the answer is, or if none comes. */
-export function useKeeping(address: string, begun: OwnProcess) {
+/** Sends the steps to be kept; those that are as suggested are kept as none of one's own. What stands on the page stays there whatever the answer is, or if none comes. */
+export function useKeeping(address: string, begun: OwnProcess, begunSuggested: boolean) {
   const [keptProcess, setKept] = useState(begun);
-  const [wasKept, setWasKept] = useState(false);
+  const [wasSuggested, setWasSuggested] = useState(begunSuggested);
   const [isBusy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const keep = async (process: OwnProcess): Promise<void> => {
+  const keep = async (process: OwnProcess, isSuggested: boolean): Promise<void> => {
     setBusy(true);
-    const said = await sent(address, process);
+    const said = await sent(address, isSuggested ? null : process);
     setBusy(false);
     setProblem(said);
     if (said !== null) return;
     setKept(process);
-    setWasKept(true);
+    setWasSuggested(isSuggested);
   };
-  return { keptProcess, wasKept, isBusy, problem, keep };
+  return { keptProcess, wasSuggested, isBusy, problem, keep };
 }
 
 /** Why they were not kept; null where they were. */
-async function sent(address: string, process: OwnProcess): Promise<string | null> {
+async function sent(address: string, process: OwnProcess | null): Promise<string | null> {
   try {
     const response = await fetch(address, {
       method: "POST",

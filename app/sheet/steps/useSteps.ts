@@ -21,7 +21,8 @@ export function useSteps(sheet: OpenSteps) {
     ...made,
     suggested,
     process,
-    isChanged: process !== begun,
+    /** Nothing of the suggested steps was changed. */
+    isSuggested: JSON.stringify(process) === JSON.stringify(processOf(suggested)),
     canUndo: history.length > 1,
     change: (to: OwnProcess) => setHistory((before) => [...before, to]),
     undo: () => setHistory((before) => (before.length > 1 ? before.slice(0, -1) : before)),

@@ -30,7 +30,7 @@ export function ComparisonTables({ comparison, heads, areRounds = true }: Compar
       </div>
       <div>
         {areRounds && lines.length > 1 && (
-          <p className={classes.advice}>{lines.length} lines changed at once. One change per round tells which of them did it.</p>
+          <p className={classes.advice}>{lines.length} lines changed at once. Change one per round to see what each does.</p>
         )}
         <WasNowTable caption="Effect" heads={{ what: "reading", ...heads }} rows={readings.filter(isSeen).map(readingRow)} />
         <FindingList title="New findings" findings={findingsNew} />

@@ -9,13 +9,13 @@ export function basePart(plan: Planner): void {
   plan.add({ id: "base", code: "base", facts: plan.weighed(bases), stage: "weigh", vessel: "main", lines: bases });
 }
 
-/** Where pasty and waxy materials clear, °C; what bears less is warmed less. */
+/** Where pasty and waxy materials clear, °C; what is stable to less is warmed less. */
 const WARM_C = 75;
 const WARM_SPAN_C = 10;
-/** So far below what a material bears it is warmed, °C. */
+/** It is warmed to so far below the heat stability of a material, °C. */
 const BELOW_MOST_C = 5;
 
-/** How warm cleansers are to get: as the one that bears least allows. */
+/** How warm cleansers are to get: as the least heat-stable one allows. */
 function warmth(lines: readonly ResolvedLine[]): { readonly low: number; readonly high: number } {
   const most = Math.min(WARM_C, ...lines.map(({ material }) => (material.maxTemperatureC ?? WARM_C + BELOW_MOST_C) - BELOW_MOST_C));
   return { low: most - WARM_SPAN_C, high: most };

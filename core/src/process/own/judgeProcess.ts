@@ -21,7 +21,7 @@ const MAY_GO = new Set(["prepare", "fill"]);
 
 /**
  * What the rules would do otherwise: a step before one it is suggested to follow, a suggested step that is left out, and a
- * line that goes in hotter than it bears. A step whose maker said why it stays is not spoken of.
+ * line that goes in hotter than it is stable to. A step whose maker said why it stays is not spoken of.
  */
 export function judgeProcess(
   own: StepList,
@@ -44,7 +44,7 @@ export function judgeProcess(
   return [...tooHot(own.steps, lines).filter(({ step }) => !kept.has(step)), ...findings];
 }
 
-/** Lines that go into a beaker hotter than their material bears. */
+/** Lines that go into a beaker hotter than their material is stable to. */
 function tooHot(steps: readonly Step[], lines: readonly ResolvedLine[]): readonly (ProcessFinding & { readonly code: "too-hot" })[] {
   const byId = new Map(lines.map((resolved) => [resolved.line.id, resolved]));
   const vesselOf = new Map(steps.map(({ id, vessel }) => [id, vessel]));

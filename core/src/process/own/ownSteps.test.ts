@@ -109,7 +109,7 @@ describe("the maker's own steps", () => {
     expect(made(without("shear")).steps.find(({ lines }) => lines.includes("clay"))?.id).toBe("shear");
   });
 
-  it("what is put in hotter than it bears is a stop until its maker says why", () => {
+  it("what is put in hotter than it is stable to is a stop until its maker says why", () => {
     const cream: Formula = {
       ...wash,
       phases: [
