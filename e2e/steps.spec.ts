@@ -29,11 +29,14 @@ test("the maker's own steps: moved by keys, judged, kept with a reason, on the w
   await rules.getByLabel("Keep it, because").fill("the glycerin wets it");
   await rules.getByRole("button", { name: "Keep it" }).click();
   await expect(rules).toContainText("No issues");
+  await expect(rules.getByRole("heading")).toBeFocused();
 
   // A step of one's own, and another name for a suggested one.
   await row(page, /Let it rest, covered/).click();
   await page.getByLabel("name", { exact: true }).fill("Rest till the matinee");
-  await page.getByLabel("look at, measure").focus();
+  // Tab keeps its way through the fields while they are taken.
+  await page.keyboard.press("Tab");
+  await expect(page.getByLabel("what to do")).toBeFocused();
   await expect(row(page, /Rest till the matinee/)).toBeVisible();
   await page.getByRole("button", { name: "Add a step" }).click();
   await page.getByLabel("what to do").fill("Hold it against last season's bottle.");

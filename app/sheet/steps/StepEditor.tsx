@@ -40,15 +40,19 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
     );
   return (
     <section aria-labelledby="step-head" className={classes.editor}>
-      <h2 id="step-head">{step.title}</h2>
+      <h2 id="step-head" tabIndex={-1}>
+        {step.title}
+      </h2>
       <TextInput
         label="name"
+        key={step.title}
         defaultValue={step.title}
         maxLength={120}
         onBlur={({ currentTarget: { value } }) => value.trim() !== step.title && value.trim() !== "" && set({ title: value.trim() })}
       />
       <Textarea
         label="what to do"
+        key={`do ${step.do}`}
         defaultValue={step.do}
         rows={3}
         maxLength={2000}
@@ -66,12 +70,14 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
         )}
         <NumberField
           label="at most"
+          key={`most ${step.temperature?.high ?? ""}`}
           unit="°C"
           defaultValue={step.temperature?.high ?? ""}
           onBlur={({ currentTarget: { value } }) => setAtMost(number(value))}
         />
         <NumberField
           label="clock"
+          key={`clock ${step.waitMinutes}`}
           unit="min"
           defaultValue={step.waitMinutes}
           onBlur={({ currentTarget: { value } }) =>
@@ -81,6 +87,7 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
       </div>
       <TextInput
         label="look at, measure"
+        key={`check ${step.check ?? ""}`}
         defaultValue={step.check ?? ""}
         maxLength={500}
         onBlur={({ currentTarget: { value } }) => value.trim() !== (step.check ?? "") && set({ check: value.trim() })}
@@ -115,6 +122,7 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
             const id = newId(process.steps.map((one) => one.id));
             change(addStep(process, step.id, { id, title: "A step of your own", lines: [] }));
             onSelect(id);
+            focusOn("step-head");
           }}
         >
           Add a step
@@ -142,6 +150,7 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
             onClick={() => {
               change(deleteStep(process, step.id));
               onSelect(null);
+              focusOn("rules-head");
             }}
           >
             Delete
@@ -158,6 +167,11 @@ const EXTRA = [
   { id: "scent", name: "scent beaker" },
   { id: "cup", name: "small cup" },
 ] as const;
+
+/** What was pressed is gone once the page is drawn again: Tab goes on from a heading. */
+function focusOn(id: string): void {
+  requestAnimationFrame(() => document.getElementById(id)?.focus());
+}
 
 function newId(taken: readonly string[]): string {
   let number = 1;
@@ -181,7 +195,9 @@ export function ProcessFindings({ state, words }: { readonly state: StepsState; 
               onSubmit={(event) => {
                 event.preventDefault();
                 const because = String(new FormData(event.currentTarget).get("because") ?? "").trim();
-                if (because !== "") change(changeStep(process, finding.step, (own) => ({ ...own, because })));
+                if (because === "") return;
+                change(changeStep(process, finding.step, (own) => ({ ...own, because })));
+                focusOn("rules-head");
               }}
             >
               <TextInput name="because" label="Keep it, because" maxLength={200} autoComplete="off" />

@@ -106,7 +106,7 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
           {step === undefined ? (
             <p className={classes.hint}>Choose a step to see and change what it says.</p>
           ) : isDraft ? (
-            <StepEditor key={`${step.id} ${step.title} ${step.do} ${step.lines.join()}`} state={state} step={step} onSelect={setSelected} />
+            <StepEditor key={step.id} state={state} step={step} onSelect={setSelected} />
           ) : (
             <section className={classes.editor}>
               <h2>{step.title}</h2>
@@ -115,7 +115,9 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
             </section>
           )}
           <section className={classes.editor} aria-labelledby="rules-head">
-            <h2 id="rules-head">What the rules say of your order</h2>
+            <h2 id="rules-head" tabIndex={-1}>
+              What the rules say of your order
+            </h2>
             <ProcessFindings
               state={state}
               words={(at) => {
