@@ -11,6 +11,7 @@ import "@mantine/core/styles/Input.layer.css";
 import "@mantine/core/styles/InlineInput.layer.css";
 import "@mantine/core/styles/Checkbox.layer.css";
 import "@mantine/core/styles/Radio.layer.css";
+import "@mantine/core/styles/Chip.layer.css";
 import "@mantine/core/styles/Alert.layer.css";
 import "@mantine/core/styles/Overlay.layer.css";
 import "@mantine/core/styles/CloseButton.layer.css";

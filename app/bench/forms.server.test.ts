@@ -49,7 +49,20 @@ describe("forms of the bench", () => {
       ).typed,
     ).toEqual({
       ...{ id, intent: "done", step: "prepare", line: "", vessel: "", grams: "", minutes: "", text: "", entry: "", readOff: "", skips: {} },
-      ...{ ph: "", way: "", sample: "", agent: "", viscosity: "", word: "", buffers: [], shown: [], by: "", temperature: "", drops: "" },
+      ...{
+        ph: "",
+        way: "",
+        sample: "",
+        agent: "",
+        viscosity: "",
+        word: "",
+        buffers: [],
+        shown: [],
+        by: "",
+        temperature: "",
+        drops: "",
+        count: "",
+      },
       ...{ low: "", high: "", when: "", clarity: "", looks: [] },
       ...{ because: "", bead: { diameter: "", density: "", jar: "", fall: "", seconds: "" } },
     });

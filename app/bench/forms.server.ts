@@ -73,6 +73,7 @@ export const benchForm: Joi.ObjectSchema<BenchForm> = group({
   temperature: cell,
   by: cell,
   bead: group(Object.fromEntries(beadFields.map((field) => [field, cell])) as Record<(typeof beadFields)[number], typeof cell>),
+  count: cell,
   drops: cell,
   because: text(200),
   word: text(40),

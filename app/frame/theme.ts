@@ -35,6 +35,7 @@ const components: MantineThemeComponents = {
   Textarea: { classNames: field, defaultProps: { ...said, autosize: false } },
   NativeSelect: { classNames: field, defaultProps: said },
   Checkbox: { classNames: { root: classes.tick, input: classes.tickBox, label: classes.tickLabel } },
+  Chip: { classNames: { label: classes.chip }, defaultProps: { radius: 3 } },
   Radio: { classNames: { root: classes.tick, radio: classes.tickBox, label: classes.tickLabel } },
   Modal: {
     classNames: { content: classes.sheet, title: classes.sheetTitle },

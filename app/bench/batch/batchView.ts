@@ -24,6 +24,8 @@ export interface LineView extends BatchLine {
   readonly lots: readonly { readonly code: string; readonly grams: number }[];
   /** Null for a weight that was typed. */
   readonly readOff: ReadOff | null;
+  /** Some of it was weighed on the simulated scale. */
+  readonly isSimulated: boolean;
 }
 
 /** A batch where it stands, with what its pages show of it. */
@@ -70,6 +72,7 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
       decimals: decimalPlaces(scale?.readabilityGrams ?? USUAL_STEP_GRAMS),
       lots: sent.lots.filter((lot) => lot.line === line.line).map(({ code, grams }) => ({ code, grams })),
       readOff: weight?.kind === "weighed" ? (weight.readOff ?? null) : null,
+      isSimulated: state.standing.some((entry) => lineOf(entry) === line.line && "readOff" in entry && entry.readOff === "simulated scale"),
     };
   });
   // What was held back in a step that is through does not come any more.
@@ -94,6 +97,21 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
   };
 }
 
+/** The line an entry weighed, dosed or folded in; null for none. */
+function lineOf(entry: BatchEntry): string | null {
+  switch (entry.kind) {
+    case "weighed":
+    case "thickened":
+      return entry.line;
+    case "dosed":
+      return entry.agent.line;
+    case "salted":
+      return entry.salt.line;
+    default:
+      return null;
+  }
+}
+
 /** The state a view shows, as the core asks for it. */
 export function stateOfView({ lines, ...view }: BatchView): BatchState {
   return { ...view, lines: new Map(lines.map((line) => [line.line, line])) };
@@ -104,6 +122,8 @@ const canBeTakenBack = new Set<BatchEntry["kind"]>([
   "skipped",
   "weighed",
   "measured",
+  "topped-up",
+  "filled",
   "ph-read",
   "ph-target",
   "temperature-read",

@@ -3,6 +3,7 @@ import type { ReadOff } from "@tensidrum/core/process";
 export const benchIntents = [
   "weigh",
   "measure",
+  "fill",
   "done",
   "skip",
   "accept",
@@ -57,6 +58,8 @@ export interface BenchForm {
   readonly viscosity: string;
   readonly word: string;
   readonly bead: Readonly<Record<(typeof beadFields)[number], string>>;
+  /** How many containers were filled. */
+  readonly count: string;
   /** How many drops were weighed together. */
   readonly drops: string;
   /** Ends of the pH the maker wants. */
@@ -119,6 +122,7 @@ export function typedBenchForm(form: FormData): BenchForm {
     when: said("when"),
     clarity: said("clarity"),
     looks: form.getAll("looks").map(String),
+    count: said("count"),
     drops: said("drops"),
     because: said("because"),
     buffers: form.getAll("buffers").map(String),

@@ -68,7 +68,7 @@ describe("the entries of a form", () => {
     expect(entriesOf({ ...read, ph: "sour" }, AT, NOTHING)).toMatchObject({ problem: expect.stringContaining("as 5.2") as string });
     expect(entriesOf({ ...read, sample: "2 oz" }, AT, NOTHING)).toMatchObject({ problem: expect.stringContaining("not oz") as string });
     const dose = form({ intent: "dose", step: "ph", grams: "1.3", agent: "citric acid 20 %" });
-    expect(entriesOf(dose, AT, { ...NOTHING, agents: [{ ...citric, dropGrams: 0.05 }] })).toEqual({
+    expect(entriesOf(dose, AT, { ...NOTHING, agents: [{ ...citric, dropGrams: 0.05, leftGrams: null }] })).toEqual({
       entries: [{ id: "one", at: AT, kind: "dosed", step: "ph", agent: citric, grams: 1.3 }],
     });
     expect(entriesOf(dose, AT, NOTHING)).toMatchObject({ problem: "Choose what was dosed." });
@@ -145,6 +145,7 @@ describe("the entries of a form", () => {
       pKas: [3.13],
       strengthPercent: 20,
       dropGrams: 0.05,
+      leftGrams: null,
     } as const;
     const step = "ph";
     const made = (typed: Parameters<typeof form>[0]) => entriesOf(form({ step, ...typed }), AT, { ...NOTHING, agents: [acid] });

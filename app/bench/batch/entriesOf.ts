@@ -36,7 +36,12 @@ export function entriesOf(form: BenchForm, at: string, solutions: Solutions): Ma
     case "tare":
       return weightEntry(form, head);
     case "done":
-      return one({ ...head, kind: "done", step: form.step });
+      return doneEntries(form, head);
+    case "fill": {
+      const count = readNumber(form.count);
+      if (!count.ok) return { problem: "Count the containers: how many of them were filled?" };
+      return one({ ...head, kind: "filled", step: form.step, count: count.value, container: form.text });
+    }
     case "skip":
       return one({ ...head, kind: "skipped", step: form.step, reason: form.text });
     case "accept":
@@ -124,6 +129,16 @@ function weightEntry(form: BenchForm, head: Head): Made {
   return { entries: [{ ...head, kind: "weighed", step: form.step, line: form.line, grams, ...readOff }] };
 }
 
+/** A step that is done; with the water that was put back in it, where some was. */
+function doneEntries(form: BenchForm, head: Head): Made {
+  const done: BatchEntry = { ...head, kind: "done", step: form.step };
+  if (form.grams === "") return { entries: [done] };
+  const grams = gramsOfWeight(form.grams);
+  if ("problem" in grams) return grams;
+  if (grams.value === 0) return { entries: [done] };
+  return { entries: [{ id: crypto.randomUUID(), at: head.at, kind: "topped-up", step: form.step, grams: grams.value }, done] };
+}
+
 const isOfSample = ({ vessel }: BenchForm): boolean => vessel === "sample";
 
 type Head = { readonly id: string; readonly at: string; readonly because?: string };
@@ -159,7 +174,7 @@ function doseEntry(form: BenchForm, head: Head, agents: readonly BenchAgent[]): 
   if ("problem" in grams) return grams;
   const chosen = agents.find(({ name }) => name === form.agent);
   if (chosen === undefined) return { problem: "Choose what was dosed." };
-  const { dropGrams: _dropGrams, ...agent } = isOfSample(form) ? dilutedTenfold(chosen) : chosen;
+  const { dropGrams: _drop, leftGrams: _left, ...agent } = isOfSample(form) ? dilutedTenfold(chosen) : chosen;
   return {
     entries: [
       { ...head, kind: isOfSample(form) ? "sample-dosed" : "dosed", step: form.step, agent, grams: grams.value, ...readOffOf(form) },

@@ -21,7 +21,9 @@ export function measuredThickness(
   if (!read.ok) return { problem: "Type the thickness as a number, or choose another way of measuring it." };
   const constants = form.readOff === "simulated cup" ? SIMULATED_CUP : funnel;
   if (form.by !== "funnel") return { viscosity: read.value, unit: "Pa·s", said: "", gauge: "number" };
-  if (constants === null || read.value <= 0) return { viscosity: read.value, unit: "s", said: "", gauge: "funnel" };
+  if (constants === null || read.value <= 0) {
+    return { viscosity: read.value, unit: "s", said: middleOf(form.word) === null ? "" : form.word, gauge: "funnel" };
+  }
   const flow = flowViscosity(constants, read.value, densityGramsPerMl);
   if (!flow.found) return { problem: flow.reason };
   return {

@@ -31,6 +31,8 @@ export interface SentBatch {
   readonly saltSamples: readonly SaltSample[];
   /** The maker's own funnel; null while it was never run with known liquids. */
   readonly funnel: FunnelConstants | null;
+  /** Names of the maker's containers. */
+  readonly containers: readonly string[];
   /** ISO moments. */
   readonly started: string;
   /** The server's time when it was sent. */

@@ -1,4 +1,4 @@
-import type { BatchEntry } from "@tensidrum/core/process";
+import { dosedByLot, standingEntries, type BatchEntry } from "@tensidrum/core/process";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { materialsBeside } from "../../../db/batches/beside.server";
 import { listLotsOfRole } from "../../../db/inventory/queries.server";
@@ -18,8 +18,14 @@ export async function shelfFor(entries: readonly BatchEntry[]): Promise<SentBatc
     makerId,
     new Map([...lots.map(({ materialId, facts }) => [materialId, facts] as const), ...beside]),
   );
+  // What this batch took is taken off again where it stands.
+  const dosed = dosedByLot(standingEntries(entries));
   return {
-    lots: lots.map(({ id, code, facts }) => ({ material: facts.slug, lot: { id, code } })),
+    lots: lots.map(({ id, code, leftGrams, facts }) => ({
+      material: facts.slug,
+      lot: { id, code },
+      leftGrams: leftGrams + (dosed.get(id) ?? 0),
+    })),
     materials: [...bySlug.values()],
   };
 }

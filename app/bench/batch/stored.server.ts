@@ -2,6 +2,7 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { emptyShelf, materialsOf, standingEntries, storedPlan, surfactantBaseOf, type SurfactantBase } from "@tensidrum/core/process";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findBatch, findLastTuned, listBatchLots, listCountingEntries, listEntries } from "../../../db/batches/queries.server";
+import { listContainers } from "../../../db/containers/queries.server";
 import { listSaltSamples } from "../../../db/saltSamples/queries.server";
 import { findMaker } from "../../../db/makers/queries.server";
 import { batchView } from "./batchView";
@@ -25,7 +26,7 @@ export async function storedBatch(batchId: string) {
 
 type Stored = Awaited<ReturnType<typeof foundBatch>>;
 
-type Beside = Pick<SentBatch, "entries" | "position" | "earlier" | "saltSamples" | "funnel" | "shelf">;
+type Beside = Pick<SentBatch, "entries" | "position" | "earlier" | "saltSamples" | "funnel" | "containers" | "shelf">;
 
 function sent({ batch, lots }: Stored, beside: Beside): SentBatch {
   return {
@@ -63,7 +64,7 @@ export async function sendBatch(batchId: string): Promise<SentBatch> {
 export async function viewBatch(batchId: string) {
   const { entries, ...found } = await storedBatch(batchId);
   const all = entries.map(({ entry }) => entry);
-  const beside = { earlier: null, saltSamples: [], funnel: null, shelf: await shelfFor(all) };
+  const beside = { earlier: null, saltSamples: [], funnel: null, containers: [], shelf: await shelfFor(all) };
   const batch = sent(found, { entries, position: entries.at(-1)?.position ?? 0, ...beside });
   const plan = storedPlan(batch, batch.shelf);
   return { sent: batch, plan, entries: all, view: batchView(batch, plan, all) };
@@ -75,13 +76,18 @@ export async function plannedBatch(batchId: string, { withShelf = false } = {}) 
   return { plan: storedPlan(batch, shelf), lots, startedAt: batch.startedAt };
 }
 
-/** What the maker has to judge a thickness by: jars of a base, and their own funnel. */
-export async function measuringBy(base: SurfactantBase | null): Promise<Pick<SentBatch, "saltSamples" | "funnel">> {
-  const [saltSamples, maker] = await Promise.all([
+/** What the maker has at the bench: samples of a base and their own funnel to judge a thickness by, and containers. */
+export async function measuringBy(base: SurfactantBase | null): Promise<Pick<SentBatch, "saltSamples" | "funnel" | "containers">> {
+  const [saltSamples, maker, containers] = await Promise.all([
     base === null ? [] : listSaltSamples(database(), currentMakerId(), base.hash),
     findMaker(database(), currentMakerId()),
+    listContainers(database(), currentMakerId()),
   ]);
   const { funnelK = null, funnelC = null } = maker ?? {};
   const funnel = funnelK === null || funnelC === null ? null : { k: funnelK, c: funnelC };
-  return { saltSamples: saltSamples.map(({ saltPercent, viscosity, unit }) => ({ saltPercent, viscosity, unit })), funnel };
+  return {
+    saltSamples: saltSamples.map(({ saltPercent, viscosity, unit }) => ({ saltPercent, viscosity, unit })),
+    funnel,
+    containers: containers.map(({ name }) => name),
+  };
 }

@@ -172,8 +172,7 @@ const AROUND_PERCENT = 0.4;
 function saltTruth({ plan, view: { standing } }: BatchHere, hidden: SimulatedBatch) {
   const [salt] = saltsOf(plan);
   if (salt === undefined || !plan.steps.some(({ tunes }) => tunes === "thickness")) return null;
-  const target = aimedThickness(plan);
-  const { rows } = thicknessTuning(plan, { standing }, { salt, target });
+  const { rows, target } = thicknessTuning(plan, { standing }, { salt, wanted: null });
   if (rows.length === 0) return null;
   const salts = rows.map(({ saltPercent }) => saltPercent);
   const to = Math.max(...salts, hidden.saltCurve.peakSaltPercent) + AROUND_PERCENT;

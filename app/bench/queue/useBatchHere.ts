@@ -10,7 +10,7 @@ import type { QueueState } from "./entryQueue";
 const TICK_MILLISECONDS = 500;
 
 /** A batch on this device. */
-export interface BatchHere extends Pick<SentBatch, "earlier" | "saltSamples" | "funnel"> {
+export interface BatchHere extends Pick<SentBatch, "earlier" | "saltSamples" | "funnel" | "containers"> {
   readonly view: BatchView;
   readonly plan: BatchPlan;
   readonly next: ReturnType<typeof nextStep>;
@@ -56,8 +56,8 @@ export function useBatchHere(sent: SentBatch, { entries, queue, clock, held, add
     },
     [plan, sent.funnel, clock, held, add],
   );
-  const { earlier, saltSamples, funnel } = sent;
-  return { view, plan, next, queue, earlier, saltSamples, funnel, now, clock, enter, letGo };
+  const { earlier, saltSamples, funnel, containers } = sent;
+  return { view, plan, next, queue, earlier, saltSamples, funnel, containers, now, clock, enter, letGo };
 }
 
 /** The time, told anew twice a second; the first one is the page's, so that browser and server draw alike. */

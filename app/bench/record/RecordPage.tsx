@@ -51,12 +51,14 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
           </p>
           {yieldWords(record.account) !== null && <p>{yieldWords(record.account)}</p>}
           {record.readLast !== "" && <p>{record.readLast}</p>}
+          {record.filled.length > 0 && <p>{record.filled.join(". ")}.</p>}
           {tares.length > 0 && <p>Tare weights: {tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.</p>}
         </header>
         <div>
           <Lines record={record} />
           <h3>Sums</h3>
           <SumsTable sums={record.sums} className={classes.list} />
+          <Pairs record={record} />
           <Photos record={record} />
         </div>
         <div>
@@ -96,7 +98,7 @@ function Lines({ record }: { readonly record: OpenRecord }) {
           <tr key={line.line}>
             <th scope="row">
               {line.name}
-              {line.readOff === "simulated scale" && <small> simulated</small>}
+              {line.isSimulated && <small> simulated</small>}
             </th>
             <td>{line.lots.join(", ")}</td>
             <td>{written(line.targetGrams, line.decimals)}</td>
@@ -104,10 +106,10 @@ function Lines({ record }: { readonly record: OpenRecord }) {
             <td>{line.percent === null ? "" : written(line.percent, 1)}</td>
           </tr>
         ))}
-        {account.besides.map(({ name, grams, lot }) => (
+        {record.besides.map(({ name, grams, lot, isSimulated }) => (
           <tr key={`${name} ${lot?.id ?? ""}`}>
             <th scope="row">
-              {name} <small>not in the formula</small>
+              {name} <small>not in the formula{isSimulated && ", simulated"}</small>
             </th>
             <td>{lot?.code}</td>
             <td />
@@ -151,6 +153,42 @@ function Log({ record }: { readonly record: OpenRecord }) {
         ))}
       </tbody>
     </DataTable>
+  );
+}
+
+/** How it looked before and after what may thin or cloud it. */
+function Pairs({ record }: { readonly record: OpenRecord }) {
+  if (record.pairs.length === 0) return null;
+  return (
+    <>
+      <h3>Before and after</h3>
+      <DataTable className={classes.list}>
+        <thead>
+          <tr>
+            <th scope="col">before</th>
+            <th scope="col">then went in</th>
+            <th scope="col">after</th>
+          </tr>
+        </thead>
+        <tbody>
+          {record.pairs.map(({ id, before, between, after, photos }) => (
+            <tr key={id}>
+              <th scope="row">{before}</th>
+              <td>{between.join(", ")}</td>
+              <td>
+                {after ?? "not said"}
+                {photos.map((photo, at) => (
+                  <a key={photo} href={`/bench/${record.id}/photos/${photo}`}>
+                    {" "}
+                    photo {at + 1}
+                  </a>
+                ))}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </DataTable>
+    </>
   );
 }
 

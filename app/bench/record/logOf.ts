@@ -49,6 +49,10 @@ export function entryWords(
       return `pH wanted: ${written(entry.low, 2)} to ${written(entry.high, 2)}`;
     case "temperature-read":
       return `${step(entry.step)}: ${written(entry.temperatureC, 1)} °C${readOffWords(entry.readOff)}`;
+    case "topped-up":
+      return `${step(entry.step)}: ${written(entry.grams, 1)} g of water put back${readOffWords(entry.readOff)}`;
+    case "filled":
+      return filledWords(entry);
     case "looked":
       return lookedWords(entry);
     case "thickness-read":
@@ -104,6 +108,11 @@ export function entryWords(
     case "finished":
       return `Closed: yield ${written(entry.yieldGrams, 1)} g`;
   }
+}
+
+/** What was filled, in words. */
+export function filledWords({ count, container }: Pick<BatchEntry & { readonly kind: "filled" }, "count" | "container">): string {
+  return `Filled: ${count} × ${container}`;
 }
 
 /** How it looked and felt, in words. */

@@ -1,11 +1,12 @@
-import { batchResult, sumsAsMade } from "@tensidrum/core/process";
+import { batchResult, sumsAsMade, type BatchEntry } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
 import { stateOfView } from "../batch/batchView";
 import { storedBatch, viewBatch } from "../batch/stored.server";
 import { readLastWords } from "./accountWords";
-import { logOf } from "./logOf";
+import { filledWords, logOf } from "./logOf";
+import { pairsOf } from "./pairsOf";
 import { here, writtenMoment } from "../../frame/dates.server";
 
 /** The record of a batch: what was weighed, the sums of it, and everything that happened, in order. */
@@ -28,20 +29,28 @@ export async function openRecord(batchId: string) {
             yieldGrams: view.finished.yieldGrams,
             isDiscarded: view.finished.isDiscarded,
           },
-    lines: view.lines.map(({ line, name, lots, targetGrams, actualGrams, decimals, deviation, readOff }) => {
+    lines: view.lines.map(({ line, name, lots, targetGrams, actualGrams, decimals, deviation, isSimulated }) => {
       return {
         line,
         name,
         targetGrams,
         actualGrams,
         decimals,
-        readOff,
+        isSimulated,
         lots: lots.map(({ code }) => code),
         percent:
           deviation?.percent ?? (actualGrams === null || targetGrams <= 0 ? null : (100 * (actualGrams - targetGrams)) / targetGrams),
       };
     }),
     account: view.account,
+    besides: view.account.besides.map((beside) => ({
+      ...beside,
+      isSimulated: view.standing.some(
+        (entry) => nameOfDose(entry) === beside.name && "readOff" in entry && entry.readOff === "simulated scale",
+      ),
+    })),
+    filled: view.standing.flatMap((entry) => (entry.kind === "filled" ? [filledWords(entry)] : [])),
+    pairs: pairsOf(view),
     readLast: readLastWords(batchResult(plan, entries)),
     sums: sumsAsMade(plan, stateOfView(view)),
     steps: view.steps.map(({ step, state, reason }) => ({ id: step.id, title: step.title, state, reason })),
@@ -60,6 +69,12 @@ export async function openRecord(batchId: string) {
         : [],
     ),
   };
+}
+
+/** What an entry put in beside the lines, by name; null for none. */
+function nameOfDose(entry: BatchEntry): string | null {
+  if (entry.kind === "dosed" || entry.kind === "sample-dosed") return entry.agent.name;
+  return entry.kind === "salted" ? entry.salt.name : null;
 }
 
 export type OpenRecord = Awaited<ReturnType<typeof openRecord>>;

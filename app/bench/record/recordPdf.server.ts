@@ -50,19 +50,20 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
     `${record.batch}, begun ${record.started}${endWords(finished)}`,
     ...(came === null ? [] : [came]),
     ...(record.readLast === "" ? [] : [record.readLast]),
+    ...(record.filled.length === 0 ? [] : [`${record.filled.join(". ")}.`]),
     ...(tares.length === 0 ? [] : [`Tare weights: ${tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.`]),
     table(
       ["line", "lots", "target, g", "weighed, g", "off, %"],
       [
         ...lines.map((line) => [
-          line.readOff === "simulated scale" ? `${line.name} (simulated scale)` : line.name,
+          line.isSimulated ? `${line.name} (simulated scale)` : line.name,
           line.lots.join(", "),
           written(line.targetGrams, line.decimals),
           line.actualGrams === null ? "" : written(line.actualGrams, line.decimals),
           line.percent === null ? "" : written(line.percent, 1),
         ]),
-        ...account.besides.map(({ name: beside, grams, lot }) => [
-          `${beside} (not in the formula)`,
+        ...record.besides.map(({ name: beside, grams, lot, isSimulated }) => [
+          `${beside} (not in the formula${isSimulated ? ", simulated scale" : ""})`,
           lot?.code ?? "",
           "",
           written(grams, 2),
@@ -87,6 +88,16 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
       sums.map(({ what, unit, planned, made }) => [what, `${written(planned, 2)} ${unit}`, `${written(made, 2)} ${unit}`]),
       ["*", "auto", "auto"],
     ),
+    ...(record.pairs.length === 0
+      ? []
+      : [
+          heading("Before and after"),
+          table(
+            ["before", "then went in", "after"],
+            record.pairs.map(({ before, between, after }) => [before, between.join(", "), after ?? "not said"]),
+            ["*", "*", "*"],
+          ),
+        ]),
     heading("Steps"),
     { ol: steps.map(({ title, state, reason }) => `${title}: ${state}${reason === null ? "" : `, reason: ${reason}`}`) },
     heading("What happened"),

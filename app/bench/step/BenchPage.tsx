@@ -11,7 +11,8 @@ import type { BatchHere } from "../queue/useBatchHere";
 import { AsWeighed } from "./AsWeighed";
 import { SidePanels } from "./SidePanels";
 import { BenchProvider, type Bench } from "./bench";
-import { Clocks } from "./Clocks";
+import { ClockActs } from "./ClockActs";
+import { Clocks, clocksOf } from "./Clocks";
 import { InstrumentsPanel } from "./instruments/InstrumentsPanel";
 import { NextSteps } from "./NextSteps";
 import { Paused } from "./Paused";
@@ -19,6 +20,7 @@ import { QueueNote } from "./QueueNote";
 import classes from "./Step.module.css";
 import { StepView } from "./StepView";
 import { useArrows } from "./useArrows";
+import { useChimes } from "./useChimes";
 import { useWakeLock } from "./useWakeLock";
 import { FormError } from "../../components/FormError";
 
@@ -51,6 +53,8 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
   const column = useRef<HTMLDivElement>(null);
   useArrows(column);
   useWakeLock();
+  const chimes = useChimes(here);
+  const clocks = clocksOf(here);
   useEffect(() => {
     if (!isGuarded) return;
     const timer = setTimeout(() => {
@@ -72,6 +76,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
   const { steps, finished } = view;
   const current = finished === null ? next.step : null;
   const at = steps.findIndex(({ step }) => step.id === current?.id);
+  const nextOpen = steps.find(({ state }, k) => k > at && state === "open");
   const streams = useMemo(
     () => steps.map(({ step, state }) => ({ ...step, state, content: view.contents.get(step.id) ?? null })),
     [steps, view.contents],
@@ -105,12 +110,20 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
               <StepView step={current} number={at + 1} waitsFor={next.waitsFor} />
             )}
             <div className={classes.foot}>
-              <Clocks />
               <NextSteps after={at} />
+              {clocks.length > 0 && <ClockActs chimes={chimes} />}
             </div>
             {finished === null && <SidePanels step={current} />}
             <AsWeighed />
             <InstrumentsPanel />
+            <div className={`${classes.dock} not-printed`}>
+              <Clocks clocks={clocks} />
+              {clocks.length === 0 && nextOpen !== undefined && (
+                <p className={classes.then}>
+                  then <strong>{nextOpen.step.title}</strong>
+                </p>
+              )}
+            </div>
           </div>
         </div>
       </Frame>

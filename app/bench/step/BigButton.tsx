@@ -11,6 +11,8 @@ interface BigButtonProps {
   readonly isMain?: boolean;
   /** As large as the main one, while it is not. */
   readonly isLarge?: boolean;
+  /** In the one place at the foot of the screen where what is to be done next is pressed; the main one stands there. */
+  readonly isDocked?: boolean;
   readonly isOff?: boolean;
   /** What it does, for those who look for it by words; a single key that does it. */
   readonly act: string;
@@ -27,6 +29,7 @@ export function BigButton({
   onClick,
   isMain = false,
   isLarge = isMain,
+  isDocked = isMain,
   isOff = false,
   act,
   actKey,
@@ -42,9 +45,9 @@ export function BigButton({
       disabled={isOff || isGuarded}
       variant={isMain ? "filled" : "outline"}
       {...(isMain ? {} : { color: "dark" })}
-      h={isLarge ? 84 : 62}
+      h={isDocked ? 72 : isLarge ? 84 : 62}
       fz={isLarge ? 24 : 18}
-      {...(isLarge ? { className: classes.main } : {})}
+      {...(isLarge ? { className: isDocked ? classes.docked : classes.main } : {})}
       data-big
       data-act={act}
       data-key={actKey}

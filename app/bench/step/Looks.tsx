@@ -1,4 +1,4 @@
-import { Checkbox, NativeSelect, TextInput } from "@mantine/core";
+import { Chip, NativeSelect, TextInput } from "@mantine/core";
 import { clarityLooks, looksWords } from "@tensidrum/core/process";
 import { thicknessWords } from "@tensidrum/core/rheology";
 import { BigButton } from "./BigButton";
@@ -33,7 +33,9 @@ export function Looks({ stepId, onEntered }: LooksProps) {
       </NativeSelect>
       <div role="group" aria-label="it is" className={classes.sidePanel}>
         {looksWords.map((word) => (
-          <Checkbox key={word} name="looks" value={word} label={word} />
+          <Chip key={word} name="looks" value={word} variant="outline">
+            {word}
+          </Chip>
         ))}
       </div>
       <label className={classes.field}>

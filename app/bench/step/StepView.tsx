@@ -1,3 +1,4 @@
+import { TextInput } from "@mantine/core";
 import { questionOfTemperature, type NextStep, type Step } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { measuringOf } from "../batch/batchView";
@@ -100,6 +101,20 @@ function Do({ step, topUpGrams, decimals }: { readonly step: Step; readonly topU
       )}
       <Temperature step={step} />
       <Entry hidden={{ step: step.id }} className={classes.acts} ask={() => questionOfTemperature(step, plan.steps, view.standing)}>
+        {step.measures === "after-heating" && topUpGrams !== 0 && (
+          <label className={classes.field}>
+            really put back
+            <TextInput
+              name="grams"
+              inputMode="decimal"
+              autoComplete="off"
+              inputSize="7"
+              aria-label="Water really put back, g"
+              defaultValue={topUpGrams === null ? "" : topUpGrams.toFixed(decimals)}
+            />
+            g
+          </label>
+        )}
         <BigButton
           isMain
           intent="done"

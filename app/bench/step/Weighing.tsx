@@ -178,6 +178,7 @@ export function Weighing({
         )}
         <BigButton
           isLarge
+          isDocked={!mustTare}
           isMain={!mustTare && (state === null || state === "inside")}
           sends
           isOff={usesScale && (!mayTake || (state !== null && state !== "inside"))}

@@ -24,6 +24,8 @@ const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
   tared: ["vessel", "grams"],
   weighed: ["step", "line", "grams"],
   measured: ["step", "grams"],
+  "topped-up": ["step", "grams"],
+  filled: ["step", "count", "container"],
   calibrated: ["buffers"],
   "ph-read": ["step", "ph", "way", "sampleGrams"],
   "ph-target": ["step", "low", "high"],
@@ -58,6 +60,7 @@ const NEEDS: Readonly<Record<BatchEntry["kind"], readonly string[]>> = {
 const MAY: Partial<Readonly<Record<BatchEntry["kind"], readonly string[]>>> = {
   weighed: ["readOff"],
   measured: ["readOff"],
+  "topped-up": ["readOff"],
   "ph-read": ["readOff", "temperatureC"],
   "temperature-read": ["readOff"],
   looked: ["step"],

@@ -2,6 +2,7 @@ import type { BenchAgent, Step } from "@tensidrum/core/process";
 import { BoxButton } from "../BoxButton";
 import { Entry } from "../Entry";
 import { Portion } from "../instruments/Portion";
+import { questionOfLot } from "./questionOfLot";
 import classes from "./Tuning.module.css";
 
 interface DoseAnywayProps {
@@ -32,7 +33,11 @@ export function DoseAnyway({ agents, chosen, due, onUse }: DoseAnywayProps) {
       <Entry
         hidden={{ step: due.id, agent: chosen.name }}
         className={classes.dose}
-        ask={() => `The advice is not to dose ${chosen.name} now. Dose it all the same?`}
+        ask={({ grams }) =>
+          [`The advice is not to dose ${chosen.name} now. Dose it all the same?`, questionOfLot(chosen, grams)]
+            .filter((one) => one !== null)
+            .join(" ")
+        }
       >
         <Portion
           name={chosen.name}

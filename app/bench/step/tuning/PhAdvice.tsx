@@ -4,6 +4,7 @@ import { decimalPlaces, finestFirst, readNumber, scaleFor } from "@tensidrum/cor
 import { useBench } from "../bench";
 import step from "../Step.module.css";
 import { Addition } from "./Addition";
+import { questionOfLot } from "./questionOfLot";
 
 interface PhAdviceProps {
   readonly advice: TitrationAdvice | null;
@@ -29,9 +30,11 @@ export function PhAdvice({ advice, agents, main, due, vessel }: PhAdviceProps) {
   const decimals = decimalPlaces(scale?.readabilityGrams ?? 0.01);
   const ask = (form: { readonly grams: string }): string | null => {
     const grams = readNumber(form.grams);
-    return grams.ok
-      ? questionOf({ kind: "dosed", grams: grams.value }, { last: null, dosedKind: null, advisedGrams: recommend.grams })
-      : null;
+    if (!grams.ok) return null;
+    return (
+      questionOf({ kind: "dosed", grams: grams.value }, { last: null, dosedKind: null, advisedGrams: recommend.grams }) ??
+      questionOfLot(solution, form.grams)
+    );
   };
   return (
     <Addition

@@ -85,7 +85,7 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
               />
             </label>
           )}
-          {way === "word" && (
+          {(way === "word" || (way === "funnel" && constants === null)) && (
             <NativeSelect label="it is like" name="word" aria-label="Thickness in a word">
               {thicknessWords.map((word) => (
                 <option key={word}>{word}</option>
@@ -122,7 +122,8 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
       )}
       {way === "funnel" && constants === null && (
         <p className={classes.hint}>
-          The funnel was never run with known liquids: its seconds stand for themselves. <a href="/settings#funnel">Calibrate it</a>
+          The funnel was never run with known liquids: its seconds stand for themselves, with a word.{" "}
+          <a href="/settings#funnel">Calibrate it</a>
         </p>
       )}
       <BigButton

@@ -1,6 +1,6 @@
 import { TextInput, NativeSelect } from "@mantine/core";
-import { aimedThickness, questionOf, saltsOf, thicknessTuning, upToPeakGrams, type Step } from "@tensidrum/core/process";
-import { fittedCurve } from "@tensidrum/core/rheology";
+import { questionOf, saltsOf, thicknessTuning, upToPeakGrams, type Step } from "@tensidrum/core/process";
+import { fittedCurve, thicknessWord } from "@tensidrum/core/rheology";
 import { decimalPlaces, finestFirst, readNumber, scaleFor, written } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
@@ -33,19 +33,21 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
   const [wanted, setWanted] = useState("");
   const salt = salts.find(({ name }) => name === chosen) ?? salts[0];
   const typed = readNumber(wanted);
-  const target = typed.ok && typed.value > 0 ? typed.value : aimedThickness(plan);
+  const own = typed.ok && typed.value > 0 ? typed.value : null;
   const tuning = useMemo(
-    () => (salt === undefined ? null : thicknessTuning(plan, { standing: view.standing }, { salt, target, saltSamples })),
-    [plan, view.standing, salt, target, saltSamples],
+    () => (salt === undefined ? null : thicknessTuning(plan, { standing: view.standing }, { salt, wanted: own, saltSamples })),
+    [plan, view.standing, salt, own, saltSamples],
   );
   const saltCurve = useMemo(
-    () => (tuning === null || tuning.cameBetween !== null ? null : fittedCurve([...tuning.saltSamples, ...tuning.rows])),
+    () => (tuning === null || tuning.isByWord || tuning.cameBetween !== null ? null : fittedCurve([...tuning.saltSamples, ...tuning.rows])),
     [tuning],
   );
   const advice = useThicknessAdvice(tuning === null || tuning.isAddedSince ? null : tuning.thickening);
   if (tuning === null || salt === undefined) return null;
   const last = tuning.rows.at(-1);
   const unit = tuning.unit ?? "Pa·s";
+  const { target, isByWord } = tuning;
+  const wantedWords = isByWord ? thicknessWord(target) : `${written(target, 2)} ${unit}`;
   const advised = advice?.recommend.grams ?? 0;
   const grams =
     saltCurve === null || last === undefined
@@ -65,15 +67,18 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
   return (
     <>
       <p className={classes.head}>
-        <strong>
-          wanted {written(target, 2)} {unit}
-        </strong>
+        <strong>wanted {wantedWords}</strong>
         {last !== undefined && (
           <span>
-            {written(last.viscosity, 2)} {unit} now
+            {written(last.viscosity, 2)} {unit} {tuning.isAddedSince ? "before this addition" : "now"}
           </span>
         )}
-        <span>salt in it {written(last?.saltPercent ?? tuning.hiddenSaltPercent, 2)} %</span>
+        <span>salt in it {written(tuning.saltPercentNow, 2)} %</span>
+        {tuning.addedGrams > 0 && (
+          <span>
+            {written(tuning.addedGrams, 2)} g of {salt.name} so far
+          </span>
+        )}
       </p>
       {tuning.cameBetween !== null && (
         <p className={step.caution}>
@@ -108,25 +113,32 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           {grams > 0 && !isCapped && ` Chance of passing the peak: ${chanceWords(advice.recommend.peakChance)}.`}
         </Addition>
       )}
+      {isByWord && (
+        <p className={classes.hint}>
+          The funnel is not calibrated: the word told with its seconds decides. Type the seconds you want below to aim by them.
+        </p>
+      )}
       {(last !== undefined || tuning.saltSamples.length > 0) && (
         <>
-          <SaltCurvePicture
-            unit={unit}
-            readings={tuning.rows}
-            saltSamples={tuning.saltSamples}
-            saltCurve={saltCurve}
-            target={target}
-            expected={
-              advice === null || last === undefined || grams <= 0 || isCapped
-                ? null
-                : {
-                    saltPercent: last.saltPercent + (grams * (salt.strengthPercent - last.saltPercent)) / (tuning.massGrams + grams),
-                    viscosity: advice.recommend.expected,
-                    low: advice.recommend.low,
-                    high: advice.recommend.high,
-                  }
-            }
-          />
+          {!isByWord && (
+            <SaltCurvePicture
+              unit={unit}
+              readings={tuning.rows}
+              saltSamples={tuning.saltSamples}
+              saltCurve={saltCurve}
+              target={target}
+              expected={
+                advice === null || last === undefined || grams <= 0 || isCapped
+                  ? null
+                  : {
+                      saltPercent: last.saltPercent + (grams * (salt.strengthPercent - last.saltPercent)) / (tuning.massGrams + grams),
+                      viscosity: advice.recommend.expected,
+                      low: advice.recommend.low,
+                      high: advice.recommend.high,
+                    }
+              }
+            />
+          )}
           {last !== undefined && !tuning.isAddedSince && advice !== null && (
             <ReadAgain key={last.id} isOpen={advice.state === "add" && grams === 0}>
               <ReadThickness due={due} unit={tuning.unit} words="" isAgain />
@@ -152,7 +164,7 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
           <TextInput
             inputMode="decimal"
             value={wanted}
-            placeholder={written(target, 2)}
+            placeholder={isByWord ? "" : written(target, 2)}
             onChange={(event) => setWanted(event.currentTarget.value)}
             aria-label={`Wanted thickness, ${unit}`}
           />{" "}

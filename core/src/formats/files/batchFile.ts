@@ -30,8 +30,10 @@ const entry = Joi.object({
   entry: idField,
   because: textField,
   readOff: Joi.string().valid(...readOffs),
-  temperatureC: Joi.number().min(0).max(100),
+  temperatureC: Joi.number().min(-10).max(120),
   drops: Joi.number().integer().min(1).max(1_000),
+  count: Joi.number().integer().min(1).max(10_000),
+  container: nameField,
   buffers: Joi.array()
     .items(Joi.object({ bufferPh: phField.required(), readingPh: phField.required() }))
     .length(2),

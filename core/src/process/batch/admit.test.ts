@@ -28,6 +28,19 @@ describe("what may be entered next", () => {
     expect(why(whole, entry({ kind: "finished", yieldGrams: 480 }))).toBeNull();
   });
 
+  it("containers whole and named, and only where it is filled; the pH and the thickness once more there, but not at the water", () => {
+    const filled = (count: number, container: string, step = "fill") => why([], entry({ kind: "filled", step, count, container }));
+    expect(filled(2, "pump bottle 250 mL")).toBeNull();
+    expect(filled(0, "pump bottle 250 mL")).toContain("whole ones");
+    expect(filled(1.5, "pump bottle 250 mL")).toContain("whole ones");
+    expect(filled(2, "")).toContain("Say what was filled");
+    expect(filled(2, "pump bottle 250 mL", "prepare")).toContain("Nothing is filled");
+    const ph = (step: string) => why([], entry({ kind: "ph-read", step, ph: 5.2, way: "dilution", sampleGrams: 2 }));
+    const thick = (step: string) => why([], entry({ kind: "thickness-read", step, viscosity: 2, unit: "Pa·s", said: "" }));
+    expect([ph("fill"), thick("fill")]).toEqual([null, null]);
+    expect([ph("prepare"), thick("prepare")]).toEqual(["No pH is read in this step.", "No thickness is read in this step."]);
+  });
+
   it("a step only once: of two devices that take it the second is told", () => {
     expect(why([done("prepare")], done("prepare"))).toContain("done already");
     expect(why([done("prepare")], entry({ kind: "skipped", step: "prepare", reason: "x" }))).toContain("done already");

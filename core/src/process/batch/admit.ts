@@ -16,6 +16,7 @@ const MOST_C = 120;
 /** No meter brings a batch into a narrower window, pH. */
 const LEAST_TARGET_PH = 0.1;
 const MOST_TIMER_MINUTES = 10_080;
+const MOST_CONTAINERS = 10_000;
 /** Far beyond what stands on a spoon, in Pa·s or in seconds of a funnel. */
 const MOST_VISCOSITY = 100_000;
 
@@ -37,6 +38,10 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
       return whyNotWeighed(plan, state, entry);
     case "measured":
       return whyNotMeasured(plan, state, entry);
+    case "topped-up":
+      return whyNotToppedUp(plan, state, entry);
+    case "filled":
+      return whyNotFilled(state, entry);
     case "calibrated":
       return calibrationOf(entry.buffers[0], entry.buffers[1]) === null ? "Two different buffers are needed." : null;
     case "ph-read":
@@ -60,7 +65,7 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
     case "sample-lost":
       return whyNotSample(plan, state, entry);
     case "thickness-read":
-      if (!tunes(plan, entry.step, "thickness") && !tunes(plan, entry.step, "polymer")) return "No thickness is read in this step.";
+      if (!readsThickness(plan, entry.step)) return "No thickness is read in this step.";
       return entry.viscosity > 0 && entry.viscosity <= MOST_VISCOSITY
         ? stepIsOver(state, entry.step)
         : "A thickness is more than 0. Read it again.";
@@ -175,12 +180,36 @@ function whyNotMeasured(plan: BatchPlan, state: BatchState, { step, grams }: Bat
   return (grams > 0 ? wrongWeight(plan, grams) : "This weight must be above 0 g.") ?? stepIsOver(state, step);
 }
 
+function whyNotToppedUp(plan: BatchPlan, state: BatchState, { step, grams }: BatchEntry & { readonly kind: "topped-up" }): string | null {
+  if (plan.steps.find(({ id }) => id === step)?.measures !== "after-heating") return "No water is put back in this step.";
+  if (state.standing.some((entry) => entry.kind === "topped-up" && entry.step === step)) {
+    return "Water has been put back in this step already. Take that back to enter it again.";
+  }
+  return (grams > 0 ? wrongWeight(plan, grams) : "Water put back is more than 0 g.") ?? stepIsOver(state, step);
+}
+
+function whyNotFilled({ steps }: BatchState, { step, count, container }: BatchEntry & { readonly kind: "filled" }): string | null {
+  if (steps.find((one) => one.step.id === step)?.step.code !== "fill") return "Nothing is filled in this step.";
+  if (!(Number.isInteger(count) && count >= 1 && count <= MOST_CONTAINERS)) return "Count the containers: 1 or more, whole ones.";
+  return container === "" ? "Say what was filled: a pump bottle of 250 mL." : null;
+}
+
+/** Where the thickness is adjusted, and once more when the batch is judged. */
+function readsThickness({ steps }: BatchPlan, id: string): boolean {
+  return steps.some((step) => step.id === id && (step.tunes === "thickness" || step.tunes === "polymer" || step.code === "fill"));
+}
+
+/** Where the pH is adjusted, where it is only read, and once more when the batch is judged. */
+function readsPh({ steps }: BatchPlan, id: string): boolean {
+  return steps.some((step) => step.id === id && (step.tunes === "ph" || step.reads === "ph" || step.code === "fill"));
+}
+
 function whyNotRead(
   plan: BatchPlan,
   state: BatchState,
   { step, ph, sampleGrams }: BatchEntry & { readonly kind: "ph-read" },
 ): string | null {
-  if (!tunes(plan, step, "ph") && !plan.steps.some(({ id, reads }) => id === step && reads === "ph")) return "No pH is read in this step.";
+  if (!readsPh(plan, step)) return "No pH is read in this step.";
   if (!(ph >= 0 && ph <= 14)) return "A pH lies between 0 and 14. Look at the meter again.";
   return wrongWeight(plan, sampleGrams) ?? stepIsOver(state, step);
 }

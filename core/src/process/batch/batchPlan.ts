@@ -20,6 +20,8 @@ export interface BatchPlan {
 export interface ShelfSolution {
   readonly material: string;
   readonly lot: DosedLot;
+  /** What the lot held before anything of this batch was dosed from it, g. */
+  readonly leftGrams: number;
 }
 
 export interface BatchLine {

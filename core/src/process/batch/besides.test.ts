@@ -108,8 +108,18 @@ describe("what went in beside the lines", () => {
 
 describe("acids and bases of the shelf", () => {
   const lot = { id: "lot-1", code: "L-7" };
-  const withShelf: BatchPlan = { ...plan, shelf: [{ material: "lactic-acid", lot }] };
+  const withShelf: BatchPlan = { ...plan, shelf: [{ material: "lactic-acid", lot, leftGrams: 5 }] };
   const lactic = agentNamed("lactic acid, lot L-7", withShelf);
+
+  it("hold what their lot held less what was dosed from it, also into a sample; a tenth of a thinned solution is solution", () => {
+    const two = dosed(lactic, 2);
+    const thin = entry({ kind: "sample-dosed", step: "ph", agent: dilutedTenfold(lactic), grams: 10 });
+    const left = (...entries: readonly BatchEntry[]) => agentsOf(withShelf, entries).find(({ name }) => name === lactic.name)?.leftGrams;
+    expect(left()).toBe(5);
+    expect(left(two)).toBe(3);
+    expect(left(two, thin)).toBeCloseTo(2, 9);
+    expect(left(two, two, two)).toBe(0);
+  });
 
   it("stand between the formula's own and the usual ones, with the lot they come from", () => {
     expect(lactic).toMatchObject({

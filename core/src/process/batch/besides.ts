@@ -4,6 +4,8 @@ import type { Material, MaterialPart } from "../../library/material.ts";
 import { partsOfAgent } from "../tuning/agents.ts";
 import { dosesBack, samplesAside } from "../tuning/sampleAside.ts";
 import type { BatchPlan } from "./batchPlan.ts";
+import { batchState } from "./batchState.ts";
+import { evaporationAt } from "./contents.ts";
 import type { BatchEntry, DosedAgent, DosedLot, DosedSalt } from "./entries.ts";
 import { saltPercentOf, strengthOf } from "./strengths.ts";
 
@@ -46,6 +48,8 @@ export function besidesOf(plan: BatchPlan, standing: readonly BatchEntry[]): rea
   };
   for (const entry of standing) {
     if (entry.kind === "dosed") addAgent(entry.agent, entry.grams);
+    else if (entry.kind === "topped-up")
+      add({ name: "water beyond the steam", grams: beyondSteamGrams(plan, standing, entry), parts: WATER, lot: null });
     else if (entry.kind === "salted") {
       const { salt, grams } = entry;
       if (salt.line === null) add({ name: salt.name, grams, parts: saltParts(salt), lot: null });
@@ -54,6 +58,16 @@ export function besidesOf(plan: BatchPlan, standing: readonly BatchEntry[]): rea
   }
   for (const { agent, grams } of samplesAside(standing).flatMap(dosesBack)) addAgent(agent, grams);
   return [...rows.values()];
+}
+
+/** What was put back after heating beyond what had steamed off, g; nothing where nobody weighed what steamed off. */
+function beyondSteamGrams(
+  plan: BatchPlan,
+  standing: readonly BatchEntry[],
+  { step, grams }: BatchEntry & { readonly kind: "topped-up" },
+): number {
+  const steam = evaporationAt(plan, batchState(plan, standing), step)?.topUpGrams ?? null;
+  return steam === null ? 0 : Math.max(0, grams - steam);
 }
 
 /** A thinner solution of a line brings the line's own and water. */

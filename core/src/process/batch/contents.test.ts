@@ -2,9 +2,11 @@ import { describe, expect, it } from "vitest";
 import type { Formula } from "../../formula/types.ts";
 import { done, entry, weighed } from "../../testing/batchEntries.ts";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
+import { whyNot } from "./admit.ts";
 import { sumsAsMade } from "./asMade.ts";
 import { batchState } from "./batchState.ts";
 import { contentsOf, evaporationAt, partTargetGrams } from "./contents.ts";
+import { massAccount } from "./massAccount.ts";
 import { planBatch } from "./planBatch.ts";
 
 const cream: Formula = {
@@ -35,6 +37,35 @@ describe("what is in the beakers", () => {
 
   it("counts what was weighed, not what was to be: 64 g oil for 60 make 404", () => {
     expect(contentsOf(plan, batchState(plan, [weighed("oil", 64)])).get("fats-and-water")).toBeCloseTo(404, 9);
+  });
+});
+
+describe("water that was put back", () => {
+  const heated = [
+    weighed("water", 300),
+    entry({ kind: "measured", step: "heat-water", grams: 620 }),
+    entry({ kind: "measured", step: "top-up-water", grams: 612 }),
+  ];
+  const account = (grams: number, entries = heated) =>
+    massAccount(plan, batchState(plan, [...entries, entry({ kind: "topped-up", step: "top-up-water", grams })]));
+
+  it("as much as steamed off is none of what went in; 3 g more are water that came in beside the lines", () => {
+    expect(account(8)).toMatchObject({ inGrams: 300, besides: [], putBackGrams: 8 });
+    expect(account(11)).toMatchObject({ inGrams: 303, putBackGrams: 11 });
+    expect(account(11).besides).toMatchObject([{ name: "water beyond the steam", grams: 3 }]);
+    expect(account(6)).toMatchObject({ inGrams: 300, besides: [], putBackGrams: 6 });
+  });
+
+  it("where nobody weighed what steamed off it stands for the steam", () => {
+    expect(account(11, heated.slice(0, 1))).toMatchObject({ inGrams: 300, besides: [] });
+  });
+
+  it("is entered once, where it was heated, and more than 0 g", () => {
+    const why = (grams: number, step: string, entries = heated) => whyNot(plan, entries, entry({ kind: "topped-up", step, grams }));
+    expect(why(8, "top-up-water")).toBeNull();
+    expect(why(0, "top-up-water")).toContain("more than 0 g");
+    expect(why(8, "fats-and-water")).toContain("No water is put back");
+    expect(why(8, "top-up-water", [...heated, entry({ kind: "topped-up", step: "top-up-water", grams: 8 })])).toContain("already");
   });
 });
 

@@ -71,6 +71,10 @@ export type BatchEntry = EntryHead &
     | { readonly kind: "weighed"; readonly step: string; readonly line: string; readonly grams: number; readonly readOff?: ReadOff }
     /** What a step measures beside its lines: a beaker before or after heating, or what a part was drawn as. */
     | { readonly kind: "measured"; readonly step: string; readonly grams: number; readonly readOff?: ReadOff }
+    /** Water put back after heating. */
+    | { readonly kind: "topped-up"; readonly step: string; readonly grams: number; readonly readOff?: ReadOff }
+    /** Containers of one kind that were filled. */
+    | { readonly kind: "filled"; readonly step: string; readonly count: number; readonly container: string }
     /** A meter in two buffers. */
     | { readonly kind: "calibrated"; readonly buffers: readonly [BufferReading, BufferReading]; readonly readOff?: ReadOff }
     | {
@@ -156,6 +160,8 @@ export const entryKinds = [
   "tared",
   "weighed",
   "measured",
+  "topped-up",
+  "filled",
   "calibrated",
   "ph-read",
   "ph-target",

@@ -1,5 +1,6 @@
 import { dosesBack, samplesAside } from "../tuning/sampleAside.ts";
 import type { BatchPlan } from "./batchPlan.ts";
+import { dosedByLot } from "./dosedByLot.ts";
 import type { BatchEntry, DosedAgent } from "./entries.ts";
 import { strengthOf } from "./strengths.ts";
 
@@ -12,25 +13,19 @@ export interface LotsDosed {
 }
 
 /**
- * What was taken out of bottles by dosing. What went into a sample left its bottle whether the sample came back or not; of a
- * solution thinned for it, only the part that is the solution, which its parts name first.
+ * What was taken out of bottles by dosing. What went into a sample left its bottle whether the sample came back or not.
  */
 export function lotsDosed(plan: BatchPlan, standing: readonly BatchEntry[]): LotsDosed {
-  const byLot = new Map<string, number>();
   const lostByLine = new Map<string, number>();
-  const into = (sums: Map<string, number>, key: string, grams: number): unknown => sums.set(key, (sums.get(key) ?? 0) + grams);
-  for (const entry of standing) {
-    if (entry.kind !== "dosed" && entry.kind !== "sample-dosed") continue;
-    const { lot, parts } = entry.agent;
-    if (lot !== undefined) into(byLot, lot.id, (entry.grams * (parts?.[0]?.percent ?? 100)) / 100);
-  }
   const ofLine = (plus: 1 | -1, { agent, grams }: { readonly agent: DosedAgent; readonly grams: number }): void => {
-    if (agent.line !== null) into(lostByLine, agent.line, (plus * grams * agent.strengthPercent) / strengthOf(plan, agent.line));
+    if (agent.line === null) return;
+    const lost = (plus * grams * agent.strengthPercent) / strengthOf(plan, agent.line);
+    lostByLine.set(agent.line, (lostByLine.get(agent.line) ?? 0) + lost);
   };
   for (const sample of samplesAside(standing)) {
     if (sample.state === "out") continue;
     for (const entry of sample.entries) if (entry.kind === "sample-dosed") ofLine(1, entry);
     for (const dose of dosesBack(sample)) ofLine(-1, dose);
   }
-  return { byLot, lostByLine };
+  return { byLot: dosedByLot(standing), lostByLine };
 }

@@ -9,6 +9,8 @@ export interface MassAccount {
   readonly besides: readonly Beside[];
   /** Lines and what came in beside them. */
   readonly inGrams: number;
+  /** Water put back for steam after heating, g; it is none of what went in unless it was more than the steam. */
+  readonly putBackGrams: number;
   /** What readings used up, and samples that never came back whole. */
   readonly samplesGrams: number;
   /** Null until the batch is closed. */
@@ -37,6 +39,7 @@ export function massAccount(
     linesGrams,
     besides,
     inGrams,
+    putBackGrams: standing.reduce((sum, entry) => sum + (entry.kind === "topped-up" ? entry.grams : 0), 0),
     samplesGrams,
     yieldGrams,
     lossGrams: yieldGrams === null ? null : inGrams - samplesGrams - yieldGrams,

@@ -201,7 +201,7 @@ function advised(hidden: SimulatedBatch): readonly BatchEntry[] {
   entries.push(...playedUntilTuned(plan, entries, { at: minute(at), newId }));
   for (let round = 0; round < 12; round += 1) {
     entries.push(thick(truthAfter(hidden, plan, entries, null).pascalSeconds, (at += 1)));
-    const { thickening } = thicknessTuning(plan, batchState(plan, entries), { salt: salt!, target });
+    const { thickening } = thicknessTuning(plan, batchState(plan, entries), { salt: salt!, wanted: target });
     if (thickening === null) throw new Error("no thickening");
     const { state, recommend } = adviseThickening(thickening);
     if (state !== "add" || recommend.grams <= 0) break;

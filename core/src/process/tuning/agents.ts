@@ -4,12 +4,15 @@ import type { Material, MaterialPart, MaterialsBySlug } from "../../library/mate
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { isDryForm } from "../../quantities/dryForms.ts";
 import type { BatchPlan, ShelfSolution } from "../batch/batchPlan.ts";
+import { dosedByLot } from "../batch/dosedByLot.ts";
 import type { BatchEntry, DosedAgent } from "../batch/entries.ts";
 
 /** A solution a pH can be set with. */
 export interface BenchAgent extends DosedAgent {
   /** Mass of one of its drops, g; null where it is weighed. */
   readonly dropGrams: number | null;
+  /** What its lot still holds, g; null for one that is of no lot of the shelf. */
+  readonly leftGrams: number | null;
 }
 
 const CITRIC = { kind: "acid", molarMass: 192.12, pKas: [3.13, 4.76, 6.4] } as const;
@@ -30,7 +33,7 @@ function dissolved({ material, contentPercent }: (typeof SOLUTES)[keyof typeof S
 }
 
 const usualAgent = (name: string, facts: typeof CITRIC | typeof CAUSTIC, strengthPercent: number): BenchAgent => ({
-  ...{ name: `${name} ${strengthPercent} %`, line: null, ...facts, strengthPercent, dropGrams: null },
+  ...{ name: `${name} ${strengthPercent} %`, line: null, ...facts, strengthPercent, dropGrams: null, leftGrams: null },
   parts: dissolved(facts.kind === "acid" ? SOLUTES.citric : SOLUTES.caustic, strengthPercent),
 });
 
@@ -60,9 +63,11 @@ export function agentsOf(plan: BatchPlan, standing: readonly BatchEntry[] = []):
       .filter(({ material }) => !known.has(material) && isDryForm(materials.get(material)?.form ?? null) === isDry)
       .flatMap((solution) => agentOf(materials.get(solution.material), materials, { solution }));
   const weighed = new Map(standing.flatMap((entry) => (entry.kind === "drops-weighed" ? [[entry.agent, entry.grams / entry.drops]] : [])));
+  const drawn = dosedByLot(standing);
   return [...own, ...onShelf(false), ...usual, ...onShelf(true)].map((agent) => ({
     ...agent,
     dropGrams: weighed.get(agent.name) ?? agent.dropGrams,
+    leftGrams: agent.leftGrams === null ? null : Math.max(0, agent.leftGrams - (drawn.get(agent.lot?.id ?? "") ?? 0)),
   }));
 }
 
@@ -76,9 +81,9 @@ function agentOf(
   const { name } = shownMaterial(material);
   const said = /^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
   const dropGrams = material.dropMilligrams === null ? null : material.dropMilligrams / 1000;
-  if ("line" in from) return [{ name: said, line: from.line, ...facts, dropGrams }];
-  const { lot, material: slug } = from.solution;
-  return [{ name: `${said}, lot ${lot.code}`, line: null, ...facts, dropGrams, parts: [{ material: slug, percent: 100 }], lot }];
+  if ("line" in from) return [{ name: said, line: from.line, ...facts, dropGrams, leftGrams: null }];
+  const { lot, leftGrams, material: slug } = from.solution;
+  return [{ name: `${said}, lot ${lot.code}`, line: null, ...facts, dropGrams, leftGrams, parts: [{ material: slug, percent: 100 }], lot }];
 }
 
 /**

@@ -29,6 +29,8 @@ export interface PhTuning {
   readonly sample: TitratedSample | null;
   /** Where the pH belongs. */
   readonly corridor: Span & { readonly isEmpty: boolean };
+  /** All of the chosen solution so far, that dosed since the last reading with it, g. */
+  readonly dosedGrams: number;
   readonly samplesGrams: number;
   readonly leftGrams: number;
   /** Dosed since the last reading: it must be read before anything more goes in. */

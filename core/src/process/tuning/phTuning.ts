@@ -101,6 +101,7 @@ export function phTuning(plan: BatchPlan, state: Pick<BatchState, "standing">, {
     titration: readings.length === 0 ? null : { ...whole, batchGrams, readings },
     sample,
     corridor,
+    dosedGrams: totals.dose,
     samplesGrams: totals.samples,
     leftGrams: totals.left,
     isDosedSince: doses.length > 0 && rows.length > 0,

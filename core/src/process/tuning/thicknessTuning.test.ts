@@ -28,7 +28,7 @@ const read = (viscosity: number, unit: "Pa·s" | "s" = "Pa·s") => entry({ kind:
 const added = (grams: number, salt = brine) => entry({ kind: "salted", step, salt, grams });
 const base = [weighed("water-distilled", 270), weighed("sles-2eo-28", 150), weighed("cocamidopropyl-betaine", 75)];
 const tuning = (entries: readonly BatchEntry[], salt = brine) =>
-  thicknessTuning(plan, batchState(plan, [...base, ...entries]), { salt, target: 2.5 });
+  thicknessTuning(plan, batchState(plan, [...base, ...entries]), { salt, wanted: 2.5 });
 
 describe("salts at the bench", () => {
   it("the formula's own comes first, brine and dry salt count on its line", () => {
@@ -63,6 +63,29 @@ describe("readings and additions", () => {
     ]);
   });
 
+  it("after an addition the salt in it is told at once, and that of the reading stays with the reading", () => {
+    const now = tuning([read(0.2), added(10)]);
+    expect(now.saltPercentNow).toBeCloseTo((now.hiddenSaltPercent * 495 + 200) / 505, 9);
+    expect(now.rows.at(-1)?.saltPercent).toBeCloseTo(now.hiddenSaltPercent, 9);
+    expect(now).toMatchObject({ addedGrams: 10, isAddedSince: true });
+  });
+
+  it("seconds of an uncalibrated funnel are judged by their word; with seconds wanted by the seconds", () => {
+    const seconds = (viscosity: number, said: string) => ({ ...read(viscosity, "s"), said, gauge: "funnel" }) as BatchEntry;
+    const by = (wanted: number | null, ...entries: readonly BatchEntry[]) =>
+      thicknessTuning(plan, batchState(plan, [...base, ...entries]), { salt: brine, wanted });
+    const word = by(null, seconds(9, "syrup"));
+    expect(word).toMatchObject({ unit: "s", isByWord: true, target: 2.5, isOnTarget: false });
+    expect(word.thickening?.additions).toEqual([{ gramsTotal: 0, viscosity: 0.4, gauge: "word" }]);
+    expect(word.rows[0]).toMatchObject({ viscosity: 9, said: "syrup" });
+    expect(by(null, seconds(22, "pump gel")).isOnTarget).toBe(true);
+    expect(by(null, seconds(22, "")).thickening, "without a word nothing is known").toBeNull();
+    const wanted = by(22, seconds(9, "syrup"));
+    expect(wanted).toMatchObject({ isByWord: false, target: 22, isOnTarget: false });
+    expect(wanted.thickening?.additions).toEqual([{ gramsTotal: 0, viscosity: 9, gauge: "funnel" }]);
+    expect(by(22, seconds(21, "pump gel")).isOnTarget).toBe(true);
+  });
+
   it("tells how it was measured: as told, else a word by what was said, seconds by the funnel", () => {
     const gauges = (entries: readonly BatchEntry[]) => tuning(entries).rows.map(({ gauge }) => gauge);
     expect(gauges([{ ...read(2.5), said: "pump gel" } as BatchEntry, { ...read(2.4), gauge: "funnel" } as BatchEntry])).toEqual([
@@ -95,7 +118,7 @@ describe("readings and additions", () => {
       { saltPercent: 1, viscosity: 0.5, unit: "Pa·s" },
       { saltPercent: 2, viscosity: 40, unit: "s" },
     ] as const;
-    const now = thicknessTuning(plan, batchState(plan, [...base, read(0.2)]), { salt: brine, target: 2.5, saltSamples });
+    const now = thicknessTuning(plan, batchState(plan, [...base, read(0.2)]), { salt: brine, wanted: 2.5, saltSamples });
     expect(now.thickening?.jars).toEqual([saltSamples[0]]);
     expect(now.saltSamples).toEqual([saltSamples[0]]);
   });

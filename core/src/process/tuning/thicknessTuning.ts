@@ -36,10 +36,18 @@ export interface ThicknessTuning {
   /** In which unit the batch is read; null before the first reading. */
   readonly unit: ThicknessUnit | null;
   readonly hiddenSaltPercent: number;
+  /** Whole salt in the batch now, what was added since the last reading with it, % w/w. */
+  readonly saltPercentNow: number;
+  /** All of the chosen salt or brine so far, g. */
+  readonly addedGrams: number;
   /** Batch with all that was added, g. */
   readonly massGrams: number;
   /** Added since the last reading: it rests, then it is read. */
   readonly isAddedSince: boolean;
+  /** What is wanted, in the unit the batch is read in; by words where its seconds say nothing of Pa·s. */
+  readonly target: number;
+  /** Read in seconds of a funnel that was never run with known liquids, and nobody said how many are wanted: its words decide. */
+  readonly isByWord: boolean;
   /** The last reading is as near as it is called on target. */
   readonly isOnTarget: boolean;
   /** Scent or a late thickener went in between two readings: they do not stand on one salt curve. */
@@ -83,12 +91,18 @@ export function aimedThickness({ formula }: Pick<BatchPlan, "formula">): number 
 
 /**
  * The readings and additions of a batch as the advisor wants them. Additions of another strength count as the salt they
- * bring; readings and samples in another unit than the first reading are not on its curve and are left out.
+ * bring; readings and samples in another unit than the first reading are not on its curve and are left out. Seconds of an
+ * uncalibrated funnel are judged by the word told with them, unless seconds are wanted.
+ * @param wanted in the unit the batch is read in; null for what the formula is aimed at
  */
 export function thicknessTuning(
   plan: BatchPlan,
   { standing }: Pick<BatchState, "standing">,
-  { salt, target, saltSamples = [] }: { readonly salt: DosedSalt; readonly target: number; readonly saltSamples?: readonly SaltSample[] },
+  {
+    salt,
+    wanted,
+    saltSamples = [],
+  }: { readonly salt: DosedSalt; readonly wanted: number | null; readonly saltSamples?: readonly SaltSample[] },
 ): ThicknessTuning {
   const sums = assessSums(plan.formula, plan.materials);
   const hiddenSaltPercent = Math.max(0, sums.saltPercent - sums.addedSaltPercent);
@@ -97,6 +111,8 @@ export function thicknessTuning(
     plan.formula.lines.flatMap(({ id, material }) => (plan.materials.get(material)?.role === "fragrance" ? [id] : [])),
   );
   const rows: ThicknessRow[] = [];
+  const saltPercentWith = (totalGrams: number): number =>
+    (hiddenSaltPercent * batchGrams + totalGrams * salt.strengthPercent) / (batchGrams + totalGrams);
   let unit: ThicknessUnit | null = null;
   let inBeaker = 0;
   let batchGrams = 0;
@@ -119,7 +135,7 @@ export function thicknessTuning(
       if (entry.unit !== unit) continue;
       if (rows.length === 0) batchGrams = Math.max(1e-6, inBeaker);
       const totalGrams = (100 * saltGrams) / salt.strengthPercent;
-      const saltPercent = (hiddenSaltPercent * batchGrams + 100 * saltGrams) / (batchGrams + totalGrams);
+      const saltPercent = saltPercentWith(totalGrams);
       rows.push({
         id: entry.id,
         at: entry.at,
@@ -133,9 +149,13 @@ export function thicknessTuning(
       readAt = totalGrams;
     }
   }
-  const last = rows.at(-1);
-  const sameUnit = saltSamples.filter((sample) => sample.unit === (unit ?? "Pa·s"));
-  const additions = rows.map(({ totalGrams, viscosity, gauge }) => ({ gramsTotal: totalGrams, viscosity, gauge }));
+  const isByWord = unit === "s" && wanted === null;
+  const target = wanted ?? aimedThickness(plan);
+  const judged = isByWord ? rows.flatMap(asWord) : rows;
+  const last = judged.at(-1);
+  const sameUnit = saltSamples.filter((sample) => sample.unit === (isByWord ? "Pa·s" : (unit ?? "Pa·s")));
+  const additions = judged.map(({ totalGrams, viscosity, gauge }) => ({ gramsTotal: totalGrams, viscosity, gauge }));
+  const addedGrams = (100 * saltGrams) / salt.strengthPercent;
   return {
     rows,
     saltSamples: sameUnit,
@@ -145,11 +165,21 @@ export function thicknessTuning(
         : { batchGrams, hiddenSaltPercent, strengthPercent: salt.strengthPercent, target, jars: sameUnit, additions },
     unit,
     hiddenSaltPercent,
+    saltPercentNow: batchGrams > 0 ? saltPercentWith(addedGrams) : hiddenSaltPercent,
+    addedGrams,
     massGrams: batchGrams + (rows.at(-1)?.totalGrams ?? 0),
-    isAddedSince: rows.length > 0 && (100 * saltGrams) / salt.strengthPercent - readAt > 1e-9,
+    isAddedSince: rows.length > 0 && addedGrams - readAt > 1e-9,
+    target,
+    isByWord,
     isOnTarget: last !== undefined && isOnTarget(last, target),
     cameBetween,
   };
+}
+
+/** A reading in seconds as the word told with it; none where none was told. */
+function asWord(row: ThicknessRow): readonly ThicknessRow[] {
+  const viscosity = middleOf(row.said);
+  return viscosity === null ? [] : [{ ...row, viscosity, gauge: "word" }];
 }
 
 /** How a thickness was measured: as told, else by what the entry shows of it. */
