@@ -254,7 +254,7 @@ test("clocks: a rest and a clock of one's own run over a reload, Today and every
   await clocks.getByRole("button", { name: "Put away the clock: stir" }).click();
   await expect(clocks.getByRole("listitem").filter({ hasText: "stir" })).toBeHidden();
   const calendar = page.waitForEvent("download");
-  await clocks.getByRole("link", { name: "into a calendar" }).click();
+  await page.getByRole("link", { name: "into a calendar" }).click();
   const text = readFileSync(await (await calendar).path(), "utf8");
   expect(text).toContain("BEGIN:VEVENT");
   expect(text).toContain("bath at 40 °C is over");

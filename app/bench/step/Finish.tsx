@@ -78,7 +78,7 @@ export function Finish() {
           yield
           <TextInput name="grams" inputMode="decimal" autoComplete="off" aria-label="Yield, g" autoFocus />g
         </label>
-        <BigButton isMain intent="finish" act="Close the batch">
+        <BigButton isMain={out === null} intent="finish" act="Close the batch">
           Close the batch
         </BigButton>
       </Entry>
