@@ -2,7 +2,7 @@ import { checkWords, clarityWords, routeWords, type Readings } from "@tensidrum/
 import { strengthCurve } from "@tensidrum/core/preservation";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
-import { memo, useMemo } from "react";
+import { lazy, memo, Suspense, useMemo } from "react";
 import { Corridor } from "../../pictures/Corridor/Corridor";
 import type { CorridorData } from "../../pictures/Corridor/geometry";
 import type { SheetReadings } from "../useReadings";
@@ -11,6 +11,9 @@ import { CostReading } from "./CostReading";
 import { EstimateMark } from "./EstimateMark";
 import { MeasuredField } from "./MeasuredField";
 import classes from "./MoreReadings.module.css";
+
+/** It needs the solutions of the bench, which no other reading does. */
+const RawPh = lazy(() => import("./RawPh"));
 
 interface MoreProps {
   readonly readings: SheetReadings;
@@ -36,6 +39,9 @@ export const MoreReadings = memo(function MoreReadings({ readings, materials }: 
         <div className={classes.line}>
           <MeasuredField of="ph" /> on a 10 % dilution, as last made
         </div>
+        <Suspense fallback={null}>
+          <RawPh readings={readings} />
+        </Suspense>
         {corridor === null ? <p className={classes.none}>No line needs a certain pH.</p> : <Corridor {...corridor} />}
       </section>
       <div className={classes.pair}>

@@ -29,6 +29,12 @@ export const explanations = {
     words: "The volumes of the materials added up. Weigh a full measuring cup of the product and type that instead.",
     source: "ideal mixing",
   },
+  rawPh: {
+    mark: "estimate",
+    words:
+      "Each material keeps the charge it has at the pH it is supplied with; acids and bases of the formula are left out. A hundred and twenty washes within the ranges of the materials: nine of ten lie between the two ends. The first reading decides.",
+    source: "charge balance; carbonic acid of the air after Stumm and Morgan 1996",
+  },
   waterActivity: {
     mark: "estimate, ± 0.01",
     words:

@@ -20,6 +20,8 @@ export type { NextStep } from "./batch/nextStep.ts";
 export { planBatch } from "./batch/planBatch.ts";
 export { preflight } from "./batch/preflight.ts";
 export type { LotForBatch, PreflightItem } from "./batch/preflight.ts";
+export { rawPhPlan } from "./tuning/rawPhPlan.ts";
+export type { RawPhPlan } from "./tuning/rawPhPlan.ts";
 export { dosedByLot } from "./batch/dosedByLot.ts";
 export { questionOfTemperature, temperatureRead, temperatureWords } from "./batch/temperatures.ts";
 export { emptyShelf, materialsOf, storedPlan } from "./batch/storedPlan.ts";

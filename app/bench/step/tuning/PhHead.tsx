@@ -1,5 +1,7 @@
-import type { BatchPlan, BenchAgent, PhTuning } from "@tensidrum/core/process";
-import { written } from "@tensidrum/core/quantities";
+import { resolveLines } from "@tensidrum/core/formula";
+import { rawPhPlan, type BatchPlan, type BenchAgent, type PhTuning } from "@tensidrum/core/process";
+import { written, writtenMass } from "@tensidrum/core/quantities";
+import { useMemo } from "react";
 import { useBench } from "../bench";
 import classes from "./Tuning.module.css";
 
@@ -22,6 +24,11 @@ export function PhHead({ tuning, agent, earlierGrams, nextGrams }: PhHeadProps) 
   const last = rows.at(-1);
   const planned = plannedGrams(plan, agent);
   const isBeyond = planned !== null && nextGrams > 0 && dosedGrams + nextGrams > planned * (1 + BEYOND_PLAN);
+  const isUnread = last === undefined;
+  const raw = useMemo(
+    () => (isUnread ? rawPhPlan(resolveLines(plan.formula, plan.materials).sheet, corridor, plan.formula.batchGrams) : null),
+    [isUnread, plan, corridor],
+  );
   return (
     <>
       <p className={classes.head}>
@@ -37,6 +44,14 @@ export function PhHead({ tuning, agent, earlierGrams, nextGrams }: PhHeadProps) 
         {last !== undefined && <span>{againstPlanWords(dosedGrams, planned, earlierGrams, agent)}</span>}
         {tuning.samplesGrams > 0 && <span>samples taken {written(tuning.samplesGrams, 1)} g</span>}
       </p>
+      {raw !== null && (
+        <p className={classes.hint}>
+          Estimated from its lines it stands at about pH {written(raw.forecast.ph, 1)} ({written(raw.forecast.low, 1)} to{" "}
+          {written(raw.forecast.high, 1)}).
+          {raw.dose !== null && ` About ${writtenMass(raw.dose.grams.typical)} of ${raw.dose.name} would bring it in.`} The first reading
+          decides.
+        </p>
+      )}
       {isBeyond && (
         <p className={classes.hint}>
           With this dose it is more than the {written(planned, 2)} g the version plans. The plan was a guess before any reading; the reading

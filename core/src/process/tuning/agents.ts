@@ -45,6 +45,11 @@ const usual: readonly BenchAgent[] = [
   usualAgent("sodium hydroxide", CAUSTIC, 2),
 ];
 
+/** The usual solution of a kind, the one that is reached for first. */
+export function usualAgentOf(kind: "acid" | "base"): BenchAgent {
+  return usual.find((one) => one.kind === kind)!;
+}
+
 /** The materials the usual solutions are made of, by slug. */
 export const usualSolutes: readonly string[] = [SOLUTES.citric.material, SOLUTES.caustic.material, STOCK_WATER];
 
