@@ -42,6 +42,16 @@ test("the maker's own steps: moved by keys, judged, kept with a reason, on the w
   await page.getByLabel("what to do").fill("Hold it against last season's bottle.");
   await page.getByLabel("clock").fill("5");
   await page.getByLabel("look at, measure").focus();
+  // A tenth of the water goes in with the cleansers.
+  await row(page, /Weigh the water/).click();
+  const editor = page.getByRole("region", { name: "Weigh the water" });
+  await editor.getByRole("button", { name: "Take a part of it" }).click();
+  await editor.getByLabel(/^Part of .*water/).fill("10");
+  await page.keyboard.press("Tab");
+  const into = editor.getByLabel(/^Step for .*water/).last();
+  await into.selectOption((await into.getByRole("option", { name: /Cleansers into the water/ }).textContent()) ?? "");
+  await expect(row(page, /Cleansers into the water/)).toContainText("(a part)");
+  await expect(page.getByText(/To wash up:/).first()).toContainText(/Begun at .*, at work until .*, filled at .* later/);
   await page.getByRole("button", { name: "Keep these steps with v2" }).click();
   await expect(page.getByText("Your steps are kept with this draft.")).toBeVisible();
   await page.reload();
@@ -53,6 +63,7 @@ test("the maker's own steps: moved by keys, judged, kept with a reason, on the w
   await page.goto("/weighing/5ea50000-0000-4000-8000-00000000c100/2");
   await expect(page.getByRole("article")).toContainText("Rest till the matinee.");
   await expect(page.getByRole("article")).toContainText("Hold it against last season's bottle.");
+  await expect(page.getByRole("article")).toContainText("water (a part)");
 
   // Final, its steps stay; a batch is made by them.
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000c100");
@@ -67,6 +78,24 @@ test("the maker's own steps: moved by keys, judged, kept with a reason, on the w
   await page.getByRole("button", { name: /^Begin (the|another) batch$/ }).click();
   await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
   await expect(page.getByRole("listitem").filter({ hasText: "Rest till the matinee" }).first()).toBeVisible();
+});
+
+test("what is settled first changes the suggestion: acids into the water, cleansers cold, which the rules object to", async ({ page }) => {
+  await page.goto("/sheet/5ea50000-0000-4000-8000-00000000d400/1/steps");
+  await scriptsReady(page);
+  const acids = page.getByLabel("Acids and bases go into the water from the start");
+  await acids.check();
+  await expect(row(page, /Read the pH and set it/)).not.toContainText(/acid/i);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(acids).not.toBeChecked();
+  await page.getByLabel("cleansers are joined").selectOption("warm");
+  await expect(row(page, /Warm the cleansers/)).toBeVisible();
+  await page.getByRole("button", { name: "Keep these steps with v1" }).click();
+  await expect(page.getByText("Your steps are kept with this draft.")).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel("cleansers are joined")).toHaveValue("warm");
+  await page.getByRole("button", { name: "Back to all suggested steps" }).click();
+  await expect(page.getByLabel("cleansers are joined")).toHaveValue("");
 });
 
 test("steps are not lost while the server cannot be reached, and what cannot be a process is answered in words", async ({ page }) => {

@@ -55,10 +55,12 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
   );
   // Two lines of one material are told apart by their phases.
   const times = new Map<string, number>();
-  for (const slug of materialOf.values()) times.set(slug, (times.get(slug) ?? 0) + 1);
+  const portions = new Set((plan.formula.process?.portions ?? []).map(({ id }) => id));
+  for (const [id, slug] of materialOf) if (!portions.has(id)) times.set(slug, (times.get(slug) ?? 0) + 1);
   const phaseOf = new Map(plan.formula.lines.map(({ id, phase }) => [id, phase]));
   const nameOf = (line: string, material: Material): string => {
     const { name } = shownMaterial(material);
+    if (portions.has(line)) return `${name} (a part)`;
     const phase = phaseOf.get(line);
     return (times.get(material.slug) ?? 0) > 1 && phase !== undefined ? `${name} (phase ${phase})` : name;
   };

@@ -1,3 +1,4 @@
+import type { OwnProcess } from "@tensidrum/core/formula";
 import { coreVersion } from "@tensidrum/core/assessment";
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
@@ -56,7 +57,7 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
   const db = database();
   const makerId = currentMakerId();
   const { version, snapshot } = await foundVersion(wanted);
-  const [lines, chosen, standing, scales, containers] = await Promise.all([
+  const [whole, chosen, standing, scales, containers] = await Promise.all([
     listLines(db, makerId, version.id),
     listLineLots(db, makerId, version.id),
     listLots(db, makerId),
@@ -69,6 +70,7 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
   const ownScales = scales.map(({ name, readabilityGrams, capacityGrams }) => ({ name, readabilityGrams, capacityGrams }));
   const plan = planBatch({ ...snapshot, scales: ownScales }, batchGrams, materials);
   const { vessels } = stepsOf(plan.formula, materials);
+  const lines = [...whole, ...portionLines(snapshot.process, whole)];
   const shares = lines.flatMap(({ id, materialId }): readonly LotShare[] => {
     const wish = typed.lots[id] ?? "";
     const target = plan.targets.get(id) ?? 0;
@@ -98,6 +100,11 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
   const sizeProblem = "problem" in size ? size.problem : null;
   const why = "why" in size ? size.why : null;
   return { version, plan, vessels, lines, standing, shares, lotOf, tares, items, batchGrams, sizeProblem, why, containers };
+}
+
+/** Parts of lines that are weighed by themselves: each wants lots of its own. */
+function portionLines<Line extends { readonly id: string }>(process: OwnProcess | undefined, lines: readonly Line[]): readonly Line[] {
+  return (process?.portions ?? []).flatMap(({ id, of }) => lines.filter((line) => line.id === of).map((line) => ({ ...line, id })));
 }
 
 /** The page before a batch: its size, its lots, its beakers, and what must be right. */

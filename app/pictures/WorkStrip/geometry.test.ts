@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { STRIP, stripGeometry } from "./geometry";
+import { clockWords, STRIP, stripGeometry } from "./geometry";
 
 describe("the strip of work and waiting", () => {
   it("adds up: two steps with 1 and 3 lines are 8 min of work, 20 and 480 min of waiting", () => {
@@ -16,6 +16,17 @@ describe("the strip of work and waiting", () => {
     ]);
     const end = parts.at(-1);
     expect((end?.x ?? 0) + (end?.width ?? 0)).toBeCloseTo(STRIP.width, 6);
+  });
+
+  it("begins and ends by the clock: 8 min of work from 23:50, 20 and 480 min of waiting end at 08:18 a day later", () => {
+    const strip = stripGeometry([
+      { lineCount: 1, waitMinutes: 20 },
+      { lineCount: 3, waitMinutes: 480 },
+    ]);
+    // 23:50 + 3 + 20 + 5 = 00:18 of the next day
+    expect(clockWords("23:50", strip)).toBe("Begun at 23:50, at work until 00:18 a day later, filled at 08:18 a day later.");
+    expect(clockWords("09:30", stripGeometry([{ lineCount: 2, waitMinutes: 5 }]))).toBe("Begun at 09:30, filled at 09:39.");
+    for (const wrong of ["", "24:00", "9:30", "09:60"]) expect(clockWords(wrong, strip)).toBeNull();
   });
 
   it("waits that follow one another are one, and without any the work takes it all", () => {

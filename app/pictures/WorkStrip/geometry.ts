@@ -30,6 +30,32 @@ export function durationWords(minutes: number): string {
   return minutes < 120 ? `${Math.round(minutes)} min` : `${Math.round(minutes / 60)} h`;
 }
 
+/** A rest this long is gone home for, min. */
+const LONG_WAIT = 60;
+const DAY = 24 * 60;
+
+/**
+ * Begin and end by the clock: "Begun at 09:30, at work until 10:18, filled at 18:38." A day later is said. Null where the
+ * begin is no time of the day.
+ * @param begin as "09:30"
+ */
+export function clockWords(begin: string, { parts }: Pick<StripDrawn, "parts">): string | null {
+  const read = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(begin);
+  if (read === null || parts.length === 0) return null;
+  const from = Number(read[1]) * 60 + Number(read[2]);
+  const upTo = (end: number): number => parts.slice(0, end).reduce((sum, { minutes }) => sum + minutes, from);
+  const first = parts.findIndex(({ kind, minutes }) => kind === "wait" && minutes >= LONG_WAIT);
+  const work = first === -1 ? "" : `, at work until ${clock(upTo(first))}`;
+  return `Begun at ${begin}${work}, filled at ${clock(upTo(parts.length))}.`;
+}
+
+function clock(minutes: number): string {
+  const days = Math.floor(minutes / DAY);
+  const two = (value: number): string => String(value).padStart(2, "0");
+  const time = `${two(Math.floor((minutes % DAY) / 60))}:${two(Math.round(minutes % 60) % 60)}`;
+  return days === 0 ? time : `${time} ${days === 1 ? "a day" : `${days} days`} later`;
+}
+
 /** Work and waiting one after the other: work as long as it takes, waiting by the root of its length in what is left. */
 export function stripGeometry(steps: readonly StripStep[]): StripDrawn {
   const spans: { kind: StripPart["kind"]; minutes: number }[] = [];

@@ -5,7 +5,7 @@ import { shownMaterial } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";
 import { useState } from "react";
 import { NumberField } from "../../components/NumberField";
-import { addStep, changeStep, deleteStep, mergeWithNext, moveLine, splitStep } from "./editSteps";
+import { addStep, changeStep, deleteStep, mergeWithNext, moveLine, OWN_ID, setPortion, splitStep, takePortion } from "./editSteps";
 import classes from "./Steps.module.css";
 import type { StepsState } from "./useSteps";
 
@@ -101,6 +101,7 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
                 checked={ticked.includes(line)}
                 onChange={({ currentTarget: { checked } }) => setTicked(checked ? [...ticked, line] : ticked.filter((one) => one !== line))}
               />
+              <Part state={state} line={line} name={nameOf(line)} />
               <NativeSelect
                 aria-label={`Step for ${nameOf(line)}`}
                 value={step.id}
@@ -162,6 +163,29 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
   );
 }
 
+/** A line can be parted, and its part is a share of it. */
+function Part({ state, line, name }: { readonly state: StepsState; readonly line: string; readonly name: string }) {
+  const { process, change } = state;
+  const { portions = [] } = process;
+  const portion = portions.find(({ id }) => id === line);
+  if (portion !== undefined) {
+    return (
+      <NumberField
+        aria-label={`Part of ${name}, % of its line`}
+        key={portion.percentOfLine}
+        unit="% of it"
+        defaultValue={portion.percentOfLine}
+        onBlur={({ currentTarget: { value } }) => {
+          const read = readNumber(value);
+          if (read.ok && read.value !== portion.percentOfLine) change(setPortion(process, line, read.value));
+        }}
+      />
+    );
+  }
+  if (portions.some(({ of }) => of === line)) return <span>what is left</span>;
+  return <UnstyledButton onClick={() => change(takePortion(process, line))}>Take a part of it</UnstyledButton>;
+}
+
 /** Beakers a step may be moved to beside those that are used. */
 const EXTRA = [
   { id: "scent", name: "scent beaker" },
@@ -175,8 +199,8 @@ function focusOn(id: string): void {
 
 function newId(taken: readonly string[]): string {
   let number = 1;
-  while (taken.includes(`own-${number}`)) number += 1;
-  return `own-${number}`;
+  while (taken.includes(`${OWN_ID}${number}`)) number += 1;
+  return `${OWN_ID}${number}`;
 }
 
 /** What the rules would do otherwise, each with a place for the maker's reason. */

@@ -36,7 +36,9 @@ export function StepRows({ state, isDraft, selected, onSelect }: StepRowsProps) 
   const byId = new Map(suggested.steps.map((step) => [step.id, step]));
   const nameOf = (line: string): string => {
     const found = lines.find((one) => one.line.id === line);
-    return found === undefined ? line : shownMaterial(library.get(found.line.material) ?? found.material).name;
+    if (found === undefined) return line;
+    const isPart = process.portions?.some(({ id }) => id === line) === true;
+    return `${shownMaterial(library.get(found.line.material) ?? found.material).name}${isPart ? " (a part)" : ""}`;
   };
   const ownById = new Map(process.steps.map((step) => [step.id, step]));
   return (

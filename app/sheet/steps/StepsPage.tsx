@@ -1,6 +1,7 @@
-import { Button, UnstyledButton } from "@mantine/core";
-import { processOf, processWords } from "@tensidrum/core/process";
-import { useState } from "react";
+import { Button, TextInput, UnstyledButton } from "@mantine/core";
+import dayjs from "dayjs";
+import { processWords } from "@tensidrum/core/process";
+import { useEffect, useState } from "react";
 import { Link, useBeforeUnload } from "react-router";
 import { FormError } from "../../components/FormError";
 import { Frame } from "../../frame/Frame";
@@ -8,6 +9,7 @@ import { stationsSeenFrom } from "../../frame/stationNav/stations";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { Streams } from "../../pictures/Streams/Streams";
 import { WorkStrip } from "../../pictures/WorkStrip/WorkStrip";
+import { Choices } from "./Choices";
 import { StepEditor, ProcessFindings } from "./StepEditor";
 import { StepRows } from "./StepRows";
 import type { OpenSteps } from "./steps.server";
@@ -21,6 +23,8 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
   const state = useSteps(sheet);
   const { process, list, suggested, contents, findings, change } = state;
   const [selected, setSelected] = useState<string | null>(null);
+  const [begin, setBegin] = useState("");
+  useEffect(() => setBegin(dayjs().format("HH:mm")), []);
   const saving = useKeeping(`/sheet/${formulaId}/${number}/steps/keep`, process, sheet.process === null);
   const { keptProcess } = saving;
   const isOpen = process !== keptProcess;
@@ -97,12 +101,21 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
             />
             <StepRows state={state} isDraft={isDraft} selected={selected} onSelect={setSelected} />
           </div>
+          <TextInput
+            type="time"
+            label="begin at"
+            value={begin}
+            onChange={({ currentTarget: { value } }) => setBegin(value)}
+            className={classes.begin}
+          />
           <WorkStrip
+            begin={begin}
             steps={list.steps.map(({ lines, waitMinutes }) => ({ lineCount: lines.length, waitMinutes }))}
             vessels={used.map((id) => list.vessels.find((vessel) => vessel.id === id)?.name ?? id)}
           />
         </div>
         <div>
+          {isDraft && <Choices state={state} />}
           {step === undefined ? (
             <p className={classes.hint}>Choose a step to see and change what it says.</p>
           ) : isDraft ? (
@@ -131,7 +144,7 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
               {state.canUndo && <UnstyledButton onClick={state.undo}>Undo</UnstyledButton>}
               <UnstyledButton
                 onClick={() => {
-                  change(processOf(suggested));
+                  change(state.plain);
                   setSelected(null);
                 }}
               >

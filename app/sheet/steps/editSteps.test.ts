@@ -1,5 +1,17 @@
 import { describe, expect, it } from "vitest";
-import { addStep, deleteStep, isAsSuggested, mergeWithNext, moveLine, moveStep, nudgeStep, splitStep } from "./editSteps";
+import {
+  addStep,
+  deleteStep,
+  isAsSuggested,
+  mergeWithNext,
+  moveLine,
+  moveStep,
+  nudgeStep,
+  setPortion,
+  settle,
+  splitStep,
+  takePortion,
+} from "./editSteps";
 
 const process = {
   steps: [
@@ -54,5 +66,54 @@ describe("steps as the maker changes them", () => {
     expect(isAsSuggested({ id: "clay", lines: ["k"] }, suggested)).toBe(false);
     expect(isAsSuggested({ id: "clay", lines: ["k", "b"], title: "Clay in" }, suggested)).toBe(false);
     expect(isAsSuggested({ id: "mine", lines: [] }, undefined)).toBe(false);
+  });
+});
+
+describe("parts of a line", () => {
+  it("begin as half of it in the same step, move like a line, and are none at 0 or 100 %", () => {
+    const parted = takePortion(process, "w");
+    expect(parted.portions).toEqual([{ id: "w-part", of: "w", percentOfLine: 50 }]);
+    expect(parted.steps[0]?.lines).toEqual(["w", "w-part"]);
+    expect(takePortion(parted, "w"), "once").toBe(parted);
+    const moved = moveLine(parted, "w-part", "rest");
+    expect(moved.steps.map(({ lines }) => lines.join(" "))).toEqual(["w", "k b", "w-part"]);
+    expect(setPortion(moved, "w-part", 30).portions).toEqual([{ id: "w-part", of: "w", percentOfLine: 30 }]);
+    for (const none of [0, 100]) {
+      expect(setPortion(moved, "w-part", none)).toEqual({ steps: process.steps.map(({ id, lines }) => ({ id, lines })) });
+    }
+  });
+});
+
+describe("what is settled first", () => {
+  const suggested = [
+    { id: "water", lines: ["w", "b"] },
+    { id: "shear", lines: ["k"] },
+    { id: "rest", lines: [] },
+  ];
+  const own = {
+    steps: [
+      { id: "water", lines: ["w"], title: "My water" },
+      { id: "own-1", lines: ["k"], title: "Look" },
+      { id: "clay", lines: ["b"], title: "gone" },
+      { id: "rest", lines: [] },
+    ],
+    portions: [{ id: "w-part", of: "w", percentOfLine: 50 }],
+    choices: { route: "warm" as const },
+  };
+
+  it("suggests anew, keeps what was said of steps that are still there, and one's own behind the step they followed", () => {
+    expect(settle(own, { route: "cold" }, suggested)).toEqual({
+      steps: [
+        { id: "water", lines: ["w", "b"], title: "My water" },
+        { id: "own-1", lines: [], title: "Look" },
+        { id: "shear", lines: ["k"] },
+        { id: "rest", lines: [] },
+      ],
+      choices: { route: "cold" },
+    });
+  });
+
+  it("nothing settled leaves no choices behind", () => {
+    expect(settle(own, { acidInWater: false }, suggested)).not.toHaveProperty("choices");
   });
 });

@@ -61,9 +61,14 @@ export function processFaults(
   prefix: string,
 ): readonly FieldFault[] {
   if (process === undefined) return [];
-  const known = new Set([...lines, ...splits.flatMap((split) => split.lines)].map(({ id }) => id));
+  const whole = new Set(lines.map(({ id }) => id));
+  const known = new Set([
+    ...whole,
+    ...splits.flatMap((split) => split.lines.map(({ id }) => id)),
+    ...(process.portions ?? []).map(({ id }) => id),
+  ]);
   const [ids, held] = [new Set<string>(), new Map<string, number>()];
-  return process.steps.flatMap((step, at): readonly FieldFault[] => {
+  const ofSteps = process.steps.flatMap((step, at): readonly FieldFault[] => {
     const path = `${prefix}process.steps[${at}]`;
     const faults: FieldFault[] = ids.has(step.id)
       ? [{ path: `${path}.id`, message: `${path}.id: another step has the id "${step.id}".` }]
@@ -78,6 +83,38 @@ export function processFaults(
     });
     return faults;
   });
+  return [...ofSteps, ...portionFaults(process, lines, prefix), ...choiceFaults(process, whole, prefix)];
+}
+
+/** What portions say that cannot be: of a line nobody knows, more than the line, or the name of another line. */
+function portionFaults({ portions = [] }: OwnProcess, lines: WrittenFormula["lines"], prefix: string): readonly FieldFault[] {
+  const byId = new Map(lines.map((line) => [line.id, line]));
+  const taken = new Map<string, number>();
+  const seen = new Set<string>();
+  return portions.flatMap(({ id, of, percentOfLine }, at): readonly FieldFault[] => {
+    const path = `${prefix}process.portions[${at}]`;
+    const sum = (taken.get(of) ?? 0) + percentOfLine;
+    taken.set(of, sum);
+    const whole = byId.get(of);
+    const faults: FieldFault[] = [];
+    if (whole === undefined) faults.push({ path: `${path}.of`, message: `${path}.of: there is no line "${of}".` });
+    if (sum >= 100)
+      faults.push({ path: `${path}.percentOfLine`, message: `${path}.percentOfLine: the parts come to the whole line or more.` });
+    const other = byId.get(id);
+    // In the record of a batch the portion stands as a line of its own.
+    if (seen.has(id) || (other !== undefined && other.material !== whole?.material)) {
+      faults.push({ path: `${path}.id`, message: `${path}.id: something else has the id "${id}".` });
+    }
+    seen.add(id);
+    return faults;
+  });
+}
+
+function choiceFaults({ choices = {} }: OwnProcess, lines: ReadonlySet<string>, prefix: string): readonly FieldFault[] {
+  const { scentInto } = choices;
+  if (scentInto === undefined || scentInto === "batch" || lines.has(scentInto)) return [];
+  const path = `${prefix}process.choices.scentInto`;
+  return [{ path, message: `${path}: there is no line "${scentInto}".` }];
 }
 
 /**

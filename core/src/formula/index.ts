@@ -34,8 +34,10 @@ export type {
   Formula,
   FormulaLine,
   MeasuredProduct,
+  LinePortion,
   OwnProcess,
   OwnStep,
+  ProcessChoices,
   Phase,
   ResolvedLine,
   ResolvedSheet,
@@ -43,4 +45,5 @@ export type {
   SplitLine,
 } from "./types.ts";
 export { shownFormulaName } from "./untitled.ts";
+export { joinedPortions, withPortions } from "./portions.ts";
 export { processForLines, withProcess } from "./process.ts";

@@ -76,9 +76,31 @@ export interface OwnStep {
   readonly because?: string;
 }
 
+/** A part of a line that goes in by itself; steps hold it by its id, as they hold lines. */
+export interface LinePortion {
+  readonly id: string;
+  /** The line it is a part of. */
+  readonly of: string;
+  /** How much of the line, %. */
+  readonly percentOfLine: number;
+}
+
+/** What the maker settles before the steps are suggested; what is left out is settled by the rules. */
+export interface ProcessChoices {
+  /** Id of the line the scent goes into (a solubiliser, a glucoside, an oil), or "batch". */
+  readonly scentInto?: string;
+  readonly preservativeInto?: "water" | "glycerin" | "batch";
+  /** How cleansers are made even: by time, or warm. */
+  readonly route?: "cold" | "warm";
+  /** Acids and bases of the formula go into the water, before anything is read. */
+  readonly acidInWater?: boolean;
+}
+
 /** How the maker makes it, in their order. */
 export interface OwnProcess {
   readonly steps: readonly OwnStep[];
+  readonly portions?: readonly LinePortion[];
+  readonly choices?: ProcessChoices;
 }
 
 /** A formula as the open format tensidrum-formula/1 writes it. */

@@ -1,5 +1,5 @@
 import { leavesOf } from "../formula/leaves.ts";
-import type { ResolvedLine, ResolvedSheet } from "../formula/types.ts";
+import type { ProcessChoices, ResolvedLine, ResolvedSheet } from "../formula/types.ts";
 import type { Role } from "../library/material.ts";
 import { isDryForm } from "../quantities/dryForms.ts";
 import { ROOM_C } from "../quantities/roomTemperature.ts";
@@ -41,11 +41,14 @@ export interface Workbench {
   readonly gumPhases: ReadonlySet<string>;
   /** The liquid nonionic scent goes into where no solubiliser is there, by its line; null where there is none or nothing to carry. */
   readonly scentCarrier: string | null;
+  /** What the maker has settled. */
+  readonly choices: ProcessChoices;
   temperatureOf(phase: string): number;
 }
 
 export function workbench(sheet: ResolvedSheet): Workbench {
   const lines = sheet.lines;
+  const choices = sheet.formula.process?.choices ?? {};
   const kind = batchKind(
     sheet,
     lines.filter(({ percent }) => percent > 0),
@@ -62,16 +65,24 @@ export function workbench(sheet: ResolvedSheet): Workbench {
     ),
     waterPhases: phasesWith(({ material }) => material.role === "water"),
     gumPhases: phasesWith((line) => isSlurryGum(line)),
-    scentCarrier: scentCarrierOf(lines),
+    scentCarrier: scentCarrierOf(lines, choices),
+    choices,
     temperatureOf,
   };
 }
 
 /** Scent goes into the undiluted nonionic: what has met water first is no longer taken up. */
-function scentCarrierOf(lines: readonly ResolvedLine[]): string | null {
+function scentCarrierOf(lines: readonly ResolvedLine[], { scentInto }: ProcessChoices): string | null {
+  if (scentInto === "batch") return null;
+  if (scentInto !== undefined && lines.some(({ line, percent }) => line.id === scentInto && percent > 0)) return scentInto;
   const roles = new Set(lines.map(({ material }) => material.role));
   if (!roles.has("fragrance") || roles.has("solubiliser")) return null;
-  const carriers = lines.filter(
+  return scentCarriersOf(lines).toSorted((a, b) => b.percent - a.percent)[0]?.line.id ?? null;
+}
+
+/** Liquid nonionics that take up scent undiluted. */
+function scentCarriersOf(lines: readonly ResolvedLine[]): readonly ResolvedLine[] {
+  return lines.filter(
     ({ material, percent }) =>
       percent > 0 &&
       material.role === "surfactant" &&
@@ -79,8 +90,15 @@ function scentCarrierOf(lines: readonly ResolvedLine[]): string | null {
       material.form === "liquid" &&
       !material.flags.includes("needs-heat"),
   );
-  return carriers.toSorted((a, b) => b.percent - a.percent)[0]?.line.id ?? null;
 }
+
+/** What can carry the scent of a formula: its solubilisers, its liquid nonionics, its oils. */
+export function possibleCarriers(lines: readonly ResolvedLine[]): readonly ResolvedLine[] {
+  const nonionics = new Set(scentCarriersOf(lines));
+  return lines.filter((line) => line.percent > 0 && (nonionics.has(line) || CARRYING.has(line.material.role)));
+}
+
+const CARRYING: ReadonlySet<Role> = new Set<Role>(["solubiliser", "emollient"]);
 
 /** A gum with a line of its own that must be wetted before it meets water; one that opens only under shear is not. */
 export function isSlurryGum({ material }: ResolvedLine): boolean {

@@ -28,7 +28,7 @@ function warmth(lines: readonly ResolvedLine[]): { readonly low: number; readonl
 export function cleanserPart(plan: Planner): void {
   const powders = plan.take("cleanser-powder");
   const amphoterics = plan.take("cleanser-amphoteric");
-  const others = plan.take("cleanser", ...(cleansersAreWarm(plan) ? (["scent-carrier"] as const) : []));
+  const others = plan.take("cleanser", ...(isCarrierWarmed(plan) ? (["scent-carrier"] as const) : []));
   const melting = plan.take("melt");
   const into = { stage: "weigh", vessel: "surfactants" } as const;
   if (powders.length > 0 && amphoterics.length + others.length === 0 && plan.holds("main")) {
@@ -59,8 +59,10 @@ export function cleanserPart(plan: Planner): void {
   if (melting.length > 0) {
     plan.add({ ...into, id: "melt-thickener", code: "melt-thickener", facts: plan.weighed(melting), lines: melting });
   }
+  const { route } = plan.bench.choices;
   const needWarmth = [...powders, ...others, ...melting].some(({ material }) => material.flags.includes("needs-heat"));
-  if (needWarmth) {
+  const isThere = powders.length + amphoterics.length + others.length > 0;
+  if ((needWarmth && route !== "cold") || (route === "warm" && isThere)) {
     const temperature = warmth([...powders, ...amphoterics, ...others, ...melting]);
     const wait = { from: 10, until: 40 };
     plan.add({
@@ -69,8 +71,15 @@ export function cleanserPart(plan: Planner): void {
   }
 }
 
+/** What would carry the scent is warmed with the other cleansers, unless the maker keeps it for the scent. */
+function isCarrierWarmed(plan: Planner): boolean {
+  return cleansersAreWarm(plan) && plan.bench.choices.scentInto === undefined;
+}
+
 /** Whether the cleansers are warmed, so that scent must wait. */
 export function cleansersAreWarm(plan: Planner): boolean {
+  const { route } = plan.bench.choices;
+  if (route !== undefined) return route === "warm";
   return plan.bench.lines.some(
     ({ material }) => material.flags.includes("needs-heat") && (material.role === "surfactant" || material.role === "thickener"),
   );

@@ -20,6 +20,7 @@ export type { NextStep } from "./batch/nextStep.ts";
 export { planBatch } from "./batch/planBatch.ts";
 export { preflight } from "./batch/preflight.ts";
 export type { LotForBatch, PreflightItem } from "./batch/preflight.ts";
+export { possibleCarriers } from "./batchKind.ts";
 export { rawPhPlan } from "./tuning/rawPhPlan.ts";
 export type { RawPhPlan } from "./tuning/rawPhPlan.ts";
 export { dosedByLot } from "./batch/dosedByLot.ts";

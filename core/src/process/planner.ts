@@ -71,15 +71,17 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
     return taken.sort((a, b) => (place.get(a) ?? 0) - (place.get(b) ?? 0));
   }
 
+  const portions = new Set((bench.sheet.formula.process?.portions ?? []).map(({ id }) => id));
   const times = new Map<string, number>();
-  for (const { line } of bench.lines) times.set(line.material, (times.get(line.material) ?? 0) + 1);
+  for (const { line } of bench.lines.filter((one) => !portions.has(one.line.id))) times.set(line.material, (times.get(line.material) ?? 0) + 1);
 
   /** Two lines of one material are told apart by their phases. */
   function amounts(lines: readonly ResolvedLine[]): readonly Amount[] {
     return lines.map(({ line, material }) => {
       const { name } = shownMaterial(material);
       const isTwice = (times.get(line.material) ?? 0) > 1;
-      return { grams: grams.get(line.id) ?? 0, name: isTwice ? `${name} (phase ${line.phase})` : name };
+      const which = portions.has(line.id) ? " (a part)" : isTwice ? ` (phase ${line.phase})` : "";
+      return { grams: grams.get(line.id) ?? 0, name: `${name}${which}` };
     });
   }
 

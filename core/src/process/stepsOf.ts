@@ -1,4 +1,5 @@
 import { activeMatterOfLine } from "../surfactants/activeMatter.ts";
+import { withPortions } from "../formula/portions.ts";
 import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula } from "../formula/types.ts";
 import { weighSheet } from "../formula/weighSheet.ts";
@@ -20,9 +21,9 @@ import { waterPart } from "./waterPart.ts";
  * @throws Refusal when a material is unknown or contains itself.
  */
 export function stepsOf(formula: Formula, library: MaterialsBySlug): StepList {
-  const suggested = suggestedSteps(formula, library);
-  if (formula.process === undefined) return suggested;
-  return ownSteps(suggested, formula.process, linesOf(formula, library));
+  if (formula.process === undefined) return suggestedSteps(formula, library);
+  const parted = withPortions(formula, library);
+  return ownSteps(suggestedSteps(parted, library), formula.process, linesOf(parted, library));
 }
 
 /** The lines of a formula with what is weighed of each. */

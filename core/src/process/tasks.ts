@@ -49,11 +49,28 @@ export function taskOf(resolved: ResolvedLine, bench: Workbench): Task {
   const { role } = resolved.material;
   if (bench.kind === "stock") return role === "water" ? "water" : "solute";
   if (bench.kind === "dry") return isDry(resolved) ? "dry" : "dry-liquid";
+  const settled = bench.kind === "oil" ? null : chosenTask(resolved, bench);
+  if (settled !== null) return settled;
   if (role === "ph-adjuster") return resolved.material.acidBase?.equivalentsModel === "base" && hasCarbomer(bench) ? "neutralise" : "ph";
   if (bench.kind === "oil") return oilTask(resolved, bench);
   if (bench.kind === "layers" && (OILY.has(role) || role === "fragrance")) return "layer-oil";
   return wetTask(resolved, bench);
 }
+
+/** Where the maker has settled that a line goes; null where the rules settle it. */
+function chosenTask({ line, material }: ResolvedLine, bench: Workbench): Task | null {
+  const { role } = material;
+  const { scentInto, preservativeInto, acidInWater } = bench.choices;
+  if (acidInWater === true && role === "ph-adjuster") return "dissolve";
+  if (preservativeInto !== undefined && role === "preservative") return preservativeTasks[preservativeInto];
+  if (scentInto === undefined) return null;
+  if (line.id === scentInto) return "scent-carrier";
+  if (scentInto === "batch") return role === "fragrance" ? "cool-down" : null;
+  // Another solubiliser than the one that was chosen carries nothing.
+  return role === "solubiliser" ? "dissolve" : null;
+}
+
+const preservativeTasks = { water: "dissolve", glycerin: "gum-wetting", batch: "cool-down" } as const satisfies Record<string, Task>;
 
 function isDry({ material }: ResolvedLine): boolean {
   return isDryForm(material.form);

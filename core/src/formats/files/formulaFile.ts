@@ -52,6 +52,15 @@ export const processSchema = Joi.object({
     .min(1)
     .max(200)
     .required(),
+  portions: Joi.array()
+    .items(Joi.object({ id: idField.required(), of: idField.required(), percentOfLine: Joi.number().greater(0).less(100).required() }))
+    .max(MOST_LINES),
+  choices: Joi.object({
+    scentInto: idField,
+    preservativeInto: Joi.string().valid("water", "glycerin", "batch"),
+    route: Joi.string().valid("cold", "warm"),
+    acidInWater: Joi.boolean(),
+  }),
 });
 
 export const formulaSchema = Joi.object({

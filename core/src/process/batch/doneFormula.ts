@@ -1,3 +1,4 @@
+import { joinedPortions } from "../../formula/portions.ts";
 import type { Formula, FormulaLine } from "../../formula/types.ts";
 import { besideId } from "../deviations.ts";
 import { batchAsMade } from "./asMade.ts";
@@ -42,10 +43,12 @@ export function doneFormula(plan: BatchPlan, entries: readonly BatchEntry[]): Fo
   const { ph } = batchResult(plan, entries);
   const measured = { ...plan.formula.measured, ...(ph === null ? {} : { ph }) };
   const { splits: _splits, ...whole } = made;
+  // Parts of a line were weighed by themselves; the next version has the line in one piece, and the process parts it again.
+  const inOnePiece = joinedPortions({ lines, ...(plan.formula.process === undefined ? {} : { process: plan.formula.process }) });
   return {
     ...whole,
     batchGrams: plan.formula.batchGrams,
-    lines: [...lines, ...added.map((line) => ({ ...line, percent: rounded(line.percent ?? 0) }))],
+    lines: [...inOnePiece, ...added.map((line) => ({ ...line, percent: rounded(line.percent ?? 0) }))],
     ...(Object.keys(measured).length === 0 ? {} : { measured }),
   };
 }

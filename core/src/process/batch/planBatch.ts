@@ -1,4 +1,5 @@
 import { assessSums } from "../../assessment/readings.ts";
+import { withPortions } from "../../formula/portions.ts";
 import type { Formula } from "../../formula/types.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { stepsOf } from "../stepsOf.ts";
@@ -9,7 +10,7 @@ import type { BatchPlan } from "./batchPlan.ts";
  * @throws Refusal when a material is unknown.
  */
 export function planBatch(formula: Formula, batchGrams: number, library: MaterialsBySlug): BatchPlan {
-  const sized = { ...formula, batchGrams };
+  const sized = withPortions({ ...formula, batchGrams }, library);
   const { lines } = assessSums(sized, library);
   return {
     formula: sized,

@@ -6,6 +6,7 @@ import type { Step, StepList, VesselId } from "../step.ts";
 /** What the rules say of the maker's order, as code and facts. */
 export type ProcessFinding =
   | { readonly code: "comes-later"; readonly severity: "fix"; readonly step: string; readonly before: string }
+  | { readonly code: "needs-heat"; readonly severity: "fix"; readonly step: string; readonly material: string }
   | { readonly code: "left-out"; readonly severity: "consider"; readonly step: string }
   | {
       readonly code: "too-hot";
@@ -41,7 +42,21 @@ export function judgeProcess(
     const late = step.after.find((id) => (at.get(id) ?? -1) > here);
     if (late !== undefined) findings.push({ code: "comes-later", severity: "fix", step: step.id, before: late });
   }
-  return [...tooHot(own.steps, lines).filter(({ step }) => !kept.has(step)), ...findings];
+  const cold = process.choices?.route === "cold" ? neverWarm(own.steps, lines) : [];
+  return [...[...tooHot(own.steps, lines), ...cold].filter(({ step }) => !kept.has(step)), ...findings];
+}
+
+/** Cleansers that clear only when they are warm, in a batch that is made cold. */
+function neverWarm(steps: readonly Step[], lines: readonly ResolvedLine[]): readonly (ProcessFinding & { readonly code: "needs-heat" })[] {
+  const needing = lines.filter(
+    ({ material, percent }) => percent > 0 && material.role === "surfactant" && material.flags.includes("needs-heat"),
+  );
+  return needing.flatMap(({ line, material }) => {
+    const step = steps.find((one) => one.lines.includes(line.id));
+    return step === undefined || step.stage === "heat"
+      ? []
+      : [{ code: "needs-heat", severity: "fix", step: step.id, material: shownMaterial(material).name } as const];
+  });
 }
 
 /** Lines that go into a beaker hotter than their material is stable to. */
@@ -77,6 +92,8 @@ export function processWords(finding: ProcessFinding, own: StepList, suggested: 
       return `"${titleOf(finding.before)}" is suggested before "${titleOf(finding.step)}". ${whyOf(finding.before)}`;
     case "left-out":
       return `"${titleOf(finding.step)}" is left out. ${whyOf(finding.step)}`;
+    case "needs-heat":
+      return `${finding.material} clears only when it is warm: cold it may stay lumpy for a day. Choose the warm route, or keep it with a reason.`;
     case "too-hot":
       return `${finding.material} goes in at about ${finding.temperatureC} °C and is stable to ${finding.atMostC} °C. Cool the batch first, or move it to a later step.`;
   }
