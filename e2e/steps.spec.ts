@@ -6,8 +6,9 @@ import { expect, test } from "./testing/test";
 test.use({ ownApplication: "steps", allowedConsole: [/net::ERR_FAILED/] });
 
 const STEPS = "/sheet/5ea50000-0000-4000-8000-00000000c100/2/steps";
-const row = (page: Page, title: string | RegExp) => page.getByRole("listitem").filter({ hasText: title }).getByRole("button").last();
-const order = async (page: Page) => page.getByRole("list", { name: "Steps in their order" }).getByRole("listitem").allInnerTexts();
+const steps = (page: Page) => page.getByRole("list", { name: "Steps in their order" });
+const row = (page: Page, title: string | RegExp) => steps(page).getByRole("listitem").filter({ hasText: title }).getByRole("button").last();
+const order = async (page: Page) => steps(page).getByRole("listitem").allInnerTexts();
 
 test("the maker's own steps: moved by keys, judged, kept with a reason, on the weighing sheet and at the bench in that order", async ({
   page,

@@ -73,7 +73,8 @@ export function planner(bench: Workbench, weighed: readonly WeighedLine[], partN
 
   const portions = new Set((bench.sheet.formula.process?.portions ?? []).map(({ id }) => id));
   const times = new Map<string, number>();
-  for (const { line } of bench.lines.filter((one) => !portions.has(one.line.id))) times.set(line.material, (times.get(line.material) ?? 0) + 1);
+  for (const { line } of bench.lines.filter((one) => !portions.has(one.line.id)))
+    times.set(line.material, (times.get(line.material) ?? 0) + 1);
 
   /** Two lines of one material are told apart by their phases. */
   function amounts(lines: readonly ResolvedLine[]): readonly Amount[] {
