@@ -15,6 +15,7 @@ import type { Measured } from "./measure";
 import { benchModels } from "./modelBench";
 import { benchPages } from "./pageBench";
 import { benchShelf } from "./shelfBench";
+import { benchSteps } from "./stepsBench";
 
 const LINES = 40;
 
@@ -37,6 +38,7 @@ try {
     batch: () => benchBatch(application.address, cluster.url),
     instruments: () => benchInstruments(application.address),
     shelf: () => benchShelf(sheet),
+    steps: () => benchSteps(sheet),
   };
   for (const [name, measure] of Object.entries(parts)) {
     if (wanted.length === 0 || wanted.includes(name)) results.push(...(await measure()));
