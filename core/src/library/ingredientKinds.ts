@@ -6,6 +6,8 @@ import { remembered } from "./remembered.ts";
  * of, so a material under another name, or one of a maker's own, is handled as what it is.
  */
 const KINDS = {
+  /** It stiffens an emulsion and holds none together by itself. */
+  "co-emulsifier": ["Cetearyl Alcohol", "Cetyl Alcohol", "Glyceryl Stearate", "Stearyl Alcohol"],
   clay: [
     "Attapulgite",
     "Bentonite",

@@ -16,19 +16,24 @@ export const MELTS_WAX_C = 60;
 
 /** A powdered isethionate from which, hot and beside a fatty alcohol, it emulsifies, % w/w. */
 const LEAST_ISETHIONATE_PERCENT = 0.3;
-/** Weaker materials are blends of it, % of the material. */
-const LEAST_ISETHIONATE_STRENGTH = 50;
+/** From here on a material mostly is what it holds, % of it; weaker ones are blends of it. */
+const MOSTLY_PERCENT = 50;
 const NOISE_PERCENT = 1e-9;
 
 /** Whether something holds oil and water together: an emulsifier, or an isethionate hot beside a fatty alcohol. */
 export function emulsifies(judged: Judged): boolean {
-  return judged.contents.some(({ material }) => material.role === "emulsifier") || isethionateCream(judged);
+  return judged.contents.some(({ material }) => material.role === "emulsifier" && !onlyHelps(material)) || isethionateCream(judged);
+}
+
+/** Plain glyceryl stearate holds oil and water together only beside a soap or another emulsifier, which makes it self-emulsifying. */
+function onlyHelps(material: Content["material"]): boolean {
+  return kindPercent(material, "co-emulsifier") > MOSTLY_PERCENT;
 }
 
 function isethionateCream({ contents, temperatures }: Judged): boolean {
   const isHot = (phase: string): boolean => (temperatures.get(phase) ?? 0) >= MELTS_WAX_C;
   const hot = contents.filter(({ resolved }) => isHot(resolved.line.phase));
-  const isethionate = hot.filter(({ material }) => kindPercent(material, "isethionate") > LEAST_ISETHIONATE_STRENGTH);
+  const isethionate = hot.filter(({ material }) => kindPercent(material, "isethionate") > MOSTLY_PERCENT);
   const alcohol = hot.some(({ material }) => material.role === "fatty-solid" && kindPercent(material, "fatty-alcohol") > 0);
   return alcohol && sumPercent(isethionate) >= LEAST_ISETHIONATE_PERCENT - NOISE_PERCENT;
 }

@@ -37,6 +37,8 @@ describe("emulsifier", () => {
 
   it("an emulsifier, or solubiliser enough, is a cure", () => {
     expect(cream(8, ["glyceryl-stearate-se", 3])).not.toContain("EMULSIFIER_MISSING");
+    expect(cream(8, ["glyceryl-stearate", 3])).toContain("EMULSIFIER_MISSING");
+    expect(cream(8, ["glyceryl-stearate", 3], ["potassium-stearate", 0.3])).not.toContain("EMULSIFIER_MISSING");
     expect(cream(3, ["polysorbate-20", 12])).not.toContain("EMULSIFIER_MISSING");
     expect(cream(3, ["polysorbate-20", 9])).toContain("EMULSIFIER_MISSING");
   });
