@@ -18,7 +18,8 @@ function RawPh({ readings }: { readonly readings: SheetReadings }) {
     () => (corridor === null || corridor.empty ? null : rawPhPlan(sheet, corridor, formula.batchGrams)),
     [sheet, corridor, formula.batchGrams],
   );
-  if (plan === null || formula.measured?.ph !== undefined) return null;
+  // A dry product has a pH only once it is wetted.
+  if (plan === null || shown.waterActivity === null || formula.measured?.ph !== undefined) return null;
   const { forecast, isOutside } = plan;
   const working = isOutside
     ? preservativeReadings(doses, forecast.ph).reduce((sum, { workingPercent }) => sum + (workingPercent ?? 0), 0)

@@ -5,6 +5,7 @@ import { forEachSource, leavesOf } from "../formula/leaves.ts";
 import type { MassBalance } from "../formula/massBalance.ts";
 import type { Profile } from "../formula/profiles.ts";
 import type { SaltReading } from "../formula/sums/hiddenSalt.ts";
+import { wetPercentOf } from "../formula/sums/wetness.ts";
 import type { ResolvedLine, ResolvedSheet } from "../formula/types.ts";
 import type { WeighedLine } from "../formula/weighSheet.ts";
 import type { JudgedPh } from "../preservation/judgedPh.ts";
@@ -67,11 +68,9 @@ export function judgedOf(read: ReadSheet): Judged {
     flags.set(resolved, resolved.material.parts === undefined ? flagsOf(resolved.material) : flagsOfBlend(resolved, sheet.materials));
   }
   const temperatures = new Map(sheet.formula.phases.map(({ id, temperatureC }) => [id, temperatureC ?? ROOM_C]));
-  return { ...read, lines, contents, flags, temperatures, wetPercent: wetPercentOf(contents) };
+  return { ...read, lines, contents, flags, temperatures, wetPercent: wetPercentOf(sheet) };
 }
 
-/** Less water in a material is moisture, % of it. */
-const MOISTURE_PERCENT = 5;
 const flagsOf = remembered((material: Material): ReadonlySet<string> => new Set(material.flags));
 
 function flagsOfBlend({ material }: ResolvedLine, materials: MaterialsBySlug): ReadonlySet<string> {
@@ -79,22 +78,6 @@ function flagsOfBlend({ material }: ResolvedLine, materials: MaterialsBySlug): R
   forEachSource(material, "flags", materials, (source) => source.flags.forEach((flag) => own.add(flag)));
   return own;
 }
-
-const DRY_FORMS: ReadonlySet<string | null> = new Set(["powder", "granule", "flake", "needle", "wax", "oil", "crystal"]);
-
-function wetPercentOf(contents: readonly Content[]): number {
-  let wet = 0;
-  for (const { material, percent } of contents) {
-    wet += (percent * wetPartPercent(material)) / 100;
-  }
-  return wet;
-}
-
-/** Water of a material that makes things wet, % of it. */
-const wetPartPercent = remembered(({ role, form, inci }: PlainMaterial): number => {
-  if (role === "preservative" || DRY_FORMS.has(form)) return 0;
-  return inci.reduce((sum, { name, percent }) => (name === "Aqua" && percent >= MOISTURE_PERCENT ? sum + percent : sum), 0);
-});
 
 /** Lines of contents, each once and in the order of the sheet. */
 export function linesOf(contents: readonly Content[]): readonly ResolvedLine[] {

@@ -15,8 +15,8 @@ const ALKALINE_FROM = 9.5;
 interface CheckReasons {
   ph: "unknown" | "acid" | "alkaline" | "comfortable";
   "water-activity": "no-water" | "nothing-grows" | "rare-moulds" | "moulds-and-yeasts" | "everything-grows";
-  preservative: "none" | "low" | "dose-unknown" | "within-dose";
-  chelator: "there" | "missing";
+  preservative: "no-water" | "none" | "low" | "dose-unknown" | "within-dose";
+  chelator: "no-water" | "there" | "missing";
   "microbe-nutrients": "few" | "many";
   "clean-process": "your-task";
   pack: "your-task";
@@ -54,8 +54,8 @@ export function preservationChecks(sheet: ResolvedSheet, readings: CheckReadings
   return [
     phCheck(readings.ph),
     waterCheck(readings.waterActivity),
-    preservativeCheck(readings.preservatives),
-    chelatorCheck(sheet),
+    preservativeCheck(readings.preservatives, readings.waterActivity === null),
+    chelatorCheck(sheet, readings.waterActivity === null),
     nutrientCheck(sheet),
     { check: "clean-process", state: "yours", reason: "your-task", value: null },
     { check: "pack", state: "yours", reason: "your-task", value: null },
@@ -79,8 +79,9 @@ function waterCheck(value: number | null): PreservationCheck {
   return { check, state: "open", reason: "everything-grows", value };
 }
 
-function preservativeCheck(preservatives: readonly PreservativeReading[]): PreservationCheck {
+function preservativeCheck(preservatives: readonly PreservativeReading[], isDry: boolean): PreservationCheck {
   const check = "preservative";
+  if (preservatives.length === 0 && isDry) return { check, state: "pass", reason: "no-water", value: null };
   if (preservatives.length === 0) return { check, state: "open", reason: "none", value: null };
   const working = preservatives.reduce((sum, { workingPercent }) => sum + (workingPercent ?? 0), 0);
   const value = preservatives.some(({ workingPercent }) => workingPercent !== null) ? working : null;
@@ -90,7 +91,7 @@ function preservativeCheck(preservatives: readonly PreservativeReading[]): Prese
   return { check, state: "pass", reason: "within-dose", value };
 }
 
-function chelatorCheck({ lines, materials }: ResolvedSheet): PreservationCheck {
+function chelatorCheck({ lines, materials }: ResolvedSheet, isDry: boolean): PreservationCheck {
   let percent = 0;
   for (const line of lines) {
     for (const leaf of leavesOf(line.material, materials)) {
@@ -98,6 +99,7 @@ function chelatorCheck({ lines, materials }: ResolvedSheet): PreservationCheck {
     }
   }
   const check = "chelator";
+  if (percent === 0 && isDry) return { check, state: "pass", reason: "no-water", value: 0 };
   return percent > 0 ? { check, state: "pass", reason: "there", value: percent } : { check, state: "open", reason: "missing", value: 0 };
 }
 

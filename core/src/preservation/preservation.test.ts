@@ -57,6 +57,19 @@ describe("water activity", () => {
     expect(dry.notJudged.map(({ what }) => what)).toContain("waterActivity");
   });
 
+  it("moisture of powders is no water: a travel powder needs neither preservative nor chelator, ten per cent of water does", () => {
+    const powder = (...more: WrittenLine[]) =>
+      read([["rice-powder", 50], ["sci-powder", 20], ["colloidal-oatmeal", 30], ...more], { profile: "powder-cleanser" }); // prettier-ignore
+    expect(powder().waterActivity).toBeNull();
+    const stateAt = (check: string, of: ReturnType<typeof powder>) => of.preservationChecks.find((one) => one.check === check);
+    for (const check of ["preservative", "chelator", "water-activity"]) {
+      expect(stateAt(check, powder()), check).toMatchObject({ state: "pass", reason: "no-water" });
+    }
+    const wet = powder(["water-distilled", 10]);
+    expect(wet.waterActivity).toBeGreaterThan(0.5);
+    expect(stateAt("preservative", wet)).toMatchObject({ state: "open", reason: "none" });
+  });
+
   it("never rises when more is dissolved", () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 0, max: 20 }), (glycerin, more) => {

@@ -2,6 +2,7 @@ import type { Material } from "../library/material.ts";
 import { forEachSource } from "../formula/leaves.ts";
 import { saltOf } from "../formula/sums/hiddenSalt.ts";
 import { percentByInci, waterPercent } from "../formula/sums/rollUp.ts";
+import { isDryProduct } from "../formula/sums/wetness.ts";
 import type { ResolvedSheet } from "../formula/types.ts";
 
 /** g/mol */
@@ -78,7 +79,8 @@ function isCommonSalt(molarMass: number, ions: number): boolean {
  */
 export function waterActivityReading(sheet: ResolvedSheet, composition = percentByInci(sheet)): WaterActivityReading {
   const water = waterPercent(composition);
-  if (water <= 0) return { activity: null, waterPercent: 0, solutes: [] };
+  // What moisture the powders of a dry product hold dissolves nothing.
+  if (water <= 0 || isDryProduct(sheet)) return { activity: null, waterPercent: 0, solutes: [] };
   const solutes = solutesOf(sheet).map((solute): SoluteShare => {
     const { molarMass, ions, norrishK, percent } = solute;
     const activity =

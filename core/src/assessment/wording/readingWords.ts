@@ -56,6 +56,7 @@ export function checkWords(check: PreservationCheck, library: MaterialsBySlug): 
     case "preservative":
       return preservativeWords(check, (slugs) => joined(slugs.map(names.of)));
     case "chelator":
+      if (check.reason === "no-water") return "None is needed while it is dry.";
       return check.reason === "there"
         ? `${written(check.value ?? 0, 2)} % chelator binds the metals that microbes need.`
         : "No chelator: metals from water and plants feed microbes and weaken the preservative.";
@@ -97,6 +98,8 @@ function waterWords({ reason, value }: CheckOf<"water-activity">): string {
 function preservativeWords({ reason, value, low }: CheckOf<"preservative">, listed: (slugs: readonly string[]) => string): string {
   const active = value === null ? "" : ` ${written(value, 3)} % undissociated acid is active at this pH.`;
   switch (reason) {
+    case "no-water":
+      return "None is needed while it is dry: take it with a dry spoon, and never fill it wet.";
     case "none":
       return "The formula contains no preservative.";
     case "low":
