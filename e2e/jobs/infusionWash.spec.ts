@@ -1,0 +1,86 @@
+import { activeMatter, beginJob, closeBatch, inThisOrder, makeBatch, reasonIfAsked, writeSheet } from "../testing/job";
+import { expect, test } from "../testing/test";
+
+test.use({ ownApplication: "jobs" });
+
+test("an infusion wash, 1.2 kg: thickness before and after the scent as a pair, salt after the pH, the pH once more with a reading, then bottles", async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await writeSheet(page, {
+    name: "Orchestra Pit wash",
+    aim: "body-wash",
+    batch: "1200",
+    recipe: `Phase A
+distilled water to 100
+oat extract 5 %
+tetrasodium glutamate diacetate 0.2 %
+sodium benzoate 0.5 %
+Phase B
+Sodium laureth sulfate (2 EO) 26 %
+cocamidopropyl betaine 14 %
+Phase C
+juniper berry oil 0.5 %
+polysorbate 20 2 %
+Phase D
+citric acid 50 % solution 0.4 %
+sodium chloride 1.2 %`,
+  });
+  // 26 × 0.275 + 14 × 0.30
+  await expect(activeMatter(page)).toHaveText("11.35");
+  await expect(page.getByText(/^Comes out at about pH/)).toBeVisible();
+  const batch = await beginJob(page);
+  const look = async (moment: "before" | "after", thickness: string) => {
+    await page.getByText("Look and feel", { exact: true }).first().click();
+    await page.getByLabel("moment").selectOption(moment);
+    await page.getByLabel("thickness", { exact: true }).selectOption(thickness);
+    await page.getByRole("button", { name: "Keep it" }).click();
+  };
+  const met = await makeBatch(page, {
+    "Scent and oils into the solubiliser": async () => look("before", "pump gel"),
+    "Cleansers into the water": async () => look("after", "syrup"),
+    "Thicken with salt": async (of) => {
+      const thickness = of.getByLabel("Thickness", { exact: true });
+      await thickness.fill("0.4");
+      await of.getByRole("button", { name: "Take the reading" }).click();
+      const added = of.getByRole("button", { name: "Added, start 8:00" });
+      await expect(added).toBeEnabled();
+      await added.click();
+      // The scent went in a moment ago: it is asked, and its reason stands in the record.
+      await expect(of.getByRole("alert")).toContainText("Scent can thin it");
+      await of.getByRole("alert").getByRole("button", { name: "trial" }).click();
+      // What is in it is told at once, and the reading is the one before it.
+      await expect(of.getByText("0.40 Pa·s before this addition")).toBeVisible();
+      await thickness.fill("2.5");
+      await expect(of.getByRole("button", { name: "Take the reading" })).toBeEnabled();
+      await of.getByRole("button", { name: "Take the reading" }).click();
+      await reasonIfAsked(of);
+      const enough = of.getByRole("button", { name: "Thick enough, next step" });
+      await expect(enough).toBeEnabled();
+      await enough.click();
+      await reasonIfAsked(of);
+    },
+    "Read the pH again": async (of) => {
+      await expect(of.getByText("Thickening moves the pH: read it once more.")).toBeVisible();
+      await expect(of.getByRole("button", { name: "The pH is right, next step" })).toHaveCount(0);
+      await of.getByLabel("pH", { exact: true }).fill("4.9");
+      await of.getByRole("button", { name: "Take the reading" }).click();
+      await reasonIfAsked(of);
+      await of.getByRole("button", { name: "The pH is right, next step" }).click();
+      await reasonIfAsked(of);
+    },
+    "Judge it": async (of) => {
+      await of.getByLabel("How many containers were filled").fill("4");
+      await of.getByLabel("Which container").fill("pump bottle 250 mL");
+      await of.getByRole("region", { name: "Containers" }).getByRole("button", { name: "Keep it" }).click();
+      await expect(of.getByText("Filled: 4 × pump bottle 250 mL.")).toBeVisible();
+      await of.getByRole("button", { name: "Finish" }).click();
+    },
+  });
+  inThisOrder(met, "Cocamidopropyl betaine", "Cleansers into the water", "Read the pH", "Thicken with salt", "Read the pH again", "rest");
+  const record = await closeBatch(page, batch, "1160");
+  const pair = record.getByRole("row", { name: /^pump gel/ });
+  await expect(pair).toContainText("Juniper berry essential oil");
+  await expect(pair).toContainText("syrup");
+  await expect(record).toContainText("Filled: 4 × pump bottle 250 mL.");
+});

@@ -1,0 +1,173 @@
+import { expect, type Locator, type Page } from "@playwright/test";
+import { done, scriptsReady, typedWeight, wanted } from "./atTheBench";
+import { beginFormula, saved } from "./test";
+
+/** A formula as a practitioner has it: an aim, a size, and the list as it is written down. */
+export interface Job {
+  readonly name: string;
+  /** Slug of the profile. */
+  readonly aim: string;
+  readonly batch: string;
+  readonly recipe: string;
+  /** Temperatures of phases, °C. */
+  readonly temperatures?: Readonly<Record<string, string>>;
+}
+
+/** Writes a job onto a new Sheet, from its aim to the last line. */
+export async function writeSheet(page: Page, { name, aim, batch, recipe, temperatures = {} }: Job): Promise<void> {
+  await beginFormula(page);
+  await scriptsReady(page);
+  await page.getByRole("textbox", { name: "Name of the formula" }).fill(name);
+  await page.getByRole("combobox", { name: "What it should be" }).selectOption(aim);
+  await page.getByRole("textbox", { name: "batch" }).fill(batch);
+  await page.getByLabel("Recipe as it is written").fill(recipe);
+  const take = page.getByRole("button", { name: "Read it into the sheet" });
+  await expect(take).toBeEnabled();
+  await expect(page.getByText("the material is not recognised")).toHaveCount(0);
+  await take.click();
+  for (const [phase, temperature] of Object.entries(temperatures)) {
+    await page.getByLabel(new RegExp(`^Temperature of phase ${phase},`)).fill(temperature);
+  }
+  await expect(saved(page)).toBeVisible();
+}
+
+export const activeMatter = (page: Page): Locator => page.getByRole("region", { name: "Active matter" }).locator("output");
+
+/** Makes the version final and begins a batch of it without lots. */
+export async function beginJob(page: Page): Promise<string> {
+  await expect(saved(page)).toBeVisible();
+  await page.getByRole("button", { name: "Finalise version 1" }).click();
+  await page.getByRole("link", { name: "Make a batch" }).click();
+  await expect(page.getByRole("button", { name: /^Begin (the|another) batch$/ })).toBeVisible();
+  for (const lot of await page.getByRole("combobox", { name: /^Lot for/ }).all()) await lot.selectOption("none");
+  for (const box of await page.getByRole("checkbox").all()) await box.check();
+  await page.getByRole("button", { name: /^Begin (the|another) batch$/ }).click();
+  await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
+  await scriptsReady(page);
+  return new URL(page.url()).pathname;
+}
+
+/** A step as it was met at the bench. */
+export interface MetStep {
+  readonly title: string;
+  /** All that stood there. */
+  readonly text: string;
+  /** What was weighed in it, by name, g as typed. */
+  readonly weighed: readonly (readonly [name: string, grams: string])[];
+}
+
+/** What a step is answered with instead of the usual, by a word of its title. */
+export type Answers = Readonly<Record<string, (page: Page) => Promise<void>>>;
+
+const button = (page: Page, name: string | RegExp) => page.getByRole("button", { name, exact: typeof name === "string" });
+const goOn = (page: Page) => button(page, "Go on anyway");
+const isTuned = (page: Page) => button(page, /^(The pH is right|Thick enough|Enough), next step/);
+const closing = (page: Page) => button(page, "Close the batch");
+const MOST_ACTS = 90;
+
+/** Answers what is asked with the first reason there is. */
+export async function reasonIfAsked(page: Page): Promise<void> {
+  const asked = page.getByRole("alert").filter({ hasText: "say why; it stands in the record" });
+  if (await asked.isVisible()) await asked.getByRole("button").first().click();
+}
+
+/** Goes through a batch as a maker does, every weight as wanted, up to its yield; tells every step as it was met. */
+export async function makeBatch(page: Page, answers: Answers = {}): Promise<readonly MetStep[]> {
+  const met: { title: string; text: string; weighed: (readonly [string, string])[] }[] = [];
+  const answered = new Set<string>();
+  for (let act = 0; act < MOST_ACTS; act += 1) {
+    const [weight, rest, tuned, close] = [typedWeight(page), goOn(page), isTuned(page), closing(page)];
+    await expect(weight.or(rest.first()).or(tuned).or(close).or(done(page)).or(button(page, "Take the reading")).first()).toBeVisible();
+    const title = (await page.locator("#step-head, #finish-head").innerText()).trim();
+    if (await close.isVisible()) return met;
+    if (met.at(-1)?.title !== title) met.push({ title, text: "", weighed: [] });
+    met.at(-1)!.text += `${(await page.locator("main section").first().innerText()).trim()}\n`;
+    const own = Object.keys(answers).find((word) => title.includes(word));
+    if (own !== undefined && !answered.has(title) && !(await rest.first().isVisible())) {
+      answered.add(title);
+      await answers[own]?.(page);
+      continue;
+    }
+    if (await rest.first().isVisible()) {
+      await rest.first().click();
+      await page.getByRole("button", { name: "it has rested enough" }).click();
+    } else if (await weight.isVisible()) {
+      const grams = await wantedOr(page, "300");
+      const name = ((await weight.getAttribute("aria-label")) ?? "").replace(/, what the scale shows, g$/, "");
+      met.at(-1)?.weighed.push([name, grams]);
+      await weight.fill(grams);
+      await expect(button(page, /Record weight|Accept anyway/)).toBeEnabled();
+      await weight.press("Enter");
+    } else if (await tuned.isVisible()) await tune(page);
+    else {
+      await expect(done(page)).toBeEnabled();
+      await done(page).click();
+      await reasonIfAsked(page);
+    }
+    await unguarded(page);
+  }
+  throw new Error("the batch does not come to an end");
+}
+
+/** The moment after an entry in which a second tap counts for none is over. */
+async function unguarded(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.querySelector("[data-act='Pause the batch'][disabled]") === null);
+}
+
+/** A weight that is wanted, or one that is right wherever any is. */
+async function wantedOr(page: Page, grams: string): Promise<string> {
+  return (await page.locator("main data").first().isVisible()) ? wanted(page) : grams;
+}
+
+/** A pH or a thickness that is right at the first reading. */
+async function tune(page: Page): Promise<void> {
+  const ph = page.getByLabel("pH", { exact: true });
+  if (await ph.isVisible()) await readPh(page, await middleOfTarget(page));
+  await expect(isTuned(page)).toBeEnabled();
+  await isTuned(page).click();
+  await reasonIfAsked(page);
+}
+
+/** The middle of where the step says that the pH belongs. */
+export async function middleOfTarget(page: Page): Promise<string> {
+  const [low, high] = [...(await page.getByText(/^belongs between/).innerText()).matchAll(/[\d.]+/g)].map(([number]) => Number(number));
+  return (((low ?? 0) + (high ?? 0)) / 2).toFixed(2);
+}
+
+export async function readPh(page: Page, value: string): Promise<void> {
+  const field = page.getByLabel("pH", { exact: true });
+  await field.fill(value);
+  await expect(button(page, "Take the reading")).toBeEnabled();
+  await button(page, "Take the reading").click();
+  await reasonIfAsked(page);
+  await expect(field).toBeHidden();
+}
+
+/** Closes the batch with its yield and opens the record. */
+export async function closeBatch(page: Page, batch: string, grams: string): Promise<Locator> {
+  await page.getByLabel("Yield, g").fill(grams);
+  await expect(closing(page)).toBeEnabled();
+  await closing(page).click();
+  await reasonIfAsked(page);
+  await expect(page.getByRole("heading", { name: /^Closed/ })).toBeVisible();
+  await page.goto(`${batch}/record`);
+  const record = page.getByRole("article");
+  await expect(record).toBeVisible();
+  return record;
+}
+
+/** Titles of steps stand in this order, others between them or not. */
+export function inThisOrder(met: readonly MetStep[], ...words: readonly string[]): void {
+  let from = 0;
+  for (const word of words) {
+    const at = met.slice(from).findIndex(({ title, weighed }) => title.includes(word) || weighed.some(([name]) => name.includes(word)));
+    expect(
+      at,
+      `${word} after ${met[from - 1]?.title ?? "the begin"} in ${met.map(({ title }) => title).join(" | ")}`,
+    ).toBeGreaterThanOrEqual(0);
+    from += at + 1;
+  }
+}
+
+/** Every word that stood there while the batch was made. */
+export const allText = (met: readonly MetStep[]): string => met.map(({ title, text }) => `${title}\n${text}`).join("\n");
