@@ -52,7 +52,7 @@ test("the maker's own steps: moved by keys, judged, kept with a reason, on the w
   const into = editor.getByLabel(/^Step for .*water/).last();
   await into.selectOption((await into.getByRole("option", { name: /Cleansers into the water/ }).textContent()) ?? "");
   await expect(row(page, /Cleansers into the water/)).toContainText("(a part)");
-  await expect(page.getByText(/To wash up:/).first()).toContainText(/Begun at [0-9:]+, at work until .*, filled at /);
+  await expect(page.getByText(/To wash up:/).first()).toContainText(/Begun at [0-9:]+, first rest at .*, filled at /);
   await page.getByRole("button", { name: "Keep these steps with v2" }).click();
   await expect(page.getByText("Your steps are kept with this draft.")).toBeVisible();
   await page.reload();

@@ -166,7 +166,7 @@ function Pairs({ record }: { readonly record: OpenRecord }) {
         <thead>
           <tr>
             <th scope="col">before</th>
-            <th scope="col">then went in</th>
+            <th scope="col">then added</th>
             <th scope="col">after</th>
           </tr>
         </thead>

@@ -93,7 +93,7 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
       : [
           heading("Before and after"),
           table(
-            ["before", "then went in", "after"],
+            ["before", "then added", "after"],
             record.pairs.map(({ before, between, after }) => [before, between.join(", "), after ?? "not said"]),
             ["*", "*", "*"],
           ),

@@ -24,7 +24,7 @@ describe("the strip of work and waiting", () => {
       { lineCount: 3, waitMinutes: 480 },
     ]);
     // 23:50 + 3 + 20 + 5 = 00:18 of the next day
-    expect(clockWords("23:50", strip)).toBe("Begun at 23:50, at work until 00:18 a day later, filled at 08:18 a day later.");
+    expect(clockWords("23:50", strip)).toBe("Begun at 23:50, first rest at 00:18 a day later, filled at 08:18 a day later.");
     expect(clockWords("09:30", stripGeometry([{ lineCount: 2, waitMinutes: 5 }]))).toBe("Begun at 09:30, filled at 09:39.");
     for (const wrong of ["", "24:00", "9:30", "09:60"]) expect(clockWords(wrong, strip)).toBeNull();
   });

@@ -35,7 +35,7 @@ const LONG_WAIT = 60;
 const DAY = 24 * 60;
 
 /**
- * Begin and end by the clock: "Begun at 09:30, at work until 10:18, filled at 18:38." A day later is said. Null where the
+ * Begin and end by the clock: "Begun at 09:30, first rest at 10:18, filled at 18:38." A day later is said. Null where the
  * begin is no time of the day.
  * @param begin as "09:30"
  */
@@ -45,7 +45,7 @@ export function clockWords(begin: string, { parts }: Pick<StripDrawn, "parts">):
   const from = Number(read[1]) * 60 + Number(read[2]);
   const upTo = (end: number): number => parts.slice(0, end).reduce((sum, { minutes }) => sum + minutes, from);
   const first = parts.findIndex(({ kind, minutes }) => kind === "wait" && minutes >= LONG_WAIT);
-  const work = first === -1 ? "" : `, at work until ${clock(upTo(first))}`;
+  const work = first === -1 ? "" : `, first rest at ${clock(upTo(first))}`;
   return `Begun at ${begin}${work}, filled at ${clock(upTo(parts.length))}.`;
 }
 
