@@ -51,6 +51,8 @@ test("from an empty board to a printed weighing sheet, and found again after a r
   await page.getByRole("button", { name: "New draft from v1" }).click();
   await expect(page.getByText("v2, draft")).toBeVisible();
   await page.getByLabel("Coco-glucoside, percent").fill("5");
+  // 5.85 + 4.20 + 5 × 0.52, in the list of versions as it is typed
+  await expect(page.getByRole("region", { name: "Versions" }).getByRole("listitem").filter({ hasText: "draft" })).toContainText("12.65 %");
   await expect(saved(page)).toContainText(/saved \d\d:\d\d/);
   await page.getByRole("link", { name: "v1", exact: true }).click();
   await expect(page.getByLabel("Coco-glucoside, percent")).toHaveValue("4.40");

@@ -4,12 +4,19 @@ import { Button, Textarea, UnstyledButton } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { NOTE_LENGTH } from "../typed/typedSheet";
+import { useReadingsInSight } from "../JudgedSheet";
 import type { OpenSheet } from "../openSheet.server";
 import { resultWords } from "../versions/resultWords";
 import classes from "./Versions.module.css";
 
 interface VersionsProps {
   readonly sheet: OpenSheet;
+}
+
+/** Active matter of what is typed, saved or not. */
+function ActiveNow() {
+  const { shown } = useReadingsInSight(false);
+  return written(shown.activeMatter.percent, 2);
 }
 
 /** Draft and final versions of this formula, and what can be done with the one shown. */
@@ -30,7 +37,9 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
               <Link to={`/sheet/${formulaId}/${version.number}`}>v{version.number}</Link>
             )}
             <span>{version.state === "draft" ? "draft" : `final ${version.finalisedOn ?? ""}`}</span>
-            <span className={classes.percent}>{written(version.activePercent, 2)} %</span>
+            <span className={classes.percent}>
+              {version.state === "draft" && version.number === shown ? <ActiveNow /> : written(version.activePercent, 2)} %
+            </span>
             {version.note !== "" && <q>{version.note}</q>}
             {version.made !== null && <Made made={version.made} />}
           </li>

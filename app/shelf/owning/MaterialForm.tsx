@@ -156,7 +156,7 @@ function Identity({ typed, row }: { readonly typed: TypedMaterial; readonly row:
           aria-label="INCI names with their percent"
           placeholder={"Aqua 70\nCoco-Glucoside 30"}
         />,
-        "one a line; of a bought material",
+        "one a line; of a bought material. The printed list alone is enough: its order tells the shares, as an estimate",
       )}
       {row(
         "parts",

@@ -1,7 +1,8 @@
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { describe, expect, it } from "vitest";
 import { sentenceOf } from "../../frame/formAnswer";
-import { database } from "../../../db/workplace.server";
+import { listMaterials } from "../../../db/materials/queries.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { loadReferenceLibrary } from "../../../db/materials/loadReference.server";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { openCompare } from "../comparing/compare.server";
@@ -23,6 +24,25 @@ const fieldsOf = async (work: Promise<Awaited<ReturnType<typeof saveOwn>>>) => {
   const saved = await work;
   return "slug" in saved ? saved.slug : saved.map(({ field }) => field);
 };
+
+describe("a bought base with nothing but its printed list", () => {
+  const base = (inci: string): TypedMaterial => ({ ...nothing, name: "Lake House base", role: "base", form: "liquid", inci });
+  const list = "Aqua\nDecyl Glucoside\nCocamidopropyl Betaine\nGlycerin\nPhenoxyethanol";
+
+  it("says what is in it, in the order of the label, to 100 %, marked as an estimate; its strength stays unknown", async () => {
+    expect(await fieldsOf(saveNewMaterial(base(list), ""))).toBe("lake-house-base");
+    const stored = (await listMaterials(database(), currentMakerId())).find(({ facts: { slug } }) => slug === "lake-house-base")?.facts;
+    const shares = (stored?.inci ?? []).map(({ percent }) => percent);
+    expect(stored?.inci?.map(({ name }) => name)).toEqual(list.split("\n"));
+    expect(shares.reduce((sum, percent) => sum + percent, 0)).toBeCloseTo(100, 6);
+    expect(shares).toEqual(shares.toSorted((a, b) => b - a));
+    expect(stored).toMatchObject({ uncertain: ["inci"], active: null });
+  });
+
+  it("one percent among the names asks for the others", async () => {
+    expect(await fieldsOf(saveNewMaterial(base("Aqua 70\nDecyl Glucoside"), ""))).toEqual(["inci"]);
+  });
+});
 
 describe("facts held against the library", () => {
   it("stand above it, say what differs, and go again", async () => {

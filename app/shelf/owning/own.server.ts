@@ -14,6 +14,7 @@ import { knownMaterials } from "../knownMaterials";
 import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
 import { typedMaterial, type TypedMaterial } from "./materialFields";
 import { readFacts } from "./readFacts";
+import { withPrintedShares } from "./printedShares.server";
 import { checkedOwnFacts, readTypedMaterial, type MaterialsAround } from "./readMaterial.server";
 
 type Saved = { readonly slug: string } | readonly FieldProblem[];
@@ -40,7 +41,7 @@ export async function openNewMaterial(from: string) {
 /** Puts a new material of the maker's own into the library, or says at which field it must be fixed. */
 export async function saveNewMaterial(typed: TypedMaterial, from: string): Promise<Saved> {
   const { idOf, ...rest } = await around();
-  const read = readTypedMaterial(typed, { ...rest, taken: new Set(rest.library.keys()), base: rest.library.get(from) ?? null });
+  const read = await readOwn(typed, { ...rest, taken: new Set(rest.library.keys()), base: rest.library.get(from) ?? null });
   if (!read.ok) return read.problems;
   const madeAs = read.material.parts === undefined ? null : "blend";
   await insertOwnMaterial(database(), currentMakerId(), {
@@ -50,6 +51,17 @@ export async function saveNewMaterial(typed: TypedMaterial, from: string): Promi
     madeAs,
   });
   return { slug: read.material.slug };
+}
+
+/** A typed material; what a printed list says is an estimate, and is marked as one. */
+async function readOwn(
+  typed: TypedMaterial,
+  beside: Parameters<typeof readTypedMaterial>[1],
+): Promise<ReturnType<typeof readTypedMaterial>> {
+  const told = await withPrintedShares(typed, beside.library);
+  if ("problem" in told) return { ok: false, problems: [told.problem] };
+  const read = readTypedMaterial(told.typed, beside);
+  return read.ok && told.isEstimated ? { ok: true, material: { ...read.material, uncertain: ["inci"] } } : read;
 }
 
 async function foundMaterial(slug: string) {
@@ -80,7 +92,7 @@ export async function saveOwn(slug: string, typed: TypedMaterial): Promise<Saved
   const makerId = currentMakerId();
   const rest = await around();
   if (isOwn) {
-    const read = readTypedMaterial(typed, { ...rest, taken: new Set(), base: stored, slug });
+    const read = await readOwn(typed, { ...rest, taken: new Set(), base: stored, slug });
     if (!read.ok) return read.problems;
     await updateOwnMaterial(db, makerId, id, read.material);
     return { slug };
