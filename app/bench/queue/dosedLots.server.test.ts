@@ -57,6 +57,12 @@ describe("an acid of the shelf that is no line of the formula", () => {
     expect(account.inGrams).toBeCloseTo(1.2, 9);
   });
 
+  it("costs what its lot costs: 1.2 g of 100 g for 10 are 0.12; without a price nothing is said", async () => {
+    expect((await openRecord(id)).cost).toBeNull();
+    await database().execute(sql`update lots set price = 10, pack_grams = 100 where id = ${agent.lot?.id ?? ""}`);
+    expect((await openRecord(id)).cost).toMatch(/^Cost 0\.12\b.* by the lots it took\.$/);
+  });
+
   it("taken back it is in the bottle again", async () => {
     const { view } = await viewBatch(id);
     expect(await enter(id, entry({ intent: "back", entry: view.last?.id ?? "" }))).toEqual([]);

@@ -51,6 +51,7 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
           </p>
           {yieldWords(record.account) !== null && <p>{yieldWords(record.account)}</p>}
           {record.readLast !== "" && <p>{record.readLast}</p>}
+          {record.cost !== null && <p>{record.cost}</p>}
           {record.filled.length > 0 && <p>{record.filled.join(". ")}.</p>}
           {tares.length > 0 && <p>Tare weights: {tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.</p>}
         </header>

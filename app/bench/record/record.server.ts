@@ -5,6 +5,7 @@ import { findPhoto } from "../../../db/batches/queries.server";
 import { stateOfView } from "../batch/batchView";
 import { storedBatch, viewBatch } from "../batch/stored.server";
 import { readLastWords } from "./accountWords";
+import { batchCostWords } from "./batchCost.server";
 import { filledWords, logOf } from "./logOf";
 import { pairsOf } from "./pairsOf";
 import { here, writtenMoment } from "../../frame/dates.server";
@@ -49,6 +50,7 @@ export async function openRecord(batchId: string) {
         (entry) => nameOfDose(entry) === beside.name && "readOff" in entry && entry.readOff === "simulated scale",
       ),
     })),
+    cost: await batchCostWords(view, plan, entries),
     filled: view.standing.flatMap((entry) => (entry.kind === "filled" ? [filledWords(entry)] : [])),
     pairs: pairsOf(view),
     readLast: readLastWords(batchResult(plan, entries)),

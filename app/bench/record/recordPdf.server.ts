@@ -50,6 +50,7 @@ export function definitionOf(record: OpenRecord, photos: readonly PhotoOfRecord[
     `${record.batch}, begun ${record.started}${endWords(finished)}`,
     ...(came === null ? [] : [came]),
     ...(record.readLast === "" ? [] : [record.readLast]),
+    ...(record.cost === null ? [] : [record.cost]),
     ...(record.filled.length === 0 ? [] : [`${record.filled.join(". ")}.`]),
     ...(tares.length === 0 ? [] : [`Tare weights: ${tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.`]),
     table(
