@@ -48,15 +48,15 @@ test("jars of a base: what is wrong keeps the typed text, five draw a salt curve
   await expect(page.getByRole("link", { name: "Back to the batch" })).toBeVisible();
 });
 
-test("the funnel is calibrated in the settings, and from then on its seconds are a thickness", async ({ page }) => {
+test("the flow cup is calibrated in the settings, and from then on its seconds are a thickness", async ({ page }) => {
   await page.goto("/settings");
   const funnel = page.locator("#funnel");
-  await funnel.getByRole("button", { name: "Calibrate the funnel" }).click();
+  await funnel.getByRole("button", { name: "Calibrate the flow cup" }).click();
   await expect(funnel.getByRole("alert")).toContainText("of both liquids");
   await funnel.getByLabel("first liquid runs, s").fill("60");
   await funnel.getByLabel("second liquid, Pa·s").fill("0.064");
   await funnel.getByLabel("second liquid runs, s").fill("5");
-  await funnel.getByRole("button", { name: "Calibrate the funnel" }).click();
+  await funnel.getByRole("button", { name: "Calibrate the flow cup" }).click();
   await expect(funnel.getByText("a wash of 1 g/mL that runs a minute is 1.01 Pa·s")).toBeVisible();
 });
 

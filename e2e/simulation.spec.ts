@@ -140,7 +140,7 @@ test("a batch with simulated instruments: calibrated, overshot, taken back with 
   await expect(record).toContainText(/Meter: 4 read as .*, off the simulated meter/);
   await expect(record).toContainText(/at 22 °C, off the simulated meter/);
   await expect(record).toContainText(/g sodium hydroxide 10 % dosed, off the simulated scale/);
-  await expect(record).toContainText(/s through the funnel, off the simulated cup/);
+  await expect(record).toContainText(/s through the flow cup, off the simulated cup/);
 });
 
 test("a practice run: overshot on purpose, taken back, salted as advised, and judged against what was hidden; stock and codes stay as they are", async ({

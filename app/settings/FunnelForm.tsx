@@ -24,8 +24,8 @@ export function FunnelForm({ funnel, typed, message }: FunnelFormProps) {
   return (
     <>
       <p className={classes.why}>
-        Time two liquids you know through it, a thick one and a thin one. Glycerin of 99.5 % is 1.27 Pa·s at 20 °C and 0.82 at 25 °C, within
-        5 %.
+        A funnel or a syringe does. Time two liquids you know through it, a thick one and a thin one. Glycerin of 99.5 % is 1.27 Pa·s at 20
+        °C and 0.82 at 25 °C, within 5 %.
         {funnel === null
           ? " Until then its seconds stand for themselves."
           : ` Now a wash of 1 g/mL that runs a minute is ${writtenShort(60 * funnel.k - funnel.c / 60, 2)} Pa·s.`}
@@ -52,7 +52,7 @@ export function FunnelForm({ funnel, typed, message }: FunnelFormProps) {
           </fieldset>
         ))}
         <Button type="submit" name="intent" value="funnel" h={36} variant="outline" loading={isBusy}>
-          Calibrate the funnel
+          Calibrate the flow cup
         </Button>
         <FormError>{message}</FormError>
       </Form>

@@ -91,7 +91,7 @@ export function SettingsPage({ settings, answered }: SettingsPageProps) {
             <DropsForm drops={drops} typed={typed?.intent === "drops" ? typed : null} message={saidOf("drops")} />
           </section>
           <section id="funnel" aria-labelledby="funnel-head">
-            <h2 id="funnel-head">Funnel</h2>
+            <h2 id="funnel-head">Flow cup</h2>
             <FunnelForm funnel={funnel} typed={typed?.intent === "funnel" ? typed : null} message={saidOf("funnel")} />
           </section>
         </div>

@@ -104,7 +104,7 @@ describe("the entries of a form", () => {
     expect(made({ by: "funnel" })).toMatchObject({ entries: [{ viscosity: 41, unit: "s", said: "" }] });
     // 1.02 × (0.05 × 41 − 0.02 ÷ 41) = 2.09
     expect(made({ by: "funnel" }, { k: 0.05, c: 0.02 })).toMatchObject({
-      entries: [{ viscosity: 2.09, unit: "Pa·s", said: "41 s through the funnel" }],
+      entries: [{ viscosity: 2.09, unit: "Pa·s", said: "41 s through the flow cup" }],
     });
     expect(made({ by: "funnel", viscosity: "0.4" }, { k: 0.05, c: 0.02 })).toMatchObject({
       problem: expect.stringContaining("too fast") as string,

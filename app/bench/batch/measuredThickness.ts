@@ -29,7 +29,7 @@ export function measuredThickness(
   return {
     viscosity: Number(flow.pascalSeconds.toPrecision(3)),
     unit: "Pa·s",
-    said: `${read.value} s through the funnel`,
+    said: `${read.value} s through the flow cup`,
     gauge: "funnel",
   };
 }

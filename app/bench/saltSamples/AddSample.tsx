@@ -41,7 +41,7 @@ export function AddSample({ base, kept, isBusy }: AddSampleProps) {
           .filter((one) => one !== "bead")
           .map((one) => (
             <option key={one} value={one}>
-              {one === "funnel" ? "seconds through my funnel" : one === "word" ? "in a word" : "in Pa·s"}
+              {one === "funnel" ? "seconds through my flow cup" : one === "word" ? "in a word" : "in Pa·s"}
             </option>
           ))}
       </NativeSelect>
@@ -63,7 +63,7 @@ export function AddSample({ base, kept, isBusy }: AddSampleProps) {
       )}
       {way === "funnel" && !base.hasFunnel && (
         <p>
-          Your funnel was never run with known liquids: its seconds stand for themselves. <Link to="/settings#funnel">Calibrate it</Link>
+          Your flow cup was never run with known liquids: its seconds stand for themselves. <Link to="/settings#funnel">Calibrate it</Link>
         </p>
       )}
       <Button type="submit" name="intent" value="add" h={56} fz={17} loading={isBusy}>

@@ -27,7 +27,7 @@ type Way = (typeof thicknessWays)[number];
 
 const wayNames: Readonly<Record<Way, string>> = {
   "Pa·s": "in Pa·s",
-  funnel: "seconds through my funnel",
+  funnel: "seconds through my flow cup",
   word: "in a word",
   bead: "by a sinking bead",
 };
@@ -122,7 +122,7 @@ export function ReadThickness({ due, words, unit, isAgain = false }: ReadThickne
       )}
       {way === "funnel" && constants === null && (
         <p className={classes.hint}>
-          The funnel was never run with known liquids: its seconds stand for themselves, with a word.{" "}
+          The flow cup was never run with known liquids: its seconds stand for themselves, with a word.{" "}
           <a href="/settings#funnel">Calibrate it</a>
         </p>
       )}

@@ -115,7 +115,7 @@ export function TuneThickness({ step: due }: { readonly step: Step }) {
       )}
       {isByWord && (
         <p className={classes.hint}>
-          The funnel is not calibrated: the word told with its seconds decides. Type the seconds you want below to aim by them.
+          The flow cup is not calibrated: the word told with its seconds decides. Type the seconds you want below to aim by them.
         </p>
       )}
       {(last !== undefined || tuning.saltSamples.length > 0) && (

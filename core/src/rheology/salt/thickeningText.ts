@@ -68,7 +68,7 @@ const short = (value: number): string => String(Number(value.toPrecision(3)));
 export function thickeningText(said: ThickeningSaid): string {
   switch (said.code) {
     case "on-target":
-      return `${said.word === null ? "On target." : `It is a ${said.word}, as wanted; a word cannot tell nearer, a funnel can.`} Let it stand and judge again tomorrow; scent may still thin it.`;
+      return `${said.word === null ? "On target." : `It is a ${said.word}, as wanted; a word cannot tell nearer, a flow cup can.`} Let it stand and judge again tomorrow; scent may still thin it.`;
     case "unreachable":
       return `Salt alone will hardly bring this base to ${short(said.target)}: it most likely ends near ${short(said.highest)} (estimate). Stop salting; a gum slurry or an associative thickener takes it further.`;
     case "add":
