@@ -42,6 +42,7 @@ test("the maker's own steps: moved by keys, judged, kept with a reason, on the w
   await page.getByRole("button", { name: "Add a step" }).click();
   await page.getByLabel("what to do").fill("Hold it against last season's bottle.");
   await page.getByLabel("clock").fill("5");
+  await page.getByLabel("tool").fill("white saucer");
   await page.getByLabel("look at, measure").focus();
   // A tenth of the water goes in with the cleansers.
   await row(page, /Weigh the water/).click();
@@ -64,6 +65,7 @@ test("the maker's own steps: moved by keys, judged, kept with a reason, on the w
   await page.goto("/weighing/5ea50000-0000-4000-8000-00000000c100/2");
   await expect(page.getByRole("article")).toContainText("Rest till the matinee.");
   await expect(page.getByRole("article")).toContainText("Hold it against last season's bottle.");
+  await expect(page.getByRole("article")).toContainText("Tool: white saucer.");
   await expect(page.getByRole("article")).toContainText("water (a part)");
 
   // Final, its steps stay; a batch is made by them.

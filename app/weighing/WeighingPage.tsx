@@ -102,9 +102,10 @@ export function WeighingPage({ sheet }: { readonly sheet: OpenWeighing }) {
         </DataTable>
         <h2 className={classes.stepsHead}>Steps</h2>
         <ol className={classes.steps}>
-          {sheet.steps.map(({ id, title, todo, check, waitMinutes }) => (
+          {sheet.steps.map(({ id, title, todo, check, tool, waitMinutes }) => (
             <li key={id}>
               <strong>{title}.</strong> {todo}
+              {tool !== null && ` Tool: ${tool}.`}
               {check !== null && ` Check: ${check}`}
               {waitMinutes > 0 && ` Rest ${waitMinutes < 120 ? `${waitMinutes} min` : `${Math.round(waitMinutes / 60)} h`}.`}
             </li>

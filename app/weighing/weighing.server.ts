@@ -51,11 +51,12 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
     printedOn: writtenLongDay(),
     total: assessment.lines.reduce((sum, line) => sum + line.gramsToWeigh, 0).toFixed(decimals),
     totalPercent: writtenPercent(assessment.totalPercent),
-    steps: stepsOf(made.formula, made.materials).steps.map(({ id, title, do: todo, check, waitMinutes }) => ({
+    steps: stepsOf(made.formula, made.materials).steps.map(({ id, title, do: todo, check, tool = null, waitMinutes }) => ({
       id,
       title,
       todo,
       check,
+      tool,
       waitMinutes,
     })),
     urgent: assessment.findings.filter((finding) => finding.severity !== "consider").map((finding) => `${finding.what} ${finding.cure}`),

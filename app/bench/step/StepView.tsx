@@ -76,6 +76,11 @@ export function StepView({ step, number, waitsFor }: StepViewProps) {
         <p>
           <strong>Why</strong> {step.why}
         </p>
+        {step.tool !== undefined && (
+          <p>
+            <strong>Tool</strong> {step.tool}
+          </p>
+        )}
         {step.check !== null && (
           <p>
             <strong>Check</strong> {step.check}

@@ -92,6 +92,13 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
         maxLength={500}
         onBlur={({ currentTarget: { value } }) => value.trim() !== (step.check ?? "") && set({ check: value.trim() })}
       />
+      <TextInput
+        label="tool"
+        key={`tool ${step.tool ?? ""}`}
+        defaultValue={step.tool ?? ""}
+        maxLength={120}
+        onBlur={({ currentTarget: { value } }) => value.trim() !== (step.tool ?? "") && set({ tool: value.trim() })}
+      />
       {step.lines.length > 0 && (
         <ul className={classes.lines} aria-label="Lines of this step">
           {step.lines.map((line) => (

@@ -65,6 +65,8 @@ export interface OwnStep {
   readonly do?: string;
   /** What to look at or to measure. */
   readonly check?: string;
+  /** What it is done with. */
+  readonly tool?: string;
   /** Ids of the lines that go in here. */
   readonly lines: readonly string[];
   /** Beaker it happens in. */

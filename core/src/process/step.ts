@@ -48,6 +48,8 @@ export interface Step {
   readonly caution: string | null;
   /** How to see that it went well; null where there is nothing to see. */
   readonly check: string | null;
+  /** What the maker does it with. */
+  readonly tool?: string;
   /** What is put on the scale beside its lines: beaker, stirrer and content before or after heating, or a part of the base. */
   readonly measures?: "before-heating" | "after-heating" | "part";
   /** Where its temperature belongs, °C; an end that is left out is open. */

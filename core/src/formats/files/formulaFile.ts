@@ -42,6 +42,7 @@ export const processSchema = Joi.object({
         title: Joi.string().min(1).max(120),
         do: Joi.string().min(1).max(2_000),
         check: Joi.string().allow("").max(500),
+        tool: Joi.string().allow("").max(120),
         lines: Joi.array().items(idField).max(MOST_LINES).required(),
         vessel: idField,
         waitMinutes: Joi.number().min(0).max(10_080),

@@ -73,13 +73,15 @@ describe("the maker's own steps", () => {
   });
 
   it("a step of one's own has its words, clock and beaker; renamed ones keep what was not changed", () => {
-    const own = { id: "colour-by-eye", title: "Colour by eye", do: "Compare with the card.", check: "photo", lines: [], waitMinutes: 5 };
+    const words = { title: "Colour by eye", do: "Compare with the card.", check: "photo", tool: "white saucer" };
+    const own = { id: "colour-by-eye", ...words, lines: [], waitMinutes: 5 };
     const process = { steps: [...asSuggested.steps.map((step) => (step.id === "shear" ? { ...step, title: "Clay in" } : step)), own] };
     const { steps } = made(process);
     expect(steps.at(-1)).toMatchObject({
       title: "Colour by eye",
       do: "Compare with the card.",
       check: "photo",
+      tool: "white saucer",
       waitMinutes: 5,
       vessel: "main",
     });

@@ -98,6 +98,7 @@ function stepOf(own: OwnStep, base: Step | undefined, { lines: all, weighed }: L
     waitMinutes,
     waitUntilMinutes: Math.max(waitMinutes, own.waitMinutes === undefined ? head.waitUntilMinutes : own.waitMinutes),
     caution: isAsSuggested ? head.caution : cautionOf(lines, undefined),
+    ...(own.tool === undefined || own.tool === "" ? {} : { tool: own.tool }),
     ...(own.atMostC === undefined ? {} : { temperature: { high: own.atMostC } }),
   };
 }
