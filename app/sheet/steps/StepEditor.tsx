@@ -1,11 +1,13 @@
-import { Button, Checkbox, NativeSelect, Textarea, TextInput, UnstyledButton } from "@mantine/core";
+import { Checkbox, NativeSelect, Textarea, TextInput, UnstyledButton } from "@mantine/core";
 import type { OwnStep } from "@tensidrum/core/formula";
 import type { Step } from "@tensidrum/core/process";
 import { shownMaterial } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";
 import { useState } from "react";
 import { NumberField } from "../../components/NumberField";
-import { addStep, changeStep, deleteStep, mergeWithNext, moveLine, OWN_ID, setPortion, splitStep, takePortion } from "./editSteps";
+import { addStep, changeStep, deleteStep, mergeWithNext, moveLine, OWN_ID, splitStep } from "./editSteps";
+import { focusOn } from "./focusOn";
+import { LinePart } from "./LinePart";
 import classes from "./Steps.module.css";
 import type { StepsState } from "./useSteps";
 
@@ -108,7 +110,7 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
                 checked={ticked.includes(line)}
                 onChange={({ currentTarget: { checked } }) => setTicked(checked ? [...ticked, line] : ticked.filter((one) => one !== line))}
               />
-              <Part state={state} line={line} name={nameOf(line)} />
+              <LinePart state={state} line={line} name={nameOf(line)} />
               <NativeSelect
                 aria-label={`Step for ${nameOf(line)}`}
                 value={step.id}
@@ -170,75 +172,14 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
   );
 }
 
-/** A line can be parted, and its part is a share of it. */
-function Part({ state, line, name }: { readonly state: StepsState; readonly line: string; readonly name: string }) {
-  const { process, change } = state;
-  const { portions = [] } = process;
-  const portion = portions.find(({ id }) => id === line);
-  if (portion !== undefined) {
-    return (
-      <NumberField
-        aria-label={`Part of ${name}, % of its line`}
-        key={portion.percentOfLine}
-        unit="% of it"
-        defaultValue={portion.percentOfLine}
-        onBlur={({ currentTarget: { value } }) => {
-          const read = readNumber(value);
-          if (read.ok && read.value !== portion.percentOfLine) change(setPortion(process, line, read.value));
-        }}
-      />
-    );
-  }
-  if (portions.some(({ of }) => of === line)) return <span>what is left</span>;
-  return <UnstyledButton onClick={() => change(takePortion(process, line))}>Take a part of it</UnstyledButton>;
-}
-
 /** Beakers a step may be moved to beside those that are used. */
 const EXTRA = [
   { id: "scent", name: "scent beaker" },
   { id: "cup", name: "small cup" },
 ] as const;
 
-/** What was pressed is gone once the page is drawn again: Tab goes on from a heading. */
-function focusOn(id: string): void {
-  requestAnimationFrame(() => document.getElementById(id)?.focus());
-}
-
 function newId(taken: readonly string[]): string {
   let number = 1;
   while (taken.includes(`${OWN_ID}${number}`)) number += 1;
   return `${OWN_ID}${number}`;
-}
-
-/** What the rules would do otherwise, each with a place for the maker's reason. */
-export function ProcessFindings({ state, words }: { readonly state: StepsState; readonly words: (at: number) => string }) {
-  const { findings, process, change } = state;
-  if (findings.length === 0) return <p>No issues: the order is as good as the suggested one.</p>;
-  return (
-    <ol className={classes.findings}>
-      {findings.map((finding, at) => (
-        <li key={`${finding.code} ${finding.step}`} data-severity={finding.severity}>
-          <p>
-            <strong>{finding.severity}</strong> {words(at)}
-          </p>
-          {finding.code !== "left-out" && (
-            <form
-              onSubmit={(event) => {
-                event.preventDefault();
-                const because = String(new FormData(event.currentTarget).get("because") ?? "").trim();
-                if (because === "") return;
-                change(changeStep(process, finding.step, (own) => ({ ...own, because })));
-                focusOn("rules-head");
-              }}
-            >
-              <TextInput name="because" label="Keep it, because" maxLength={200} autoComplete="off" />
-              <Button type="submit" h={36} variant="default">
-                Keep it
-              </Button>
-            </form>
-          )}
-        </li>
-      ))}
-    </ol>
-  );
 }
