@@ -1,14 +1,14 @@
 import { calibrationOf } from "../../acidity/calibration.ts";
 import { DROPS_TO_WEIGH } from "../../acidity/dropMass.ts";
-import type { Step } from "../step.ts";
 import { batchState, type BatchState } from "./batchState.ts";
 import { type BatchPlan } from "./batchPlan.ts";
 import type { BatchEntry } from "./entries.ts";
-import { SAMPLE_GRAMS, sampleOut } from "../tuning/sampleAside.ts";
-import { leftInBeaker } from "../tuning/leftInBeaker.ts";
+import { sampleOut } from "../tuning/sampleAside.ts";
 import { tunedCorridor } from "../tuning/phTuning.ts";
 import { written } from "../../quantities/written.ts";
+import { whyNotSample } from "./admitSample.ts";
 import { isWaiting } from "./waits.ts";
+import { stepIsOver, tunes, wrongWeight } from "./whatCannotBe.ts";
 
 /** What a thermometer in a batch can show, °C. */
 const LEAST_C = -10;
@@ -108,42 +108,6 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
   }
 }
 
-type SampleEntry = BatchEntry & { readonly kind: `sample-${string}` };
-
-function whyNotSample(plan: BatchPlan, state: BatchState, entry: SampleEntry): string | null {
-  if (!tunes(plan, entry.step, "ph")) return "A sample is taken aside where the pH is adjusted.";
-  const out = sampleOut(state.standing);
-  if (entry.kind === "sample-lost") {
-    return out === null ? NO_SAMPLE : entry.reason === "" ? "Say where the sample went; it stands in the record." : null;
-  }
-  const over = stepIsOver(state, entry.step);
-  // Poured back late is better than never.
-  if (over !== null && entry.kind !== "sample-back") return over;
-  if (entry.kind === "sample-taken") {
-    if (out !== null) return "A sample is out already. Pour it back first.";
-    const before = state.standing.findLast(({ kind }) => kind === "ph-read" || kind === "dosed");
-    if (before?.kind !== "ph-read") return "Read the pH of the batch first: the sample begins with it.";
-    if (!(entry.grams > 0)) return "A sample is more than 0 g.";
-    const there = leftInBeaker(plan, state.standing);
-    return entry.grams < there
-      ? wrongWeight(plan, entry.grams)
-      : `The sample would be larger than the batch: ${written(there, 1)} g are there. Take ${SAMPLE_GRAMS.low} to ${SAMPLE_GRAMS.high} g.`;
-  }
-  if (out === null) return NO_SAMPLE;
-  if (entry.kind === "sample-read") {
-    if (!(entry.ph >= 0 && entry.ph <= 14)) return "A pH lies between 0 and 14. Look at the meter again.";
-    return entry.sampleGrams <= out.contentGrams ? wrongWeight(plan, entry.sampleGrams) : "That is more than the sample holds.";
-  }
-  if (entry.kind === "sample-back" && entry.grams > out.contentGrams + WEIGHED_NEAR_GRAMS) {
-    return `The sample holds ${written(out.contentGrams, 1)} g with what was dosed. More than that cannot come back.`;
-  }
-  return entry.grams > 0 ? wrongWeight(plan, entry.grams) : "This is more than 0 g.";
-}
-
-const NO_SAMPLE = "No sample is out.";
-/** Two weighings of one beaker may differ by so much, g. */
-const WEIGHED_NEAR_GRAMS = 1;
-
 const WEIGHING = new Set<BatchEntry["kind"]>(["weighed", "measured", "dosed", "salted", "thickened"]);
 
 /** Whether anything has gone into a beaker. */
@@ -157,12 +121,6 @@ function isBack(entries: readonly BatchEntry[], id: string): boolean {
 
 function standsIn({ standing }: BatchState, id: string): boolean {
   return standing.some((entry) => entry.id === id);
-}
-
-function stepIsOver({ steps }: BatchState, id: string): string | null {
-  const found = steps.find(({ step }) => step.id === id);
-  if (found === undefined) return "This step is not in the batch.";
-  return found.state === "open" ? null : `"${found.step.title}" has been ${found.state} already.`;
 }
 
 function whyNotWeighed(plan: BatchPlan, state: BatchState, entry: BatchEntry & { readonly kind: "weighed" }): string | null {
@@ -235,17 +193,6 @@ function whyNotThickened(plan: BatchPlan, state: BatchState, entry: BatchEntry &
   const step = plan.steps.find(({ id }) => id === entry.step);
   if (step?.tunes !== "polymer" || !step.lines.includes(entry.line)) return "No thickener is folded in here.";
   return (entry.grams > 0 ? wrongWeight(plan, entry.grams) : "An addition is more than 0 g.") ?? stepIsOver(state, entry.step);
-}
-
-function tunes({ steps }: BatchPlan, id: string, what: Step["tunes"]): boolean {
-  return steps.some((step) => step.id === id && step.tunes === what);
-}
-
-/** What no scale of the maker can have shown. */
-function wrongWeight({ formula }: BatchPlan, grams: number): string | null {
-  if (!(grams >= 0)) return "A weight is not below 0. Tare again and weigh once more.";
-  const most = Math.max(0, ...formula.scales.map(({ capacityGrams }) => capacityGrams));
-  return most > 0 && grams > most ? `That is more than your strongest scale carries, ${most} g.` : null;
 }
 
 function whyNotDone(plan: BatchPlan, state: BatchState, id: string): string | null {
