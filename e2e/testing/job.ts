@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from "@playwright/test";
-import { done, scriptsReady, typedWeight, wanted } from "./atTheBench";
+import { acknowledged, done, scriptsReady, typedWeight, wanted } from "./atTheBench";
 import { beginFormula, saved } from "./test";
 
 /** A formula as a practitioner has it: an aim, a size, and the list as it is written down. */
@@ -150,6 +150,7 @@ export async function closeBatch(page: Page, batch: string, grams: string): Prom
   await closing(page).click();
   await reasonIfAsked(page);
   await expect(page.getByRole("heading", { name: /^Closed/ })).toBeVisible();
+  await acknowledged(page);
   await page.goto(`${batch}/record`);
   const record = page.getByRole("article");
   await expect(record).toBeVisible();
