@@ -21,11 +21,12 @@ const OWN_WHY = "Your own step.";
 export function ownSteps({ steps: suggested, vessels }: StepList, process: OwnProcess, sheet: LinesOfSteps): StepList {
   const placed = withEveryLine(suggested, process, sheet);
   const byId = new Map(suggested.map((step) => [step.id, step]));
+  const portions = new Set((process.portions ?? []).map(({ id }) => id));
   const lastIn = new Map<VesselId, string>();
   const before: string[] = [];
   const steps = placed.map((own): Step => {
     const base = byId.get(own.id);
-    const step = stepOf(own, base, sheet);
+    const step = stepOf(own, base, sheet, portions);
     const there = step.vessel === null ? [...lastIn.values()] : [lastIn.get(step.vessel)];
     const after = new Set([...(base?.after ?? []).filter((id) => before.includes(id)), ...there.filter((id) => id !== undefined)]);
     if (after.size === 0 && before.length > 0) after.add(before.at(-1)!);
@@ -68,12 +69,17 @@ function withEveryLine(suggested: readonly Step[], { steps }: OwnProcess, { line
   return placed;
 }
 
-function stepOf(own: OwnStep, base: Step | undefined, { lines: all, weighed }: LinesOfSteps): Step {
+function stepOf(own: OwnStep, base: Step | undefined, { lines: all, weighed }: LinesOfSteps, portions: ReadonlySet<string>): Step {
   const lines = all.filter(({ line }) => own.lines.includes(line.id));
   const grams = new Map(weighed.map(({ id, gramsToWeigh }) => [id, gramsToWeigh]));
-  const amounts = lines.map(({ line, material }) => ({ grams: grams.get(line.id) ?? 0, name: shownMaterial(material).name }));
+  const amounts = lines.map(({ line, material }) => {
+    const { name } = shownMaterial(material);
+    return { grams: grams.get(line.id) ?? 0, name: portions.has(line.id) ? `${name} (a part)` : name };
+  });
   const isAsSuggested = base !== undefined && base.lines.length === lines.length && lines.every(({ line }) => base.lines.includes(line.id));
-  const plain = amounts.length === 0 ? "Do it, then go on." : `Add ${listed(amounts)}.`;
+  const added = `Add ${listed(amounts)}.`;
+  // What a step without lines says names no amounts: it still holds when something comes in with it.
+  const plain = amounts.length === 0 ? "Do it, then go on." : base?.lines.length === 0 ? `${base.do} ${added}` : added;
   const vessel = own.vessel === undefined ? (base?.vessel ?? (base === undefined ? "main" : null)) : (own.vessel as VesselId);
   const head: Step = base ?? {
     ...{
