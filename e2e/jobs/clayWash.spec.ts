@@ -44,6 +44,7 @@ lactic acid 0.2 %`,
   expect(scent?.weighed.find(([name]) => name.includes("hamomile"))?.[1]).toBe("0.20");
   const clays = met.find(({ weighed }) => weighed.some(([name]) => name.startsWith("Kaolin")));
   expect(clays?.weighed.map(([, grams]) => grams)).toEqual(["24.0", "6.0"]);
+  expect(allText(met)).toContain("Clay unsettles a meter");
   expect(allText(met)).not.toMatch(/clay is food/i);
   const record = await closeBatch(page, batch, "388");
   await expect(record).toContainText("Yield 388.0 g, 97.");

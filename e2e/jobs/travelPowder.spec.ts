@@ -30,6 +30,8 @@ sodium bicarbonate 1 %`,
   inThisOrder(met, "Rice powder", "Jojoba", "Blend it into the bowl", "rest", "Judge");
   expect(met.some(({ title }) => title.includes("pH"))).toBe(false);
   expect(met.some(({ title }) => title.includes("water"))).toBe(false);
+  expect(allText(met)).toContain("take it with a dry spoon");
+  expect(met.at(-1)?.text).not.toContain("pH now");
   const record = await closeBatch(page, batch, "58");
   await expect(record.getByRole("row", { name: /^Rice powder/ })).toContainText("22.8");
 });

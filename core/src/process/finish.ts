@@ -1,3 +1,4 @@
+import { isKind } from "../library/ingredientKinds.ts";
 import type { ResolvedLine } from "../formula/types.ts";
 import { foamsItself } from "../rheology/routes.ts";
 import { isDryForm } from "../quantities/dryForms.ts";
@@ -67,9 +68,10 @@ export function tuningPart(plan: Planner): void {
     plan.add({ ...into, id: "neutralise", code: "neutralise", facts: plan.weighed(neutral), lines: neutral, wait });
   }
   const acids = plan.take("ph");
-  const facts = { held: plan.amounts(acids) };
-  if (isSoap) plan.add({ ...into, id: "ph", code: "soap-ph", facts, lines: acids, reads: "ph" });
-  else plan.add({ ...into, id: "ph", code: "ph", facts, lines: acids, tunes: "ph" });
+  const held = plan.amounts(acids);
+  const hasClay = plan.bench.lines.some(({ material, percent }) => percent > 0 && material.parts === undefined && isKind(material, "clay"));
+  if (isSoap) plan.add({ ...into, id: "ph", code: "soap-ph", facts: { held }, lines: acids, reads: "ph" });
+  else plan.add({ ...into, id: "ph", code: "ph", facts: { held, hasClay }, lines: acids, tunes: "ph" });
   thicknessPart(plan, isSoap);
 }
 
@@ -132,7 +134,8 @@ export function restPart(plan: Planner): void {
   if (profile === "whipped-cleanser" && plan.bench.kind === "wet") {
     plan.add({ id: "whip-last", code: "whip-last", stage: "finish", vessel: null });
   }
-  plan.add({ id: "fill", code: "fill", facts: { foamsItself: foamsItself(profile) }, stage: "finish", vessel: null });
+  const judgedAs = plan.bench.kind === "dry" || plan.bench.kind === "oil" ? plan.bench.kind : "wet";
+  plan.add({ id: "fill", code: "fill", facts: { foamsItself: foamsItself(profile), kind: judgedAs }, stage: "finish", vessel: null });
 }
 
 function restOf({ bench }: Planner) {

@@ -33,6 +33,7 @@ describe("a clay wash for taking masks off", () => {
     list.inOrder("lavender-oil", "surfactants-into-water");
     expect(list.at("prepare").do).toContain("dust mask");
     expect(list.at("kaolin").lines).not.toContain("xanthan-gum");
+    expect(list.at("ph").check).toContain("Clay unsettles a meter");
   });
 
   it("with a solubiliser the oil goes into that, and without an oil the glucoside waits with the betaine", () => {
@@ -137,10 +138,13 @@ describe("a travel powder", () => {
     list.inOrder("rice-powder", "rub-into-bowl", "rest");
     expect(list.vesselOf("jojoba-oil")).toBe("cup");
     expect(list.has("ph")).toBe(false);
+    expect(list.at("fill").do).toContain("dry spoon");
+    expect(list.at("fill").do).not.toContain("pH");
   });
 
   it("with water in it it is no dry blend any more", () => {
     expect(powder(true).vesselOf("rice-powder")).not.toBe("bowl");
+    expect(powder(true).at("fill").do).toContain("pH");
   });
 });
 
@@ -204,6 +208,7 @@ describe("a micellar remover near the eye", () => {
       A: [22, ["water-distilled", "q.s."], ["disodium-edta", 0.1], ["glycerin", 2], ["panthenol-75", 0.5]],
       B: [22, ["poloxamer-188", 2], ["disodium-cocoamphodiacetate", 1], ["phenoxyethanol-ethylhexylglycerin", 0.9]],
     });
+    expect(remover.at("ph").check).not.toContain("Clay");
     remover.inOrder("disodium-edta", "phenoxyethanol-ethylhexylglycerin", "ph", "rest");
     expect(remover.steps.some(({ stage }) => stage === "heat")).toBe(false);
   });

@@ -20,11 +20,11 @@ export const tuningSteps = {
     why: "Soap is alkaline by nature: below 9 it splits into greasy fatty acid, above 10 it bites.",
     check: "9 to 10 on two readings.",
   }),
-  ph: ({ held }: { readonly held: readonly Amount[] }): StepText => ({
+  ph: ({ held, hasClay }: { readonly held: readonly Amount[]; readonly hasClay: boolean }): StepText => ({
     title: "Read the pH and set it",
     do: `Stir 2 g into 18 g distilled water and read at 20 to 25 °C.${held.length > 0 ? ` Hold back ${listed(held)}: dose it bit by bit as advised, stir, wait two minutes, read again.` : " Correct it with a weak acid or base in small doses."}`,
     why: BEFORE_SALT,
-    check: TWO_READINGS,
+    check: hasClay ? `${TWO_READINGS} ${CLAY_AT_THE_METER}` : TWO_READINGS,
   }),
   "late-thickener": ({ amounts }: Weighed): StepText => ({
     title: "Thicken in small steps",
@@ -72,16 +72,27 @@ export const tuningSteps = {
     why: REST[kind],
     check: "Bubbles are gone; look, smell, thickness noted.",
   }),
-  fill: ({ foamsItself }: { readonly foamsItself: boolean }): StepText => ({
+  fill: ({ foamsItself, kind }: { readonly foamsItself: boolean; readonly kind: keyof typeof JUDGED }): StepText => ({
     title: "Judge it, then fill",
-    do: `Judge thickness, look and pH now, not before.${foamsItself ? " Pump one container empty of air and look at the foam before you fill them all." : " Fill one container and try it before you fill them all."} Label each with batch and date.`,
-    why: "Some pumps froth a gel, and some caps do not let it through.",
+    do: `${JUDGED[kind]}${foamsItself ? " Pump one container empty of air and look at the foam before you fill them all." : " Fill one container and try it before you fill them all."} Label each with batch and date.`,
+    why:
+      kind === "dry"
+        ? "Without water nothing grows in it, until something wet gets in."
+        : "Some pumps froth a gel, and some caps do not let it through.",
     check: "Yield weighed, containers counted, one kept back.",
   }),
 } as const;
 
 const BEFORE_SALT = "Before salt: amphoterics thicken as the pH falls. What is written is only an estimate of what this batch takes.";
+const CLAY_AT_THE_METER = "Clay unsettles a meter: read a strip beside it.";
 const TWO_READINGS = "Inside the corridor on two readings.";
+
+/** What is judged before it is filled, by what it is. */
+const JUDGED = {
+  wet: "Judge thickness, look and pH now, not before.",
+  oil: "Judge look and smell now: clear, even, no grains.",
+  dry: "Look for lumps now. Fill it dry, tapped down and by weight, and take it with a dry spoon; its oil says how long it keeps.",
+} as const;
 
 /** Why it rests, by what makes it need that. */
 const REST = {
