@@ -6,13 +6,23 @@ import { type ReactNode, useState } from "react";
 import { SmallDialog } from "../../components/SmallDialog";
 import { useSheet } from "../SheetState";
 import classes from "./BatchDialog.module.css";
-import { fillingBatch, inHandBatch, type TypedFilling, usualFilling, type WantedBatch } from "./batchWays";
+import {
+  fillingBatch,
+  inHandBatch,
+  potBatch,
+  type TypedFilling,
+  type TypedPot,
+  usualFilling,
+  usualPot,
+  type WantedBatch,
+} from "./batchWays";
 
-/** How much to make: from what is to be filled, or from what is in hand of one material. */
+/** How much to make: from what is to be filled, what is in hand of one material, or what the largest pot holds. */
 export default function BatchDialog({ onClose }: { readonly onClose: () => void }) {
   const { readings, known, editor } = useSheet();
   const { formula, shown } = readings;
   const [filling, setFilling] = useLocalStorage<TypedFilling>({ key: "tensidrum.filling", defaultValue: usualFilling });
+  const [pot, setPot] = useLocalStorage<TypedPot>({ key: "tensidrum.pot", defaultValue: usualPot });
   const materials = [...new Set(formula.lines.map(({ material }) => material))].flatMap((slug) => known.materials.bySlug.get(slug) ?? []);
   const first = materials.find(({ countsAsActive }) => countsAsActive === true) ?? materials[0];
   const [inHand, setInHand] = useState({ material: first?.slug ?? "", grams: "" });
@@ -75,6 +85,29 @@ export default function BatchDialog({ onClose }: { readonly onClose: () => void 
           onType={(grams) => setInHand((now) => ({ ...now, grams }))}
         />
       </Way>
+      <Way
+        title="To fit the largest pot"
+        wanted={potBatch(formula.batchGrams, pot, shown.densityGramsPerMl)}
+        isBegun={pot.holds !== ""}
+        onMake={make}
+      >
+        <Amount words="pot holds" label="What the largest pot holds" value={pot.holds} onType={(holds) => setPot({ ...pot, holds })} />
+        <NativeSelect
+          aria-label="Unit of the pot"
+          value={pot.unit}
+          onChange={(event) => setPot({ ...pot, unit: event.currentTarget.value === "mL" ? "mL" : "L" })}
+        >
+          <option>L</option>
+          <option>mL</option>
+        </NativeSelect>
+        <Amount
+          words="left free to stir"
+          label="Left free to stir, %"
+          unit="%"
+          value={pot.free}
+          onType={(free) => setPot({ ...pot, free })}
+        />
+      </Way>
     </SmallDialog>
   );
 }
@@ -103,7 +136,7 @@ function Way({ title, wanted, isBegun, onMake, children }: WayProps) {
       <div className={classes.fields}>{children}</div>
       <p className={classes.answer} role="status">
         {wanted.ok && <UnstyledButton type="submit">Make {writtenMass(wanted.grams)}</UnstyledButton>}
-        {!wanted.ok && isBegun && wanted.problem}
+        {wanted.ok ? wanted.note !== undefined && <span className={classes.note}> {wanted.note}</span> : isBegun && wanted.problem}
       </p>
     </form>
   );

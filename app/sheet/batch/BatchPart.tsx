@@ -4,7 +4,7 @@ import classes from "../Sheet.module.css";
 
 const BatchDialog = lazy(() => import("./BatchDialog"));
 
-/** The door to sizing the batch by containers or by what is in hand. */
+/** The door to sizing the batch by containers, by what is in hand or by the largest pot. */
 export function BatchPart() {
   const [isOpen, setOpen] = useState(false);
   return (
@@ -13,7 +13,7 @@ export function BatchPart() {
         type="button"
         className={`${classes.door} ${classes.scripted}`}
         onClick={() => setOpen(true)}
-        data-act="How much to make: containers, or a material in hand"
+        data-act="How much to make: containers, a material in hand, or the largest pot"
         data-key="b"
       >
         How much to make

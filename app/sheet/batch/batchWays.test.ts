@@ -1,7 +1,7 @@
 import type { Formula } from "@tensidrum/core/formula";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import { describe, expect, it } from "vitest";
-import { fillingBatch, inHandBatch, usualFilling } from "./batchWays";
+import { fillingBatch, inHandBatch, potBatch, usualFilling, usualPot } from "./batchWays";
 
 const library = new Map(referenceLibrary.map((material) => [material.slug, material]));
 const formula: Formula = {
@@ -53,5 +53,27 @@ describe("to use up a material", () => {
 
   it("says so when the formula holds none of it", () => {
     expect(inHandBatch(formula, { material: "glycerin", grams: "83" }, library).ok).toBe(false);
+  });
+});
+
+describe("to fit the largest pot", () => {
+  it("2,400 g of soap do not fit 1.5 L: half of it, twice", () => {
+    const half = potBatch(2400, { ...usualPot, holds: "1.5" }, 1.01);
+    expect(half).toMatchObject({ ok: true, grams: 1200 });
+    expect(half.ok && half.note).toMatch(/^2 rounds of it are 2,?400/);
+  });
+
+  it("says that a batch fits, and what the pot takes at most", () => {
+    const fits = potBatch(500, { holds: "900", unit: "mL", free: "20" }, 1.03);
+    expect(fits).toMatchObject({ ok: true, grams: 741 });
+    expect(fits.ok && fits.note).toContain("fits");
+  });
+
+  it.each([
+    ["no pot yet", { holds: "" }],
+    ["an empty pot", { holds: "0" }],
+    ["all of it left free", { holds: "2", free: "100" }],
+  ])("says what is wrong with %s", (_, typed) => {
+    expect(potBatch(500, { ...usualPot, ...typed }, null).ok).toBe(false);
   });
 });

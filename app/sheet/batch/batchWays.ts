@@ -1,11 +1,12 @@
-import { batchForContainers, batchForMaterial, type Formula } from "@tensidrum/core/formula";
+import { batchForContainers, batchForMaterial, roundsForPot, type Formula, type PotRounds } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { fillMassGrams } from "@tensidrum/core/packaging";
-import { floorToMultiple, readNumber } from "@tensidrum/core/quantities";
+import { floorToMultiple, readNumber, writtenMass } from "@tensidrum/core/quantities";
 
-/** The batch that was asked for, or why there is none yet. */
-export type WantedBatch = { readonly ok: true; readonly grams: number } | { readonly ok: false; readonly problem: string };
+/** The batch that was asked for, and what is to be known of it; or why there is none. */
+export type WantedBatch =
+  { readonly ok: true; readonly grams: number; readonly note?: string } | { readonly ok: false; readonly problem: string };
 
 export interface TypedFilling {
   readonly containers: string;
@@ -57,6 +58,39 @@ export function inHandBatch(
   });
 }
 
+export interface TypedPot {
+  /** What it holds to the brim. */
+  readonly holds: string;
+  readonly unit: "mL" | "L";
+  /** Left free for stirring, %. */
+  readonly free: string;
+}
+
+export const usualPot: TypedPot = { holds: "", unit: "L", free: "20" };
+
+/** One of the equal rounds in which the batch fits the largest pot, rounded down; the most it takes where the batch fits. */
+export function potBatch(batchGrams: number, typed: TypedPot, densityGramsPerMl: number | null): WantedBatch {
+  const fit = parted(batchGrams, typed, densityGramsPerMl);
+  if ("problem" in fit) return { ok: false, problem: fit.problem };
+  if (fit.rounds === 1) {
+    const most = floorToMultiple(fit.mostGrams, 1);
+    return { ok: true, grams: most, note: `${writtenMass(batchGrams)} fits. This is the most that the pot takes.` };
+  }
+  const note = `${fit.rounds} rounds of it are ${writtenMass(batchGrams)}. Weigh each round by itself.`;
+  return { ok: true, grams: floorToMultiple(fit.gramsEach, BATCH_STEP_GRAMS), note };
+}
+
+function parted(batchGrams: number, typed: TypedPot, densityGramsPerMl: number | null): PotRounds | { readonly problem: string } {
+  return refused(() => {
+    const holds = numberIn(typed.holds, "what the largest pot holds");
+    return roundsForPot(batchGrams, {
+      brimfulMl: typed.unit === "L" ? holds * 1000 : holds,
+      freePercent: numberIn(typed.free, "how much of it stays free"),
+      densityGramsPerMl: densityGramsPerMl ?? 1,
+    });
+  });
+}
+
 function numberIn(text: string, what: string): number {
   const read = readNumber(text);
   if (read.ok) return read.value;
@@ -64,10 +98,15 @@ function numberIn(text: string, what: string): number {
 }
 
 function wanted(work: () => number): WantedBatch {
+  const grams = refused(work);
+  return typeof grams === "number" ? { ok: true, grams } : { ok: false, problem: grams.problem };
+}
+
+function refused<T>(work: () => T): T | { readonly problem: string } {
   try {
-    return { ok: true, grams: work() };
+    return work();
   } catch (error) {
-    if (error instanceof Refusal) return { ok: false, problem: `${error.message} ${error.remedy}`.trim() };
+    if (error instanceof Refusal) return { problem: `${error.message} ${error.remedy}`.trim() };
     throw error;
   }
 }

@@ -13,7 +13,7 @@ export { applyChange } from "./changes/formulaChange.ts";
 export type { Changeable, FormulaChange } from "./changes/formulaChange.ts";
 export { openRecipe } from "./changes/openRecipe.ts";
 export type { OpenAmount, OpenRecipe } from "./changes/openRecipe.ts";
-export { USUAL_LOSS_PERCENT, batchForContainers, batchForMaterial, scaleToBatch } from "./changes/scaling.ts";
+export { USUAL_LOSS_PERCENT, batchForContainers, batchForMaterial, roundsForPot, scaleToBatch, type PotRounds } from "./changes/scaling.ts";
 export { formulaOfDraft, nothingMeasured } from "./draft.ts";
 export type { Draft, DraftLine, Measured } from "./draft.ts";
 export { finestDecimals, gramsText } from "./gramsShown.ts";

@@ -4,7 +4,7 @@ import { library, materialOf, sheetOf } from "../../testing/exampleSheet.ts";
 import { assess } from "../assess.ts";
 import { Refusal } from "../../quantities/refusal.ts";
 import { openRecipe } from "../../formula/changes/openRecipe.ts";
-import { batchForContainers, batchForMaterial, scaleToBatch } from "../../formula/changes/scaling.ts";
+import { batchForContainers, batchForMaterial, roundsForPot, scaleToBatch } from "../../formula/changes/scaling.ts";
 import { substitute } from "./substitute.ts";
 
 const wash = sheetOf([
@@ -37,10 +37,39 @@ describe("scaling", () => {
     );
   });
 
+  it("2,400 g in a pot of 1.5 L, a fifth free, 1.01 g/mL: 1,212 g at most, so twice 1,200 g", () => {
+    const twice = roundsForPot(2400, { brimfulMl: 1500, densityGramsPerMl: 1.01 });
+    expect(twice).toMatchObject({ rounds: 2, gramsEach: 1200 });
+    expect(twice.mostGrams).toBeCloseTo(1212, 9);
+    // What just fits is one round, and what is a gram more is two.
+    const full = { brimfulMl: 1500, freePercent: 20, densityGramsPerMl: 1 };
+    expect(roundsForPot(1200, full).rounds).toBe(1);
+    expect(roundsForPot(3600, full).rounds).toBe(3);
+    expect(roundsForPot(1201, full).rounds).toBe(2);
+  });
+
+  it("rounds hold the whole batch, none more than the pot, and one less would not do", () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 20_000, noNaN: true }),
+        fc.integer({ min: 50, max: 5000 }),
+        fc.integer({ min: 0, max: 60 }),
+        (batch, brimfulMl, freePercent) => {
+          const { rounds, gramsEach, mostGrams } = roundsForPot(batch, { brimfulMl, freePercent, densityGramsPerMl: 1.02 });
+          expect(rounds * gramsEach).toBeCloseTo(batch, 6);
+          expect(gramsEach).toBeLessThanOrEqual(mostGrams * (1 + 1e-8));
+          if (rounds > 1) expect((rounds - 1) * mostGrams).toBeLessThan(batch);
+        },
+      ),
+    );
+  });
+
   it("refuses nothing, half a bottle, and a material that is not in it", () => {
     expect(() => scaleToBatch(wash, 0)).toThrow(Refusal);
     expect(() => batchForContainers({ containers: 1.5, fillGrams: 100 })).toThrow("whole container");
     expect(() => batchForContainers({ containers: 1, fillGrams: 100, lossPercent: 100 })).toThrow("leaves nothing");
+    expect(() => roundsForPot(500, { brimfulMl: 0, densityGramsPerMl: 1 })).toThrow("more than 0 mL");
+    expect(() => roundsForPot(500, { brimfulMl: 900, freePercent: 100, densityGramsPerMl: 1 })).toThrow("leaves nothing");
     expect(() => batchForMaterial(wash, { material: "kaolin", grams: 50 }, library)).toThrow("holds none of it");
   });
 });

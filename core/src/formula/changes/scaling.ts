@@ -41,6 +41,44 @@ export function batchForContainers({ containers, fillGrams, lossPercent = USUAL_
   return (containers * positive(fillGrams, "The content of a container")) / (1 - lossPercent / 100) + sampleGrams;
 }
 
+/** Room a pot keeps for stirring and for what rises, % of what it holds. */
+export const USUAL_FREE_PERCENT = 20;
+
+export interface Pot {
+  /** What it holds to the brim, mL. */
+  readonly brimfulMl: number;
+  /** Left free for stirring, % of it. */
+  readonly freePercent?: number;
+  readonly densityGramsPerMl: number;
+}
+
+/** How a batch is made in a pot: so many rounds of equal mass, and the most that one round may be, g. */
+export interface PotRounds {
+  readonly rounds: number;
+  readonly gramsEach: number;
+  readonly mostGrams: number;
+}
+
+/**
+ * A batch parted into equal rounds that a pot holds: most = brimful × (1 − free) × density. 2,400 g in a pot of 1.5 L with a
+ * fifth left free, at 1.01 g/mL (1,212 g at most), are two rounds of 1,200 g.
+ * @throws Refusal when the pot holds nothing.
+ */
+export function roundsForPot(batchGrams: number, { brimfulMl, freePercent = USUAL_FREE_PERCENT, densityGramsPerMl }: Pot): PotRounds {
+  if (!(brimfulMl > 0 && Number.isFinite(brimfulMl))) {
+    throw new Refusal("not-possible", "A pot must hold more than 0 mL.", "Type what the largest pot holds to the brim.");
+  }
+  if (!(freePercent >= 0 && freePercent < 100)) {
+    throw new Refusal("not-possible", `${freePercent} % left free leaves nothing to fill.`, "Type from 0 to under 100 %.");
+  }
+  const mostGrams = brimfulMl * (1 - freePercent / 100) * positive(densityGramsPerMl, "A millilitre");
+  const rounds = Math.max(1, ceilOf(positive(batchGrams, "The batch") / mostGrams));
+  return { rounds, gramsEach: batchGrams / rounds, mostGrams };
+}
+
+/** Rounded up, but not for what binary fractions add: 2400 ⁄ 1200 is 2. */
+const ceilOf = (value: number): number => Math.ceil(value - 1e-9);
+
 /**
  * Batch that uses up what is in hand of one material: grams × 100 ⁄ percent, all its lines together. 83 g of something
  * that is 18 % of the formula make 461.1 g.
