@@ -1,19 +1,9 @@
 import { readFileSync } from "node:fs";
-import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
-import {
-  acknowledged,
-  beginBatch,
-  done,
-  GREEN_ROOM_BATCH,
-  scriptsReady,
-  takeInstruments,
-  takeTyped,
-  typedWeight,
-  wanted,
-} from "./testing/atTheBench";
+import { seriousIn } from "./testing/axe";
+import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, takeInstruments, takeTyped, typedWeight, wanted } from "./testing/atTheBench";
 import { pourByServer } from "./testing/pourByServer";
-import { expect, FAILED_LOAD, test } from "./testing/test";
+import { expect, FAILED_LOAD, scriptsReady, test } from "./testing/test";
 
 // A photo that is none is answered with 422, and an answer is lost on purpose.
 test.use({ allowedConsole: [new RegExp(`${FAILED_LOAD.source}|Failed to load resource: net::ERR_FAILED`)], ownApplication: "bench" });
@@ -78,11 +68,6 @@ async function makeTheRest(page: Page): Promise<void> {
   throw new Error("the batch does not come to an end");
 }
 
-async function seriousFaults(page: Page): Promise<readonly string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  return violations.filter(({ impact }) => impact === "serious" || impact === "critical").map(({ id }) => id);
-}
-
 test("a gel with the simulated scale, from what must be right to the record: a wrong weight, a photo, a note, one step back", async ({
   page,
 }) => {
@@ -115,7 +100,7 @@ test("a gel with the simulated scale, from what must be right to the record: a w
   await expect(take(page)).toBeDisabled();
   await page.getByRole("button", { name: "Accept anyway" }).click();
   await expect(page.getByText(/is \d+\.\d % over/)).toBeVisible();
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await seriousIn(page)).toEqual([]);
   await page.getByRole("button", { name: "Weigh it again" }).click();
   await expect(take(page).or(tare(page)).first()).toBeVisible();
   await page.reload();
@@ -159,7 +144,7 @@ test("a gel with the simulated scale, from what must be right to the record: a w
   await expect(record.locator("s").first()).toBeVisible();
   await expect(record.getByText("simulated").first()).toBeVisible();
   await expect(record.getByRole("img")).toHaveCount(1);
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await seriousIn(page)).toEqual([]);
   const pdf = page.waitForEvent("download");
   await page.getByRole("link", { name: "As a PDF" }).click();
   expect(

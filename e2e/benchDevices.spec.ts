@@ -1,9 +1,9 @@
 import type { Page } from "@playwright/test";
 import type { BatchEntry } from "@tensidrum/core/process";
 import { sendEntries } from "./testing/sendEntries";
-import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, scriptsReady, takeTyped, typedWeight } from "./testing/atTheBench";
+import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, takeTyped, typedWeight } from "./testing/atTheBench";
 import { cutWire } from "./testing/cutWire";
-import { expect, test } from "./testing/test";
+import { expect, scriptsReady, test } from "./testing/test";
 
 test.use({ ownApplication: "bench devices" });
 

@@ -1,6 +1,6 @@
 import type { Page } from "@playwright/test";
-import { beginBatch, GREEN_ROOM_BATCH, scriptsReady, takeTyped } from "./testing/atTheBench";
-import { addLine, beginFormula, expect, FAILED_LOAD, saved, test } from "./testing/test";
+import { beginBatch, GREEN_ROOM_BATCH, takeTyped } from "./testing/atTheBench";
+import { addLine, beginFormula, expect, FAILED_LOAD, saved, scriptsReady, test } from "./testing/test";
 
 test.use({ allowedConsole: [FAILED_LOAD, /ERR_FAILED/], ownApplication: "enter" });
 

@@ -1,4 +1,4 @@
-import { addLine, beginFormula, expect, saved, test } from "./testing/test";
+import { addLine, expect, saved, test } from "./testing/test";
 
 test("from an empty board to a printed weighing sheet, and found again after a restart", async ({ start, folder, browser }) => {
   test.setTimeout(120_000);
@@ -8,7 +8,8 @@ test("from an empty board to a printed weighing sheet, and found again after a r
 
   await page.goto("/");
   await expect(page.getByText("Nothing resting, nothing due.")).toBeVisible();
-  await beginFormula(page);
+  await page.getByRole("button", { name: "New formula" }).first().click();
+  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("");
   await page.getByRole("textbox", { name: "Name of the formula" }).fill("Understudy shampoo");
   await page.getByRole("combobox", { name: "What it should be" }).selectOption("everyday shampoo");
   await page.getByRole("textbox", { name: "batch" }).fill("600");

@@ -1,8 +1,8 @@
-import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
 import { stepsOf, type BatchEntry } from "@tensidrum/core/process";
 import type { Formula } from "@tensidrum/core/formula";
 import { referenceLibrary } from "@tensidrum/core/reference";
+import { violationsIn } from "./testing/axe";
 import { acknowledged, beginBatch, GREEN_ROOM_BATCH } from "./testing/atTheBench";
 import { pourByServer } from "./testing/pourByServer";
 import { sendEntries } from "./testing/sendEntries";
@@ -49,7 +49,7 @@ test("a sample is adjusted first with the solution diluted tenfold; then the bat
 
   const thin = page.getByLabel(/^Add, g of citric acid.*one part in ten/);
   await expect(thin).toBeVisible();
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  expect(await violationsIn(page)).toEqual([]);
   await page.getByLabel(/^Really added, g of citric acid.*one part in ten/).fill("2");
   await enter(page, "Dosed, start 2:00");
   await expect(page.getByText(/2 g of the sample into 18 g/)).toBeVisible();

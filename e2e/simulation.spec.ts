@@ -2,10 +2,10 @@ import type { BatchEntry } from "@tensidrum/core/process";
 import type { Page } from "@playwright/test";
 import { begunEarlier } from "./testing/begunEarlier";
 import { sendEntries } from "./testing/sendEntries";
-import { acknowledged, beginBatch, GREEN_ROOM_BATCH, scriptsReady, takeInstruments } from "./testing/atTheBench";
+import { acknowledged, beginBatch, GREEN_ROOM_BATCH, takeInstruments } from "./testing/atTheBench";
 import { fakeSerial } from "./testing/fakeSerial";
 import { pourByServer } from "./testing/pourByServer";
-import { expect, test } from "./testing/test";
+import { expect, scriptsReady, test } from "./testing/test";
 
 test.use({ ownApplication: "simulation" });
 

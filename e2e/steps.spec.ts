@@ -1,6 +1,5 @@
 import type { Page } from "@playwright/test";
-import { scriptsReady } from "./testing/atTheBench";
-import { expect, test } from "./testing/test";
+import { expect, scriptsReady, test } from "./testing/test";
 
 // The connection is cut on purpose.
 test.use({ ownApplication: "steps", allowedConsole: [/net::ERR_FAILED/] });

@@ -1,5 +1,5 @@
-import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
+import { seriousIn } from "./testing/axe";
 import { acknowledged, beginBatch, GREEN_ROOM_BATCH } from "./testing/atTheBench";
 import { pourByServer } from "./testing/pourByServer";
 import { expect, test } from "./testing/test";
@@ -73,9 +73,7 @@ test("the pH is read, dosed as advised, overshot and taken back with a base, the
   // Overshot: the counter-dose is of the base.
   const base = page.getByLabel(/^Add, g of sodium hydroxide/);
   await expect(base).toBeVisible();
-  expect(
-    (await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => impact === "serious" || impact === "critical"),
-  ).toEqual([]);
+  expect(await seriousIn(page)).toEqual([]);
   await expect(dosed(page)).toBeEnabled();
   await dosed(page).click();
   await expect(page.getByText("Stirred and waited two minutes?")).toBeVisible();

@@ -1,6 +1,5 @@
 import { beginJob, closeBatch, makeBatch, middleOfTarget, readPh, reasonIfAsked, writeSheet } from "../testing/job";
-import { scriptsReady } from "../testing/atTheBench";
-import { expect, test } from "../testing/test";
+import { expect, scriptsReady, test } from "../testing/test";
 
 test.use({ ownApplication: "jobs" });
 

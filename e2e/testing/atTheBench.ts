@@ -1,4 +1,5 @@
 import { expect, type Page } from "@playwright/test";
+import { scriptsReady } from "./test";
 
 export const GREEN_ROOM_BATCH = "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1";
 
@@ -10,11 +11,6 @@ export async function beginBatch(page: Page, address: string): Promise<string> {
   await expect(page.getByRole("heading", { name: "Prepare the bench" })).toBeVisible();
   await scriptsReady(page);
   return new URL(page.url()).pathname;
-}
-
-/** A page that is sent ready drawn answers keys only once its scripts are there. */
-export async function scriptsReady(page: Page): Promise<void> {
-  await expect(page.getByRole("button", { name: "dim" })).toBeEnabled();
 }
 
 export const done = (page: Page) => page.getByRole("button", { name: /^(Done, next step|Finish)/ });

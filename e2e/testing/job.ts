@@ -1,6 +1,6 @@
 import { expect, type Locator, type Page } from "@playwright/test";
-import { acknowledged, done, scriptsReady, typedWeight, wanted } from "./atTheBench";
-import { beginFormula, saved } from "./test";
+import { acknowledged, done, typedWeight, wanted } from "./atTheBench";
+import { beginFormula, saved, scriptsReady } from "./test";
 
 /** A formula as a practitioner has it: an aim, a size, and the list as it is written down. */
 export interface Job {

@@ -76,11 +76,21 @@ export const test = base.extend<TestThings, WorkerThings>({
 
 export { expect };
 
-/** Opens a new formula from Today, with scripts ready. */
+/** Opens a new formula, with scripts ready; the button on Today that makes one has a path of its own. */
 export async function beginFormula(page: Page): Promise<void> {
-  await page.goto("/");
-  await page.getByRole("button", { name: "New formula" }).first().click();
-  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue("");
+  const [formulaId, versionId, waterLineId] = [crypto.randomUUID(), crypto.randomUUID(), crypto.randomUUID()];
+  // Only a page of this origin may write; any answer tells which that is.
+  const { origin } = new URL((await page.request.get("/favicon.ico")).url());
+  const form = { formulaId, versionId, waterLineId };
+  const answer = await page.request.post("/sheet", { form, headers: { Origin: origin }, maxRedirects: 0 });
+  expect(answer.status()).toBe(302);
+  await page.goto(`/sheet/${formulaId}`);
+  await scriptsReady(page);
+}
+
+/** A page that is sent ready drawn answers keys only once its scripts are there. */
+export async function scriptsReady(page: Page): Promise<void> {
+  await expect(page.getByRole("button", { name: "dim" })).toBeEnabled();
 }
 
 /** The materials the search shows just now. */
