@@ -61,7 +61,8 @@ export type Answers = Readonly<Record<string, (page: Page) => Promise<void>>>;
 
 const button = (page: Page, name: string | RegExp) => page.getByRole("button", { name, exact: typeof name === "string" });
 const goOn = (page: Page) => button(page, "Go on anyway");
-const isTuned = (page: Page) => button(page, /^(The pH is right|Thick enough|Enough), next step/);
+const TUNED = /^(The pH is right|Thick enough|Enough), next step/;
+const isTuned = (page: Page) => button(page, TUNED);
 const closing = (page: Page) => button(page, "Close the batch");
 const MOST_ACTS = 90;
 
@@ -71,34 +72,75 @@ export async function reasonIfAsked(page: Page): Promise<void> {
   if (await asked.isVisible()) await asked.getByRole("button").first().click();
 }
 
+/** What a screen of the bench shows, read at once. */
+interface Shown {
+  readonly title: string;
+  readonly text: string;
+  /** What is asked to be weighed; null where nothing is. */
+  readonly weighing: string | null;
+  /** Names of the buttons. */
+  readonly buttons: readonly string[];
+}
+
+async function shownNow(page: Page): Promise<Shown> {
+  return page.evaluate((ending) => {
+    const textOf = (element: Element | null) => (element instanceof HTMLElement ? element.innerText.trim() : "");
+    const shown = (selector: string) => [...document.querySelectorAll(selector)].filter((element) => element.checkVisibility());
+    const nameOf = (element: Element) => element.getAttribute("aria-label") ?? textOf(element);
+    const weight = shown("input")
+      .map(nameOf)
+      .find((name) => name.endsWith(ending));
+    return {
+      title: textOf(document.querySelector("#step-head, #finish-head")),
+      text: textOf(document.querySelector("main section")),
+      weighing: weight?.slice(0, -ending.length) ?? null,
+      buttons: shown("button").map(nameOf),
+    };
+  }, WEIGHT_LABEL);
+}
+
+const WEIGHT_LABEL = ", what the scale shows, g";
+const ACTS =
+  /^(Go on anyway|Close the batch|Take the reading|Done, next step|Finish|The pH is right, next step|Thick enough, next step|Enough, next step)/;
+
+/** The screen once there is something to do on it. */
+async function readyToAct(page: Page): Promise<Shown> {
+  let shown = await shownNow(page);
+  await expect
+    .poll(async () => {
+      shown = await shownNow(page);
+      return shown.weighing !== null || shown.buttons.some((name) => ACTS.test(name));
+    })
+    .toBe(true);
+  return shown;
+}
+
 /** Goes through a batch as a maker does, every weight as wanted, up to its yield; tells every step as it was met. */
 export async function makeBatch(page: Page, answers: Answers = {}): Promise<readonly MetStep[]> {
   const met: { title: string; text: string; weighed: (readonly [string, string])[] }[] = [];
   const answered = new Set<string>();
   for (let act = 0; act < MOST_ACTS; act += 1) {
-    const [weight, rest, tuned, close] = [typedWeight(page), goOn(page), isTuned(page), closing(page)];
-    await expect(weight.or(rest.first()).or(tuned).or(close).or(done(page)).or(button(page, "Take the reading")).first()).toBeVisible();
-    const title = (await page.locator("#step-head, #finish-head").innerText()).trim();
-    if (await close.isVisible()) return met;
+    const { title, text, weighing, buttons } = await readyToAct(page);
+    const isThere = (name: string | RegExp) => buttons.some((shown) => (typeof name === "string" ? shown === name : name.test(shown)));
+    if (isThere("Close the batch")) return met;
     if (met.at(-1)?.title !== title) met.push({ title, text: "", weighed: [] });
-    met.at(-1)!.text += `${(await page.locator("main section").first().innerText()).trim()}\n`;
+    met.at(-1)!.text += `${text}\n`;
     const own = Object.keys(answers).find((word) => title.includes(word));
-    if (own !== undefined && !answered.has(title) && !(await rest.first().isVisible())) {
+    if (own !== undefined && !answered.has(title) && !isThere("Go on anyway")) {
       answered.add(title);
       await answers[own]?.(page);
       continue;
     }
-    if (await rest.first().isVisible()) {
-      await rest.first().click();
+    if (isThere("Go on anyway")) {
+      await goOn(page).first().click();
       await page.getByRole("button", { name: "it has rested enough" }).click();
-    } else if (await weight.isVisible()) {
+    } else if (weighing !== null) {
       const grams = await wantedOr(page, "300");
-      const name = ((await weight.getAttribute("aria-label")) ?? "").replace(/, what the scale shows, g$/, "");
-      met.at(-1)?.weighed.push([name, grams]);
-      await weight.fill(grams);
+      met.at(-1)?.weighed.push([weighing, grams]);
+      await typedWeight(page).fill(grams);
       await expect(button(page, /Record weight|Accept anyway/)).toBeEnabled();
-      await weight.press("Enter");
-    } else if (await tuned.isVisible()) await tune(page);
+      await typedWeight(page).press("Enter");
+    } else if (isThere(TUNED)) await tune(page);
     else {
       await expect(done(page)).toBeEnabled();
       await done(page).click();
