@@ -1,13 +1,14 @@
 import { defineConfig } from "@playwright/test";
+import { browserPath } from "./scripts/browser.mjs";
 
-const chromium = process.env.CHROMIUM ?? "/usr/bin/chromium";
 
 export default defineConfig({
   testDir: "e2e",
   globalSetup: "./e2e/testing/demoTemplate.ts",
   outputDir: "test-results",
   fullyParallel: false,
-  workers: 2,
+  // Much of a test is waiting for a server, a clock or a pour; two a processor leave none of them idle.
+  workers: 4,
   timeout: 120_000,
   // A machine that stands still for a minute fails a test. It is tried once more, and bin/test names it.
   retries: 1,
@@ -17,7 +18,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: "en-GB",
     launchOptions: {
-      executablePath: chromium,
+      executablePath: browserPath(),
       args: [
         "--no-sandbox",
         "--disable-gpu",

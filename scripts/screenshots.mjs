@@ -2,6 +2,7 @@ import { spawn } from "node:child_process";
 import { chmodSync, mkdirSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { chromium } from "@playwright/test";
+import { browserPath } from "./browser.mjs";
 import { freePort } from "./cluster.mjs";
 import { root } from "./commands.mjs";
 import { run, say } from "./say.mjs";
@@ -251,7 +252,7 @@ async function makeTheRest(page, isThere = () => page.getByRole("button", { name
 /** @param {number} port */
 async function takePictures(port) {
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    executablePath: browserPath(),
     args: ["--no-sandbox", "--disable-gpu"],
   });
   try {

@@ -1,8 +1,9 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import { ensureBrowser } from "./browser.mjs";
 import { ensureBuild } from "./build.mjs";
 import { ensurePostgres } from "./cluster.mjs";
-import { outputOf, root, runToEnd } from "./commands.mjs";
-import { checkNode, ensureDebianPackage, ensureNodePackages } from "./packages.mjs";
+import { root, runToEnd } from "./commands.mjs";
+import { checkNode, ensureNodePackages } from "./packages.mjs";
 import { Obstacle, run, say } from "./say.mjs";
 
 const RESULTS = `${root}/test-results`;
@@ -90,15 +91,6 @@ async function types() {
   await counted("Types of the whole", () => check("typescript/bin/tsc", []));
 }
 
-async function ensureChromium() {
-  if (process.env.CHROMIUM !== undefined) return;
-  await ensureDebianPackage({
-    packageName: "chromium",
-    purpose: "the Chromium browser for the tests",
-    isThere: () => existsSync("/usr/bin/chromium") && outputOf("/usr/bin/chromium", ["--version"]) !== undefined,
-  });
-}
-
 await run(async () => {
   const what = process.argv[2];
   if (what !== undefined && what !== "core") throw new Obstacle(`bin/test knows "core" or nothing, not "${what}".`);
@@ -109,7 +101,7 @@ await run(async () => {
     await counted("Core", () => unitTests(["core"]));
   } else {
     await ensurePostgres();
-    await ensureChromium();
+    await ensureBrowser();
     // Each of these keeps one processor busy, so two of them run side by side.
     await Promise.all([lint(), types()]);
     await counted("Core, command line, interface and server tests", () => unitTests(["core", "commands", "worlds", "interface", "server"]));
