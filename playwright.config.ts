@@ -1,7 +1,6 @@
 import { defineConfig } from "@playwright/test";
 import { browserPath } from "./scripts/browser.mjs";
 
-
 export default defineConfig({
   testDir: "e2e",
   globalSetup: "./e2e/testing/demoTemplate.ts",
