@@ -73,19 +73,19 @@ test("a recipe as it is written becomes the sheet, and what cannot be read asks 
   await expect(page.getByLabel("Distilled or deionised water, percent")).toHaveValue("62.00");
 });
 
-test("a recipe pasted before its part of the page has its scripts is read once they are there", async ({ page }) => {
-  let isPasted = (): void => undefined;
-  const pasted = new Promise<void>((resolve) => (isPasted = resolve));
+test("a recipe can be pasted as soon as it is asked for: the field comes with the scripts that read it", async ({ page }) => {
+  let isAwaited = (): void => undefined;
+  const awaited = new Promise<void>((resolve) => (isAwaited = resolve));
   await page.route(/\/assets\/Start-.*\.js$/, async (route) => {
-    await pasted;
+    await awaited;
     await route.continue();
   });
   await beginFormula(page);
   const recipe = page.getByLabel("Recipe as it is written");
+  await expect(recipe).toHaveCount(0);
+  isAwaited();
   await recipe.fill("20 g coco glucoside\nwater to 100");
-  isPasted();
   await expect(page.getByRole("button", { name: "Read it into the sheet" })).toBeEnabled();
-  await expect(recipe).toHaveValue("20 g coco glucoside\nwater to 100");
 });
 
 test("the balance is moved by keys, kept, and taken back", async ({ page }) => {

@@ -3,7 +3,7 @@ import { type ProfileSlug } from "@tensidrum/core/formula";
 import { startingFormulaOf, type StartingFormula } from "@tensidrum/core/surfactants";
 import { shownMaterial } from "@tensidrum/core/library";
 import { percentText, written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
-import { type RefObject, useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
 import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "../../frame/materialStore";
@@ -30,8 +30,6 @@ export interface StartPhase {
 }
 
 interface StartProps {
-  /** A recipe that was pasted before these scripts were there. */
-  readonly typedEarly: RefObject<string>;
   readonly profile: ProfileSlug;
   readonly profileName: string;
   readonly aim: TypedAim;
@@ -144,10 +142,9 @@ const PAUSE = 400;
 const MOST_SENT = 20_001;
 const SHARE_DECIMALS = 4;
 
-function FromRecipe({ onTake, store, typedEarly }: StartProps & { readonly store: MaterialStore | null }) {
+function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialStore | null }) {
   const fetcher = useFetcher<{ readonly understood: UnderstoodRecipe } | FormAnswer<unknown>>();
   const [text, setText] = useState("");
-  useEffect(() => setText(typedEarly.current), [typedEarly]);
   useEffect(() => {
     if (text.trim() === "") return undefined;
     const timer = setTimeout(() => void fetcher.submit({ text: text.slice(0, MOST_SENT) }, { method: "post", action: "/recipe" }), PAUSE);

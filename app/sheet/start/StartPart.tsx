@@ -1,51 +1,33 @@
-import { lazy, Suspense, useEffect, useRef } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { useSheet } from "../SheetState";
 import type { TypedSheet } from "../typed/typedSheet";
 
 /** Only a sheet that is yet to begin needs it. */
 const Start = lazy(async () => ({ default: (await import("./Start")).Start }));
 
-/** The three ways to begin, while nothing but water stands on the sheet. */
+/**
+ * The three ways to begin, while nothing but water stands on the sheet. They need scripts, so they are not sent ready drawn: a
+ * recipe pasted into a field that does not listen yet would vanish.
+ */
 export function StartPart() {
   const { editor, isDraft, sheet, readings, known } = useSheet();
-  const { place, typed } = useTypedEarly();
-  if (!isDraft || editor.typed.lines.length > 1) return null;
+  const [isScripted, setScripted] = useState(false);
+  useEffect(() => setScripted(true), []);
+  if (!isScripted || !isDraft || editor.typed.lines.length > 1) return null;
   return (
-    <div ref={place}>
-      <Suspense>
-        <Start
-          typedEarly={typed}
-          profile={readings.formula.profile}
-          profileName={readings.profile.name}
-          aim={editor.typed.aim}
-          earlier={sheet.earlier}
-          onTake={(lines, phases, found, store, batch) => {
-            known.learn(found, store);
-            editor.fixWith((typed) => begun(typed, { lines, phases, batch }));
-          }}
-        />
-      </Suspense>
-    </div>
+    <Suspense>
+      <Start
+        profile={readings.formula.profile}
+        profileName={readings.profile.name}
+        aim={editor.typed.aim}
+        earlier={sheet.earlier}
+        onTake={(lines, phases, found, store, batch) => {
+          known.learn(found, store);
+          editor.fixWith((typed) => begun(typed, { lines, phases, batch }));
+        }}
+      />
+    </Suspense>
   );
-}
-
-/**
- * What is pasted into the recipe of a page that was sent ready drawn, before the scripts of that part are there: the part is
- * drawn anew then, and the text would vanish.
- */
-function useTypedEarly() {
-  const place = useRef<HTMLDivElement>(null);
-  const typed = useRef("");
-  useEffect(() => {
-    const part = place.current;
-    const read = () => {
-      typed.current = part?.querySelector("textarea")?.value ?? typed.current;
-    };
-    read();
-    part?.addEventListener("input", read);
-    return () => part?.removeEventListener("input", read);
-  }, []);
-  return { place, typed };
 }
 
 interface Begun {
