@@ -43,7 +43,7 @@ export default function BatchDialog({ onClose }: { readonly onClose: () => void 
         onMake={make}
       >
         <Amount words="containers" label="How many containers" value={filling.containers} onType={(containers) => type({ containers })} />
-        <Amount words="of" label="Content of one container" value={filling.content} onType={(content) => type({ content })} />
+        <Amount before="of" label="Content of one container" value={filling.content} onType={(content) => type({ content })} />
         <NativeSelect
           aria-label="Unit of the content"
           value={filling.unit}
@@ -91,7 +91,7 @@ export default function BatchDialog({ onClose }: { readonly onClose: () => void 
         isBegun={pot.holds !== ""}
         onMake={make}
       >
-        <Amount words="pot holds" label="What the largest pot holds" value={pot.holds} onType={(holds) => setPot({ ...pot, holds })} />
+        <Amount before="the pot holds" label="What the largest pot holds" value={pot.holds} onType={(holds) => setPot({ ...pot, holds })} />
         <NativeSelect
           aria-label="Unit of the pot"
           value={pot.unit}
@@ -143,17 +143,18 @@ function Way({ title, wanted, isBegun, onMake, children }: WayProps) {
 }
 
 interface AmountProps {
-  readonly words: string;
+  readonly before?: string;
+  readonly words?: string;
   readonly label: string;
   readonly unit?: string;
   readonly value: string;
   readonly onType: (text: string) => void;
 }
 
-function Amount({ words, label, unit, value, onType }: AmountProps) {
+function Amount({ before, words, label, unit, value, onType }: AmountProps) {
   return (
     <label className={classes.amount}>
-      {words === "of" && "of"}
+      {before}
       <TextInput
         inputMode="decimal"
         autoComplete="off"
@@ -161,7 +162,7 @@ function Amount({ words, label, unit, value, onType }: AmountProps) {
         value={value}
         onChange={(event) => onType(event.currentTarget.value)}
       />
-      {unit} {words !== "of" && words}
+      {unit} {words}
     </label>
   );
 }
