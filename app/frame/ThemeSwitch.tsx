@@ -21,7 +21,7 @@ export const ThemeSwitch = memo(function ThemeSwitch() {
         <circle cx="8" cy="8" r="5.600" fill="none" stroke="currentColor" strokeWidth="1.300" />
         <path d="M8 2.400a5.600 5.600 0 0 1 0 11.200z" fill="currentColor" />
       </svg>
-      dim
+      <span className={classes.word}>dim</span>
     </UnstyledButton>
   );
 });
