@@ -1,6 +1,6 @@
 import { Checkbox, TextInput, NativeSelect } from "@mantine/core";
 import { schools, thicknessWishes, type ThicknessWish } from "@tensidrum/core/formula";
-import { memo } from "react";
+import { memo, type ReactNode } from "react";
 import classes from "./AimLine.module.css";
 import { AIM_WORDS_LENGTH, WITHOUT_LENGTH, type TypedAim } from "./typed/typedSheet";
 
@@ -69,21 +69,27 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
   );
   return (
     <div className={classes.aim} role="group" aria-label="Aim">
-      For {words("forWhom", "For whom", "anyone?", AIM_WORDS_LENGTH)},{" "}
-      {choice(
-        "school",
-        "Formulation style",
-        schools.map(({ slug, name }) => [slug, slug === "none" ? "any way" : `the ${name} way`]),
-        "none",
-      )}
-      , {choice("look", "Look wanted", Object.entries(lookWords), "any")},{" "}
-      {choice(
-        "thickness",
-        "Thickness wanted",
-        thicknessWishes.map((wish) => [wish, thicknessWords[wish]]),
-        "any",
-      )}
-      , {choice("leftOn", "Rinsed off or left on", Object.entries(leftOnWords), "profile")}
+      For {ended(words("forWhom", "For whom", "anyone?", AIM_WORDS_LENGTH), ",")}{" "}
+      {ended(
+        choice(
+          "school",
+          "Formulation style",
+          schools.map(({ slug, name }) => [slug, slug === "none" ? "any way" : `the ${name} way`]),
+          "none",
+        ),
+        ",",
+      )}{" "}
+      {ended(choice("look", "Look wanted", Object.entries(lookWords), "any"), ",")}{" "}
+      {ended(
+        choice(
+          "thickness",
+          "Thickness wanted",
+          thicknessWishes.map((wish) => [wish, thicknessWords[wish]]),
+          "any",
+        ),
+        ",",
+      )}{" "}
+      {choice("leftOn", "Rinsed off or left on", Object.entries(leftOnWords), "profile")}
       <Checkbox
         size="xs"
         className={classes.eye}
@@ -95,10 +101,18 @@ export const AimLine = memo(function AimLine({ aim, isDraft, onChange }: AimLine
       />
       {!isDraft && aim.eyeArea && <input type="hidden" name={fieldOf("eyeArea")} value="on" />}. Without{" "}
       {words("without", "What must not be in it, parted by commas", "anything?", WITHOUT_LENGTH)} and close to{" "}
-      <span className={classes.end}>{words("closeTo", "Product to come close to", "an example product?", AIM_WORDS_LENGTH)}.</span>
+      {ended(words("closeTo", "Product to come close to", "an example product?", AIM_WORDS_LENGTH), ".")}
     </div>
   );
 });
+
+/** A field with the mark behind it, which begins no line. */
+const ended = (field: ReactNode, mark: string) => (
+  <span className={classes.end}>
+    {field}
+    {mark}
+  </span>
+);
 
 function fieldOf(key: keyof TypedAim): string {
   return `aim.${key}`;

@@ -20,7 +20,7 @@ import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
 import type { WantedBatch } from "../forms.server";
 import { batchSize, noSize } from "./batchSize";
 import { proposeLots } from "./proposeLots";
-import { isoToday } from "../../frame/dates.server";
+import { isoToday, writtenDay } from "../../frame/dates.server";
 
 /** The stock ledger counts in milligrams; less is not reserved. */
 const LEAST_GRAMS = 0.001;
@@ -96,6 +96,7 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
     }),
     tares,
     today: isoToday(),
+    writtenDay,
   });
   const sizeProblem = "problem" in size ? size.problem : null;
   const why = "why" in size ? size.why : null;

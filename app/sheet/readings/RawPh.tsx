@@ -6,6 +6,8 @@ import type { SheetReadings } from "../useReadings";
 import { EstimateMark } from "./EstimateMark";
 import classes from "./MoreReadings.module.css";
 
+/** An estimate with so wide a range says no more. */
+const SURE_DIGITS = 2;
 /** Less than this works in no wash, %. */
 const HARDLY = 0.001;
 
@@ -39,6 +41,7 @@ export default memo(RawPh);
 
 function planWords({ dose, target }: RawPhPlan): string {
   if (dose === null) return "";
+  const roughly = (grams: number) => writtenMass(Number(grams.toPrecision(SURE_DIGITS)));
   const { typical, low, high } = dose.grams;
-  return `Plan about ${writtenMass(typical)} (${writtenMass(low)} to ${writtenMass(high)}) of ${dose.name} for pH ${written(target, 1)}.`;
+  return `Plan about ${roughly(typical)} (${roughly(low)} to ${roughly(high)}) of ${dose.name} for pH ${written(target, 1)}.`;
 }

@@ -18,8 +18,8 @@ export default function LibraryChangesRoute({ loaderData: { version, updates } }
     <Frame head={<PageHeader>What changed in the library</PageHeader>} line={<StationNav stations={shelfStations("back to it")} />}>
       <title>What changed in the library, Tensidrum</title>
       <p className={classes.lead}>
-        The library is at {version}. Set versions keep the facts they were set with; drafts count with the new ones, and your own facts
-        stand above both.
+        The library is at {version}. Final versions keep the facts they were made final with. Drafts count with the new ones, and your own
+        values stand above both.
       </p>
       {updates.length === 0 && <p className={shelf.empty}>Nothing has changed since it was laid in here.</p>}
       {updates.map((update) => (

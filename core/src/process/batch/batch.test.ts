@@ -124,12 +124,12 @@ describe("before the first weight", () => {
     ...changes,
   });
   const stops = (lots: readonly LotForBatch[], tares = new Map<string, number>()) =>
-    preflight({ plan, vessels, lots, tares, today: "2026-11-26" })
+    preflight({ plan, vessels, lots, tares, today: "2026-11-26", writtenDay: (iso) => `day ${iso}` })
       .filter(({ state }) => state === "stop")
       .map(({ id }) => id);
 
   it("asks what only the maker can see to: clean, protected, meter", () => {
-    const items = preflight({ plan, vessels, lots: [], tares: new Map(), today: "2026-11-26" });
+    const items = preflight({ plan, vessels, lots: [], tares: new Map(), today: "2026-11-26", writtenDay: (iso) => `day ${iso}` });
     expect(items.filter(({ state }) => state === "ask").map(({ id }) => id)).toEqual(["clean", "wear", "meter"]);
     expect(items.find(({ id }) => id === "wear")?.what).toContain("goggles");
   });
@@ -142,6 +142,9 @@ describe("before the first weight", () => {
   it("a lot may be used on its last day, not after", () => {
     expect(stops([lot({ endsOn: "2026-11-26" })])).toEqual([]);
     expect(stops([lot({ endsOn: "2026-11-25" })])).toEqual(["ended CG-1"]);
+    const today = { today: "2026-11-26", writtenDay: (iso: string) => `day ${iso}` };
+    const items = preflight({ plan, vessels, lots: [lot({ endsOn: "2026-11-25" })], tares: new Map(), ...today });
+    expect(items.find(({ id }) => id === "ended CG-1")?.what).toContain("expired on day 2026-11-25.");
   });
 
   it("what is poured into a beaker counts as what is weighed into it: 1,740 g of cleansers poured into 1,160 g of water", () => {
@@ -154,7 +157,14 @@ describe("before the first weight", () => {
       2_900,
       library,
     );
-    const items = preflight({ plan: heavy, vessels, lots: [], tares: new Map([["main", 200]]), today: "2026-11-26" });
+    const items = preflight({
+      plan: heavy,
+      vessels,
+      lots: [],
+      tares: new Map([["main", 200]]),
+      today: "2026-11-26",
+      writtenDay: (iso) => `day ${iso}`,
+    });
     expect(items.filter(({ state }) => state === "stop").map(({ id }) => id)).toEqual(["capacity main"]);
   });
 

@@ -28,6 +28,8 @@ export interface PreflightAsk {
   readonly tares: ReadonlyMap<string, number>;
   /** ISO date. */
   readonly today: string;
+  /** Writes an ISO date as the reader's place does. */
+  readonly writtenDay: (iso: string) => string;
 }
 
 /** `stop`: it cannot go well so; `ask`: only the maker can see to it; `fine`: seen to. */
@@ -42,7 +44,7 @@ export interface PreflightItem {
  * What must be right before the first line is weighed: clean and protected, meter, enough of everything, lots in date, and
  * a scale that carries beaker and content.
  */
-export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): readonly PreflightItem[] {
+export function preflight({ plan, vessels, lots, tares, today, writtenDay }: PreflightAsk): readonly PreflightItem[] {
   const items: PreflightItem[] = [
     {
       id: "clean",
@@ -88,7 +90,7 @@ export function preflight({ plan, vessels, lots, tares, today }: PreflightAsk): 
     items.push({
       id: `ended ${code}`,
       state: "stop",
-      what: `Lot ${code} of ${nameOfLine(plan, line)} expired ${endsOn}.`,
+      what: `Lot ${code} of ${nameOfLine(plan, line)} expired on ${writtenDay(endsOn)}.`,
       why: "Choose another lot.",
     });
   }
