@@ -66,11 +66,13 @@ test("a recipe as it is written becomes the sheet, and what cannot be read asks 
   await beginFormula(page);
   await page.getByLabel("Recipe as it is written").fill("20 g cocamidopropyl betaine\n15 g coco glucoside\n3 g moondust\nwater to 100");
   await expect(page.getByText("the material is not recognised")).toBeVisible();
-  await page.getByLabel("Recipe as it is written").fill("20 g cocamidopropyl betaine\n15 g coco glucoside\n3 g glycerin\nwater to 100");
+  await page.getByLabel("Recipe as it is written").fill("20 g cocamidopropyl betaine\n15 g coco glucoside\n3 g glycerin\ncitric acid to pH 5.5\nwater to 100");
   await expect(page.getByText("the material is not recognised")).toBeHidden();
   await page.getByRole("button", { name: "Read it into the sheet" }).click();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toHaveValue("20.00");
   await expect(page.getByLabel("Distilled or deionised water, percent")).toHaveValue("62.00");
+  // What is dosed to a pH stands on the sheet and waits for its number.
+  await expect(page.getByLabel("Citric acid anhydrous, percent")).toHaveValue("");
 });
 
 test("a recipe can be pasted as soon as it is asked for: the field comes with the scripts that read it", async ({ page }) => {

@@ -14,7 +14,7 @@ test("boathouse soap from bars, 2.4 kg in a pot of 1.5 L: half of it, melted, st
     recipe: `Phase A
 2.2 litres of distilled water
 Phase B
-grated bar soap, 156 g
+two bars of 78 g grated bar soap
 Phase C
 2 tablespoons of glycerin
 rosemary oil, about 6 g`,

@@ -140,7 +140,6 @@ function startPhases({ phases }: StartingFormula): readonly StartPhase[] {
 const PAUSE = 400;
 /** More than is read is not sent: the server says that it is too long. */
 const MOST_SENT = 20_001;
-const SHARE_DECIMALS = 4;
 
 function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialStore | null }) {
   const fetcher = useFetcher<{ readonly understood: UnderstoodRecipe } | FormAnswer<unknown>>();
@@ -160,11 +159,8 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
     const letters = [...new Set(understood.lines.map(({ phase }) => phase))].sort();
     const titles = new Map(understood.phases.map(({ id, title }) => [id, title]));
     onTake(
-      understood.lines.map(({ phase, materialId, percent, assayPercent }) => ({
-        phase,
-        materialId,
-        percent: percent === null ? "" : percentText(Number(percent.toFixed(SHARE_DECIMALS))),
-        takesTheRest: percent === null,
+      understood.lines.map(({ phase, materialId, percent, takesTheRest, assayPercent }) => ({
+        ...{ phase, materialId, percent, takesTheRest },
         assay: assayPercent === null ? "" : percentText(assayPercent),
       })),
       letters.map((letter) => ({ letter, title: (titles.get(letter) ?? "").slice(0, 40), temperature: "" })),
@@ -203,6 +199,7 @@ function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialSt
                     <td>
                       {row.takesTheRest ? <em>q.s.</em> : row.percent === null ? "" : written(row.percent, 2)}
                       {row.isEstimate && <small> estimate</small>}
+                      {row.isAsked && <small>to be typed</small>}
                     </td>
                   </tr>
                 ))}

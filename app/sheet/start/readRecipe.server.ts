@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/quantities";
+import { percentText, Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial } from "@tensidrum/core/library";
 import type { Material } from "@tensidrum/core/library";
 import { readRecipe, recipeShares, type Recipe } from "@tensidrum/core/recipe";
@@ -12,6 +12,7 @@ import { TimeIsUp, timedWorker } from "../../frame/timedWorker.server";
 /** Longest recipe that is read, characters: many times what anyone writes down. */
 const MOST_CHARACTERS = 20_000;
 const MOST_ROWS = 300;
+const SHARE_DECIMALS = 4;
 
 /** A recipe as pasted; one character more than is read, so that who is over it is told. */
 export const recipeForm = group({ text: verbatim(MOST_CHARACTERS + 1) });
@@ -47,9 +48,10 @@ export async function understandRecipe(text: string) {
   const bySlug = new Map(stored.map(({ facts }) => [facts.slug, facts]));
   const idOf = new Map(stored.map(({ id, facts }) => [facts.slug, id]));
   const recipe = await readBeside(text, [...bySlug.values()]);
-  const { shares, openPercent, batchGrams, left } = recipeShares(recipe, bySlug, "us");
+  const { shares, asked, openPercent, batchGrams, left } = recipeShares(recipe, bySlug, "us");
   const shareOf = new Map(shares.map((share) => [share.row, share]));
   const reasonOf = new Map(left.map(({ row, reason }) => [row, reason]));
+  const askedRows = new Set(asked.map(({ row }) => row));
   return {
     openPercent,
     batchGrams: batchGrams ?? recipe.batchGrams,
@@ -66,16 +68,20 @@ export async function understandRecipe(text: string) {
         percent: share?.percent ?? null,
         takesTheRest: share !== undefined && share.percent === null,
         isEstimate: share?.isEstimate ?? false,
-        problem: reasonOf.get(row) ?? (notRead === "" ? null : `not read: ${notRead}`),
+        isAsked: askedRows.has(row),
+        problem: reasonOf.get(row) ?? (notRead === "" || askedRows.has(row) ? null : `not read: ${notRead}`),
       };
     }),
-    lines: shares.map(({ phase, material, percent, assayPercent }) => ({
-      phase,
-      materialId: idOf.get(material) ?? "",
-      slug: material,
-      percent,
-      assayPercent,
-    })),
+    lines: [
+      ...shares.map(({ row, phase, material, percent, assayPercent }) => ({
+        ...{ row, phase, material, assayPercent },
+        percent: percent === null ? "" : percentText(Number(percent.toFixed(SHARE_DECIMALS))),
+        takesTheRest: percent === null,
+      })),
+      ...asked.map((line) => ({ ...line, percent: "", takesTheRest: false, assayPercent: null })),
+    ]
+      .sort((one, other) => one.row - other.row)
+      .map(({ material, ...line }) => ({ ...line, materialId: idOf.get(material) ?? "" })),
   };
 }
 

@@ -10,6 +10,13 @@ export interface Amount {
   readonly unit: RecipeUnit;
   /** "about", or a number that could be read in two ways. */
   readonly isRough: boolean;
+  /** What is added to it in another unit: the teaspoon of "2 tbsp + 1 tsp". */
+  readonly plus?: readonly Measure[];
+}
+
+export interface Measure {
+  readonly value: number;
+  readonly unit: RecipeUnit;
 }
 
 export interface PlacedAmount extends Amount {
@@ -56,5 +63,42 @@ export function amountsIn(text: string): readonly PlacedAmount[] {
       end,
     });
   }
-  return found;
+  return joined(text, found);
+}
+
+const AND = /^\s*(?:\+|&|plus|and)\s*$/iu;
+
+/** Amounts with nothing but "and" between them are one: "20 + 20 g", "2 tbsp and 1 tsp". Percent and parts stay apart. */
+function joined(text: string, amounts: readonly PlacedAmount[]): readonly PlacedAmount[] {
+  const together: PlacedAmount[] = [];
+  for (const amount of amounts) {
+    const before = together.at(-1);
+    const isOne = before !== undefined && isMeasure(amount) && AND.test(text.slice(before.end, amount.start));
+    if (isOne && (before.unit === "bare" || isMeasure(before))) together[together.length - 1] = sumOf(before, amount);
+    else together.push(amount);
+  }
+  return together;
+}
+
+const isMeasure = ({ unit }: Measure): boolean => unit !== "percent" && unit !== "part" && unit !== "bare";
+
+function sumOf(one: PlacedAmount, other: PlacedAmount): PlacedAmount {
+  const both = { ...one, isRough: one.isRough || other.isRough, end: other.end };
+  if (one.unit !== "bare" && one.unit !== other.unit) {
+    return { ...both, plus: [...(one.plus ?? []), { value: other.value, unit: other.unit }] };
+  }
+  return { ...both, unit: other.unit, value: one.value + other.value, low: one.low + other.low, high: one.high + other.high };
+}
+
+const COUNT = new RegExp(
+  String.raw`(?<![\p{L}\p{N}.,/-])(?<count>${NUMBER_SOURCE}|(?:${WORD_NUMBER_SOURCE})(?=\s))\s*(?:[x×*]\s*|(?:bars?|pieces?|packs?|packets?|sachets?|bags?|bottles?|jars?|tubs?|cubes?|blocks?)\s+(?:of|at|à)\s+)(?<each>${NUMBER_SOURCE})(?=\s*(?:${UNIT_SOURCE})(?![\p{L}\p{N}]))`,
+  "giu",
+);
+
+/** "two bars of 78 g" and "2 × 78 g" written as what they come to, 156 g. */
+export function withCountsMultiplied(text: string): string {
+  return text.replace(COUNT, (_whole: string, ...found: unknown[]) => {
+    const { count = "", each = "" } = found.at(-1) as { readonly count?: string; readonly each?: string };
+    return String(Number((readRecipeNumber(count).value * readRecipeNumber(each).value).toPrecision(12)));
+  });
 }

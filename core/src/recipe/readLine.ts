@@ -1,4 +1,4 @@
-import { amountsIn, type Amount, type PlacedAmount } from "./amounts.ts";
+import { amountsIn, withCountsMultiplied, type Amount, type PlacedAmount } from "./amounts.ts";
 
 /** What one line of a recipe says, before the lines are seen together. */
 export type LineReading =
@@ -70,7 +70,19 @@ function cellsOf(text: string): { readonly name: string; readonly amounts: strin
   return { name, amounts: cells.filter((cell) => cell !== name).join(" | ") };
 }
 
-function ingredientOf(text: string): LineReading {
+/** An amount that is found while it is made: it stands beside the line, which asks for a number. */
+const FOUND_LATER =
+  /\b(?:(?:to|until|for|adjust(?:ed)?(?:\sto)?)\s+(?:a\s+)?pH\s*(?:of\s+|is\s+)?\d+(?:[.,]\d+)?(?:\s*(?:-|–|to)\s*\d+(?:[.,]\d+)?)?|(?:to|for)\s+taste|as\s+(?:needed|required|wanted|you\s+like)|if\s+needed|to\s+thicken|a\s+(?:little|bit))\b/iu;
+
+function ingredientOf(typed: string): LineReading {
+  const later = FOUND_LATER.exec(typed);
+  if (later === null) return amountedOf(withCountsMultiplied(typed));
+  const reading = amountedOf(withCountsMultiplied(`${typed.slice(0, later.index)} ${typed.slice(later.index + later[0].length)}`.trim()));
+  if (reading.kind !== "ingredient") return reading;
+  return { ...reading, note: [reading.note, later[0]].filter((part) => part !== "").join("; ") };
+}
+
+function amountedOf(text: string): LineReading {
   const cells = cellsOf(text);
   if (cells !== null) {
     const amounts = amountsIn(cells.amounts);

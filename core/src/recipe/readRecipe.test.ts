@@ -47,6 +47,20 @@ describe("what a recipe says beside its lines", () => {
     expect(betaine).toMatchObject({ strengthPercent: 30, note: "add slowly", notRead: "" });
     expect(stuff).toMatchObject({ name: "gummy stuff", notRead: "the material" });
     expect(read("Glycerin").lines[0]?.notRead).toBe("the amount");
+    expect(read("lactic acid to pH 5.5").lines[0]).toMatchObject({ name: "lactic acid", note: "to pH 5.5", notRead: "the amount" });
+  });
+
+  it("adds what one line names twice, and parts what names two materials", () => {
+    const amounts = (text: string) => read(text).lines.map(({ name, amount }) => [name, amount?.value, amount?.unit, amount?.plus]);
+    expect(amounts("2 tablespoons and 1 teaspoon glycerin")).toEqual([["glycerin", 2, "tbsp", [{ value: 1, unit: "tsp" }]]]);
+    expect(amounts("20+20 g decyl glucoside")).toEqual([["decyl glucoside", 40, "g", undefined]]);
+    expect(amounts("3 × 1.5 g xanthan gum")).toEqual([["xanthan gum", 4.5, "g", undefined]]);
+    expect(amounts("20 g betaine + 5 g glycerin").map(([name, value]) => [name, value])).toEqual([
+      ["betaine", 20],
+      ["glycerin", 5],
+    ]);
+    // A number in a name counts nothing.
+    expect(amounts("PEG-7 glyceryl cocoate 2 %")).toEqual([["PEG-7 glyceryl cocoate", 2, "percent", undefined]]);
   });
 
   it("answers every line of any text and never fails", () => {

@@ -42,12 +42,29 @@ describe("a recipe as percentages", () => {
   });
 
   it("says what is open, what was left behind and why", () => {
-    const { openPercent, left } = sharesOf("85 coco glucoside, 6 olive oil, the rest is up to you\ngummy stuff 5 g\nglycerin");
+    const { openPercent, asked, left } = sharesOf("85 coco glucoside, 6 olive oil, the rest is up to you\ngummy stuff 5 g\nglycerin");
     expect(openPercent).toBeCloseTo(9, 9);
-    expect(left).toEqual([
-      { row: 2, reason: "the material is not recognised" },
-      { row: 3, reason: "there is no amount" },
+    expect(left).toEqual([{ row: 2, reason: "the material is not recognised" }]);
+    expect(asked).toEqual([{ row: 3, material: "glycerin", phase: "A" }]);
+  });
+
+  it("two bars of 78 g are 156 g, and 20 + 20 g are 40: 78 and 20 % of 200 g", () => {
+    expect(percents("two bars of 78 g grated bar soap\n20+20 g coco glucoside\n4 g glycerin").map(([, percent]) => percent)).toEqual([
+      78, 20, 2,
     ]);
+  });
+
+  it("two tablespoons and a teaspoon are added by their volumes: (2 × 15 + 5) mL × 1.26 = 44.1 g of 100", () => {
+    const { shares } = sharesOf("Makes 100 g\n2 tbsp + 1 tsp glycerin\nrest water", "metric");
+    expect(shares[0]?.percent).toBeCloseTo(35 * (materialOf("glycerin").densityGramsPerMl ?? 0), 9);
+    expect(shares[0]?.isEstimate).toBe(true);
+  });
+
+  it("what is dosed to a pH or to taste is a line whose percent is yet to be typed", () => {
+    const { asked, shares, left } = sharesOf("water to 100\ncoco glucoside 20 %\ncitric acid to pH 5.5\nsalt to taste");
+    expect(asked.map(({ material }) => material)).toEqual(["citric-acid-anhydrous", "sodium-chloride"]);
+    expect(shares.map(({ percent }) => percent)).toEqual([null, 20]);
+    expect(left).toEqual([]);
   });
 
   it("the strength of the bottle goes along as its assay", () => {
@@ -55,6 +72,6 @@ describe("a recipe as percentages", () => {
   });
 
   it("of nothing there is nothing", () => {
-    expect(sharesOf("")).toEqual({ shares: [], openPercent: 100, batchGrams: null, left: [] });
+    expect(sharesOf("")).toEqual({ shares: [], openPercent: 100, batchGrams: null, asked: [], left: [] });
   });
 });

@@ -20,8 +20,16 @@ export interface RecipeShares {
   readonly openPercent: number;
   /** Grams the amounts come to, where they are masses. */
   readonly batchGrams: number | null;
+  /** Materials whose amount is found while they are used, as "to pH 5.5": lines whose percent is yet to be typed. */
+  readonly asked: readonly AskedLine[];
   /** Rows that could not be taken along, each with the reason. */
   readonly left: readonly { readonly row: number; readonly reason: string }[];
+}
+
+export interface AskedLine {
+  readonly row: number;
+  readonly material: string;
+  readonly phase: string;
 }
 
 interface Weighed {
@@ -39,11 +47,13 @@ interface Weighed {
 export function recipeShares(recipe: Recipe, materials: MaterialsBySlug, system: MeasureSystem): RecipeShares {
   const left: { row: number; reason: string }[] = [];
   const weighed: Weighed[] = [];
+  const asked: AskedLine[] = [];
   const rests: (RecipeLine & { readonly material: string })[] = [];
   for (const line of recipe.lines) {
     if (line.kind !== "ingredient") continue;
     if (!isKnown(line)) left.push({ row: line.row, reason: "the material is not recognised" });
     else if (line.takesTheRest) rests.push(line);
+    else if (line.amount === null) asked.push({ row: line.row, material: line.material, phase: line.phase });
     else {
       const outcome = weigh(line, materials, system);
       if ("reason" in outcome) left.push({ row: line.row, reason: outcome.reason });
@@ -51,7 +61,7 @@ export function recipeShares(recipe: Recipe, materials: MaterialsBySlug, system:
     }
   }
   for (const extra of rests.slice(1)) left.push({ row: extra.row, reason: "another line is q.s. already" });
-  return sharesOf({ recipe, weighed, rest: rests[0], left });
+  return { ...sharesOf({ recipe, weighed, rest: rests[0] }), asked, left };
 }
 
 function isKnown(line: RecipeLine): line is RecipeLine & { readonly material: string } {
@@ -68,19 +78,23 @@ function weigh(
   const { unit, value, isRough } = line.amount;
   if (unit === "percent") return { line, value, isPercent: true, isEstimate: isRough };
   if (unit === "part" || unit === "bare") return { line, value, isPercent: false, isEstimate: isRough };
-  const mass = gramsOfMeasure(value, unit as KitchenUnit, { material, system });
-  if (!mass.found) return { reason: mass.reason };
-  return { line, value: mass.grams, isPercent: false, isEstimate: isRough || !isMassUnit(unit as KitchenUnit) };
+  let grams = 0;
+  for (const measure of [{ value, unit }, ...(line.amount.plus ?? [])]) {
+    const mass = gramsOfMeasure(measure.value, measure.unit as KitchenUnit, { material, system });
+    if (!mass.found) return { reason: mass.reason };
+    grams += mass.grams;
+  }
+  const isMeasured = [unit, ...(line.amount.plus ?? []).map((measure) => measure.unit)].every((each) => isMassUnit(each as KitchenUnit));
+  return { line, value: grams, isPercent: false, isEstimate: isRough || !isMeasured };
 }
 
 interface Shared {
   readonly recipe: Recipe;
   readonly weighed: readonly Weighed[];
   readonly rest: (RecipeLine & { readonly material: string }) | undefined;
-  readonly left: readonly { readonly row: number; readonly reason: string }[];
 }
 
-function sharesOf({ recipe, weighed, rest, left }: Shared): RecipeShares {
+function sharesOf({ recipe, weighed, rest }: Shared): Pick<RecipeShares, "shares" | "openPercent" | "batchGrams"> {
   const percents = weighed.filter(({ isPercent }) => isPercent).reduce((sum, { value }) => sum + value, 0);
   const masses = weighed.filter(({ isPercent }) => !isPercent).reduce((sum, { value }) => sum + value, 0);
   const isClosed = rest === undefined && !recipe.isOpen;
@@ -94,7 +108,6 @@ function sharesOf({ recipe, weighed, rest, left }: Shared): RecipeShares {
     shares: withRest.sort((a, b) => a.row - b.row),
     openPercent: rest === undefined ? Math.max(0, 100 - total) : 0,
     batchGrams: recipe.batchGrams ?? (masses > 0 && isClosed ? whole : null),
-    left,
   };
 }
 

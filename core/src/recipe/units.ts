@@ -23,7 +23,7 @@ const WORDS: readonly (readonly [string, RecipeUnit | OtherUnit])[] = [
   [String.raw`quarts?|qts?\.?`, "quart"],
   [String.raw`gallons?|gals?\.?`, "gallon"],
   [String.raw`drops?|gtts?\.?`, "drop"],
-  [String.raw`pinch(?:es)?`, "pinch"],
+  [String.raw`pinch(?:es)?|sprinkles?`, "pinch"],
   [String.raw`dash(?:es)?`, "dash"],
   [String.raw`parts?`, "part"],
   [
