@@ -66,13 +66,29 @@ test("a recipe as it is written becomes the sheet, and what cannot be read asks 
   await beginFormula(page);
   await page.getByLabel("Recipe as it is written").fill("20 g cocamidopropyl betaine\n15 g coco glucoside\n3 g moondust\nwater to 100");
   await expect(page.getByText("the material is not recognised")).toBeVisible();
-  await page.getByLabel("Recipe as it is written").fill("20 g cocamidopropyl betaine\n15 g coco glucoside\n3 g glycerin\ncitric acid to pH 5.5\nwater to 100");
+  await page
+    .getByLabel("Recipe as it is written")
+    .fill("20 g cocamidopropyl betaine\n15 g coco glucoside\n3 g glycerin\ncitric acid to pH 5.5\nwater to 100");
   await expect(page.getByText("the material is not recognised")).toBeHidden();
   await page.getByRole("button", { name: "Read it into the sheet" }).click();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toHaveValue("20.00");
   await expect(page.getByLabel("Distilled or deionised water, percent")).toHaveValue("62.00");
   // What is dosed to a pH stands on the sheet and waits for its number.
   await expect(page.getByLabel("Citric acid anhydrous, percent")).toHaveValue("");
+});
+
+test("a guess is offered, and left out unless it is taken; two materials of one row stay two", async ({ page }) => {
+  await beginFormula(page);
+  await page.getByLabel("Recipe as it is written").fill("20 g decyl glucoside + 5 g glycerin\n1 g lavendar\nwater to 100");
+  const take = page.getByRole("button", { name: /^Read it into the sheet/ });
+  await expect(take).toHaveText("Read it into the sheet, 1 line left out");
+  await page.getByRole("checkbox", { name: /^a guess: take it as Lavender/ }).check();
+  await expect(take).toHaveText("Read it into the sheet");
+  await page.getByRole("checkbox", { name: /^a guess: take it as Lavender/ }).uncheck();
+  await take.click();
+  await expect(page.getByLabel("Decyl glucoside, percent")).toHaveValue("20.00");
+  await expect(page.getByLabel("Glycerin, percent")).toHaveValue("5.00");
+  await expect(page.getByLabel(/^Lavender .*, percent/)).toHaveCount(0);
 });
 
 test("a recipe can be pasted as soon as it is asked for: the field comes with the scripts that read it", async ({ page }) => {

@@ -1,46 +1,24 @@
-import { Textarea, UnstyledButton } from "@mantine/core";
+import { UnstyledButton } from "@mantine/core";
 import { type ProfileSlug } from "@tensidrum/core/formula";
 import { startingFormulaOf, type StartingFormula } from "@tensidrum/core/surfactants";
 import { shownMaterial } from "@tensidrum/core/library";
 import { percentText, written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
-import type { FoundMaterial } from "@tensidrum/core/search";
 import type { MaterialStore } from "../../frame/materialStore";
 import { readAim } from "../typed/readAim";
 import type { TypedAim } from "../typed/typedSheet";
-import type { FormAnswer } from "../../frame/formAnswer";
-import type { UnderstoodRecipe } from "./readRecipe.server";
-import classes from "./Start.module.css";
-import { FormError } from "../../components/FormError";
+import { FromRecipe } from "./FromRecipe";
+import type { StartLine, StartPhase, TakeStart } from "./startLines";
 import { DataTable } from "../../components/DataTable";
-
-export interface StartLine {
-  readonly phase: string;
-  readonly materialId: string;
-  readonly percent: string;
-  readonly takesTheRest: boolean;
-  readonly assay: string;
-}
-
-export interface StartPhase {
-  readonly letter: string;
-  readonly title: string;
-  readonly temperature: string;
-}
+import classes from "./Start.module.css";
 
 interface StartProps {
   readonly profile: ProfileSlug;
   readonly profileName: string;
   readonly aim: TypedAim;
   readonly earlier: readonly { readonly id: string; readonly name: string; readonly number: number; readonly activePercent: number }[];
-  readonly onTake: (
-    lines: readonly StartLine[],
-    phases: readonly StartPhase[],
-    found: readonly FoundMaterial[],
-    store: MaterialStore,
-    batch: string | null,
-  ) => void;
+  readonly onTake: TakeStart;
 }
 
 /** Three ways to begin: from the aim, from a recipe, from an earlier formula. */
@@ -49,7 +27,7 @@ export function Start(props: StartProps) {
   return (
     <section className={classes.start} aria-label="Ways to begin">
       <FromAim {...props} store={store} />
-      <FromRecipe {...props} store={store} />
+      <FromRecipe onTake={props.onTake} store={store} />
       <FromEarlier earlier={props.earlier} />
     </section>
   );
@@ -134,85 +112,6 @@ function startPhases({ phases }: StartingFormula): readonly StartPhase[] {
     title,
     temperature: temperatureC === null ? "" : writtenShort(temperatureC, 1),
   }));
-}
-
-/** The recipe is read again once the typing has paused this long, ms. */
-const PAUSE = 400;
-/** More than is read is not sent: the server says that it is too long. */
-const MOST_SENT = 20_001;
-
-function FromRecipe({ onTake, store }: StartProps & { readonly store: MaterialStore | null }) {
-  const fetcher = useFetcher<{ readonly understood: UnderstoodRecipe } | FormAnswer<unknown>>();
-  const [text, setText] = useState("");
-  useEffect(() => {
-    if (text.trim() === "") return undefined;
-    const timer = setTimeout(() => void fetcher.submit({ text: text.slice(0, MOST_SENT) }, { method: "post", action: "/recipe" }), PAUSE);
-    return () => clearTimeout(timer);
-    // The fetcher stays the same one.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [text]);
-  const understood =
-    text.trim() === "" ? null : fetcher.data !== undefined && "understood" in fetcher.data ? fetcher.data.understood : null;
-  const take = () => {
-    if (store === null || understood === null) return;
-    const used = new Set(understood.lines.map(({ materialId }) => materialId));
-    const letters = [...new Set(understood.lines.map(({ phase }) => phase))].sort();
-    const titles = new Map(understood.phases.map(({ id, title }) => [id, title]));
-    onTake(
-      understood.lines.map(({ phase, materialId, percent, takesTheRest, assayPercent }) => ({
-        ...{ phase, materialId, percent, takesTheRest },
-        assay: assayPercent === null ? "" : percentText(assayPercent),
-      })),
-      letters.map((letter) => ({ letter, title: (titles.get(letter) ?? "").slice(0, 40), temperature: "" })),
-      store.all.filter(({ id }) => used.has(id)),
-      store,
-      understood.batchGrams === null ? null : writtenShort(understood.batchGrams, 2),
-    );
-  };
-  return (
-    <div>
-      <h2>Begin from a recipe</h2>
-      <p>Paste it as it is: percent, grams, spoons or drops. Edit it here until every line is read.</p>
-      <Textarea
-        classNames={{ input: classes.recipe }}
-        rows={7}
-        spellCheck={false}
-        value={text}
-        placeholder={"85 g mild wash base\n2 tsp glycerin\n20 drops juniper oil\nwater to 100"}
-        aria-label="Recipe as it is written"
-        onChange={(event) => setText(event.currentTarget.value)}
-      />
-      {fetcher.data !== undefined && "sentence" in fetcher.data && <FormError>{fetcher.data.sentence}</FormError>}
-      {understood !== null && (
-        <div aria-live="polite">
-          <DataTable className={classes.lines}>
-            <tbody>
-              {understood.rows
-                .filter(({ kind }) => kind === "ingredient")
-                .map((row) => (
-                  <tr key={row.row} data-problem={row.problem !== null || undefined}>
-                    <th scope="row">
-                      {row.name ?? row.typed}
-                      {row.sureness === "guess" && <small> a guess</small>}
-                      {row.problem !== null && <small> {row.problem}</small>}
-                    </th>
-                    <td>
-                      {row.takesTheRest ? <em>q.s.</em> : row.percent === null ? "" : written(row.percent, 2)}
-                      {row.isEstimate && <small> estimate</small>}
-                      {row.isAsked && <small>to be typed</small>}
-                    </td>
-                  </tr>
-                ))}
-            </tbody>
-          </DataTable>
-          {understood.openPercent > 0.005 && <p>{writtenPercent(understood.openPercent)} % is still open.</p>}
-          <UnstyledButton type="button" className={classes.take} disabled={store === null || understood.lines.length === 0} onClick={take}>
-            Read it into the sheet
-          </UnstyledButton>
-        </div>
-      )}
-    </div>
-  );
 }
 
 function FromEarlier({ earlier }: Pick<StartProps, "earlier">) {

@@ -49,18 +49,20 @@ export async function understandRecipe(text: string) {
   const idOf = new Map(stored.map(({ id, facts }) => [facts.slug, id]));
   const recipe = await readBeside(text, [...bySlug.values()]);
   const { shares, asked, openPercent, batchGrams, left } = recipeShares(recipe, bySlug, "us");
-  const shareOf = new Map(shares.map((share) => [share.row, share]));
+  const shareOf = new Map(shares.map((share) => [lineKey(share), share]));
   const reasonOf = new Map(left.map(({ row, reason }) => [row, reason]));
-  const askedRows = new Set(asked.map(({ row }) => row));
+  const askedKeys = new Set(asked.map(lineKey));
+  const guessed = new Set(recipe.lines.filter(({ sureness }) => sureness === "guess").map(lineKey));
   return {
     openPercent,
     batchGrams: batchGrams ?? recipe.batchGrams,
     phases: recipe.phases,
     rows: recipe.lines.map(({ row, text: typed, kind, material, sureness, notRead }) => {
-      const share = shareOf.get(row);
+      const key = lineKey({ row, material });
+      const share = shareOf.get(key);
       const facts = material === null ? undefined : bySlug.get(material);
       return {
-        row,
+        key,
         typed,
         kind,
         name: facts === undefined ? null : shownMaterial(facts).name,
@@ -68,8 +70,8 @@ export async function understandRecipe(text: string) {
         percent: share?.percent ?? null,
         takesTheRest: share !== undefined && share.percent === null,
         isEstimate: share?.isEstimate ?? false,
-        isAsked: askedRows.has(row),
-        problem: reasonOf.get(row) ?? (notRead === "" || askedRows.has(row) ? null : `not read: ${notRead}`),
+        isAsked: askedKeys.has(key),
+        problem: reasonOf.get(row) ?? (notRead === "" || askedKeys.has(key) ? null : `not read: ${notRead}`),
       };
     }),
     lines: [
@@ -81,8 +83,16 @@ export async function understandRecipe(text: string) {
       ...asked.map((line) => ({ ...line, percent: "", takesTheRest: false, assayPercent: null })),
     ]
       .sort((one, other) => one.row - other.row)
-      .map(({ material, ...line }) => ({ ...line, materialId: idOf.get(material) ?? "" })),
+      .map(({ row, material, ...line }) => {
+        const key = lineKey({ row, material });
+        return { ...line, key, isGuess: guessed.has(key), materialId: idOf.get(material) ?? "" };
+      }),
   };
+}
+
+/** One row may hold several materials. */
+function lineKey({ row, material }: { readonly row: number; readonly material: string | null }): string {
+  return `${row} ${material ?? ""}`;
 }
 
 export type UnderstoodRecipe = Awaited<ReturnType<typeof understandRecipe>>;
