@@ -35,7 +35,7 @@ export function ActiveReading({ sums, profile, isUnknown }: ActiveReadingProps) 
           <span className={classes.state} data-off={state.isOff || undefined}>
             {state.words}
           </span>
-          {!isNothingKnown && (
+          {!isNothingKnown && activeMatter.high > 0 && (
             <span>
               {isUnknown ? "known of it" : "range"} {written(activeMatter.low, 1)} to {written(activeMatter.high, 1)}
             </span>
