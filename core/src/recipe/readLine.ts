@@ -30,7 +30,7 @@ const INSTRUCTION =
 const ORDER = /^(?:add|weigh|use|take|plus|and|then add)\s+(?=(?:\d|half|a |an |one|two|about|~|½|¼|¾))/iu;
 
 /** A line that is longer, once its spaces are single ones, is prose and no line of a recipe; characters. */
-const LONGEST_LINE = 300;
+export const LONGEST_LINE = 300;
 
 /** Runs of spaces as one, runs with a tab as one tab: what is read afterwards never goes back over them. */
 export function withSingleSpaces(text: string): string {

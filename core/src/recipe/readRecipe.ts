@@ -1,6 +1,6 @@
 import type { Material } from "../library/material.ts";
 import { amountsIn, type Amount } from "./amounts.ts";
-import { readLine, withSingleSpaces, type LineReading } from "./readLine.ts";
+import { LONGEST_LINE, readLine, withSingleSpaces, type LineReading } from "./readLine.ts";
 import { recogniserOf, type Recogniser, type Sureness } from "./recognise.ts";
 import { unitOf } from "./units.ts";
 
@@ -81,17 +81,22 @@ interface Row {
 function splitRows(text: string): readonly Row[] {
   return text.split(/\r\n|\r|\n/u).flatMap((line, index): Row[] => {
     const parts = withSingleSpaces(line).split(/;\s*|,\s+(?=(?:~\s*)?\d|the rest|rest\b|and\b|½|¼|¾)|\s+\+\s+(?=\d)/iu);
-    const amounts = parts.filter((part) => /\d|½|¼|¾|\brest\b/iu.test(part) && hasName(part));
-    return parts.length > 1 && amounts.length === parts.length
+    return parts.length > 1 && parts.every((part) => /\d|½|¼|¾|\brest\b/iu.test(part) && hasName(part))
       ? parts.map((part) => ({ row: index + 1, text: part.replace(/^and\s+/iu, "") }))
       : [{ row: index + 1, text: line }];
   });
 }
 
-/** Whether a part of a line says more than an amount. */
+/** Whether a part of a line says more than an amount; prose, which is read no further, does. */
 function hasName(part: string): boolean {
-  const left = amountsIn(part).reduceRight((text, { start, end }) => text.slice(0, start) + text.slice(end), part);
-  return /\p{L}/u.test(left);
+  if (part.length > LONGEST_LINE) return true;
+  if (!/\p{L}/u.test(part)) return false;
+  let at = 0;
+  for (const { start, end } of amountsIn(part)) {
+    if (/\p{L}/u.test(part.slice(at, start))) return true;
+    at = end;
+  }
+  return /\p{L}/u.test(part.slice(at));
 }
 
 /** What a number without a unit means here, and whether lines carry percent and grams side by side. */
