@@ -13,6 +13,8 @@ export const activeWindow: Rule = {
     const place = placeInWindow(percent, profile.activePercent);
     if (place === "within") return [];
     const isLow = place === "below";
+    // A sheet that holds nothing but its water is not begun yet.
+    if (isLow && sheet.lines.every(({ material }) => material.role === "water")) return [];
     // What a base of unknown strength brings may be what is missing.
     if (isLow && silentLines(judged).length > 0) return [];
     const lines = sheet.lines.filter(({ material }) => material.countsAsActive === true || material.parts !== undefined);

@@ -20,6 +20,11 @@ describe("active matter against the profile", () => {
     expect(atPercent(active)).not.toContain("ACTIVE_HIGH");
   });
 
+  it("a sheet of water alone is not begun: nothing is said of it before the first other line", () => {
+    expect(codesOf([water])).not.toContain("ACTIVE_LOW");
+    expect(codesOf([water, ["glycerin", 3]])).toContain("ACTIVE_LOW");
+  });
+
   it("names the cleansers and a factor that reaches the window: 9 / 7.8 is 1.16 rounded up", () => {
     const [finding] = found("ACTIVE_LOW", [water, ["glycerin", 3], ["coco-glucoside", 15]]);
     expect(finding).toMatchObject({ code: "ACTIVE_LOW", severity: "fix", lines: ["coco-glucoside"] });
