@@ -10,8 +10,8 @@ import { hillTables, titrationTables } from "./tables";
 import type { ThickeningOutcome } from "./thickeningRun";
 import type { TitrationOutcome } from "./titrationRun";
 
-/** How many are drawn; fewer by `npm run simulate -- 0.1`. */
-const SCALE = Number(process.argv[2] ?? 1);
+/** How many are drawn: about ten minutes on two processors. The tables of the documents are drawn by `npm run simulate -- 2`. */
+const SCALE = Number(process.argv[2] ?? 0.6);
 const BATCHES = Math.round(1000 * SCALE);
 const SAMPLES = Math.round(400 * SCALE);
 const HILLS = Math.round(500 * SCALE);
