@@ -74,7 +74,9 @@ test("a recipe as it is written becomes the sheet, and what cannot be read asks 
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toHaveValue("20.00");
   await expect(page.getByLabel("Distilled or deionised water, percent")).toHaveValue("62.00");
   // What is dosed to a pH stands on the sheet and waits for its number.
-  await expect(page.getByLabel("Citric acid anhydrous, percent")).toHaveValue("");
+  const asked = page.getByLabel("Citric acid anhydrous, percent");
+  await expect(asked).toHaveValue("");
+  await expect(asked).toBeFocused();
 });
 
 test("a guess is offered, and left out unless it is taken; two materials of one row stay two", async ({ page }) => {

@@ -62,6 +62,12 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
       measured: (of: keyof TypedMeasured, text: string) => change(`measured:${of}`, (sheet) => withMeasured(sheet, of, text)),
       fixWith: (step: (sheet: TypedSheet) => TypedSheet) => change(null, step),
       drop: (id: string, overId: string) => change(null, (sheet) => withLineAt(sheet, id, overId)),
+      /** Puts the first lines there, with the caret in the one that is to be typed. */
+      begin: (sheet: TypedSheet) => {
+        const others = sheet.lines.filter(({ id }) => id !== sheet.restLineId);
+        change(null, () => sheet);
+        setWantedFocus((others.find(({ percent }) => percent === "") ?? others[0])?.id ?? null);
+      },
       addMaterial: (materialId: string, letter: string) => {
         const line: TypedLine = { id: crypto.randomUUID(), phase: letter, materialId, percent: "", assay: "" };
         change(null, (sheet) => withNewLine(sheet, line));

@@ -23,7 +23,7 @@ export function StartPart() {
         earlier={sheet.earlier}
         onTake={(lines, phases, found, store, batch) => {
           known.learn(found, store);
-          editor.fixWith((typed) => begun(typed, { lines, phases, batch }));
+          editor.begin(begun(editor.typed, { lines, phases, batch }));
         }}
       />
     </Suspense>
