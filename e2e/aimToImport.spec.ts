@@ -11,6 +11,7 @@ test("aim, skeleton, cure, version, trial, difference, out and in again with the
   await beginFormula(page);
   await page.getByRole("textbox", { name: "Name of the formula" }).fill("Stage Door wash");
   await page.getByRole("combobox", { name: "What it should be" }).selectOption("body wash");
+  await expect(page.getByRole("button", { name: "Use this formula" })).toBeVisible();
   await page.getByRole("combobox", { name: "Formulation style" }).selectOption("sulfate-free");
   // What the aim changes is told above the button and moves it.
   await expect(page.getByText(/The new aim/)).toBeVisible();
