@@ -63,6 +63,11 @@ describe("to fit the largest pot", () => {
     expect(half.ok && half.note).toMatch(/^2 rounds of it are 2,?400/);
   });
 
+  it("rounds add up to what is said: 2,393.87 g are twice 1,196.9 g, 2,393.8 g in all", () => {
+    const half = potBatch(2393.87, { ...usualPot, holds: "1.5" }, 1.01);
+    expect(half).toMatchObject({ ok: true, grams: 1196.9, note: expect.stringMatching(/are 2,?393\.8 g\./) as string });
+  });
+
   it("says that a batch fits, and what the pot takes at most", () => {
     const fits = potBatch(500, { holds: "900", unit: "mL", free: "20" }, 1.03);
     expect(fits).toMatchObject({ ok: true, grams: 741 });

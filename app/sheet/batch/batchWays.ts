@@ -76,8 +76,8 @@ export function potBatch(batchGrams: number, typed: TypedPot, densityGramsPerMl:
     const most = floorToMultiple(fit.mostGrams, 1);
     return { ok: true, grams: most, note: `${writtenMass(batchGrams)} fits. This is the most that the pot takes.` };
   }
-  const note = `${fit.rounds} rounds of it are ${writtenMass(batchGrams)}. Weigh each round by itself.`;
-  return { ok: true, grams: floorToMultiple(fit.gramsEach, BATCH_STEP_GRAMS), note };
+  const grams = floorToMultiple(fit.gramsEach, BATCH_STEP_GRAMS);
+  return { ok: true, grams, note: `${fit.rounds} rounds of it are ${writtenMass(fit.rounds * grams)}. Weigh each round by itself.` };
 }
 
 function parted(batchGrams: number, typed: TypedPot, densityGramsPerMl: number | null): PotRounds | { readonly problem: string } {
