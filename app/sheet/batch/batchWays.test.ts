@@ -63,6 +63,14 @@ describe("to fit the largest pot", () => {
     expect(half.ok && half.note).toMatch(/^2 rounds of it are 2,?400/);
   });
 
+  it("says by which density it reckons, also where none is known", () => {
+    expect(potBatch(500, { ...usualPot, holds: "1" }, null)).toMatchObject({
+      grams: 800,
+      note: expect.stringContaining("1 g/mL") as string,
+    });
+    expect(potBatch(500, { ...usualPot, holds: "1" }, 1.03)).toMatchObject({ note: expect.stringContaining("1.03 g/mL") as string });
+  });
+
   it("rounds add up to what is said: 2,393.87 g are twice 1,196.9 g, 2,393.8 g in all", () => {
     const half = potBatch(2393.87, { ...usualPot, holds: "1.5" }, 1.01);
     expect(half).toMatchObject({ ok: true, grams: 1196.9, note: expect.stringMatching(/are 2,?393\.8 g\./) as string });

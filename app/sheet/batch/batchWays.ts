@@ -2,7 +2,7 @@ import { batchForContainers, batchForMaterial, roundsForPot, type Formula, type 
 import { Refusal } from "@tensidrum/core/quantities";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { fillMassGrams } from "@tensidrum/core/packaging";
-import { floorToMultiple, readNumber, writtenMass } from "@tensidrum/core/quantities";
+import { floorToMultiple, readNumber, writtenMass, writtenShort } from "@tensidrum/core/quantities";
 
 /** The batch that was asked for, and what is to be known of it; or why there is none. */
 export type WantedBatch =
@@ -66,27 +66,35 @@ export interface TypedPot {
   readonly free: string;
 }
 
+/** Where the density of a formula is not known. */
+const WATER_GRAMS_PER_ML = 1;
+
 export const usualPot: TypedPot = { holds: "", unit: "L", free: "20" };
 
 /** One of the equal rounds in which the batch fits the largest pot, rounded down; the most it takes where the batch fits. */
 export function potBatch(batchGrams: number, typed: TypedPot, densityGramsPerMl: number | null): WantedBatch {
-  const fit = parted(batchGrams, typed, densityGramsPerMl);
+  const fit = parted(batchGrams, typed, densityGramsPerMl ?? WATER_GRAMS_PER_ML);
+  const reckoned = `Reckoned at ${writtenShort(densityGramsPerMl ?? WATER_GRAMS_PER_ML, 2)} g/mL, an estimate.`;
   if ("problem" in fit) return { ok: false, problem: fit.problem };
   if (fit.rounds === 1) {
     const most = floorToMultiple(fit.mostGrams, 1);
-    return { ok: true, grams: most, note: `${writtenMass(batchGrams)} fits. This is the most that the pot takes.` };
+    return { ok: true, grams: most, note: `${writtenMass(batchGrams)} fits. This is the most that the pot takes. ${reckoned}` };
   }
   const grams = floorToMultiple(fit.gramsEach, BATCH_STEP_GRAMS);
-  return { ok: true, grams, note: `${fit.rounds} rounds of it are ${writtenMass(fit.rounds * grams)}. Weigh each round by itself.` };
+  return {
+    ok: true,
+    grams,
+    note: `${fit.rounds} rounds of it are ${writtenMass(fit.rounds * grams)}. Weigh each round by itself. ${reckoned}`,
+  };
 }
 
-function parted(batchGrams: number, typed: TypedPot, densityGramsPerMl: number | null): PotRounds | { readonly problem: string } {
+function parted(batchGrams: number, typed: TypedPot, densityGramsPerMl: number): PotRounds | { readonly problem: string } {
   return refused(() => {
     const holds = numberIn(typed.holds, "what the largest pot holds");
     return roundsForPot(batchGrams, {
       brimfulMl: typed.unit === "L" ? holds * 1000 : holds,
       freePercent: numberIn(typed.free, "how much of it stays free"),
-      densityGramsPerMl: densityGramsPerMl ?? 1,
+      densityGramsPerMl,
     });
   });
 }
