@@ -40,7 +40,7 @@ export default defineConfig({
       "@dnd-kit/core",
       "@dnd-kit/sortable",
       "@dnd-kit/utilities",
-      "fuse.js",
+      "minisearch",
       "dayjs",
       "get-nonce",
     ],

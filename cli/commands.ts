@@ -5,7 +5,9 @@ import {
   readDilution,
   readFormula,
   readLabelledFormula,
+  readFind,
   readMicelles,
+  readRecipeFile,
   readSaltCurve,
   readSedimentation,
   readThicken,
@@ -15,13 +17,17 @@ import {
   type TitrationFile,
 } from "@tensidrum/core/formats";
 import { dilute } from "@tensidrum/core/preservation";
-import type { MaterialsBySlug } from "@tensidrum/core/library";
+import { isNotChosen, type MaterialsBySlug } from "@tensidrum/core/library";
+import { answerRecipe } from "@tensidrum/core/recipe";
+import { materialFinder } from "@tensidrum/core/search";
 import { stepsOf } from "@tensidrum/core/process";
 import { answerMicelles } from "@tensidrum/core/surfactants";
 import { labelOf } from "@tensidrum/core/packaging";
 import { adviseThickening, answerSaltCurve, beadViscosity, sedimentationOf } from "@tensidrum/core/rheology";
 import { loadLinearSolver } from "@tensidrum/core/numerics";
 import { unmix } from "@tensidrum/core/stability";
+
+const MOST_HITS = 10;
 
 export interface Command {
   readonly summary: string;
@@ -57,7 +63,7 @@ export const commands: ReadonlyMap<string, Command> = new Map([
       summary: "the reference library",
       format: null,
       takesInput: false,
-      run: (_value, library) => [...library.values()],
+      run: (_value, library) => [...library.values()].filter((material) => !isNotChosen(material)),
     },
   ],
   ["assess", reading("tensidrum-formula/1", "all readings of a formula", (value, library) => assess(readFormula(value, library), library))],
@@ -104,6 +110,22 @@ export const commands: ReadonlyMap<string, Command> = new Map([
     reading("tensidrum-dilution/1", "what water does to strength and preservation", (value, library) => {
       const { formula, partsProduct, partsWater } = readDilution(value, library);
       return dilute(formula, { partsProduct, partsWater }, library);
+    }),
+  ],
+  [
+    "recipe",
+    reading("tensidrum-recipe/1", "a recipe as it is written, line by line", (value, library) =>
+      answerRecipe(readRecipeFile(value).text, library),
+    ),
+  ],
+  [
+    "find",
+    reading("tensidrum-find/1", "materials by what people call them, the best first", (value, library) => {
+      const find = materialFinder(
+        [...library.values()].map((facts) => ({ id: facts.slug, facts })),
+        MOST_HITS,
+      );
+      return { hits: find(readFind(value).query).map(({ facts: { slug, name } }) => ({ material: slug, name })) };
     }),
   ],
   [

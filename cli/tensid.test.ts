@@ -45,16 +45,27 @@ beforeAll(() => {
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 describe("tensid", () => {
-  it.each(["assess", "steps", "unmix", "label", "dilute", "micelles", "titrate", "thicken", "salt-curve", "bead-drop", "settle"])(
-    "%s answers its golden file, from a file and from standard input",
-    (command) => {
-      const file = goldenFile(`${command}.in.json`);
-      const expected = golden(`${command}.out.json`);
-      expectGolden(answerOf([command, file]), expected);
-      expectGolden(answerOf([command, "-"], readFileSync(file, "utf8")), expected);
-      expectGolden(answerOf([command], readFileSync(file, "utf8")), expected);
-    },
-  );
+  it.each([
+    "assess",
+    "steps",
+    "unmix",
+    "label",
+    "dilute",
+    "micelles",
+    "titrate",
+    "thicken",
+    "salt-curve",
+    "bead-drop",
+    "settle",
+    "recipe",
+    "find",
+  ])("%s answers its golden file, from a file and from standard input", (command) => {
+    const file = goldenFile(`${command}.in.json`);
+    const expected = golden(`${command}.out.json`);
+    expectGolden(answerOf([command, file]), expected);
+    expectGolden(answerOf([command, "-"], readFileSync(file, "utf8")), expected);
+    expectGolden(answerOf([command], readFileSync(file, "utf8")), expected);
+  });
 
   it("materials answers the whole reference library", () => {
     const { count, byRole, sample } = golden("materials.out.json") as {

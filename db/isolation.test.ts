@@ -1,5 +1,6 @@
 import { assess, coreVersion } from "@tensidrum/core/assessment";
 import { formulaOfDraft, noAim, nothingMeasured } from "@tensidrum/core/formula";
+import { referenceLibrary } from "@tensidrum/core/reference";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Database } from "./client.server";
 import { demoFormulas } from "./demo/formulas";
@@ -139,8 +140,9 @@ const asked: Record<string, () => Promise<unknown>> = {
   materialsById: async () => materialQueries.materialsById(db, stranger.id, [ownMaterialId]),
   materialsBySlug: async () => materialQueries.materialsBySlug(db, stranger.id, ["own-glycerin"]),
   listMaterials: async () => (await materialQueries.listMaterials(db, stranger.id)).filter(({ id }) => id === ownMaterialId),
+  listChoosable: async () => (await materialQueries.listChoosable(db, stranger.id)).filter(({ id }) => id === ownMaterialId),
   materialsStamp: async () =>
-    (await materialQueries.materialsStamp(db, stranger.id)).startsWith("261-") ? [] : ["counts another's material"],
+    (await materialQueries.materialsStamp(db, stranger.id)).startsWith(`${referenceLibrary.length}-`) ? [] : ["counts another's material"],
   saveDraft: async () => formulaWrites.saveDraft(db, stranger.id, { versionId: draftId, revision: 0 }, content()),
   saveProcess: async () => formulaWrites.saveProcess(db, stranger.id, finalVersionId, null),
   finaliseDraft: async () => {

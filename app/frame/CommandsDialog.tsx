@@ -1,5 +1,5 @@
 import { Checkbox, Modal, TextInput } from "@mantine/core";
-import Fuse from "fuse.js";
+import MiniSearch from "minisearch";
 import { useMemo, useState } from "react";
 import { SINGLE_KEYS_OFF, type Act } from "./actsOnPage";
 import classes from "./SearchAndCommands.module.css";
@@ -18,7 +18,9 @@ export default function CommandsDialog({ acts, onChoose, onLeave }: CommandsDial
   const shown = useMemo(() => {
     const wanted = text.trim();
     if (wanted === "") return acts;
-    return new Fuse(acts, { keys: ["words"], threshold: 0.4, ignoreLocation: true }).search(wanted).map(({ item }) => item);
+    const index = new MiniSearch({ fields: ["words"], searchOptions: { prefix: true, fuzzy: 0.25, combineWith: "AND" } });
+    index.addAll(acts.map(({ words }, id) => ({ id, words })));
+    return index.search(wanted).flatMap(({ id }) => acts[id as number] ?? []);
   }, [acts, text]);
   return (
     <Modal.Root opened onClose={onLeave} returnFocus={false} centered={false}>

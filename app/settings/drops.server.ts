@@ -6,7 +6,7 @@ import type { TypedDrops } from "./settingsForm.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import {
   findMaterial,
-  listMaterials,
+  listChoosable,
   listOwnFacts,
   materialsBySlug,
   saveOwnFacts,
@@ -19,7 +19,7 @@ const LIQUID: ReadonlySet<string | null> = new Set(["liquid", "oil", "gel", null
 export async function openDrops() {
   const db = database();
   const makerId = currentMakerId();
-  const [all, own] = await Promise.all([listMaterials(db, makerId), listOwnFacts(db, makerId)]);
+  const [all, own] = await Promise.all([listChoosable(db, makerId), listOwnFacts(db, makerId)]);
   const weighed = own.flatMap(({ slug, facts }) => (facts.dropMilligrams == null ? [] : [{ slug, milligrams: facts.dropMilligrams }]));
   const stored = await materialsBySlug(
     db,

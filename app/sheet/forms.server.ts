@@ -4,7 +4,7 @@ import Joi from "joi";
 import { choice, group, id, idOrNone, keyed, keyedById, list, tick, verbatim, whole, type TypedOf } from "../frame/fields.server";
 import type { FieldProblem } from "../frame/formAnswer";
 import { readAddress, readForm } from "../frame/readForm.server";
-import { AIM_WORDS_LENGTH, NOTE_LENGTH, PHASE_TITLE_LENGTH, WITHOUT_LENGTH, type TypedSheet } from "./typed/typedSheet";
+import { AIM_WORDS_LENGTH, AS_WRITTEN_LENGTH, NOTE_LENGTH, PHASE_TITLE_LENGTH, WITHOUT_LENGTH, type TypedSheet } from "./typed/typedSheet";
 
 /** Longest text a cell may send; what it should be is said at the field. */
 const LONGEST_CELL = 5000;
@@ -74,6 +74,7 @@ const sheetForm = group({
       percent: cell.required(),
       /** The certificate's strength as typed. */
       assay: cell,
+      asWritten: verbatim(AS_WRITTEN_LENGTH),
       /** From which lots it is weighed, with the grams of each as typed. */
       lots: keyedById(verbatim(60)).max(MOST_LOTS),
     }),
@@ -126,7 +127,10 @@ function typedLots(lots: Readonly<Record<string, string>>): Pick<TypedSheet["lin
 export function readSheetForm(form: FormData): SheetForm {
   const { typed: raw, problems } = readForm(sheetForm, form);
   const { intent, name, profile, batch, aim, measured, phases, restLineId, ...rest } = raw;
-  const lines = Object.entries(raw.lines).map(([lineId, { lots, ...line }]) => ({ id: lineId, ...line, ...typedLots(lots) }));
+  const lines = Object.entries(raw.lines).map(([lineId, { lots, asWritten, ...line }]) => ({
+    ...{ id: lineId, ...line, ...typedLots(lots) },
+    ...(asWritten === "" ? {} : { asWritten }),
+  }));
   const marked = restLineId.filter((lineId) => lineId !== "");
   const twice = marked.length > 1 ? [{ field: "restLineId", message: "Only one line can be q.s. to 100 %. Choose one." }] : [];
   return {

@@ -58,6 +58,7 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
       phase: line.phaseLetter,
       materialId: line.materialId,
       percent: line.percent === null ? "" : percentText(line.percent),
+      ...(line.asWritten === "" ? {} : { asWritten: line.asWritten }),
       ...typedStrength(
         line.assayPercent,
         lots.filter(({ lineId }) => lineId === line.id),

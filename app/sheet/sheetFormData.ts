@@ -7,11 +7,12 @@ export interface FormBase {
 
 type Field = readonly [name: string, value: string];
 
-/** What of a line is not in its cells: its phase, its material, the certificate's strength, and its lots. */
-export function lineFields({ id, phase, materialId, assay, lots = [] }: TypedLine): readonly Field[] {
+/** What of a line is not in its cells: its phase, its material, the certificate's strength, its recipe's words, and its lots. */
+export function lineFields({ id, phase, materialId, assay, asWritten = "", lots = [] }: TypedLine): readonly Field[] {
   const line = `lines.${id}`;
   const taken = lots.map(({ lotId, grams }) => [`${line}.lots.${lotId}`, grams] as const);
-  return [[`${line}.phase`, phase], [`${line}.materialId`, materialId], [`${line}.assay`, assay], ...taken];
+  const written = asWritten === "" ? [] : [[`${line}.asWritten`, asWritten] as const];
+  return [[`${line}.phase`, phase], [`${line}.materialId`, materialId], [`${line}.assay`, assay], ...written, ...taken];
 }
 
 /** The sheet as the form would send it: field by field as the page without scripts does. */

@@ -1,10 +1,10 @@
 import { shownMaterial } from "@tensidrum/core/library";
 import { currentMakerId, database } from "../../db/workplace.server";
-import { listMaterials } from "../../db/materials/queries.server";
+import { listChoosable } from "../../db/materials/queries.server";
 
 /** What the form of a new lot needs: the materials there are, and identifiers for what it makes. */
 export async function openReceive(material: string) {
-  const all = await listMaterials(database(), currentMakerId());
+  const all = await listChoosable(database(), currentMakerId());
   return {
     material: all.find(({ facts }) => facts.slug === material)?.facts.slug ?? "",
     materials: all.map(({ facts: { slug, form, charge, role }, facts }) => ({

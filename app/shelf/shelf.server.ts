@@ -2,7 +2,7 @@ import { shownInci, shownMaterial, roleOf, type Material } from "@tensidrum/core
 import { materialFinder } from "@tensidrum/core/search";
 import { needsAttention } from "@tensidrum/core/inventory";
 import { currentMakerId, database } from "../../db/workplace.server";
-import { listMaterials, listOwnMaterials } from "../../db/materials/queries.server";
+import { listChoosable, listOwnMaterials } from "../../db/materials/queries.server";
 import { listLots } from "../../db/inventory/queries.server";
 import { allShelfGroups, shelfGroupFor } from "./shelfGroups";
 import { soughtFlags, type ShelfFilter } from "./forms.server";
@@ -19,7 +19,7 @@ const MOST_FOUND = 60;
 export async function openShelf(filter: ShelfFilter) {
   const db = database();
   const makerId = currentMakerId();
-  const [lots, all, own] = await Promise.all([listLots(db, makerId), listMaterials(db, makerId), listOwnMaterials(db, makerId)]);
+  const [lots, all, own] = await Promise.all([listLots(db, makerId), listChoosable(db, makerId), listOwnMaterials(db, makerId)]);
   const made: ReadonlySet<string> = new Set(own.filter(({ madeAs }) => madeAs !== null).map(({ id }) => id));
   const today = isoToday();
   // A lot of which more was used than it held is not hidden: something about it is wrong.
@@ -81,7 +81,7 @@ function sumOf<Item>(items: readonly Item[], of: (item: Item) => number): number
   return items.reduce((sum, item) => sum + of(item), 0);
 }
 
-type Stored = Awaited<ReturnType<typeof listMaterials>>[number];
+type Stored = Awaited<ReturnType<typeof listChoosable>>[number];
 
 /** The materials the sentence asks for; a name or INCI name is looked for with mistakes, a lot by its code. */
 function chosen(

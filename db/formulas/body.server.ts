@@ -48,13 +48,13 @@ export async function updateBody(db: Executor, makerId: string, versionId: strin
     .set({ takesTheRest: false })
     .where(and(ofLines, eq(lines.takesTheRest, true), restId === undefined ? undefined : ne(lines.id, restId)));
   if (rows.lines.length > 0) {
-    const { phaseLetter, materialId, position, percent, takesTheRest, assayPercent } = lines;
+    const { phaseLetter, materialId, position, percent, takesTheRest, assayPercent, asWritten } = lines;
     await db
       .insert(lines)
       .values(rows.lines)
       .onConflictDoUpdate({
         target: [lines.versionId, lines.id],
-        ...whatDiffers({ phaseLetter, materialId, position, percent, takesTheRest, assayPercent }),
+        ...whatDiffers({ phaseLetter, materialId, position, percent, takesTheRest, assayPercent, asWritten }),
       });
   }
   await db.delete(lines).where(

@@ -49,6 +49,7 @@ const anyBody = fc
       const takesTheRest = at === rest;
       return {
         id,
+        asWritten: choice % 3 === 0 ? "2 tbsp moon jelly" : "",
         phaseLetter: letters[choice % letters.length] ?? "A",
         materialId: materialIds[choice % 2] ?? "",
         percent: takesTheRest || choice % 7 === 0 ? null : choice / 100,

@@ -191,6 +191,7 @@ export async function listLines(db: Executor, makerId: string, versionId: string
       percent: lines.percent,
       takesTheRest: lines.takesTheRest,
       assayPercent: lines.assayPercent,
+      asWritten: lines.asWritten,
       facts: materials.facts,
       own: ownFacts.facts,
     })

@@ -168,6 +168,8 @@ export const lines = pgTable(
     percent: numeric("percent", { mode: "number" }),
     takesTheRest: boolean("takes_the_rest").notNull(),
     assayPercent: numeric("assay_percent", { mode: "number" }),
+    /** As the recipe it came from has it; empty where it came from none. */
+    asWritten: text("as_written").notNull().default(""),
   },
   (table) => [
     primaryKey({ name: "lines_pkey", columns: [table.versionId, table.id] }),
@@ -186,6 +188,7 @@ export const lines = pgTable(
       .on(table.versionId)
       .where(sql`takes_the_rest`),
     check("lines_percent", sql`${table.percent} >= 0 and ${table.percent} <= 100`),
+    check("lines_as_written_length", sql`char_length(${table.asWritten}) <= 300`),
     check("lines_assay", sql`${table.assayPercent} > 0 and ${table.assayPercent} <= 100`),
     check("lines_rest_has_no_percent", sql`not (${table.takesTheRest} and ${table.percent} is not null)`),
   ],

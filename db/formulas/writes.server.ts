@@ -18,6 +18,8 @@ export interface LineRow {
   readonly percent: number | null;
   readonly takesTheRest: boolean;
   readonly assayPercent: number | null;
+  /** As the recipe it came from has it. */
+  readonly asWritten?: string;
   /** From which lots it is weighed; null grams are what the others leave of the line. */
   readonly lots?: readonly { readonly lotId: string; readonly grams: number | null }[];
 }

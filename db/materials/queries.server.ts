@@ -1,4 +1,4 @@
-import { withOwnFacts, type Material, type OwnFacts } from "@tensidrum/core/library";
+import { isNotChosen, withOwnFacts, type Material, type OwnFacts } from "@tensidrum/core/library";
 import { and, asc, desc, eq, inArray, isNull, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { libraryChanges, materials, ownFacts, type WayOfMaking } from "./schema";
@@ -33,6 +33,11 @@ export async function listMaterials(db: Executor, makerId: string): Promise<Stor
     .where(visibleTo(makerId))
     .orderBy(referenceFirst, asc(materials.name));
   return rows.map(knownTo);
+}
+
+/** What a maker can choose: all but what stands for a material that is yet to be chosen. */
+export async function listChoosable(db: Executor, makerId: string): Promise<StoredMaterial[]> {
+  return (await listMaterials(db, makerId)).filter(({ facts }) => !isNotChosen(facts));
 }
 
 /** When the materials a maker sees changed last, and how many they are: a cheap key for caches. */

@@ -8,7 +8,8 @@ import { Exchange } from "./Exchange";
 import type { LineActions } from "./lineActions";
 import { LotsOfLine } from "./LotsOfLine";
 import classes from "./LineDetail.module.css";
-import { shownInci } from "@tensidrum/core/library";
+import { isNotChosen, shownInci } from "@tensidrum/core/library";
+import { ChooseMaterial } from "./ChooseMaterial";
 
 interface LineDetailProps {
   readonly line: TypedLine;
@@ -22,6 +23,7 @@ interface LineDetailProps {
 /** What opens under a line: its strength by the certificate, its phase, and what to know about the material. */
 export function LineDetail({ line, material, isDraft, problem, phaseLetters, actions }: LineDetailProps) {
   const { active } = material;
+  const waits = isNotChosen(material);
   const { whole, isAway } = useWholeMaterial(line.materialId);
   const bringsActives = material.countsAsActive === true || material.parts !== undefined;
   return (
@@ -33,8 +35,10 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
             <strong>{material.name}</strong>
             <br />
             {material.parts !== undefined && "a blend, computed from its parts"}
-            {material.parts === undefined && whole !== null && shownInci(whole)}
+            {material.parts === undefined && !waits && whole !== null && shownInci(whole)}
           </p>
+          {line.asWritten !== undefined && <p>In the recipe: “{line.asWritten}”</p>}
+          {waits && isDraft && <ChooseMaterial line={line} />}
           {bringsActives && (line.lots ?? []).length === 0 && (
             <label className={classes.field}>
               strength on the certificate

@@ -8,7 +8,7 @@ import { PERCENT_MARK } from "./lineKeys";
 import type { LineActions } from "./lineActions";
 import classes from "./LineTable.module.css";
 import { tagsOfKey } from "./findingTags";
-import { roleOf, shownMaterial } from "@tensidrum/core/library";
+import { isNotChosen, namedAsWritten, roleOf, shownMaterial } from "@tensidrum/core/library";
 import { PhaseHead, type PhaseActions } from "./PhaseHead";
 import { percentField } from "../typed/readTyped";
 import type { TypedLine, TypedPhase } from "../typed/typedSheet";
@@ -54,9 +54,10 @@ const ROOM_CHARACTERS = 33;
 export const LineRow = memo(function LineRow(props: LineRowProps) {
   const { line, material, tags, problem, isOpen, isDraft, actions, phase, drag } = props;
   const marks = tagsOfKey(tags);
-  const shown = material === undefined ? { name: "unknown material" } : shownMaterial(material);
+  const shown = material === undefined ? { name: "unknown material" } : shownMaterial(namedAsWritten(material, line.asWritten));
+  const waits = material !== undefined && isNotChosen(material);
   const hasStop = marks.some((mark) => mark.severity === "stop");
-  const role = material === undefined ? "" : roleOf(material);
+  const role = material === undefined ? "" : waits ? "open, choose a material" : roleOf(material);
   return (
     <>
       <tr
@@ -67,6 +68,7 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
         data-dragged={drag?.isDragging || undefined}
         data-first={phase !== null || undefined}
         data-stop={hasStop || undefined}
+        data-waits={waits || undefined}
       >
         <td className={classes.phase}>
           {phase !== null && <PhaseHead phase={phase} isDraft={isDraft} isEmpty={false} actions={props.phaseActions} />}

@@ -12,6 +12,8 @@ const SHORTEST_SEARCH = 2;
 
 export interface MaterialSearchProps {
   readonly inputRef: Ref<HTMLInputElement>;
+  /** What the field is called; that of the line for adding where left out. */
+  readonly field?: Readonly<Record<"aria-label" | "placeholder" | "autoComplete", string>>;
   readonly text: string;
   readonly onText: (text: string) => void;
   /** Phase the picked material goes to. */
@@ -22,7 +24,7 @@ export interface MaterialSearchProps {
 }
 
 /** The search as it is typed: matches below the field, the best one chosen, Enter takes it. */
-export function MaterialSearch({ inputRef, text, onText, phase, onPick, onLearn }: MaterialSearchProps) {
+export function MaterialSearch({ inputRef, field = SEARCH_INPUT, text, onText, phase, onPick, onLearn }: MaterialSearchProps) {
   const [store, setStore] = useState<MaterialStore | null>(null);
   const [failed, setFailed] = useState(false);
   const isAsked = useRef(false);
@@ -74,7 +76,7 @@ export function MaterialSearch({ inputRef, text, onText, phase, onPick, onLearn 
         <TextInput
           ref={inputRef}
           className={classes.search}
-          {...SEARCH_INPUT}
+          {...field}
           value={text}
           onFocus={load}
           onChange={(event) => {
@@ -101,7 +103,15 @@ export function MaterialSearch({ inputRef, text, onText, phase, onPick, onLearn 
             <Combobox.Empty className={classes.nothing}>
               {failed && "The library could not be read just now. Type on to try again."}
               {!failed && store === null && "Looking through the library …"}
-              {!failed && store !== null && "Nothing like that in the library. Try another spelling, the INCI name or a role."}
+              {!failed && store !== null && (
+                <>
+                  Nothing like that in the library. Try the INCI name or a role, or{" "}
+                  <a href="/shelf/materials/new" onMouseDown={(event) => event.preventDefault()}>
+                    make your own
+                  </a>
+                  .
+                </>
+              )}
             </Combobox.Empty>
           )}
         </Combobox.Options>

@@ -17,6 +17,7 @@ const line = Joi.object({
   materialId: words.required(),
   percent: words.required(),
   assay: words.default(""),
+  asWritten: words,
   lots: Joi.array().items(lot),
 });
 

@@ -1,5 +1,5 @@
-import { Checkbox, Textarea, UnstyledButton } from "@mantine/core";
-import { percentText, written, writtenPercent, writtenShort } from "@tensidrum/core/quantities";
+import { NativeSelect, Textarea, UnstyledButton } from "@mantine/core";
+import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import { DataTable } from "../../components/DataTable";
@@ -14,6 +14,8 @@ import type { TakeStart } from "./startLines";
 const PAUSE = 400;
 /** More than is read is not sent: the server says that it is too long. */
 const MOST_SENT = 20_001;
+const TITLE_LENGTH = 40;
+const AS_WRITTEN_LENGTH = 300;
 
 interface FromRecipeProps {
   readonly onTake: TakeStart;
@@ -21,7 +23,12 @@ interface FromRecipeProps {
   readonly store: MaterialStore | null;
 }
 
-/** A recipe as it is written, with what was understood of it line by line. */
+type UnderstoodLine = UnderstoodRecipe["lines"][number];
+
+/** What the maker chose for lines that could be several things, by the line's own words. */
+type Choices = ReadonlyMap<string, string>;
+
+/** A recipe as it is written, with what was understood of it line by line. Lines that wait for a material go along open. */
 export function FromRecipe({ onTake, store }: FromRecipeProps) {
   const fetcher = useFetcher<{ readonly understood: UnderstoodRecipe } | FormAnswer<unknown>>();
   const [text, setText] = useState("");
@@ -34,24 +41,30 @@ export function FromRecipe({ onTake, store }: FromRecipeProps) {
   }, [text]);
   const understood =
     text.trim() === "" ? null : fetcher.data !== undefined && "understood" in fetcher.data ? fetcher.data.understood : null;
-  const [accepted, setAccepted] = useState<ReadonlySet<string>>(new Set());
-  const taken = understood?.lines.filter(({ key, isGuess }) => !isGuess || accepted.has(key)) ?? [];
-  const leftOut = (understood?.rows.filter(({ kind }) => kind === "ingredient").length ?? 0) - taken.length;
-  const accept = (key: string, isAccepted: boolean) => {
-    const others = [...accepted].filter((each) => each !== key);
-    setAccepted(new Set(isAccepted ? [...others, key] : others));
-  };
+  const [choices, setChoices] = useState<Choices>(new Map());
+  const materialOf = ({ chosen, offers, typed }: UnderstoodLine): string | null =>
+    chosen?.materialId ?? offers.find(({ materialId }) => materialId === choices.get(typed))?.materialId ?? null;
+  const open = understood?.lines.filter((line) => materialOf(line) === null).length ?? 0;
   const take = () => {
     if (store === null || understood === null) return;
-    const used = new Set(taken.map(({ materialId }) => materialId));
-    const letters = [...new Set(taken.map(({ phase }) => phase))].sort();
-    const titles = new Map(understood.phases.map(({ id, title }) => [id, title]));
+    const lines = understood.lines.map((line) => ({
+      phase: line.phase,
+      materialId: materialOf(line) ?? understood.openMaterialId,
+      percent: line.takesTheRest ? "" : line.percent,
+      takesTheRest: line.takesTheRest,
+      assay: line.assay,
+      asWritten: line.typed.slice(0, AS_WRITTEN_LENGTH),
+    }));
+    const used = new Set(lines.map(({ materialId }) => materialId));
+    const letters = [...new Set(lines.map(({ phase }) => phase))].sort();
+    const known = new Map(understood.phases.map((phase) => [phase.id, phase]));
     onTake(
-      taken.map(({ phase, materialId, percent, takesTheRest, assayPercent }) => ({
-        ...{ phase, materialId, percent, takesTheRest },
-        assay: assayPercent === null ? "" : percentText(assayPercent),
+      lines,
+      letters.map((letter) => ({
+        letter,
+        title: (known.get(letter)?.title ?? "").slice(0, TITLE_LENGTH),
+        temperature: known.get(letter)?.temperature ?? "",
       })),
-      letters.map((letter) => ({ letter, title: (titles.get(letter) ?? "").slice(0, 40), temperature: "" })),
       store.all.filter(({ id }) => used.has(id)),
       store,
       understood.batchGrams === null ? null : writtenShort(understood.batchGrams, 2),
@@ -60,7 +73,7 @@ export function FromRecipe({ onTake, store }: FromRecipeProps) {
   return (
     <div>
       <h2>Begin from a recipe</h2>
-      <p>Paste it as it is: percent, grams, spoons or drops. Edit it here until every line is read.</p>
+      <p>Paste it as it is: percent, grams, spoons or drops. What is not understood comes along as an open line.</p>
       <Textarea
         classNames={{ input: classes.recipe }}
         rows={7}
@@ -73,11 +86,24 @@ export function FromRecipe({ onTake, store }: FromRecipeProps) {
       {fetcher.data !== undefined && "sentence" in fetcher.data && <FormError>{fetcher.data.sentence}</FormError>}
       {understood !== null && (
         <div aria-live="polite">
-          <UnderstoodLines rows={understood.rows} accepted={accepted} onAccept={accept} />
-          {understood.openPercent > 0.005 && <p>{writtenPercent(understood.openPercent)} % is still open.</p>}
-          <UnstyledButton type="button" className={classes.take} disabled={store === null || taken.length === 0} onClick={take}>
+          {understood.isIngredientList && <p>This is a printed ingredient list. Its order tells the shares: an estimate.</p>}
+          <UnderstoodLines
+            lines={understood.lines}
+            choices={choices}
+            onChoose={(typed, materialId) => setChoices(new Map([...choices, [typed, materialId]]))}
+          />
+          {understood.openPercent > 0.005 && <p>{writtenPercent(understood.openPercent)} % is not distributed.</p>}
+          {understood.notes.length > 0 && (
+            <details className={classes.notes}>
+              <summary>{understood.notes.length === 1 ? "1 line" : `${understood.notes.length} lines`} read as text</summary>
+              {understood.notes.map((note, at) => (
+                <p key={at}>{note}</p>
+              ))}
+            </details>
+          )}
+          <UnstyledButton type="button" className={classes.take} disabled={store === null || understood.lines.length === 0} onClick={take}>
             Read it into the sheet
-            {leftOut > 0 && `, ${leftOut} ${leftOut === 1 ? "line" : "lines"} left out`}
+            {open > 0 && `, ${open} ${open === 1 ? "line" : "lines"} open`}
           </UnstyledButton>
         </div>
       )}
@@ -86,40 +112,43 @@ export function FromRecipe({ onTake, store }: FromRecipeProps) {
 }
 
 interface UnderstoodLinesProps {
-  readonly rows: UnderstoodRecipe["rows"];
-  /** Guesses that are taken all the same. */
-  readonly accepted: ReadonlySet<string>;
-  readonly onAccept: (key: string, isAccepted: boolean) => void;
+  readonly lines: readonly UnderstoodLine[];
+  readonly choices: Choices;
+  readonly onChoose: (typed: string, materialId: string) => void;
 }
 
-/** What each line was taken for; a guess is offered, never taken by itself. */
-function UnderstoodLines({ rows, accepted, onAccept }: UnderstoodLinesProps) {
+/** What each line was taken for. A word that means several things, and a guess, are offered, never taken by themselves. */
+function UnderstoodLines({ lines, choices, onChoose }: UnderstoodLinesProps) {
   return (
     <DataTable className={classes.lines}>
       <tbody>
-        {rows
-          .filter(({ kind }) => kind === "ingredient")
-          .map((row, at) => (
-            <tr key={`${row.key} ${at}`} data-problem={row.problem !== null || undefined}>
-              <th scope="row">
-                {row.sureness === "guess" ? row.typed : (row.name ?? row.typed)}
-                {row.sureness === "guess" && row.problem === null && (
-                  <Checkbox
-                    size="xs"
-                    label={`a guess: take it as ${row.name}`}
-                    checked={accepted.has(row.key)}
-                    onChange={(event) => onAccept(row.key, event.currentTarget.checked)}
-                  />
-                )}
-                {row.problem !== null && <small> {row.problem}</small>}
-              </th>
-              <td>
-                {row.takesTheRest ? <em>q.s.</em> : row.percent === null ? "" : written(row.percent, 2)}
-                {row.isEstimate && <small> estimate</small>}
-                {row.isAsked && <small>to be typed</small>}
-              </td>
-            </tr>
-          ))}
+        {lines.map((line, at) => (
+          <tr key={`${line.typed} ${at}`} data-problem={(line.chosen === null && !choices.get(line.typed)) || undefined}>
+            <th scope="row">
+              {line.chosen?.name ?? line.typed}
+              {line.chosen === null && line.offers.length > 0 && (
+                <NativeSelect
+                  size="xs"
+                  aria-label={`What is meant by ${line.typed}`}
+                  value={choices.get(line.typed) ?? ""}
+                  onChange={(event) => onChoose(line.typed, event.currentTarget.value)}
+                >
+                  <option value="">left open: which is it?</option>
+                  {line.offers.map(({ materialId, name }) => (
+                    <option key={materialId} value={materialId}>
+                      {name}
+                    </option>
+                  ))}
+                </NativeSelect>
+              )}
+              {line.chosen === null && line.offers.length === 0 && <small> open: nothing in the library is called so</small>}
+            </th>
+            <td>
+              {line.takesTheRest ? <em>q.s.</em> : line.percent === "" ? <small>to be typed</small> : writtenPercent(Number(line.percent))}
+              {line.isEstimate && !line.takesTheRest && line.percent !== "" && <small> estimate</small>}
+            </td>
+          </tr>
+        ))}
       </tbody>
     </DataTable>
   );

@@ -37,6 +37,7 @@ interface Begun {
     readonly percent: string;
     readonly takesTheRest: boolean;
     readonly assay: string;
+    readonly asWritten?: string;
   }[];
   readonly phases: readonly { readonly letter: string; readonly title: string; readonly temperature: string }[];
   readonly batch: string | null;
@@ -50,7 +51,7 @@ function begun(typed: TypedSheet, { lines, phases, batch }: Begun): TypedSheet {
     ...typed,
     batch: batch ?? typed.batch,
     phases,
-    lines: withIds.map(({ id, phase, materialId, percent, assay }) => ({ id, phase, materialId, percent, assay })),
+    lines: withIds.map(({ takesTheRest: _, ...line }) => line),
     restLineId: withIds.find(({ takesTheRest }) => takesTheRest)?.id ?? null,
   };
 }

@@ -1,6 +1,7 @@
-import { percentText, Refusal } from "@tensidrum/core/quantities";
-import { shownMaterial } from "@tensidrum/core/library";
-import type { Material } from "@tensidrum/core/library";
+import { notChosen, shownMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
+import { loadLinearSolver } from "@tensidrum/core/numerics";
+import { percentText, Refusal, writtenShort } from "@tensidrum/core/quantities";
+import { printedShares } from "@tensidrum/core/stability";
 import { readRecipe, recipeShares, type Recipe } from "@tensidrum/core/recipe";
 import { Worker } from "node:worker_threads";
 import { group, verbatim } from "../../frame/fields.server";
@@ -35,7 +36,7 @@ async function readBeside(text: string, materials: readonly Material[]): Promise
   }
 }
 
-/** What was understood of a recipe, line by line, and the lines it makes. */
+/** What was understood of a recipe: a line for each that names something, none left out. */
 export async function understandRecipe(text: string) {
   if (text.length > MOST_CHARACTERS || text.split("\n").length > MOST_ROWS) {
     throw new Refusal(
@@ -47,52 +48,41 @@ export async function understandRecipe(text: string) {
   const stored = await listMaterials(database(), currentMakerId());
   const bySlug = new Map(stored.map(({ facts }) => [facts.slug, facts]));
   const idOf = new Map(stored.map(({ id, facts }) => [facts.slug, id]));
+  const chosen = (slug: string) => {
+    const facts = bySlug.get(slug);
+    return { materialId: idOf.get(slug) ?? "", name: facts === undefined ? slug : shownMaterial(facts).name };
+  };
   const recipe = await readBeside(text, [...bySlug.values()]);
-  const { shares, asked, openPercent, batchGrams, left } = recipeShares(recipe, bySlug, "us");
-  const shareOf = new Map(shares.map((share) => [lineKey(share), share]));
-  const reasonOf = new Map(left.map(({ row, reason }) => [row, reason]));
-  const askedKeys = new Set(asked.map(lineKey));
-  const guessed = new Set(recipe.lines.filter(({ sureness }) => sureness === "guess").map(lineKey));
+  const { shares, openPercent, batchGrams } = recipeShares(recipe, bySlug, "us");
+  const printed = recipe.isIngredientList ? await printedPercents(recipe, bySlug) : null;
   return {
-    openPercent,
+    openPercent: printed === null ? openPercent : 0,
     batchGrams: batchGrams ?? recipe.batchGrams,
-    phases: recipe.phases,
-    rows: recipe.lines.map(({ row, text: typed, kind, material, sureness, notRead }) => {
-      const key = lineKey({ row, material });
-      const share = shareOf.get(key);
-      const facts = material === null ? undefined : bySlug.get(material);
+    isIngredientList: recipe.isIngredientList,
+    openMaterialId: idOf.get(notChosen.slug) ?? "",
+    phases: recipe.phases.map(({ id, title, temperatureC }) => ({
+      ...{ id, title },
+      temperature: temperatureC === null ? "" : writtenShort(temperatureC, 1),
+    })),
+    notes: recipe.lines.filter(({ kind }) => kind === "note").map(({ text: note }) => note.trim()),
+    lines: shares.map(({ text: typed, material, offers, phase, percent, takesTheRest, isEstimate, assayPercent }, at) => {
+      const share = printed?.[at] ?? percent;
       return {
-        key,
-        typed,
-        kind,
-        name: facts === undefined ? null : shownMaterial(facts).name,
-        sureness,
-        percent: share?.percent ?? null,
-        takesTheRest: share !== undefined && share.percent === null,
-        isEstimate: share?.isEstimate ?? false,
-        isAsked: askedKeys.has(key),
-        problem: reasonOf.get(row) ?? (notRead === "" || askedKeys.has(key) ? null : `not read: ${notRead}`),
+        ...{ typed, phase, takesTheRest, isEstimate: isEstimate || printed !== null },
+        chosen: material === null ? null : chosen(material),
+        offers: offers.map(chosen),
+        percent: share === null ? "" : percentText(Number(share.toFixed(SHARE_DECIMALS))),
+        assay: assayPercent === null ? "" : percentText(assayPercent),
       };
     }),
-    lines: [
-      ...shares.map(({ row, phase, material, percent, assayPercent }) => ({
-        ...{ row, phase, material, assayPercent },
-        percent: percent === null ? "" : percentText(Number(percent.toFixed(SHARE_DECIMALS))),
-        takesTheRest: percent === null,
-      })),
-      ...asked.map((line) => ({ ...line, percent: "", takesTheRest: false, assayPercent: null })),
-    ]
-      .sort((one, other) => one.row - other.row)
-      .map(({ row, material, ...line }) => {
-        const key = lineKey({ row, material });
-        return { ...line, key, isGuess: guessed.has(key), materialId: idOf.get(material) ?? "" };
-      }),
   };
 }
 
-/** One row may hold several materials. */
-function lineKey({ row, material }: { readonly row: number; readonly material: string | null }): string {
-  return `${row} ${material ?? ""}`;
+/** Shares of a printed list by its order; null where the order allows none. */
+async function printedPercents(recipe: Recipe, library: MaterialsBySlug): Promise<readonly number[] | null> {
+  const names = recipe.lines.map(({ name }) => name);
+  const shares = printedShares(names, library, await loadLinearSolver());
+  return shares.found ? shares.percents : null;
 }
 
 export type UnderstoodRecipe = Awaited<ReturnType<typeof understandRecipe>>;

@@ -7,6 +7,7 @@ export interface StartLine {
   readonly percent: string;
   readonly takesTheRest: boolean;
   readonly assay: string;
+  readonly asWritten?: string;
 }
 
 export interface StartPhase {

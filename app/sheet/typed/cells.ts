@@ -12,7 +12,7 @@ const ABSENT = null;
 
 const aimKeys = ["school", "eyeArea", "look", "leftOn", "forWhom", "thickness", "without", "closeTo"] as const satisfies (keyof TypedAim)[];
 const phaseFields = ["title", "temperature"] as const satisfies (keyof TypedPhase)[];
-const lineFields = ["phase", "materialId", "percent", "assay", "lots"] as const;
+const lineFields = ["phase", "materialId", "percent", "assay", "asWritten", "lots"] as const;
 
 type LineField = (typeof lineFields)[number];
 
@@ -64,7 +64,7 @@ export function cellText(sheet: TypedSheet, key: CellKey): string | null {
 }
 
 function lineText(line: TypedLine, field: LineField): string {
-  if (field !== "lots") return line[field];
+  if (field !== "lots") return line[field] ?? "";
   return (line.lots ?? []).map(({ lotId, grams }) => `${lotId}=${grams.trim()}`).join(" ");
 }
 

@@ -66,6 +66,7 @@ export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (mat
     const isBoth = a !== undefined && b !== undefined;
     compare(isBoth ? `${at}:percent` : at, name, shownPercent(mine, a), shownPercent(theirs, b));
     if (isBoth) {
+      compare(`${at}:materialId`, `${name}, material`, nameOf(a.materialId), nameOf(b.materialId));
       compare(`${at}:phase`, `${name}, phase`, a.phase, b.phase);
       compare(`${at}:assay`, `${name}, certificate`, shownChoice(a.assay), shownChoice(b.assay));
       compare(`${at}:lots`, `${name}, lots`, shownLots(a), shownLots(b));

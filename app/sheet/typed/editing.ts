@@ -25,6 +25,11 @@ export function withLots(sheet: TypedSheet, lineId: string, lots: readonly Typed
   return withLine(sheet, lineId, ({ lots: _, ...line }) => (lots.length === 0 ? line : { ...line, lots }));
 }
 
+/** A line that waited for its material has it now; its number stays. */
+export function withMaterial(sheet: TypedSheet, lineId: string, materialId: string): TypedSheet {
+  return withLine(sheet, lineId, ({ lots: _, ...line }) => ({ ...line, materialId, assay: "" }));
+}
+
 /** Another material on a line; what the certificate and the lots of the old one said is gone. */
 export function withExchange(
   sheet: TypedSheet,

@@ -18,6 +18,7 @@ export interface ReadLine {
   readonly takesTheRest: boolean;
   /** By the lots it is weighed from, else by the certificate that was typed. */
   readonly assayPercent: number | null;
+  readonly asWritten: string;
   readonly lots: readonly { readonly lotId: string; readonly grams: number | null }[];
 }
 
@@ -115,6 +116,7 @@ function readLine(line: TypedLine, { restLineId, batchGrams, say }: LineAround):
     materialId,
     takesTheRest,
     percent,
+    asWritten: line.asWritten ?? "",
     assayPercent: lots.length > 0 ? mix.assayPercent : readAssay(line.assay, assayField(id), say),
     lots: lots.map(({ lotId, grams }) => ({ lotId, grams })),
   };

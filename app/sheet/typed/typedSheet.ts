@@ -18,6 +18,8 @@ export interface TypedLine {
   readonly percent: string;
   /** Active content by the lot's certificate, as typed; empty where none is known. Lots that are chosen stand above it. */
   readonly assay: string;
+  /** As the recipe it came from has it; what a line without a material yet goes by. */
+  readonly asWritten?: string;
   /** From which lots it is weighed. */
   readonly lots?: readonly TypedLineLot[];
 }
@@ -77,6 +79,7 @@ export const NAME_LENGTH = 120;
 export const PHASE_TITLE_LENGTH = 40;
 export const AIM_WORDS_LENGTH = 120;
 export const WITHOUT_LENGTH = 200;
+export const AS_WRITTEN_LENGTH = 300;
 export const NOTE_LENGTH = 2000;
 export const MOST_LINES = 300;
 

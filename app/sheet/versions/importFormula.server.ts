@@ -127,6 +127,7 @@ function contentOf(
         percent: line.qs === true ? null : (line.percent ?? 0),
         takesTheRest: line.qs === true,
         assayPercent: line.assayPercent ?? null,
+        asWritten: line.asWritten ?? "",
       })),
     assessment: assess(read, around.materials, { saltPeaks: around.peaks }),
     coreVersion,

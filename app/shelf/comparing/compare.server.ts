@@ -1,7 +1,7 @@
 import { factDifferences, roleOf, shownInci, shownMaterial, type Material } from "@tensidrum/core/library";
 import { packPriceOf } from "@tensidrum/core/inventory";
 import { currentMakerId, database } from "../../../db/workplace.server";
-import { listMaterials } from "../../../db/materials/queries.server";
+import { listChoosable } from "../../../db/materials/queries.server";
 import { standingLots } from "../../../db/inventory/queries.server";
 import { shelfGroupOf } from "../shelfGroups";
 import { factName, factWords } from "../factWords";
@@ -28,7 +28,7 @@ const ORDER: readonly string[] = ["active", "saltPercent", "electrolytePercent",
 export async function openCompare(one: string, other: string) {
   const db = database();
   const makerId = currentMakerId();
-  const [all, lots] = await Promise.all([listMaterials(db, makerId), standingLots(db, makerId)]);
+  const [all, lots] = await Promise.all([listChoosable(db, makerId), standingLots(db, makerId)]);
   const known = knownMaterials(all);
   const bySlug = new Map(all.map(({ facts }) => [facts.slug, facts]));
   const found = (text: string): Material | undefined => bySlug.get(known(text)?.slug ?? "");

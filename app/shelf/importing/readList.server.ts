@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import { currentMakerId, database } from "../../../db/workplace.server";
-import { listMaterials, listOwnMaterials } from "../../../db/materials/queries.server";
+import { listChoosable, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
 import { guessColumns, looksLikeMaterials, lotColumns, materialColumns, type ColumnChoice } from "./columns";
 import { fileHeads, fileRows } from "./fileRows.server";
@@ -22,7 +22,7 @@ export interface ListChoice {
 export async function readList(content: Uint8Array | string, choice: ListChoice): Promise<ReadList> {
   const db = database();
   const makerId = currentMakerId();
-  const [materials, standing, own] = await Promise.all([listMaterials(db, makerId), listLots(db, makerId), listOwnMaterials(db, makerId)]);
+  const [materials, standing, own] = await Promise.all([listChoosable(db, makerId), listLots(db, makerId), listOwnMaterials(db, makerId)]);
   const taken = new Set(standing.map(({ facts, code }) => codeKey(facts.slug, code)));
   const text = decodedText(content);
   if (choice.kind === "file" || (choice.kind === null && /^\s*\{/.test(text))) {

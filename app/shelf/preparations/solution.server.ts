@@ -3,7 +3,7 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { shownMaterial, slugOf, type Material } from "@tensidrum/core/library";
 import { FEWEST_STEPS, finestFirst, readMassGrams, readNumber, readPercent, type Scale } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
-import { listMaterials, listOwnMaterials } from "../../../db/materials/queries.server";
+import { listChoosable, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listScales } from "../../../db/scales/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
 import { shelveMadeLot } from "../../../db/inventory/writes.server";
@@ -64,7 +64,7 @@ async function bench() {
   const db = database();
   const makerId = currentMakerId();
   const [all, own, lots, scales] = await Promise.all([
-    listMaterials(db, makerId),
+    listChoosable(db, makerId),
     listOwnMaterials(db, makerId),
     listLots(db, makerId),
     listScales(db, makerId),

@@ -44,6 +44,11 @@ export interface FindingFacts {
   };
   MASS_OPEN: { readonly totalPercent: number; readonly openPercent: number };
   MASS_NO_QS: NoFacts;
+  LINE_OPEN: {
+    /** What the lines go by. */
+    readonly texts: readonly string[];
+    readonly percent: number;
+  };
   ACTIVE_LOW: ActiveFacts;
   ACTIVE_HIGH: ActiveFacts;
   CHARGE_CLASH: { readonly cationics: Slugs; readonly anionics: Slugs };

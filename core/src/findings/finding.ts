@@ -12,6 +12,7 @@ export const findingCodes = [
   "MASS_OVER",
   "MASS_OPEN",
   "MASS_NO_QS",
+  "LINE_OPEN",
   "ACTIVE_LOW",
   "ACTIVE_HIGH",
   "CHARGE_CLASH",

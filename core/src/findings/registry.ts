@@ -16,6 +16,7 @@ import { preservativeNeedless } from "./preservation/preservativeNeedless.ts";
 import { preservativePh } from "./preservation/preservativePh.ts";
 import { cloudyLikely } from "./appearance/cloudyLikely.ts";
 import { colourShift } from "./appearance/colourShift.ts";
+import { lineOpen } from "./mass/lineOpen.ts";
 import { massNoQs } from "./mass/massNoQs.ts";
 import { massOpen } from "./mass/massOpen.ts";
 import { massOver } from "./mass/massOver.ts";
@@ -49,7 +50,7 @@ import { tooSmallToWeigh } from "./weighing/tooSmallToWeigh.ts";
 
 /** Every rule, by family. A new rule is one file and one line here. */
 export const families: Readonly<Record<string, readonly Rule[]>> = {
-  mass: [massOver, massOpen, massNoQs],
+  mass: [massOver, massOpen, massNoQs, lineOpen],
   surfactants: [activeWindow, chargeClash, oneSurfactant, anionicHeavy, mildnessForFace, styleBreach],
   acidity: [soapAcidified, phNoCorridor, phOutside, eyePh],
   preservation: [

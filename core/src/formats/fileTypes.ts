@@ -43,6 +43,16 @@ export interface MicellesFile {
   readonly surfactants: readonly Surfactant[];
 }
 
+export interface RecipeFile {
+  readonly format: "tensidrum-recipe/1";
+  readonly text: string;
+}
+
+export interface FindFile {
+  readonly format: "tensidrum-find/1";
+  readonly query: string;
+}
+
 export interface UnmixFile {
   readonly format: "tensidrum-unmix/1";
   /** In the order of the label. */

@@ -10,6 +10,8 @@ export const formatNames = [
   "tensidrum-settle/1",
   "tensidrum-micelles/1",
   "tensidrum-unmix/1",
+  "tensidrum-recipe/1",
+  "tensidrum-find/1",
   "tensidrum-batch/1",
 ] as const;
 

@@ -1,4 +1,14 @@
-export type { BeadDropFile, MicellesFile, SaltCurveFile, SedimentationFile, ThickenFile, TitrationFile, UnmixFile } from "./fileTypes.ts";
+export type {
+  BeadDropFile,
+  FindFile,
+  MicellesFile,
+  RecipeFile,
+  SaltCurveFile,
+  SedimentationFile,
+  ThickenFile,
+  TitrationFile,
+  UnmixFile,
+} from "./fileTypes.ts";
 export { formatNames } from "./formatNames.ts";
 export type { FormatName } from "./formatNames.ts";
 export { readBatch, readEntries } from "./readBatch.ts";
@@ -8,8 +18,10 @@ export {
   readAny,
   readBeadDrop,
   readDilution,
+  readFind,
   readMaterialsFile,
   readMicelles,
+  readRecipeFile,
   readSaltCurve,
   readSedimentation,
   readThicken,

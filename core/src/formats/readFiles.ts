@@ -10,8 +10,19 @@ import { dilutionSchema, micellesSchema, unmixSchema } from "./files/blendFiles.
 import { formulaSchema } from "./files/formulaFile.ts";
 import { beadDropSchema, saltCurveSchema, sedimentationSchema, thickenSchema, titrationSchema } from "./files/instrumentFiles.ts";
 import { materialsFileSchema } from "./files/materialFile.ts";
+import { findSchema, recipeSchema } from "./files/textFiles.ts";
 import type { FormatName } from "./formatNames.ts";
-import type { BeadDropFile, MicellesFile, SaltCurveFile, SedimentationFile, ThickenFile, TitrationFile, UnmixFile } from "./fileTypes.ts";
+import type {
+  BeadDropFile,
+  FindFile,
+  MicellesFile,
+  RecipeFile,
+  SaltCurveFile,
+  SedimentationFile,
+  ThickenFile,
+  TitrationFile,
+  UnmixFile,
+} from "./fileTypes.ts";
 import { readBatch } from "./readBatch.ts";
 import { readFormula, wholeFormula } from "./readFormula.ts";
 import { materialFaults, materialOfFile, nestingFaults } from "./readMaterial.ts";
@@ -28,6 +39,8 @@ export const formatSchemas: Readonly<Record<FormatName, Joi.ObjectSchema>> = {
   "tensidrum-settle/1": sedimentationSchema,
   "tensidrum-micelles/1": micellesSchema,
   "tensidrum-unmix/1": unmixSchema,
+  "tensidrum-recipe/1": recipeSchema,
+  "tensidrum-find/1": findSchema,
   "tensidrum-batch/1": batchSchema,
 };
 
@@ -181,6 +194,8 @@ export const readBeadDrop = (value: unknown): BeadDropFile => readPlain("tensidr
 export const readSedimentation = (value: unknown): SedimentationFile => readPlain("tensidrum-settle/1", value);
 export const readMicelles = (value: unknown): MicellesFile => readPlain("tensidrum-micelles/1", value, shareFaults);
 export const readUnmix = (value: unknown): UnmixFile => readPlain("tensidrum-unmix/1", value, lineFaults);
+export const readRecipeFile = (value: unknown): RecipeFile => readPlain("tensidrum-recipe/1", value);
+export const readFind = (value: unknown): FindFile => readPlain("tensidrum-find/1", value);
 
 /** Reads a file of any format by the rules of that format. */
 export function readAny(format: FormatName, value: unknown, library: MaterialsBySlug): unknown {
@@ -205,6 +220,10 @@ export function readAny(format: FormatName, value: unknown, library: MaterialsBy
       return readMicelles(value);
     case "tensidrum-unmix/1":
       return readUnmix(value);
+    case "tensidrum-recipe/1":
+      return readRecipeFile(value);
+    case "tensidrum-find/1":
+      return readFind(value);
     case "tensidrum-batch/1":
       return readBatch(value, library);
   }

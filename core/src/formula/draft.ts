@@ -13,6 +13,7 @@ export interface DraftLine {
   readonly percent: number | null;
   readonly takesTheRest: boolean;
   readonly assayPercent: number | null;
+  readonly asWritten?: string;
 }
 
 export interface Draft {
@@ -56,7 +57,10 @@ function measuredKey({ ph, densityGramsPerMl }: Measured): { readonly measured?:
 
 function lineOfDraft(line: DraftLine): FormulaLine {
   const { id, phase, material } = line;
-  const assay = line.assayPercent === null ? {} : { assayPercent: line.assayPercent };
-  if (line.takesTheRest) return { id, phase, material, qs: true, ...assay };
-  return { id, phase, material, percent: line.percent ?? 0, ...assay };
+  const beside = {
+    ...(line.assayPercent === null ? {} : { assayPercent: line.assayPercent }),
+    ...(line.asWritten === undefined || line.asWritten === "" ? {} : { asWritten: line.asWritten }),
+  };
+  if (line.takesTheRest) return { id, phase, material, qs: true, ...beside };
+  return { id, phase, material, percent: line.percent ?? 0, ...beside };
 }

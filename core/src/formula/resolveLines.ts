@@ -1,4 +1,5 @@
 import type { Material, MaterialsBySlug } from "../library/material.ts";
+import { namedAsWritten } from "../library/notChosen.ts";
 import { massBalance, type MassBalance } from "./massBalance.ts";
 import { Refusal } from "../quantities/refusal.ts";
 import type { Formula, FormulaLine, ResolvedLine, ResolvedSheet } from "./types.ts";
@@ -40,7 +41,11 @@ export function resolveLines(formula: Formula, library: MaterialsBySlug): { shee
         "Choose a material of the library or add it to the file.",
       );
     }
-    return { line, material, percent: line.qs === true ? balance.qsPercent : (line.percent ?? 0) };
+    return {
+      line,
+      material: namedAsWritten(material, line.asWritten),
+      percent: line.qs === true ? balance.qsPercent : (line.percent ?? 0),
+    };
   });
   return { sheet: { formula, materials, lines }, balance };
 }

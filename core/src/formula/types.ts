@@ -22,6 +22,8 @@ export interface FormulaLine {
   readonly qs?: true;
   /** Active content by the lot's certificate, % of the material. */
   readonly assayPercent?: number;
+  /** What the recipe it came from says, as it was written. */
+  readonly asWritten?: string;
 }
 
 /** A line of one named part only. */

@@ -22,6 +22,7 @@ export type {
   Role,
   Span,
 } from "./material.ts";
+export { isNotChosen, namedAsWritten, notChosen } from "./notChosen.ts";
 export { ownableFacts, withOwnFacts } from "./ownFacts.ts";
 export type { OwnFacts, OwnableFact } from "./ownFacts.ts";
 export { nameOfSlug, roleOf, shownInci, shownMaterial } from "./shownMaterial.ts";

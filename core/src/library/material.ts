@@ -101,6 +101,8 @@ export interface MaterialFacts {
   /** What it contributes once dissolved or dispersed. */
   readonly trueDensityGramsPerMl: number | null;
   readonly dropMilligrams: number | null;
+  /** Of one piece, where it is sold by the piece, as a bar of soap; g. */
+  readonly pieceGrams?: number | null;
   readonly phSupplied: (Span & { readonly at: string }) | null;
   readonly phStable: Span | null;
   /** Usual dose, % of the formula. */

@@ -1,12 +1,39 @@
 import { describe, expect, it } from "vitest";
+import { nicknames, severalMeanings } from "./nicknames.ts";
+import { isNotChosen } from "./notChosen.ts";
 import { referenceLibrary } from "./referenceLibrary.ts";
+import { shownMaterial } from "./shownMaterial.ts";
 
 const bySlug = new Map(referenceLibrary.map((material) => [material.slug, material]));
 
 describe("the reference library", () => {
-  it("holds 261 materials with a slug of their own each", () => {
-    expect(referenceLibrary).toHaveLength(261);
-    expect(bySlug.size).toBe(261);
+  it("holds 317 materials to choose from, with a slug of their own each", () => {
+    expect(referenceLibrary.filter((material) => !isNotChosen(material))).toHaveLength(317);
+    expect(bySlug.size).toBe(referenceLibrary.length);
+  });
+
+  it("shows no two materials under one name", () => {
+    const names = referenceLibrary.map((material) => shownMaterial(material).name.toLowerCase());
+    expect(names.filter((name, at) => names.indexOf(name) !== at)).toEqual([]);
+  });
+
+  it("counts what a name says: what is called about 30 % active has 30 %", () => {
+    const told = referenceLibrary.flatMap((material) => {
+      const [, percent] = /about ([\d.]+) % (?:active|soap)/.exec(material.name) ?? [];
+      return percent === undefined || material.active === null ? [] : [[material.slug, Number(percent), material.active.typical] as const];
+    });
+    expect(told.length).toBeGreaterThan(35);
+    for (const [slug, percent, typical] of told) expect(percent, slug).toBe(typical);
+  });
+
+  it("gives every nickname to one material that is there", () => {
+    const all = Object.entries(nicknames).flatMap(([slug, names]) => names.map((name) => ({ slug, name })));
+    for (const { slug, name } of all) {
+      expect(bySlug.has(slug), slug).toBe(true);
+      expect(all.filter((other) => other.name === name).length, name).toBe(1);
+      expect(Object.hasOwn(severalMeanings, name), name).toBe(false);
+    }
+    for (const slug of Object.values(severalMeanings).flat()) expect(bySlug.has(slug), slug).toBe(true);
   });
 
   it("describes each material by its composition or by its parts, adding up to 100 %", () => {

@@ -1,4 +1,5 @@
 import type { Material } from "./material.ts";
+import { notChosen } from "./notChosen.ts";
 import { waters } from "./reference/waters.ts";
 import { anionicCleansers } from "./reference/anionicCleansers.ts";
 import { amphotericCleansers } from "./reference/amphotericCleansers.ts";
@@ -40,4 +41,5 @@ export const referenceLibrary: readonly Material[] = [
   ...activesAndBotanicals,
   ...scents,
   ...colours,
+  notChosen,
 ];

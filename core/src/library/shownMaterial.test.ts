@@ -12,7 +12,8 @@ describe("a material as shown", () => {
   });
 
   it("lets a comma in brackets be", () => {
-    expect(shownMaterial(materialOf("water-soluble-dye-powder")).name).toBe("Water-soluble dye powder (blue, CI 42090 type)");
+    const dye = { ...materialOf("glycerin"), name: "Dye (blue, CI 42090 type), 88 %" };
+    expect(shownMaterial(dye)).toEqual({ name: "Dye (blue, CI 42090 type)", detail: "88 %" });
   });
 
   it("leaves the water out of the INCI names unless it is all there is", () => {

@@ -1,4 +1,5 @@
 import type { Material, MaterialsBySlug } from "./material.ts";
+import { isNotChosen } from "./notChosen.ts";
 import { remembered } from "./remembered.ts";
 
 /** Parts a name at its first comma outside brackets. */
@@ -7,6 +8,7 @@ const NAME_AND_DETAIL = /^((?:\([^)]*\)|[^,(])+), (.+)$/;
 /** Name and detail of a material: "Cocamidopropyl betaine" and "about 30 % active". */
 export const shownMaterial: (material: Material) => { readonly name: string; readonly detail: string } = remembered(
   (material: Material) => {
+    if (isNotChosen(material)) return { name: material.name, detail: "" };
     const [whole, name, detail] = NAME_AND_DETAIL.exec(material.name) ?? [];
     if (whole === undefined || name === undefined || detail === undefined) return { name: material.name, detail: "" };
     return { name, detail };

@@ -18,12 +18,13 @@ export function formulaOfPart(formula: Formula, name: string, library: Materials
   const own = part.lines.reduce((sum, { percent }) => sum + percent, 0);
   const factor = whole > 0 ? (100 - own) / whole : 0;
   const { splits: _, ...rest } = formula;
-  const lines: FormulaLine[] = baseLines.map(({ line: { id, phase, material, assayPercent }, percent }) => ({
+  const lines: FormulaLine[] = baseLines.map(({ line: { id, phase, material, assayPercent, asWritten }, percent }) => ({
     id,
     phase,
     material,
     percent: percent * factor,
     ...(assayPercent === undefined ? {} : { assayPercent }),
+    ...(asWritten === undefined ? {} : { asWritten }),
   }));
   return {
     ...rest,

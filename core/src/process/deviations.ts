@@ -69,12 +69,13 @@ export function formulaAsMade(
   if (!(batchGrams > 0)) throw new Refusal("not-possible", "Nothing has been weighed.", "Weigh at least one line.");
   const share = (id: string): number => (100 * gramsOf(id)) / batchGrams;
   const { splits, ...whole } = formula;
-  const asWeighed = formula.lines.map(({ id, phase, material, assayPercent }) => ({
+  const asWeighed = formula.lines.map(({ id, phase, material, assayPercent, asWritten }) => ({
     id,
     phase,
     material,
     percent: share(id),
     ...(assayPercent === undefined ? {} : { assayPercent }),
+    ...(asWritten === undefined ? {} : { asWritten }),
   }));
   const phase = formula.lines.at(-1)?.phase ?? formula.phases.at(-1)?.id ?? "";
   const added = [...beside].map(([material, grams]) => ({ id: besideId(material), phase, material, percent: (100 * grams) / batchGrams }));

@@ -4,7 +4,7 @@ export type MeasureSystem = "us" | "metric" | "imperial";
 
 export type VolumeUnit = "ml" | "l" | "tsp" | "tbsp" | "fl-oz" | "cup" | "pint" | "quart" | "gallon" | "pinch" | "dash";
 export type MassUnit = "mg" | "g" | "kg" | "oz" | "lb";
-export type KitchenUnit = VolumeUnit | MassUnit | "drop";
+export type KitchenUnit = VolumeUnit | MassUnit | "drop" | "piece";
 
 type Volumes = Readonly<Record<MeasureSystem, number>>;
 
@@ -39,6 +39,7 @@ const POWDER_UNCERTAINTY = 0.2;
 const MEASURED_UNCERTAINTY = 0.02;
 const DROP_UNCERTAINTY = 0.25;
 const PINCH_UNCERTAINTY = 0.5;
+const PIECE_UNCERTAINTY = 0.2;
 
 /** What a measure needs to know of a material. `null` is unknown. */
 export interface Measurable {
@@ -46,6 +47,8 @@ export interface Measurable {
   /** As supplied; loose bulk density for solids. */
   readonly densityGramsPerMl: number | null;
   readonly dropMilligrams: number | null;
+  /** Of a bar, where it is sold by the piece. */
+  readonly pieceGrams?: number | null;
 }
 
 export type MeasuredMass =
@@ -75,6 +78,10 @@ export function gramsOfMeasure(
   if (unit === "drop") {
     if (material.dropMilligrams === null) return { found: false, reason: "the mass of a drop is unknown; weigh 20 drops" };
     return around((amount * material.dropMilligrams) / 1000, DROP_UNCERTAINTY);
+  }
+  if (unit === "piece") {
+    if (material.pieceGrams == null) return { found: false, reason: "the mass of one piece is unknown; weigh one" };
+    return around(amount * material.pieceGrams, PIECE_UNCERTAINTY);
   }
   if (material.densityGramsPerMl === null) return { found: false, reason: "the density is unknown; weigh it once" };
   return around(millilitresOf(amount, unit, system) * material.densityGramsPerMl, uncertaintyOf(unit, material));

@@ -95,8 +95,19 @@ const COUNT = new RegExp(
   "giu",
 );
 
+/** "two bars of soap (78 g each)": how many, of what, and what each has. */
+const EACH = new RegExp(
+  String.raw`^(?<count>${NUMBER_SOURCE}|${WORD_NUMBER_SOURCE})\s+(?<what>\p{L}[^()]{0,60}?),?\s*\(?\s*(?:of\s+)?(?<each>${NUMBER_SOURCE})(?<unit>\s*(?:${UNIT_SOURCE}))\s+(?:each|a\s*piece|per\s+\p{L}+)\)?\s*$`,
+  "iu",
+);
+
 /** "two bars of 78 g" and "2 × 78 g" written as what they come to, 156 g. */
 export function withCountsMultiplied(text: string): string {
+  const { count = "", what = "", each = "", unit = "" } = EACH.exec(text)?.groups ?? {};
+  if (count !== "") {
+    const whole = readRecipeNumber(count).value * readRecipeNumber(each).value;
+    return `${Number(whole.toPrecision(12))}${unit} ${what.replace(/^(?:bars?|pieces?)\s+of\s+/iu, "bar ")}`;
+  }
   return text.replace(COUNT, (_whole: string, ...found: unknown[]) => {
     const { count = "", each = "" } = found.at(-1) as { readonly count?: string; readonly each?: string };
     return String(Number((readRecipeNumber(count).value * readRecipeNumber(each).value).toPrecision(12)));

@@ -1,4 +1,6 @@
+export { answerRecipe } from "./answerRecipe.ts";
 export type { Amount } from "./amounts.ts";
+export { nameIn } from "./nameIn.ts";
 export { readRecipe } from "./readRecipe.ts";
 export type { Recipe, RecipeLine, RecipeLineKind } from "./readRecipe.ts";
 export { recipeShares } from "./recipeFormula.ts";

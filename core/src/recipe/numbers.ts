@@ -24,6 +24,12 @@ const WORDS: Readonly<Record<string, number>> = {
   six: 6,
   eight: 8,
   ten: 10,
+  seven: 7,
+  twelve: 12,
+  "a few": 3,
+  few: 3,
+  "a couple": 2,
+  "a couple of": 2,
   half: 0.5,
   "half a": 0.5,
   "a half": 0.5,
@@ -59,7 +65,7 @@ export interface ReadAmount {
 export function readRecipeNumber(text: string): ReadAmount {
   const plain = text.trim().toLowerCase();
   const word = WORDS[plain];
-  if (word !== undefined) return { value: word, isDoubtful: false };
+  if (word !== undefined) return { value: word, isDoubtful: /few|couple/.test(plain) };
   const sign = plain.at(-1) ?? "";
   const fraction = FRACTION_SIGNS[sign];
   if (fraction !== undefined) return { value: Number(plain.slice(0, -1).trim() || 0) + fraction, isDoubtful: false };

@@ -5,12 +5,17 @@ export type LineReading =
   | { readonly kind: "blank" | "note" | "columns" }
   | { readonly kind: "phase"; readonly title: string; readonly letter: string | null }
   | { readonly kind: "total"; readonly amounts: readonly Amount[] }
-  | { readonly kind: "open" }
+  /** The recipe leaves an end open, or names what is of one's own choice. */
+  | { readonly kind: "open"; readonly name: string }
   | {
       readonly kind: "ingredient";
       readonly name: string;
       readonly amounts: readonly Amount[];
       readonly takesTheRest: boolean;
+      /** The amount is found by the pH; a percent beside it is the strength: "NaOH 10 %, to pH 5.5". */
+      readonly isByPh?: boolean;
+      /** What the rest fills up to, as in "water to 500 g". */
+      readonly whole?: Amount;
       /** What the line said beside name and amount. */
       readonly note: string;
     };
@@ -21,8 +26,14 @@ const REST =
 const OPEN =
   /\b(?:rest|remainder|remaining)\b.*\b(?:up to you|your choice|as you like|of your choice)\b|\bup to you\b|\bof your choice\b(?!.*\d)/iu;
 const PHASE = /^(?:phase|part)\s+([A-Z]|\d)\b\s*[:.)\-–—]?\s*(.*)$/iu;
+const LETTER_ALONE = /^([A-H])\s*[:.)\-–—]?$/u;
 const TOTAL = /^(?:in\s)?(?:total|sum|batch(?: size)?|makes|yields?|for)\b\s*:?/iu;
-const HEADING = /^[^\d%]{2,60}:\s*$/u;
+const TOTAL_INSIDE = /\b(?:makes?|yields?|batch)\b/iu;
+const HEADING = /^[^\d%]{2,60}:\s*(?:\([^)]{0,40}\))?\s*$/u;
+/** A heading without a colon: "Oil phase", "Cool down (below 40 °C)". */
+const PHASE_TITLE = /^(?:(?:the\s+)?(?:\p{L}+[\s-]){1,3}(?:phase|part|layer)|cool[\s-]?down|(?:to\s)?finish)\s*(?:\([^)]{0,40}\))?\s*:?$/iu;
+/** Signs that only set a line apart: of headings and of bold words. */
+const MARKUP = /^#{1,6}\s+|^\*{1,2}(?=\S)|\*{1,2}$|^_{1,2}(?=\S)|_{1,2}$/gu;
 const COLUMNS = /^(?:ingredients?|materials?|name|inci|raw materials?)\b.*(?:%|percent|gram|\bg\b|amount|weight)/iu;
 const METHOD_HEADING = /^(?:method|directions?|instructions?|procedure|steps?|notes?|tips?|ingredients?|equipment|you (?:will )?need)\b/iu;
 const INSTRUCTION =
@@ -41,22 +52,54 @@ export function withSingleSpaces(text: string): string {
 export function readLine(raw: string): LineReading {
   const single = withSingleSpaces(raw);
   if (single.length > LONGEST_LINE) return { kind: "note" };
-  const text = single.replace(BULLET, "").trim();
+  const text = single
+    .replace(MARKUP, "")
+    .replace(BULLET, "")
+    .replace(MARKUP, "")
+    .replace(/^\|\s*|\s*\|$/gu, "")
+    .trim();
   if (text === "" || /^[-–—=_*|\s]+$/u.test(text)) return { kind: "blank" };
+  // A row of numbers alone names nothing.
+  if (!/\p{L}/u.test(text)) return { kind: "note" };
   const phase = PHASE.exec(text);
   if (phase !== null && amountsIn(phase[2] ?? "").length === 0) {
-    return { kind: "phase", letter: (phase[1] ?? "").toUpperCase(), title: (phase[2] ?? "").replace(/:$/, "").trim() };
+    return { kind: "phase", letter: letterOf(phase[1] ?? ""), title: titleOf(phase[2] ?? "") };
+  }
+  const letter = LETTER_ALONE.exec(text);
+  if (letter !== null) return { kind: "phase", letter: letter[1] ?? null, title: "" };
+  if (PHASE_TITLE.test(text) && !/^(?:this|that|each|both)\b/iu.test(text)) {
+    return { kind: "phase", letter: null, title: titleOf(text) };
   }
   if (COLUMNS.test(text) && amountsIn(text).length === 0) return { kind: "columns" };
   if (HEADING.test(text)) {
-    return METHOD_HEADING.test(text) ? { kind: "note" } : { kind: "phase", letter: null, title: text.replace(/:\s*$/, "").trim() };
+    return METHOD_HEADING.test(text) ? { kind: "note" } : { kind: "phase", letter: null, title: titleOf(text) };
   }
-  if (OPEN.test(text)) return { kind: "open" };
+  const open = OPEN.exec(text);
+  if (open !== null) return { kind: "open", name: isEnd(open[0]) ? "" : nameAndNote(text.replace(open[0], " ")).name };
   if (TOTAL.test(text)) {
     const amounts = amountsIn(text);
     return amounts.length > 0 ? { kind: "total", amounts } : { kind: "note" };
   }
+  if (TOTAL_INSIDE.test(text)) {
+    const masses = amountsIn(text).filter(({ unit }) => unit !== "bare" && unit !== "percent" && unit !== "part");
+    if (masses.length === 1) return { kind: "total", amounts: masses };
+  }
   return ingredientOf(text.replace(ORDER, ""));
+}
+
+const isEnd = (said: string): boolean => /^(?:rest|remainder|remaining)\b/iu.test(said);
+
+/** A heading without its colon, and without the temperature, which becomes the phase's own. */
+function titleOf(heading: string): string {
+  return heading
+    .replace(/\([^)]*\d[^)]*\)/gu, "")
+    .replace(/[\s:–—-]+$/u, "")
+    .trim();
+}
+
+/** Phases counted by numbers have letters on a sheet. */
+function letterOf(written: string): string {
+  return /\d/u.test(written) ? String.fromCharCode("A".charCodeAt(0) + Math.max(0, Number(written) - 1)) : written.toUpperCase();
 }
 
 const CELL_EDGE = /\s*[|\t]\s*/u;
@@ -72,14 +115,22 @@ function cellsOf(text: string): { readonly name: string; readonly amounts: strin
 
 /** An amount that is found while it is made: it stands beside the line, which asks for a number. */
 const FOUND_LATER =
-  /\b(?:(?:to|until|for|adjust(?:ed)?(?:\sto)?)\s+(?:a\s+)?pH\s*(?:of\s+|is\s+)?\d+(?:[.,]\d+)?(?:\s*(?:-|–|to)\s*\d+(?:[.,]\d+)?)?|(?:to|for)\s+taste|as\s+(?:needed|required|wanted|you\s+like)|if\s+needed|to\s+thicken|a\s+(?:little|bit))\b/iu;
+  /\b(?:(?:q\.?s\.?\s+)?(?:to|until|for|adjust(?:ed)?(?:\sto)?)\s+(?:a\s+)?pH\s*(?:of\s+|is\s+)?\d+(?:[.,]\d+)?(?:\s*(?:-|–|to)\s*\d+(?:[.,]\d+)?)?|q\.?s\.?,?\s+pH\s*\d+(?:[.,]\d+)?|(?:to|for)\s+taste|as\s+(?:needed|required|wanted|you\s+like)|if\s+needed|to\s+thicken|a\s+(?:little|bit))\b/iu;
+
+/** "Adjust the pH to 5.5 with lactic acid" names what goes in. */
+const ADJUST_WITH = /^adjust\b(.{0,40}\bpH\b.{0,40})\bwith\s+(?:a\s+little\s+|some\s+|the\s+)?(.{2,60}?)[.!]?$/iu;
 
 function ingredientOf(typed: string): LineReading {
+  const [, aim, agent] = ADJUST_WITH.exec(typed) ?? [];
+  if (aim !== undefined && agent !== undefined) {
+    return { kind: "ingredient", name: nameAndNote(agent).name, amounts: [], takesTheRest: false, note: aim.trim() };
+  }
   const later = FOUND_LATER.exec(typed);
   if (later === null) return amountedOf(withCountsMultiplied(typed));
   const reading = amountedOf(withCountsMultiplied(`${typed.slice(0, later.index)} ${typed.slice(later.index + later[0].length)}`.trim()));
   if (reading.kind !== "ingredient") return reading;
-  return { ...reading, note: [reading.note, later[0]].filter((part) => part !== "").join("; ") };
+  const isByPh = /\bpH\b/iu.test(later[0]);
+  return { ...reading, ...(isByPh ? { isByPh } : {}), note: [reading.note, later[0]].filter((part) => part !== "").join("; ") };
 }
 
 function amountedOf(text: string): LineReading {
@@ -91,6 +142,8 @@ function amountedOf(text: string): LineReading {
       return { kind: "ingredient", ...nameAndNote(cells.name), amounts: takesTheRest ? [] : amounts, takesTheRest };
     }
   }
+  const filled = filledUp(text);
+  if (filled !== null) return filled;
   const rest = REST.exec(text);
   const isWordOnly =
     rest !== null && /^rest$/iu.test(rest[0]) && INSTRUCTION.test(text) && !/^rest\s+(?:of\s+)?(?:\w+\s)?water/iu.test(text);
@@ -111,6 +164,22 @@ function amountedOf(text: string): LineReading {
   return { kind: "ingredient", name, amounts: chosen, takesTheRest: false, note };
 }
 
+const FILLED_UP = /\b(?:(?:top(?:ped)?|fill(?:ed)?|make)\s+)?(?:up\s+)?to\s+(?:make\s+)?(?=\d)/iu;
+
+/** "Water to 500 g": it takes the rest, and says how much it all makes. */
+function filledUp(text: string): LineReading | null {
+  const to = FILLED_UP.exec(text);
+  if (to === null || INSTRUCTION.test(text)) return null;
+  const at = to.index + to[0].length;
+  const whole = amountsIn(text.slice(at)).find(({ start }) => start === 0);
+  if (whole === undefined || whole.unit === "bare" || whole.unit === "percent" || whole.unit === "part") return null;
+  const before = text.slice(0, to.index);
+  // "2 to 3 drops" is a range, "water to 500 g" is not.
+  if (amountsIn(before).length > 0) return null;
+  const { name, note } = nameAndNote(`${before} ${text.slice(at + whole.end)}`);
+  return { kind: "ingredient", name, amounts: [], takesTheRest: true, note, whole };
+}
+
 const BETWEEN = /^[\s|;,:()[\]=\-–—/.…\t]*$/u;
 
 /** Amounts at the front of a line, else those at its end, else the only one with a unit. */
@@ -122,7 +191,18 @@ function chosenAmounts(text: string, placed: readonly PlacedAmount[]): readonly 
     front.push(amount);
     at = amount.end;
   }
+  const [only, ...more] = front;
+  // "90 % lactic acid 5 g": the percent in front is the strength, the amount stands behind.
+  const behind = only?.unit === "percent" && more.length === 0 ? amountsBehind(text, placed.slice(1)) : [];
+  if (behind.some(({ unit }) => unit !== "bare")) return [...front, ...behind];
   if (front.length > 0) return front;
+  const back = amountsBehind(text, placed);
+  if (back.length > 0) return withoutNameNumber(back, text);
+  const withUnit = placed.filter(({ unit }) => unit !== "bare");
+  return withUnit.length === 1 ? withUnit : [];
+}
+
+function amountsBehind(text: string, placed: readonly PlacedAmount[]): readonly PlacedAmount[] {
   const back: PlacedAmount[] = [];
   let end = text.replace(/\s*\((?![^)]*\d)[^)]*\)\s*$/u, "").length;
   for (const amount of placed.toReversed()) {
@@ -130,16 +210,14 @@ function chosenAmounts(text: string, placed: readonly PlacedAmount[]): readonly 
     back.unshift(amount);
     end = amount.start;
   }
-  if (back.length > 0) return withoutNameNumber(back, text);
-  const withUnit = placed.filter(({ unit }) => unit !== "bare");
-  return withUnit.length === 1 ? withUnit : [];
+  return back;
 }
 
 /** A number right before an amount with a unit belongs to the name: "Polysorbate 80 3 %". */
 function withoutNameNumber(back: readonly PlacedAmount[], text: string): readonly PlacedAmount[] {
   const [first, second] = back;
   const isName =
-    first?.unit === "bare" && second !== undefined && second.unit !== "bare" && /^\s+$/u.test(text.slice(first.end, second.start));
+    first?.unit === "bare" && second !== undefined && second.unit !== "bare" && /^[\s:–—-]+$/u.test(text.slice(first.end, second.start));
   return isName ? back.slice(1) : back;
 }
 
@@ -148,6 +226,8 @@ function without(text: string, chosen: readonly PlacedAmount[]): string {
   const first = chosen[0];
   const last = chosen.at(-1);
   if (first === undefined || last === undefined) return text;
+  const between = text.slice(first.end, chosen.length > 1 ? last.start : first.end);
+  if (/\p{L}/u.test(between)) return [text.slice(0, first.start), between, text.slice(last.end)].join(" ");
   const before = text.slice(0, first.start).replace(/[([]\s*$/u, "");
   const after = text.slice(last.end).replace(/^\s*[)\]]/u, "");
   return /[\p{L}\p{N}]/u.test(before) && /[\p{L}\p{N}]/u.test(after) ? `${before} (${after.replace(/[()]/g, " ")})` : `${before} ${after}`;

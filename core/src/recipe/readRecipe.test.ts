@@ -9,11 +9,11 @@ const recogniser = recogniserOf(referenceLibrary);
 const read = (text: string) => readRecipe(text, referenceLibrary, recogniser);
 
 /** The reading of a line in the words of the recipes' expectations. */
-function inWords({ kind, phase, takesTheRest, amount, material, sureness }: RecipeLine): string {
+function inWords({ kind, phase, takesTheRest, amount, material, sureness, offers }: RecipeLine): string {
   if (kind === "phase") return `phase ${phase}`;
   if (kind !== "ingredient") return kind;
   const amountWords = amount === null ? "no amount" : `${Number(amount.value.toFixed(3))} ${amount.unit}`;
-  return `${takesTheRest ? "rest" : amountWords} ${material ?? "?"}, ${sureness}`;
+  return `${takesTheRest ? "rest" : amountWords} ${material ?? offers[0] ?? "?"}, ${sureness}`;
 }
 
 describe("recipes as people type them", () => {

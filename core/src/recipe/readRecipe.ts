@@ -1,8 +1,12 @@
 import type { Material } from "../library/material.ts";
 import { amountsIn, type Amount } from "./amounts.ts";
+import { batchOf, columnsOf, meant, type Columns } from "./columns.ts";
+import { ingredientList } from "./ingredientList.ts";
+import { phasesOf, type RecipePhase } from "./phases.ts";
 import { LONGEST_LINE, readLine, withSingleSpaces, type LineReading } from "./readLine.ts";
-import { recogniserOf, type Recogniser, type Sureness } from "./recognise.ts";
-import { unitOf } from "./units.ts";
+import { WORD_NUMBER_SOURCE } from "./numbers.ts";
+import { recogniserOf, type Recognised, type Recogniser, type Sureness } from "./recognise.ts";
+import { UNIT_SOURCE } from "./units.ts";
 
 export type RecipeLineKind = "ingredient" | "phase" | "total" | "open" | "columns" | "note" | "blank";
 
@@ -17,9 +21,13 @@ export interface RecipeLine {
   /** Slug of the material it is taken for. */
   readonly material: string | null;
   readonly sureness: Sureness;
+  /** Slugs of what it could be, the likeliest first, where it is not taken for one. */
+  readonly offers: readonly string[];
   readonly amount: Amount | null;
   /** Strength the name carries in percent, as in "betaine 30 %, 20 g". */
   readonly strengthPercent: number | null;
+  /** The strength says what was made of the material, not what its bottle holds: "20 % citric acid solution". */
+  readonly isSolution: boolean;
   readonly takesTheRest: boolean;
   /** Letter of its phase. */
   readonly phase: string;
@@ -33,10 +41,11 @@ export interface Recipe {
   readonly lines: readonly RecipeLine[];
   /** Grams the recipe says it makes; null where it does not. */
   readonly batchGrams: number | null;
-  /** Titles of phases by letter. */
-  readonly phases: readonly { readonly id: string; readonly title: string }[];
+  readonly phases: readonly RecipePhase[];
   /** The recipe itself leaves something open. */
   readonly isOpen: boolean;
+  /** It is a printed ingredient list: names in their order, without amounts. */
+  readonly isIngredientList: boolean;
 }
 
 /**
@@ -44,32 +53,63 @@ export interface Recipe {
  * decimal commas, lists, columns, "to 100" and "rest water". Says of each line how sure it is and what it could not read.
  */
 export function readRecipe(text: string, materials: readonly Material[], recogniser: Recogniser = recogniserOf(materials)): Recipe {
-  const rows = splitRows(text);
-  const readings = rows.map(({ text: row }) => readLine(row));
-  const columns = columnsOf(
-    rows.map(({ text: row }) => row),
-    readings,
-  );
-  const phases: { id: string; title: string }[] = [];
-  let phase = "A";
-  const lines = readings.map((reading, index): RecipeLine => {
-    if (reading.kind === "phase") {
-      phase = reading.letter ?? nextLetter(phases.map(({ id }) => id));
-      if (!phases.some(({ id }) => id === phase)) phases.push({ id: phase, title: reading.title });
-    }
+  const names = ingredientList(text, recogniser);
+  if (names !== null) return listed(names, recogniser);
+  const plain = splitRows(text);
+  const first = plain.map(({ text: row }) => readLine(row));
+  const isProse = first.every((reading) => reading.kind !== "ingredient" || reading.amounts.length === 0);
+  const rows = isProse ? plain.flatMap(namedInProse) : plain;
+  const texts = rows.map(({ text: row }) => row);
+  const readings = rows.every((row, at) => row === plain[at]) ? first : texts.map(readLine);
+  const columns = columnsOf(texts, readings);
+  const titleAt = texts.findIndex((row) => row.trim() !== "");
+  const read = readings.map((reading, index): RecipeLine => {
     const { row, text: typed } = rows[index] ?? { row: index + 1, text: "" };
-    return lineOf(reading, { row, typed, phase, columns, recogniser });
+    const line = lineOf(reading, { row, typed, columns, recogniser });
+    return index === titleAt && isTitle(line) ? unread(row, typed, "note") : line;
   });
+  const { phases, letters } = phasesOf(
+    readings.map((reading, at) => ({ text: texts[at] ?? "", reading, isIngredient: read[at]?.kind === "ingredient" })),
+  );
+  const lines = read.map((line, at) => (letters[at] === line.phase ? line : { ...line, phase: letters[at] ?? FIRST_PHASE }));
   return {
     lines,
-    batchGrams: batchOf(readings, lines, columns),
+    batchGrams: batchOf(readings, texts, columns),
     phases,
     isOpen: lines.some(({ kind }) => kind === "open"),
+    isIngredientList: false,
   };
 }
 
-function nextLetter(taken: readonly string[]): string {
-  return [..."ABCDEFGHIJKLMNOPQRSTUVWXYZ"].find((letter) => !taken.includes(letter)) ?? "Z";
+/** A row of which nothing is understood yet. */
+function unread(row: number, text: string, kind: RecipeLineKind): RecipeLine {
+  return {
+    row,
+    text,
+    kind,
+    name: "",
+    material: null,
+    sureness: "unknown",
+    offers: [],
+    amount: null,
+    strengthPercent: null,
+    isSolution: false,
+    takesTheRest: false,
+    phase: FIRST_PHASE,
+    note: "",
+    notRead: "",
+  };
+}
+
+const FIRST_PHASE = "A";
+
+/** A printed list: every name is a line whose amount is yet to be found. */
+function listed(names: readonly string[], recogniser: Recogniser): Recipe {
+  const lines = names.map((name, at): RecipeLine => {
+    const recognised = recogniser(name);
+    return { ...unread(at + 1, name, "ingredient"), name, ...recognised, notRead: lacking(recognised.material, true) };
+  });
+  return { lines, batchGrams: null, phases: [{ id: "A", title: "", temperatureC: null }], isOpen: false, isIngredientList: true };
 }
 
 interface Row {
@@ -77,14 +117,66 @@ interface Row {
   readonly text: string;
 }
 
-/** Several amounts in one line, parted by commas or semicolons, are several lines of the same row. */
+/** A first line whose only amount stands in brackets is a title: "Whipped cleanser (30 % cleanser)". */
+function isTitle({ kind, sureness, text }: RecipeLine): boolean {
+  return (
+    kind === "ingredient" &&
+    sureness === "unknown" &&
+    /\([^)]*\d[^)]*\)\s*:?\s*$/u.test(text) &&
+    !/\d/u.test(text.replace(/\([^)]*\)/gu, ""))
+  );
+}
+
+const NUMBER_NEXT = String.raw`(?:~\s*)?\d|½|¼|¾|⅓|⅔|(?:${WORD_NUMBER_SOURCE})\s+(?:${UNIT_SOURCE})(?![\p{L}])`;
+/** What parts several materials in one line: with and without "and", which may also add two measures of one. */
+const PARTERS = [
+  new RegExp(String.raw`;\s*|,\s+(?=${NUMBER_NEXT}|the rest|rest\b|and\b)|\s+(?:\+|and)\s+(?=${NUMBER_NEXT})`, "iu"),
+  new RegExp(String.raw`;\s*|,\s+(?=${NUMBER_NEXT}|the rest|rest\b|and\b)|\s+\+\s+(?=\d)`, "iu"),
+];
+
+const MAY_PART = /[;,+|]|\sand\s/iu;
+
+/** Several amounts in one line, parted by commas, semicolons or bars, are several lines of the same row. */
 function splitRows(text: string): readonly Row[] {
   return text.split(/\r\n|\r|\n/u).flatMap((line, index): Row[] => {
-    const parts = withSingleSpaces(line).split(/;\s*|,\s+(?=(?:~\s*)?\d|the rest|rest\b|and\b|½|¼|¾)|\s+\+\s+(?=\d)/iu);
-    return parts.length > 1 && parts.every((part) => /\d|½|¼|¾|\brest\b/iu.test(part) && hasName(part))
-      ? parts.map((part) => ({ row: index + 1, text: part.replace(/^and\s+/iu, "") }))
-      : [{ row: index + 1, text: line }];
+    const row = index + 1;
+    if (!MAY_PART.test(line)) return [{ row, text: line }];
+    const single = withSingleSpaces(line);
+    if (single.length > LONGEST_LINE * MOST_IN_ROW || TELLS.test(single)) return [{ row, text: line }];
+    for (const parts of [...PARTERS.map((parter) => single.split(parter)), single.split(/\s*\|\s*/u)]) {
+      const [head = "", ...others] = parts;
+      const [, title = "", first = head] = /^([^\d:]{3,60}):\s+(.+)$/u.exec(head) ?? [];
+      const all = [first, ...others];
+      if (all.length < 2 || !all.every(isMeasured)) continue;
+      const titled = title === "" ? [] : [{ row, text: title }];
+      return [...titled, ...all.map((part) => ({ row, text: part.replace(/^and\s+/iu, "") }))];
+    }
+    return [{ row, text: line }];
   });
+}
+
+/** A sentence that tells what to do is a story, whatever commas are in it. */
+const TELLS = /^(?:step\b[^:]{0,20}:\s*)?(?:mix|stir|combine|blend|dissolve|melt|heat|whisk|pour)\b/iu;
+
+/** So many materials may stand in one line. */
+const MOST_IN_ROW = 20;
+
+/** Whether a part of a line names something and how much of it. */
+function isMeasured(part: string): boolean {
+  return (/\d|½|¼|¾|⅓|⅔|\brest\b/iu.test(part) || amountsIn(part).length > 0) && hasName(part);
+}
+
+/** What a recipe told as a story takes: "mix 60 g water with 5 g glycerin" names two materials. */
+function namedInProse(told: Row): readonly Row[] {
+  const { row, text } = told;
+  if (text.length > LONGEST_LINE || !/\p{L}/u.test(text)) return [told];
+  const amounts = amountsIn(text).filter(({ unit }) => unit !== "bare");
+  if (amounts.length === 0) return [told];
+  const parts = amounts.map(({ start }, at) => {
+    const piece = text.slice(start, amounts[at + 1]?.start ?? text.length);
+    return piece.replace(/[,;.]?\s*\b(?:with|and|in|into|then|until|to|add|stir|mix|melt|plus)\b.*$|[,;.].*$/iu, "").trim();
+  });
+  return parts.every(hasName) ? parts.map((part) => ({ row, text: part })) : [told];
 }
 
 /** Whether a part of a line says more than an amount; prose, which is read no further, does. */
@@ -99,107 +191,71 @@ function hasName(part: string): boolean {
   return /\p{L}/u.test(part.slice(at));
 }
 
-/** What a number without a unit means here, and whether lines carry percent and grams side by side. */
-interface Columns {
-  readonly bareUnit: "percent" | "g" | "part";
-  readonly isBareSure: boolean;
-  readonly isTwo: boolean;
-  /** For two bare columns: which stands for what. */
-  readonly order: readonly ("percent" | "g")[];
-}
-
-type IngredientReading = Extract<LineReading, { kind: "ingredient" }>;
-
-function columnsOf(texts: readonly string[], readings: readonly LineReading[]): Columns {
-  const ingredients = readings.filter((reading): reading is IngredientReading => reading.kind === "ingredient");
-  const header = texts.find((_, index) => readings[index]?.kind === "columns");
-  const headed = header === undefined ? [] : headerOrder(header);
-  const isTwo = headed.length === 2 || areTwoColumns(ingredients);
-  const order = headed.length === 0 && isTwo ? bareOrder(ingredients) : headed;
-  const bares = ingredients.flatMap(({ amounts }) => (amounts.length === 1 && amounts[0]?.unit === "bare" ? [amounts[0].value] : []));
-  const sum = bares.reduce((total, value) => total + value, 0);
-  const percents = ingredients.filter(({ amounts }) => amounts.some(({ unit }) => unit === "percent")).length;
-  const hasRest = ingredients.some(({ takesTheRest }) => takesTheRest) || readings.some(({ kind }) => kind === "open");
-  const first = order[0];
-  if (first !== undefined) return { bareUnit: first, isBareSure: true, isTwo, order };
-  const isPercent = Math.abs(sum - 100) < 0.5 || (hasRest && sum < 100) || (percents > 0 && sum < 100);
-  return { bareUnit: isPercent ? "percent" : "g", isBareSure: Math.abs(sum - 100) < 0.5, isTwo, order };
-}
-
-/** A column of percentages does not exceed this, rounding allowed. */
-const PERCENT_LIMIT = 100.5;
-/** How far a percent and its grams may differ from the whole they share, through rounding, 0 to 1. */
-const COLUMN_TOLERANCE = 0.1;
-
-/** Whether pairs of amounts say the same thing twice: one is the other times a constant. */
-function areTwoColumns(ingredients: readonly IngredientReading[]): boolean {
-  const ratios = ingredients.flatMap(({ amounts: [first, second] }) =>
-    first !== undefined && second !== undefined && first.value > 0 && second.value > 0 ? [second.value / first.value] : [],
-  );
-  const middle = ratios.toSorted((a, b) => a - b)[Math.floor(ratios.length / 2)];
-  if (middle === undefined || ratios.length < 2) return false;
-  const fitting = ratios.filter((ratio) => Math.abs(ratio - middle) <= COLUMN_TOLERANCE * middle);
-  return fitting.length * 3 >= ratios.length * 2;
-}
-
-/** Which of two bare columns is the percent: the one that can be, when only one stays within 100. */
-function bareOrder(ingredients: readonly IngredientReading[]): readonly ("percent" | "g")[] {
-  const sumOf = (at: number) => ingredients.reduce((sum, { amounts }) => sum + (amounts[at]?.unit === "bare" ? amounts[at].value : 0), 0);
-  return sumOf(0) <= PERCENT_LIMIT || sumOf(1) > PERCENT_LIMIT ? ["percent", "g"] : ["g", "percent"];
-}
-
-function headerOrder(header: string): readonly ("percent" | "g")[] {
-  const words = [...header.matchAll(/%|percent|grams?\b|\bg\b|weight/giu)];
-  return words.slice(0, 2).map(([word]) => (unitOf(word) === "percent" ? "percent" : "g"));
-}
-
 interface Around {
   readonly row: number;
   readonly typed: string;
-  readonly phase: string;
   readonly columns: Columns;
   readonly recogniser: Recogniser;
 }
 
-function lineOf(reading: LineReading, { row, typed, phase, columns, recogniser }: Around): RecipeLine {
-  const empty: RecipeLine = {
-    row,
-    text: typed,
-    kind: reading.kind,
-    name: "",
-    material: null,
-    sureness: "unknown",
-    amount: null,
-    strengthPercent: null,
-    takesTheRest: false,
-    phase,
-    note: "",
-    notRead: "",
-  };
+function lineOf(reading: LineReading, { row, typed, columns, recogniser }: Around): RecipeLine {
+  const empty = unread(row, typed, reading.kind);
+  if (reading.kind === "open") return ofChoice(reading.name, empty, recogniser);
   if (reading.kind !== "ingredient") return reading.kind === "total" ? { ...empty, amount: reading.amounts[0] ?? null } : empty;
   const { name, takesTheRest, note } = reading;
-  const { amount, strengthPercent, isDoubtful } = meant(reading.amounts, columns);
-  const asNamed = recogniser(name === "" && takesTheRest ? "water" : withStrength(name, strengthPercent));
-  const recognised = asNamed.material === null && strengthPercent !== null ? recogniser(name) : asNamed;
-  const isNothing = amount === null && !takesTheRest;
-  if (isNothing && (recognised.material === null || recognised.sureness === "guess")) return { ...empty, kind: "note" };
+  const { amount, strengthPercent, isDoubtful } = meant(reading.amounts, columns, reading.isByPh === true);
+  const counts = amount !== null && reading.amounts[0]?.unit === "bare" && !columns.isBareSure && columns.hasUnits;
+  const called = amount?.unit === "piece" ? `${name} bar` : name;
+  const recognised = named(name === "" && takesTheRest ? "water" : called, { strengthPercent, note, recogniser });
+  // "½ lemon" beside lines with units counts pieces of what nobody knows.
+  const isCount = counts && recognised.material === null;
+  const isNothing = (amount === null || isCount) && !takesTheRest;
+  if (isNothing && !isCount && (recognised.sureness === "unknown" || recognised.sureness === "guess")) return { ...empty, kind: "note" };
   return {
     ...empty,
     name,
     material: recognised.material,
     sureness: weaker(recognised.sureness, isDoubtful || (name === "" && takesTheRest)),
-    amount,
+    offers: recognised.offers,
+    amount: isCount ? null : amount,
     strengthPercent,
+    isSolution: !recognised.holdsStrength && strengthPercent !== null && SAYS_SOLUTION.test(typed),
     takesTheRest,
     note,
     notRead: lacking(recognised.material, isNothing),
   };
 }
 
-/** A strength belongs to the name when a material is called so: "SLES 70". */
-function withStrength(name: string, strengthPercent: number | null): string {
-  return strengthPercent === null ? name : `${name} ${strengthPercent}`;
+/** What the recipe leaves to one's own choice: a line where it names it, an open end where it does not. */
+function ofChoice(name: string, empty: RecipeLine, recogniser: Recogniser): RecipeLine {
+  const { material, sureness, offers } = recogniser(name);
+  if (name === "" || sureness === "unknown" || sureness === "guess") return empty;
+  return { ...empty, kind: "ingredient", name, material, sureness, offers, notRead: lacking(material, true) };
 }
+
+/** "50 % citric acid" and "citric acid solution (50 %)"; "citric acid 50 %" alone is an amount. */
+const SAYS_SOLUTION = /\bsolution\b|\bdiluted\b|(?:^|\s)\d+(?:[.,]\d+)?\s?%\s+(?!w\b|of\b)\p{L}/iu;
+
+interface Naming {
+  readonly strengthPercent: number | null;
+  readonly note: string;
+  readonly recogniser: Recogniser;
+}
+
+/** A strength belongs to the name when a material is called so, "SLES 70"; so does a remark, "xanthan gum (clear)". */
+function named(name: string, { strengthPercent, note, recogniser }: Naming): Recognised & { readonly holdsStrength: boolean } {
+  if (strengthPercent !== null) {
+    const strong = recogniser(`${name} ${strengthPercent}`);
+    if (strong.material !== null) return { ...strong, holdsStrength: true };
+  }
+  const plain = recogniser(name);
+  const isRemark = note !== "" && note.split(/\s/u).length <= LONGEST_REMARK;
+  const remarked = isRemark && plain.sureness !== "unknown" ? recogniser(`${note} ${name}`) : plain;
+  return { ...(remarked.sureness === "sure" ? remarked : plain), holdsStrength: false };
+}
+
+/** A longer remark in brackets is no part of a name, words. */
+const LONGEST_REMARK = 2;
 
 function weaker(sureness: Sureness, isDoubtful: boolean): Sureness {
   return isDoubtful && sureness === "sure" ? "likely" : sureness;
@@ -208,63 +264,4 @@ function weaker(sureness: Sureness, isDoubtful: boolean): Sureness {
 function lacking(material: string | null, isNothing: boolean): string {
   const missing = [...(material === null ? ["the material"] : []), ...(isNothing ? ["the amount"] : [])];
   return missing.join(" and ");
-}
-
-interface Meant {
-  readonly amount: Amount | null;
-  readonly strengthPercent: number | null;
-  readonly isDoubtful: boolean;
-}
-
-function meant(amounts: readonly Amount[], columns: Columns): Meant {
-  const [first, second] = amounts;
-  if (first === undefined) return { amount: null, strengthPercent: null, isDoubtful: false };
-  if (second === undefined) {
-    const isBare = first.unit === "bare";
-    return {
-      amount: isBare ? { ...first, unit: columns.bareUnit } : first,
-      strengthPercent: null,
-      isDoubtful: first.isRough || (isBare && !columns.isBareSure),
-    };
-  }
-  if (columns.isTwo) {
-    const typed = amounts.map((amount, index) =>
-      amount.unit === "bare" ? { ...amount, unit: columns.order[index] ?? columns.bareUnit } : amount,
-    );
-    const chosen = typed.find(({ unit }) => unit === "percent") ?? typed[0] ?? first;
-    return { amount: chosen, strengthPercent: null, isDoubtful: chosen.isRough };
-  }
-  // A percent beside another amount is how strong the bottle is.
-  const strength = amounts.find(({ unit }) => unit === "percent");
-  const amount = amounts.find((each) => each !== strength) ?? first;
-  return {
-    amount: amount.unit === "bare" ? { ...amount, unit: columns.bareUnit } : amount,
-    strengthPercent: strength === undefined || strength === amount ? null : strength.value,
-    isDoubtful: amount.isRough || amounts.length > 2 || strength === undefined,
-  };
-}
-
-function batchOf(readings: readonly LineReading[], lines: readonly RecipeLine[], columns: Columns): number | null {
-  const unitAt = ({ unit }: Amount, index: number) => (unit === "bare" ? (columns.order[index] ?? columns.bareUnit) : unit);
-  const gramsOf = (amounts: readonly Amount[]): number | null => {
-    const at = amounts.findIndex((amount, index) => unitAt(amount, index) === "g" || amount.unit === "kg");
-    const amount = amounts[at];
-    return amount === undefined ? null : amount.unit === "kg" ? amount.value * 1000 : amount.value;
-  };
-  if (columns.isTwo) {
-    const pairs = readings.flatMap((reading) => {
-      if (reading.kind !== "ingredient") return [];
-      const percent = reading.amounts.find((amount, index) => unitAt(amount, index) === "percent")?.value ?? 0;
-      const grams = gramsOf(reading.amounts);
-      return percent > 0 && grams !== null ? [{ percent, grams }] : [];
-    });
-    // The largest line carries the least rounding.
-    const most = pairs.toSorted((a, b) => b.grams - a.grams)[0];
-    if (most !== undefined) return (100 * most.grams) / most.percent;
-  }
-  for (const reading of readings) {
-    const grams = reading.kind === "total" ? gramsOf(reading.amounts) : null;
-    if (grams !== null) return grams;
-  }
-  return lines.some(({ takesTheRest, text }) => takesTheRest && /100\s?g\b/iu.test(text)) ? 100 : null;
 }

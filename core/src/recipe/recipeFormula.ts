@@ -1,14 +1,20 @@
-import type { MaterialsBySlug } from "../library/material.ts";
-import { gramsOfMeasure, isMassUnit, type KitchenUnit, type MeasureSystem } from "../quantities/kitchenMeasures.ts";
+import type { Material, MaterialsBySlug } from "../library/material.ts";
+import { gramsOfMeasure, isMassUnit, type KitchenUnit, type Measurable, type MeasureSystem } from "../quantities/kitchenMeasures.ts";
+import { likeWater } from "./likeWater.ts";
 import type { Recipe, RecipeLine } from "./readRecipe.ts";
 
-/** A line of the recipe as a share of the whole. */
+/** A line of the recipe as a share of the whole. No line that names something is lost. */
 export interface RecipeShare {
   readonly row: number;
-  readonly material: string;
+  readonly text: string;
+  /** Slug; null until the maker chooses one. */
+  readonly material: string | null;
+  /** Slugs of what it could be, the likeliest first. */
+  readonly offers: readonly string[];
   readonly phase: string;
-  /** % w/w; null on the q.s. line. */
+  /** % w/w; null on the q.s. line, and where the amount is yet to be typed. */
   readonly percent: number | null;
+  readonly takesTheRest: boolean;
   /** It went through a volume, a drop or a rough number. */
   readonly isEstimate: boolean;
   readonly assayPercent: number | null;
@@ -20,22 +26,12 @@ export interface RecipeShares {
   readonly openPercent: number;
   /** Grams the amounts come to, where they are masses. */
   readonly batchGrams: number | null;
-  /** Materials whose amount is found while they are used, as "to pH 5.5": lines whose percent is yet to be typed. */
-  readonly asked: readonly AskedLine[];
-  /** Rows that could not be taken along, each with the reason. */
-  readonly left: readonly { readonly row: number; readonly reason: string }[];
-}
-
-export interface AskedLine {
-  readonly row: number;
-  readonly material: string;
-  readonly phase: string;
 }
 
 interface Weighed {
-  readonly line: RecipeLine & { readonly material: string };
-  /** Percent or grams or parts, as the recipe counts. */
-  readonly value: number;
+  readonly line: RecipeLine;
+  /** Percent or grams or parts, as the recipe counts; null where there is no amount. */
+  readonly value: number | null;
   readonly isPercent: boolean;
   readonly isEstimate: boolean;
 }
@@ -43,74 +39,101 @@ interface Weighed {
 /**
  * Percentages of a recipe. Percent stay; spoons, cups and drops become grams by density and drop mass, and grams and
  * parts become percent of their sum, or of what the recipe says it makes. 20 g betaine and 80 g water are 20 and 80 %.
+ * What has no material yet counts in the whole like any other line.
  */
 export function recipeShares(recipe: Recipe, materials: MaterialsBySlug, system: MeasureSystem): RecipeShares {
-  const left: { row: number; reason: string }[] = [];
-  const weighed: Weighed[] = [];
-  const asked: AskedLine[] = [];
-  const rests: (RecipeLine & { readonly material: string })[] = [];
-  for (const line of recipe.lines) {
-    if (line.kind !== "ingredient") continue;
-    if (!isKnown(line)) left.push({ row: line.row, reason: "the material is not recognised" });
-    else if (line.takesTheRest) rests.push(line);
-    else if (line.amount === null) asked.push({ row: line.row, material: line.material, phase: line.phase });
-    else {
-      const outcome = weigh(line, materials, system);
-      if ("reason" in outcome) left.push({ row: line.row, reason: outcome.reason });
-      else weighed.push(outcome);
-    }
-  }
-  for (const extra of rests.slice(1)) left.push({ row: extra.row, reason: "another line is q.s. already" });
-  return { ...sharesOf({ recipe, weighed, rest: rests[0] }), asked, left };
-}
-
-function isKnown(line: RecipeLine): line is RecipeLine & { readonly material: string } {
-  return line.material !== null;
-}
-
-function weigh(
-  line: RecipeLine & { readonly material: string },
-  materials: MaterialsBySlug,
-  system: MeasureSystem,
-): Weighed | { readonly reason: string } {
-  const material = materials.get(line.material);
-  if (line.amount === null || material === undefined) return { reason: "there is no amount" };
-  const { unit, value, isRough } = line.amount;
-  if (unit === "percent") return { line, value, isPercent: true, isEstimate: isRough };
-  if (unit === "part" || unit === "bare") return { line, value, isPercent: false, isEstimate: isRough };
-  let grams = 0;
-  for (const measure of [{ value, unit }, ...(line.amount.plus ?? [])]) {
-    const mass = gramsOfMeasure(measure.value, measure.unit as KitchenUnit, { material, system });
-    if (!mass.found) return { reason: mass.reason };
-    grams += mass.grams;
-  }
-  const isMeasured = [unit, ...(line.amount.plus ?? []).map((measure) => measure.unit)].every((each) => isMassUnit(each as KitchenUnit));
-  return { line, value: grams, isPercent: false, isEstimate: isRough || !isMeasured };
-}
-
-interface Shared {
-  readonly recipe: Recipe;
-  readonly weighed: readonly Weighed[];
-  readonly rest: (RecipeLine & { readonly material: string }) | undefined;
-}
-
-function sharesOf({ recipe, weighed, rest }: Shared): Pick<RecipeShares, "shares" | "openPercent" | "batchGrams"> {
-  const percents = weighed.filter(({ isPercent }) => isPercent).reduce((sum, { value }) => sum + value, 0);
-  const masses = weighed.filter(({ isPercent }) => !isPercent).reduce((sum, { value }) => sum + value, 0);
+  const lines = recipe.lines.filter(({ kind }) => kind === "ingredient");
+  const weighed = lines.map((line) => weigh(line, materials, system));
+  const rest = restOf(recipe, weighed, materials);
+  const counted = weighed.filter(({ line }) => line !== rest);
+  const percents = sumOf(counted.filter(({ isPercent }) => isPercent));
+  const masses = sumOf(counted.filter(({ isPercent }) => !isPercent));
   const isClosed = rest === undefined && !recipe.isOpen;
   // Grams beside percent share what the percent leave; with a rest or an open end the whole must be named.
-  const whole = recipe.batchGrams ?? (isClosed && percents < 100 ? masses / (1 - percents / 100) : 100);
-  const percentOf = ({ value, isPercent }: Weighed): number => (isPercent ? value : whole > 0 ? (100 * value) / whole : 0);
-  const total = weighed.reduce((sum, each) => sum + percentOf(each), 0);
-  const shares = weighed.map((each): RecipeShare => ({ ...shareOf(each.line), percent: percentOf(each), isEstimate: each.isEstimate }));
-  const withRest = rest === undefined ? shares : [...shares, { ...shareOf(rest), percent: null, isEstimate: false }];
+  const stated = recipe.batchGrams ?? (isClosed && percents < 100 ? masses / (1 - percents / 100) : 100);
+  const whole = Math.max(stated, percents === 0 ? masses : 0);
+  const percentOf = ({ value, isPercent }: Weighed): number | null =>
+    value === null ? null : isPercent ? value : whole > 0 ? (100 * value) / whole : 0;
+  const total = counted.reduce((sum, each) => sum + (percentOf(each) ?? 0), 0);
   return {
-    shares: withRest.sort((a, b) => a.row - b.row),
+    shares: weighed.flatMap((each): readonly RecipeShare[] => {
+      if (each.line === rest) return [{ ...shareOf(each.line), percent: null, takesTheRest: true, isEstimate: false }];
+      const share = { ...shareOf(each.line), percent: percentOf(each), takesTheRest: false, isEstimate: each.isEstimate };
+      return diluted(share, each.line, materials);
+    }),
     openPercent: rest === undefined ? Math.max(0, 100 - total) : 0,
-    batchGrams: recipe.batchGrams ?? (masses > 0 && isClosed ? whole : null),
+    batchGrams: recipe.batchGrams ?? (masses > 0 && isClosed && !isInParts(counted) ? whole : null),
   };
 }
 
-function shareOf({ row, material, phase, strengthPercent }: RecipeLine & { readonly material: string }) {
-  return { row, material, phase, assayPercent: strengthPercent };
+/** Parts say how much of each there is beside the others, not how much of all. */
+function isInParts(counted: readonly Weighed[]): boolean {
+  return counted.some(({ line }) => line.amount?.unit === "part");
+}
+
+function sumOf(weighed: readonly Weighed[]): number {
+  return weighed.reduce((sum, { value }) => sum + (value ?? 0), 0);
+}
+
+/**
+ * The line that takes the rest: water that is said to, else another line that is, else water without an amount where the
+ * recipe's own total leaves room. Other lines that are "q.s." wait for their amount.
+ */
+function restOf(recipe: Recipe, weighed: readonly Weighed[], materials: MaterialsBySlug): RecipeLine | undefined {
+  const isWater = ({ material }: RecipeLine): boolean => material !== null && materials.get(material)?.role === "water";
+  const said = weighed.map(({ line }) => line).filter(({ takesTheRest }) => takesTheRest);
+  const toTheWhole = said.find(isWater) ?? said.find(({ text }) => /100|\b(?:rest|remainder|remaining|balance)\b/iu.test(text));
+  if (toTheWhole !== undefined) return toTheWhole;
+  const counted = weighed.filter(({ value }) => value !== null);
+  const isPercentRecipe = counted.length > 0 && counted.every(({ isPercent }) => isPercent);
+  const room = recipe.batchGrams === null ? (isPercentRecipe ? 100 - sumOf(counted) : 0) : recipe.batchGrams - sumOf(counted);
+  return room > 0 ? weighed.find(({ line, value }) => value === null && isWater(line))?.line : undefined;
+}
+
+function weigh(line: RecipeLine, materials: MaterialsBySlug, system: MeasureSystem): Weighed {
+  const { amount } = line;
+  if (amount === null || line.takesTheRest) return { line, value: null, isPercent: false, isEstimate: false };
+  const { unit, value, isRough } = amount;
+  if (unit === "percent") return { line, value, isPercent: true, isEstimate: isRough };
+  if (unit === "part" || unit === "bare") return { line, value, isPercent: false, isEstimate: isRough };
+  const material = line.material === null ? undefined : materials.get(line.material);
+  const measures = [{ value, unit }, ...(amount.plus ?? [])];
+  let grams = 0;
+  for (const measure of measures) {
+    const of = (measurable: Measurable) => gramsOfMeasure(measure.value, measure.unit as KitchenUnit, { material: measurable, system });
+    const known = of(material ?? likeWater);
+    const mass = known.found ? known : of(likeWater);
+    // The mass of a piece nobody knows is for the maker to weigh.
+    if (!mass.found) return { line, value: null, isPercent: false, isEstimate: true };
+    grams += mass.grams;
+  }
+  const isMeasured = measures.every((measure) => isMassUnit(measure.unit as KitchenUnit));
+  return { line, value: grams, isPercent: false, isEstimate: isRough || !isMeasured };
+}
+
+/** A little more or less than a bottle holds is the bottle itself. */
+const SAME_STRENGTH = 0.95;
+
+/** "5 g of a 20 % solution" is 1 g of the material and 4 g of water, as two lines. */
+function diluted(share: RecipeShare, { strengthPercent, isSolution }: RecipeLine, materials: MaterialsBySlug): readonly RecipeShare[] {
+  const material = share.material === null ? undefined : materials.get(share.material);
+  if (strengthPercent === null || material === undefined || material.active !== null) return [share];
+  const plain = { ...share, assayPercent: null };
+  const water = [...materials.values()].find(({ inci }) => inci?.length === 1 && inci[0]?.name === "Aqua");
+  const held = heldPercent(material);
+  if (!isSolution || water === undefined || share.percent === null || strengthPercent >= SAME_STRENGTH * held) return [plain];
+  const part = strengthPercent / held;
+  return [
+    { ...plain, percent: share.percent * part },
+    { ...plain, material: water.slug, offers: [], percent: share.percent * (1 - part) },
+  ];
+}
+
+/** How much of it is the substance itself, %; what the water leaves. */
+function heldPercent({ inci }: Material): number {
+  return inci === undefined ? 100 : 100 - inci.reduce((sum, { name, percent }) => sum + (name === "Aqua" ? percent : 0), 0);
+}
+
+function shareOf({ row, text, material, offers, phase, strengthPercent }: RecipeLine) {
+  return { row, text: text.replace(/\s+/gu, " ").trim(), material, offers, phase, assayPercent: strengthPercent };
 }

@@ -26,6 +26,7 @@ const WORDS: readonly (readonly [string, RecipeUnit | OtherUnit])[] = [
   [String.raw`pinch(?:es)?|sprinkles?`, "pinch"],
   [String.raw`dash(?:es)?`, "dash"],
   [String.raw`parts?`, "part"],
+  [String.raw`bars?|pieces?`, "piece"],
   [
     String.raw`°\s?[cf]?|degrees?|deg\.?|minutes?|mins?\.?|hours?|hrs?\.?|h|seconds?|secs?\.?|days?|weeks?|months?|rpm|bottles?|eo|mm|cm`,
     "not-an-amount",

@@ -7,5 +7,7 @@ export type { Lather, LatherTest } from "./lather.ts";
 export { scentMemory } from "./scentMemory.ts";
 export type { ScentMemory, ScentTrial } from "./scentMemory.ts";
 export type { PrintedIngredient, PrintedList } from "./unmix/printedList.ts";
+export { printedShares } from "./unmix/printedShares.ts";
+export type { PrintedShares } from "./unmix/printedShares.ts";
 export { unmix } from "./unmix/unmix.ts";
 export type { Unmixed, UnmixedRange } from "./unmix/unmix.ts";

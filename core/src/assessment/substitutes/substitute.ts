@@ -53,7 +53,8 @@ export function substitute(formula: Formula, wanted: Substitution, library: Mate
 }
 
 function exchangedLine(line: FormulaLine, percent: number, { material, assayPercent }: Substitution): FormulaLine {
-  return { id: line.id, phase: line.phase, material, percent, ...(assayPercent === undefined ? {} : { assayPercent }) };
+  const beside = line.asWritten === undefined ? {} : { asWritten: line.asWritten };
+  return { id: line.id, phase: line.phase, material, percent, ...(assayPercent === undefined ? {} : { assayPercent }), ...beside };
 }
 
 function equalActivePercent(

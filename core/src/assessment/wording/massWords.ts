@@ -3,7 +3,7 @@ import { written, writtenMass, writtenPercent, writtenShort } from "../../quanti
 import type { WordsFor } from "./words.ts";
 
 /** The sum of the lines, and masses too small for the scale. */
-export const massWords: WordsFor<"MASS_OVER" | "MASS_OPEN" | "MASS_NO_QS" | "TOO_SMALL_TO_WEIGH"> = {
+export const massWords: WordsFor<"MASS_OVER" | "MASS_OPEN" | "MASS_NO_QS" | "LINE_OPEN" | "TOO_SMALL_TO_WEIGH"> = {
   MASS_OVER: ({ totalPercent, excessPercent, qsMaterial, hasWaterToSpare }, names) => ({
     what: `The lines add up to ${writtenPercent(totalPercent)} %.`,
     why: qsMaterial === null ? "A formula cannot hold more than 100 %." : `The q.s. line, ${names.of(qsMaterial)}, cannot go below 0 %.`,
@@ -18,6 +18,14 @@ export const massWords: WordsFor<"MASS_OVER" | "MASS_OPEN" | "MASS_NO_QS" | "TOO
     what: "The lines add up to 100 % without a q.s. line.",
     why: "The next change of a line leaves the formula open or over 100 %.",
     cure: "Make the water q.s. to 100 %.",
+  }),
+  LINE_OPEN: ({ texts: [first = "", ...others], percent }) => ({
+    what:
+      others.length === 0
+        ? `“${first}” has no material yet.`
+        : `${others.length + 1} lines have no material yet: “${first}” and ${others.length === 1 ? `“${others[0] ?? ""}”` : `${others.length} more`}.`,
+    why: `${others.length === 0 ? "It counts" : "They count"} ${writtenPercent(percent)} % in the whole, and in no reading beside it.`,
+    cure: `Choose ${others.length === 0 ? "what it is" : "what they are"}, or delete ${others.length === 0 ? "the line" : "the lines"}.`,
   }),
   TOO_SMALL_TO_WEIGH: ({ material, grams, scale, stepGrams, leastGrams, smallestBatchGrams, dilution }, names) => {
     const decimals = decimalPlaces(stepGrams);

@@ -16,6 +16,8 @@ import {
 } from "../fields.ts";
 import { materialSchema } from "./materialFile.ts";
 
+const LONGEST_AS_WRITTEN = 300;
+
 const line = Joi.object({
   id: idField.required(),
   phase: idField.required(),
@@ -23,6 +25,7 @@ const line = Joi.object({
   percent: percentField,
   qs: Joi.valid(true),
   assayPercent: percentField,
+  asWritten: Joi.string().max(LONGEST_AS_WRITTEN),
 }).xor("percent", "qs");
 
 const splitLine = Joi.object({

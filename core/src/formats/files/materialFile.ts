@@ -67,6 +67,7 @@ const facts: Record<string, Joi.Schema> = {
   densityGramsPerMl: orUnknown(densityField),
   trueDensityGramsPerMl: orUnknown(densityField),
   dropMilligrams: orUnknown(positiveField),
+  pieceGrams: orUnknown(positiveField),
   phSupplied: orUnknown(Joi.object({ low: phField.required(), high: phField.required(), at: textField.required() })),
   phStable: orUnknown(spanField(phField)),
   use: orUnknown(spanField(percentField)),
@@ -116,15 +117,18 @@ const identity = {
 /** A material as someone writes it: any fact may be missing, and missing is unknown. */
 export const materialSchema = Joi.object({ ...identity, inci, parts, ...facts }).xor("inci", "parts");
 
-const withoutMeasured = Object.fromEntries(Object.entries(facts).filter(([key]) => key !== "measured"));
+/** What only some materials have at all. */
+const SELDOM = new Set(["measured", "pieceGrams"]);
+const seldom = Object.fromEntries(Object.entries(facts).filter(([key]) => SELDOM.has(key)));
+const always = Object.fromEntries(Object.entries(facts).filter(([key]) => !SELDOM.has(key)));
 
 /** A material of the reference library: every fact stands there, if only as `null`. */
 export const referenceMaterialSchema = Joi.object({
   ...identity,
   inci,
   parts,
-  ...Object.fromEntries(Object.entries(withoutMeasured).map(([key, field]) => [key, field.required()])),
-  measured: words,
+  ...Object.fromEntries(Object.entries(always).map(([key, field]) => [key, field.required()])),
+  ...seldom,
 }).xor("inci", "parts");
 
 export const materialsFileSchema = Joi.object({

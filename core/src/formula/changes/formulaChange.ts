@@ -32,9 +32,9 @@ export function applyChange<Sheet extends Changeable>(sheet: Sheet, change: Form
       return { ...sheet, lines: sheet.lines.flatMap((line) => (line.id === beside.id ? [line, added] : [line])) };
     }
     case "rest": {
-      const { id, phase, material, assayPercent } = lineAt(sheet, change.line);
-      const rest: FormulaLine = { id, phase, material, qs: true, ...(assayPercent === undefined ? {} : { assayPercent }) };
-      return { ...sheet, lines: sheet.lines.map((line) => (line.id === id ? rest : line)) };
+      const { percent: _, ...line } = lineAt(sheet, change.line);
+      const rest: FormulaLine = { ...line, qs: true };
+      return { ...sheet, lines: sheet.lines.map((each) => (each.id === line.id ? rest : each)) };
     }
     case "batch":
       return { ...sheet, batchGrams: change.batchGrams };

@@ -109,7 +109,7 @@ describe("what went in beside the lines", () => {
 describe("acids and bases of the shelf", () => {
   const lot = { id: "lot-1", code: "L-7" };
   const withShelf: BatchPlan = { ...plan, shelf: [{ material: "lactic-acid", lot, leftGrams: 5 }] };
-  const lactic = agentNamed("lactic acid, lot L-7", withShelf);
+  const lactic = agentNamed("lactic acid 88 %, lot L-7", withShelf);
 
   it("hold what their lot held less what was dosed from it, also into a sample; a tenth of a thinned solution is solution", () => {
     const two = dosed(lactic, 2);
@@ -129,7 +129,7 @@ describe("acids and bases of the shelf", () => {
       lot,
       parts: [{ material: "lactic-acid", percent: 100 }],
     });
-    expect(agentsOf(withShelf).map(({ name }) => name)[0]).toBe("lactic acid, lot L-7");
+    expect(agentsOf(withShelf).map(({ name }) => name)[0]).toBe("lactic acid 88 %, lot L-7");
     expect(agentsOf({ ...withShelf, materials: new Map() }).some((one) => one.lot !== undefined)).toBe(false);
   });
 

@@ -20,7 +20,7 @@ describe("what to have ready for the first reading", () => {
   });
 
   it("an acid of the formula is the one that is planned; where it comes out right nothing is", () => {
-    expect(rawPhPlan(sheetOf(["decyl-glucoside", 14], ["lactic-acid", 0.2]), corridor, 900)?.dose?.name).toBe("Lactic acid");
+    expect(rawPhPlan(sheetOf(["decyl-glucoside", 14], ["lactic-acid", 0.2]), corridor, 900)?.dose?.name).toBe("Lactic acid 88 %");
     const right = rawPhPlan(sheetOf(["cocamidopropyl-betaine", 14]), { low: 4, high: 7 }, 900);
     expect(right).toMatchObject({ isOutside: false, dose: null });
   });

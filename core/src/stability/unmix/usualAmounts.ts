@@ -1,6 +1,6 @@
-import Fuse from "fuse.js";
 import type { Material, MaterialsBySlug, Span } from "../../library/material.ts";
 import { leavesOf } from "../../formula/leaves.ts";
+import { nearestName } from "../../library/nearestName.ts";
 import { plainName } from "../../library/plainName.ts";
 
 /** Usual amount of an ingredient in a wash, % w/w, and the name it was recognised by. */
@@ -8,8 +8,6 @@ export interface UsualAmount extends Span {
   readonly name: string;
 }
 
-/** Farther than this a spelling is another name; 0 is the same. */
-const MOST_DISTANCE = 0.25;
 /** Shorter names are taken only when they are the same. */
 const SHORTEST_FUZZY = 5;
 
@@ -33,16 +31,14 @@ export function usualAmounts(library: MaterialsBySlug): (printed: string) => Usu
       amounts.set(plain, { name, low: Math.min(known?.low ?? Infinity, least), high: Math.min(100, (known?.high ?? 0) + most) });
     }
   }
-  const names = [...amounts.keys(), ...alias.keys()].map((plain) => ({ plain }));
-  const fuse = new Fuse(names, { keys: ["plain"], includeScore: true, threshold: MOST_DISTANCE, minMatchCharLength: 3 });
+  const near = nearestName([...amounts.keys(), ...alias.keys()]);
   const answers = new Map<string, UsualAmount | null>();
   const recognise = (plain: string): UsualAmount | null => {
     const same = amounts.get(plain) ?? amounts.get(alias.get(plain) ?? "");
     if (same !== undefined) return same;
     if (plain.length < SHORTEST_FUZZY) return null;
-    const nearest = fuse.search(plain, { limit: 1 })[0];
-    if (nearest === undefined || (nearest.score ?? 1) > MOST_DISTANCE) return null;
-    return amounts.get(nearest.item.plain) ?? amounts.get(alias.get(nearest.item.plain) ?? "") ?? null;
+    const nearest = near(plain);
+    return nearest === null ? null : (amounts.get(nearest) ?? amounts.get(alias.get(nearest) ?? "") ?? null);
   };
   return (printed) => {
     const plain = plainName(printed);

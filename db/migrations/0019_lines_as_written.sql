@@ -1,0 +1,2 @@
+ALTER TABLE "lines" ADD COLUMN "as_written" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "lines" ADD CONSTRAINT "lines_as_written_length" CHECK (char_length("lines"."as_written") <= 300);
