@@ -61,7 +61,15 @@ export async function beginFormula(ids: {
   const [water] = await materialsBySlug(db, makerId, ["water-distilled"]);
   if (water === undefined) throw new Error("The reference library holds no water");
   const phases = [{ letter: "A", title: "water", temperatureC: null }];
-  const line = { id: ids.waterLineId, materialId: water.id, percent: null, takesTheRest: true, assayPercent: null, asWritten: "", lots: [] };
+  const line = {
+    id: ids.waterLineId,
+    materialId: water.id,
+    percent: null,
+    takesTheRest: true,
+    assayPercent: null,
+    asWritten: "",
+    lots: [],
+  };
   const sheet = {
     name: "",
     profile: FIRST_PROFILE,
