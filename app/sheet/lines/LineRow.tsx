@@ -57,7 +57,7 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
   const shown = material === undefined ? { name: "unknown material" } : shownMaterial(namedAsWritten(material, line.asWritten));
   const waits = material !== undefined && isNotChosen(material);
   const hasStop = marks.some((mark) => mark.severity === "stop");
-  const role = material === undefined ? "" : waits ? "open, choose a material" : roleOf(material);
+  const role = material === undefined ? "" : waits ? "open" : roleOf(material);
   return (
     <>
       <tr

@@ -129,6 +129,7 @@ function UnderstoodLines({ lines, choices, onChoose }: UnderstoodLinesProps) {
               {line.chosen === null && line.offers.length > 0 && (
                 <NativeSelect
                   size="xs"
+                  w="100%"
                   aria-label={`What is meant by ${line.typed}`}
                   value={choices.get(line.typed) ?? ""}
                   onChange={(event) => onChoose(line.typed, event.currentTarget.value)}
