@@ -31,12 +31,14 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
       <td colSpan={2} />
       <td colSpan={5}>
         <div className={classes.facts}>
-          <p className={classes.inci}>
-            <strong>{material.name}</strong>
-            <br />
-            {material.parts !== undefined && "a blend, computed from its parts"}
-            {material.parts === undefined && !waits && whole !== null && shownInci(whole)}
-          </p>
+          {!waits && (
+            <p className={classes.inci}>
+              <strong>{material.name}</strong>
+              <br />
+              {material.parts !== undefined && "a blend, computed from its parts"}
+              {material.parts === undefined && whole !== null && shownInci(whole)}
+            </p>
+          )}
           {line.asWritten !== undefined && <p>In the recipe: “{line.asWritten}”</p>}
           {waits && isDraft && <ChooseMaterial line={line} />}
           {bringsActives && (line.lots ?? []).length === 0 && (
@@ -57,8 +59,8 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
               )}
             </label>
           )}
-          <LotsOfLine line={line} material={material.slug} isDraft={isDraft} take={actions.takeLots} />
-          {isDraft && <AsSolution line={line} material={material.slug} />}
+          {!waits && <LotsOfLine line={line} material={material.slug} isDraft={isDraft} take={actions.takeLots} />}
+          {isDraft && !waits && <AsSolution line={line} material={material.slug} />}
           {isDraft && material.countsAsActive === true && <Exchange lineId={line.id} />}
           {problem !== undefined && <p className={classes.problem}>{problem}</p>}
           <label className={classes.field}>
@@ -80,7 +82,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
             )}
           </label>
           {whole === null && <p>{isAway ? "What to know about it could not be read just now." : "Reading what to know about it …"}</p>}
-          {whole !== null && <p>{whole.handling}</p>}
+          {whole !== null && !waits && <p>{whole.handling}</p>}
           {whole !== null && whole.caution !== null && <p className={classes.caution}>{whole.caution}</p>}
         </div>
       </td>

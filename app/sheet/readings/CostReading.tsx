@@ -1,5 +1,5 @@
 import { costOf, type PackPrice } from "@tensidrum/core/packaging";
-import { shownMaterial } from "@tensidrum/core/library";
+import { namedAsWritten, shownMaterial } from "@tensidrum/core/library";
 import { lotsOfLine, packPriceOf } from "@tensidrum/core/inventory";
 import { useMemo } from "react";
 import { useUnits } from "../../frame/units";
@@ -26,6 +26,7 @@ export function CostReading() {
   const cost = useMemo(() => {
     if (lots === null) return null;
     const materialOf = new Map(formula.lines.map(({ id, material }) => [id, material]));
+    const writtenOf = new Map(formula.lines.map(({ id, asWritten }) => [id, asWritten]));
     const chosen = new Map(editor.typed.lines.map((line) => [line.id, line.lots ?? []]));
     const lines = shown.lines.map(({ id, grams }) => ({
       line: id,
@@ -35,7 +36,7 @@ export function CostReading() {
     const of = costOf({ lines, pieces: [], yieldGrams: formula.batchGrams, containers: 0 });
     const names = of.unpriced.map((id) => {
       const material = known.materials.bySlug.get(materialOf.get(id) ?? "");
-      return material === undefined ? id : shownMaterial(material).name;
+      return material === undefined ? id : shownMaterial(namedAsWritten(material, writtenOf.get(id))).name;
     });
     return { ...of, names, isPriced: of.unpriced.length < lines.filter(({ grams }) => grams > 0).length };
   }, [lots, formula, shown, known, editor.typed.lines]);
