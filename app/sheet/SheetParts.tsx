@@ -10,6 +10,7 @@ import { Column } from "../pictures/Column/Column";
 import { AimHead } from "./AimHead";
 import { SaveState } from "./saving/SaveState";
 import classes from "./Sheet.module.css";
+import { thingsToConsider } from "@tensidrum/core/findings";
 import { useJudged } from "./JudgedSheet";
 import { SHEET_FORM } from "./sheetForm";
 import { useSheet } from "./SheetState";
@@ -49,7 +50,7 @@ export function StationNavPart() {
   const here = `/sheet/${sheet.formulaId}/${sheet.number}`;
   const stations = useMemo(() => {
     const count = (severity: string) => findings.filter((finding) => finding.severity === severity).length;
-    const state = sheetState({ stops: count("stop"), fixes: count("fix"), considers: count("consider") });
+    const state = sheetState({ stops: count("stop"), fixes: count("fix"), considers: thingsToConsider(findings) });
     return stationsSeenFrom("sheet", { ...state, to: here });
   }, [findings, here]);
   return <StationNav stations={stations} />;

@@ -1,4 +1,5 @@
 import type { Assessment } from "@tensidrum/core/assessment";
+import { thingsToConsider } from "@tensidrum/core/findings";
 import type { Aim, Formula, Measured, OwnProcess } from "@tensidrum/core/formula";
 import { and, eq, inArray, max, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
@@ -55,7 +56,7 @@ function headOf(content: DraftContent) {
     activePercent: assessment.activeMatter.percent,
     stopCount: countOf(assessment, "stop"),
     fixCount: countOf(assessment, "fix"),
-    considerCount: countOf(assessment, "consider"),
+    considerCount: thingsToConsider(assessment.findings),
     lineCount: content.lines.length,
   };
 }

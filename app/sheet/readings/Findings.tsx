@@ -1,6 +1,6 @@
 import { acknowledges, type WordedFinding } from "@tensidrum/core/assessment";
 import type { WordedNotJudged } from "@tensidrum/core/assessment";
-import type { Severity } from "@tensidrum/core/findings";
+import { thingsToConsider, WEAR_CODES, type Severity } from "@tensidrum/core/findings";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import { memo, type ReactNode } from "react";
 import { FindingMark } from "../../components/FindingMark";
@@ -43,18 +43,26 @@ export const Findings = memo(function Findings({ formulaId, isDraft, findings, n
   const settled = numbered.filter(isAcknowledged);
   const count = (severity: Severity) => open.filter(({ finding }) => finding.severity === severity).length;
   const list = (some: readonly Numbered[]) => <FindingList numbered={some} formulaId={formulaId} isDraft={isDraft} />;
+  const isWear = ({ finding }: Numbered): boolean => WEAR_CODES.has(finding.code);
+  const wear = toKnow.filter(isWear);
+  const considered = thingsToConsider(toKnow.map(({ finding }) => finding));
   return (
     <section className={classes.findings} aria-labelledby="findings-head">
       <h2 id="findings-head" className={classes.head}>
         Findings
         <span data-some={count("stop") > 0 || undefined}>{count("stop")} stop</span>
         <span data-some={count("fix") > 0 || undefined}>{count("fix")} fix</span>
-        <span>{toKnow.length} consider</span>
+        <span>{considered} consider</span>
       </h2>
       {urgent.length === 0 && <p className={classes.none}>No issues.</p>}
       {list(urgent)}
-      <FoldedPart title="To consider" count={toKnow.length}>
-        {list(toKnow)}
+      <FoldedPart title="To consider" count={considered}>
+        {list(toKnow.filter((one) => !isWear(one)))}
+        {wear.length > 0 && (
+          <Fold className={classes.rows} summary={wearWords(wear.map(({ finding }) => finding))}>
+            {list(wear)}
+          </Fold>
+        )}
       </FoldedPart>
       <FoldedPart title="Acknowledged" count={settled.length}>
         {list(settled)}
@@ -125,6 +133,7 @@ const FindingItem = memo(function FindingItem({ finding, number, acknowledged, f
       <FindingMark severity={finding.severity} number={number} />
       <div>
         <strong>{finding.what}</strong> {finding.why} <span className={classes.cure}>{finding.cure}</span>{" "}
+        {finding.rows !== undefined && <FindingRows rows={finding.rows} />}
         {isDraft && finding.change !== undefined && <ApplyCure change={finding.change} />}
         {finding.lines[0] !== undefined && finding.code === "TOO_SMALL_TO_WEIGH" && <PlanSolution lineId={finding.lines[0]} />}
         {finding.lines[0] !== undefined && <ToLine lineId={finding.lines[0]} />}
@@ -133,6 +142,38 @@ const FindingItem = memo(function FindingItem({ finding, number, acknowledged, f
     </li>
   );
 }, isSameItem);
+
+/** What a finding says of each material it speaks of. */
+function FindingRows({ rows }: { readonly rows: NonNullable<WordedFinding["rows"]> }) {
+  return (
+    <Fold className={classes.rows} summary="Material by material">
+      <dl>
+        {rows.map(({ name, says }) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{says}</dd>
+          </div>
+        ))}
+      </dl>
+    </Fold>
+  );
+}
+
+const WEAR_WORDS: Readonly<Partial<Record<WordedFinding["code"], readonly string[]>>> = {
+  EYE_IRRITANT: ["goggles"],
+  CORROSIVE: ["goggles", "gloves"],
+  DUST: ["dust mask"],
+};
+
+/** What to wear while weighing, in one line. */
+function wearWords(findings: readonly WordedFinding[]): string {
+  const things = [...new Set(["EYE_IRRITANT", "CORROSIVE", "DUST"] as const)]
+    .filter((code) => findings.some((finding) => finding.code === code))
+    .flatMap((code) => WEAR_WORDS[code] ?? []);
+  const words = [...new Set(things)].join(", ");
+  const lines = new Set(findings.flatMap((finding) => finding.lines)).size;
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)} while weighing: ${lines} ${lines === 1 ? "material" : "materials"}`;
+}
 
 function isSameItem(a: FindingItemProps, b: FindingItemProps): boolean {
   return (

@@ -144,7 +144,13 @@ const Preservation = memo(function Preservation({ checks, preservatives, waterAc
   );
 });
 
-const verdictWords = { works: "works", little: "little effect", avoid: "avoid" } as const;
+const OUTLOOK_WORDS = {
+  clear: "Probably clear",
+  clears: "Hazy when made, clear by tomorrow",
+  hazy: "Probably hazy",
+  cloudy: "Probably cloudy",
+} as const;
+const verdictWords = { works: "works", weakened: "weakened", little: "little effect", avoid: "avoid" } as const;
 const routeNames = {
   salt: "salt",
   gum: "gum",
@@ -173,7 +179,7 @@ const Body = memo(function Body({ densityGramsPerMl, clarity, routes }: BodyProp
         <MeasuredField of="density" />
       </div>
       <p className={classes.line}>
-        <strong>Probably {clarity.outlook}</strong>: {clarity.why} <EstimateMark of="clarity" />
+        <strong>{OUTLOOK_WORDS[clarity.outlook]}</strong>: {clarity.why} <EstimateMark of="clarity" />
       </p>
       <p className={classes.line}>
         Ways to thicken it <EstimateMark of="thickening" />

@@ -48,7 +48,8 @@ export const explanations = {
   },
   clarity: {
     mark: "estimate",
-    words: "From what scatters light: opacifiers, proteins, regular gum, and free oil. A sample the next day decides.",
+    words:
+      "From what scatters light: opacifiers, proteins, regular gum, and free oil; cationic guar and cold glucosides clear overnight. A sample the next day decides.",
     source: "rules of the trade",
   },
   thickening: {

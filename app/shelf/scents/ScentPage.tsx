@@ -136,7 +136,7 @@ function Rounds({ scent, typed }: { readonly scent: OpenScent; readonly typed: T
               <th scope="row">
                 <NativeSelect
                   name={`oils.row ${at}.material`}
-                  defaultValue={typed?.oils[`row ${at}`]?.material ?? ""}
+                  defaultValue={typed?.oils[`row ${at}`]?.material ?? (at === blanks[0] ? scent.withOil : "")}
                   aria-label={isNew ? `Oil ${at + 1}` : "Another oil"}
                 >
                   <option value="">{isNew ? "choose an oil" : "another oil"}</option>

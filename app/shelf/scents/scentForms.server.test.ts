@@ -53,8 +53,8 @@ describe("the forms of a scent", () => {
   });
 
   it("a dose that is not said is the usual one, in a body wash", () => {
-    expect(asked("")).toEqual({ profile: "body-wash", percent: "0.5" });
-    expect(asked("?profile=face-gel&percent=0,2")).toEqual({ profile: "face-gel", percent: "0,2" });
+    expect(asked("")).toEqual({ profile: "body-wash", percent: "0.5", with: "" });
+    expect(asked("?profile=face-gel&percent=0,2")).toEqual({ profile: "face-gel", percent: "0,2", with: "" });
     expect(asked("?profile=soup")).toMatchObject({ profile: "body-wash" });
   });
 });

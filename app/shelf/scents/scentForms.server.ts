@@ -4,7 +4,9 @@ import { countedIn } from "../../../db/scents/schema";
 import { choice, group, id, keyed, text, type TypedOf } from "../../frame/fields.server";
 import { readAddress } from "../../frame/readForm.server";
 
-export const newScentForm = group({ id: id(), name: text(120) });
+/** `with` is an oil the scent is begun for. */
+export const newScentForm = group({ id: id(), name: text(120), with: text(120) });
+export const scentsQuestions = group({ with: text(120) });
 
 /** Reads the identifier of a scent from an address. */
 export function readScentId(scent: string | undefined): string {
@@ -19,6 +21,8 @@ export const doseQuestions = group({
     "body-wash",
   ),
   percent: text(20, "0.5"),
+  /** An oil that stands in its first row. */
+  with: text(120),
 });
 export type ScentDose = TypedOf<typeof doseQuestions>;
 

@@ -7,7 +7,7 @@ import { beginScent, keepScent, nextScentRound, openScent, openScents, removeSce
 
 onFreshDatabase({ demo: "never" });
 
-const dose = { profile: "body-wash", percent: "0.5" } as const;
+const dose = { profile: "body-wash", percent: "0.5", with: "" } as const;
 const round = (counts: Readonly<Record<string, string>>, changes: Partial<TypedScent> = {}): TypedScent => ({
   id: crypto.randomUUID(),
   intent: "round",

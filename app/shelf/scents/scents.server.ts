@@ -83,6 +83,7 @@ export async function openScent(scentId: string, dose: ScentDose) {
   return {
     ...scent,
     dose,
+    withOil: dose.with,
     doseProblem: percent.ok && percent.value > 0 ? null : "Give the dose in % of the product: 0.5.",
     newId: crypto.randomUUID(),
     profiles: profiles.map(({ slug, name }) => ({ slug, name })),

@@ -1,28 +1,33 @@
 import { Button, TextInput } from "@mantine/core";
 import { Form, Link, redirect, useActionData, useNavigation } from "react-router";
 import { answer } from "../../frame/answer.server";
-import { takeForm } from "../../frame/readForm.server";
+import { readQuestions, takeForm } from "../../frame/readForm.server";
 import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import shelf from "../Shelf.module.css";
 import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/scentsRoute";
-import { newScentForm } from "./scentForms.server";
+import { newScentForm, scentsQuestions } from "./scentForms.server";
 import { beginScent, openScents } from "./scents.server";
 import classes from "./Scents.module.css";
 import { FormError } from "../../components/FormError";
 
-export const loader = answer(async (_: Route.LoaderArgs) => openScents());
+export const loader = answer(async ({ request }: Route.LoaderArgs) => ({
+  ...(await openScents()),
+  withOil: readQuestions(scentsQuestions, request).with,
+}));
 
 export const action = answer(async ({ request }: Route.ActionArgs) =>
   takeForm(newScentForm, request, async (scent) => {
     const problems = await beginScent(scent);
-    return problems.length > 0 ? problems : redirect(`/scents/${scent.id}`);
+    return problems.length > 0
+      ? problems
+      : redirect(`/scents/${scent.id}${scent.with === "" ? "" : `?with=${encodeURIComponent(scent.with)}`}`);
   }),
 );
 
-export default function ScentsRoute({ loaderData: { scents, newId } }: Route.ComponentProps) {
+export default function ScentsRoute({ loaderData: { scents, newId, withOil } }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   const isBusy = useNavigation().state !== "idle";
   return (
@@ -30,6 +35,7 @@ export default function ScentsRoute({ loaderData: { scents, newId } }: Route.Com
       <title>Scents, Tensidrum</title>
       <Form method="post" className={classes.begin} key={newId}>
         <input type="hidden" name="id" value={newId} />
+        <input type="hidden" name="with" value={withOil} />
         <label htmlFor="scent-name">Begin a scent, called</label>
         <TextInput
           id="scent-name"

@@ -73,6 +73,17 @@ export function rawPhForecast(
   };
 }
 
+/**
+ * The pH it comes out with and the acid it takes to another, mmol of charge per kg, reckoned once from the middle of every
+ * range: quick, and without ends. Null where no material tells a pH.
+ */
+export function typicalRawPh({ lines, materials }: ResolvedSheet, target: number): { readonly ph: number; readonly demand: number } | null {
+  const brought = lines.filter(({ percent }) => percent > 0).flatMap((line) => broughtBy(line, materials));
+  if (!brought.some(({ supplied, sites }) => supplied !== null || sites.length > 0)) return null;
+  const wash = drawn(brought, { uniform: () => 0.5, normal: () => 0 });
+  return { ph: phOf(wash), demand: wash.alkalinity - alkalinityAt(wash.sites, target) };
+}
+
 /** Acids and bases that wait for the first reading. */
 const isAdjuster = ({ material }: ResolvedLine): boolean => material.role === "ph-adjuster";
 
@@ -114,7 +125,7 @@ interface Wash {
   readonly sites: readonly { readonly pKa: number; readonly millimoles: number }[];
 }
 
-function drawn(brought: readonly Brought[], { uniform, normal }: Random): Wash {
+function drawn(brought: readonly Brought[], { uniform, normal }: Pick<Random, "uniform" | "normal">): Wash {
   // The ends of a range are rarer than its middle.
   const between = ({ low, high }: Span): number => low + ((high - low) * (uniform() + uniform())) / 2;
   const air = between(FROM_AIR);

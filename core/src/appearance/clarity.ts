@@ -1,9 +1,12 @@
+import { isKind } from "../library/ingredientKinds.ts";
+import { ROOM_C } from "../quantities/roomTemperature.ts";
 import { forEachSource, leavesOf } from "../formula/leaves.ts";
 import type { ResolvedLine, ResolvedSheet } from "../formula/types.ts";
 
 export interface ClarityOutlook {
-  readonly outlook: "clear" | "hazy" | "cloudy";
-  readonly reason: "opacifiers" | "free-oil" | "proteins" | "nothing";
+  /** "clears": hazy when it is made, and clear by the next day. */
+  readonly outlook: "clear" | "clears" | "hazy" | "cloudy";
+  readonly reason: "opacifiers" | "free-oil" | "proteins" | "settles" | "nothing";
   /** Materials that scatter the light, by slug. */
   readonly materials: readonly string[];
   /** Lines that scatter the light. */
@@ -11,6 +14,8 @@ export interface ClarityOutlook {
 }
 
 const NOISE_PERCENT = 1e-9;
+/** Glucosides that were this warm are clear at once, °C. */
+const WARM_C = 40;
 
 /** Lines that cloud a product: opacifiers, and proteins. */
 export function cloudingLines({ lines, materials }: ResolvedSheet): {
@@ -31,9 +36,21 @@ export function cloudingLines({ lines, materials }: ResolvedSheet): {
   return { opaque, proteins };
 }
 
+/** What hydrates or dissolves by the next day: cationic guar, and glucosides that were not warmed. */
+function settlingLines({ lines, materials, formula }: ResolvedSheet): readonly ResolvedLine[] {
+  const warm = new Set(formula.phases.flatMap(({ id, temperatureC }) => ((temperatureC ?? ROOM_C) >= WARM_C ? [id] : [])));
+  return lines.filter(({ material, percent, line }) => {
+    if (percent === 0) return false;
+    return leavesOf(material, materials).some(
+      ({ material: leaf }) => isKind(leaf, "cationic-guar") || (isKind(leaf, "glucoside") && !warm.has(line.phase)),
+    );
+  });
+}
+
 /**
  * How clear it will likely be (an estimate): cloudy with opacifiers, hazy with proteins or oil that nothing carries,
- * clear otherwise.
+ * hazy when made and clear
+ * by the next day with cationic guar or cold glucosides, whose haze and fine bubbles go overnight; clear otherwise.
  */
 export function clarityOutlook(sheet: ResolvedSheet, looseOilPercent: number): ClarityOutlook {
   const { opaque, proteins } = cloudingLines(sheet);
@@ -46,5 +63,6 @@ export function clarityOutlook(sheet: ResolvedSheet, looseOilPercent: number): C
   if (opaque.length > 0) return of("cloudy", "opacifiers", opaque);
   if (looseOilPercent > NOISE_PERCENT) return of("hazy", "free-oil", proteins);
   if (proteins.length > 0) return of("hazy", "proteins", proteins);
-  return of("clear", "nothing", []);
+  const settling = settlingLines(sheet);
+  return settling.length > 0 ? of("clears", "settles", settling) : of("clear", "nothing", []);
 }

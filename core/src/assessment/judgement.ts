@@ -1,4 +1,5 @@
 import { judge } from "../findings/registry.ts";
+import { withSafeCures } from "./safeCures.ts";
 import type { FormulaReading } from "./readings.ts";
 import { worded, type WordedFinding } from "./wording/catalogue.ts";
 import { wordedNotJudged, type WordedNotJudged } from "./wording/missingWords.ts";
@@ -11,7 +12,11 @@ export interface Judgement {
 }
 
 /** Lets every rule speak on a formula that has been read. */
-export function judgementOf({ read, lacking }: FormulaReading): Judgement {
+export function judgementOf(reading: FormulaReading): Judgement {
+  const { read, lacking } = reading;
   const { findings, notJudged } = judge(read);
-  return { findings: worded(findings, read.sheet.materials), notJudged: wordedNotJudged([...notJudged, ...lacking], read.sheet.materials) };
+  return {
+    findings: worded(withSafeCures(reading, findings), read.sheet.materials),
+    notJudged: wordedNotJudged([...notJudged, ...lacking], read.sheet.materials),
+  };
 }

@@ -152,7 +152,27 @@ export interface FindingFacts {
   GLUTEN: OfMaterials;
   SOY: OfMaterials;
   COARSE_ON_FACE: OfMaterials;
-  RESTRICTED: { readonly materials: Slugs; readonly note: string };
+  RESTRICTED: { readonly rows: readonly { readonly material: string; readonly notes: readonly string[] }[] };
+  LIMIT_OVER: {
+    readonly leftOn: boolean;
+    readonly limits: readonly {
+      readonly name: string;
+      readonly reckonedAs: string | null;
+      readonly percent: number;
+      /** 0: not allowed. */
+      readonly mostPercent: number;
+    }[];
+  };
+  ACTIVE_DOSE: {
+    /** INCI name of the substance itself. */
+    readonly substance: string;
+    readonly percent: number;
+    readonly lowPercent: number;
+    readonly highPercent: number;
+  };
+  GUM_OVER: { readonly materials: Slugs; readonly percent: number; readonly mostPercent: number };
+  RAW_PH_HIGH: { readonly ph: number; readonly highPh: number };
+  KEEP_DARK: OfMaterials;
   TOO_SMALL_TO_WEIGH: {
     readonly material: string;
     readonly grams: number;

@@ -5,6 +5,16 @@ import type { Judged } from "./judged.ts";
 
 export type { FindingCode } from "./facts.ts";
 
+/** What to wear: said in one line on a screen, however many materials ask for it. */
+export const WEAR_CODES: ReadonlySet<FindingCode> = new Set<FindingCode>(["DUST", "CORROSIVE", "EYE_IRRITANT"]);
+
+/** How many things there are to consider: what to wear is one. */
+export function thingsToConsider(findings: readonly { readonly code: FindingCode; readonly severity: Severity }[]): number {
+  const considered = findings.filter(({ severity }) => severity === "consider");
+  const wear = considered.filter(({ code }) => WEAR_CODES.has(code)).length;
+  return considered.length - Math.max(0, wear - 1);
+}
+
 /** "stop": do not make it so; "fix": it will disappoint; "consider": know it. */
 export type Severity = "stop" | "fix" | "consider";
 
@@ -59,6 +69,11 @@ export const findingCodes = [
   "SOY",
   "COARSE_ON_FACE",
   "RESTRICTED",
+  "LIMIT_OVER",
+  "ACTIVE_DOSE",
+  "GUM_OVER",
+  "RAW_PH_HIGH",
+  "KEEP_DARK",
   "TOO_SMALL_TO_WEIGH",
 ] as const satisfies readonly FindingCode[];
 

@@ -9,7 +9,8 @@ export function flagRule(code: FlagCode, flag: string): Rule {
   return {
     codes: [code],
     check(judged) {
-      const lines = flagged(judged, flag);
+      // Less than half a step of the scale is nobody's handful.
+      const lines = flagged(judged, flag).filter(({ percent }) => percent >= judged.halfStepPercent);
       if (lines.length === 0) return [];
       const facts: FindingFacts[FlagCode] = { materials: slugsOf(lines) };
       return [{ code, severity: "consider", lines: idsOf(lines), facts }];

@@ -1,4 +1,4 @@
-export { findingCodes } from "./finding.ts";
+export { findingCodes, thingsToConsider, WEAR_CODES } from "./finding.ts";
 export type { Finding, FindingCode, NotJudged, Rule, Severity } from "./finding.ts";
 export type { Judged } from "./judged.ts";
 export { judge, rules } from "./registry.ts";

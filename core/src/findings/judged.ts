@@ -53,6 +53,8 @@ export interface Judged extends ReadSheet {
   readonly temperatures: ReadonlyMap<string, number>;
   /** Water in what is wet, % w/w of the formula; moisture of powders and water of the preservatives do not count. */
   readonly wetPercent: number;
+  /** Half of what the finest scale shows, % of the batch: what is off by less is rounding, no finding. */
+  readonly halfStepPercent: number;
 }
 
 /** Lays out a sheet once for all rules. */
@@ -68,7 +70,15 @@ export function judgedOf(read: ReadSheet): Judged {
     flags.set(resolved, resolved.material.parts === undefined ? flagsOf(resolved.material) : flagsOfBlend(resolved, sheet.materials));
   }
   const temperatures = new Map(sheet.formula.phases.map(({ id, temperatureC }) => [id, temperatureC ?? ROOM_C]));
-  return { ...read, lines, contents, flags, temperatures, wetPercent: wetPercentOf(sheet) };
+  return { ...read, lines, contents, flags, temperatures, wetPercent: wetPercentOf(sheet), halfStepPercent: halfStepOf(sheet) };
+}
+
+/** Sums of typed shares carry noise of this size, %. */
+const NOISE_PERCENT = 1e-9;
+
+function halfStepOf({ formula: { scales, batchGrams } }: ResolvedSheet): number {
+  const steps = scales.map(({ readabilityGrams }) => readabilityGrams);
+  return steps.length === 0 ? NOISE_PERCENT : Math.max(NOISE_PERCENT, (50 * Math.min(...steps)) / batchGrams);
 }
 
 const flagsOf = remembered((material: Material): ReadonlySet<string> => new Set(material.flags));

@@ -14,11 +14,11 @@ import { read, water } from "./testing/findings.ts";
 const STOPS: readonly FindingCode[] = ["MASS_OVER", "CHARGE_CLASH", "PRESERVATIVE_MISSING", "PH_NO_CORRIDOR", "SOAP_ACIDIFIED"];
 const CONSIDER: readonly FindingCode[] = [
   ...(["MASS_NO_QS", "ONE_SURFACTANT", "ALLERGEN_DECLARE", "DUST", "CORROSIVE", "EYE_IRRITANT", "NUT", "GLUTEN", "SOY"] as const),
-  ...(["RESTRICTED", "COLOUR_SHIFT", "CLOUDY_LIKELY", "MICROBE_FOOD", "SALT_MEETS_GUM", "PRESERVATIVE_NEEDLESS"] as const),
+  ...(["RESTRICTED", "KEEP_DARK", "COLOUR_SHIFT", "CLOUDY_LIKELY", "MICROBE_FOOD", "SALT_MEETS_GUM", "PRESERVATIVE_NEEDLESS"] as const),
 ];
 
 function severitiesOf(code: FindingCode): readonly Severity[] {
-  if (code === "TOO_SMALL_TO_WEIGH") return ["consider", "fix"];
+  if (code === "TOO_SMALL_TO_WEIGH" || code === "ACTIVE_DOSE") return ["consider", "fix"];
   if (STOPS.includes(code)) return ["stop"];
   return CONSIDER.includes(code) ? ["consider"] : ["fix"];
 }

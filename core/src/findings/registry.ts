@@ -24,6 +24,11 @@ import { emulsifierMissing } from "./oils/emulsifierMissing.ts";
 import { oilLoose } from "./oils/oilLoose.ts";
 import { splitTemperature } from "./oils/splitTemperature.ts";
 import { waxCold } from "./oils/waxCold.ts";
+import { activeDose } from "./dose/activeDose.ts";
+import { keepDark } from "./appearance/keepDark.ts";
+import { gumOver } from "./rheology/gumOver.ts";
+import { rawPhHigh } from "./acidity/rawPhHigh.ts";
+import { limitOver } from "./targetUser/limitOver.ts";
 import { coarseOnFace } from "./targetUser/coarseOnFace.ts";
 import { corrosive } from "./handling/corrosive.ts";
 import { dust } from "./handling/dust.ts";
@@ -52,7 +57,7 @@ import { tooSmallToWeigh } from "./weighing/tooSmallToWeigh.ts";
 export const families: Readonly<Record<string, readonly Rule[]>> = {
   mass: [massOver, massOpen, massNoQs, lineOpen],
   surfactants: [activeWindow, chargeClash, oneSurfactant, anionicHeavy, mildnessForFace, styleBreach],
-  acidity: [soapAcidified, phNoCorridor, phOutside, eyePh],
+  acidity: [soapAcidified, phNoCorridor, phOutside, rawPhHigh, eyePh],
   preservation: [
     preservativeMissing,
     preservativeDose,
@@ -63,15 +68,16 @@ export const families: Readonly<Record<string, readonly Rule[]>> = {
     preservativeNeedless,
     microbeNutrientsRule,
   ],
-  rheology: [gumSlurry, saltNoGrip, saltPastPeak, saltMeetsGum, polymerSalt, guarAcidFirst, particlesSink, pumpClog],
+  rheology: [gumSlurry, gumOver, saltNoGrip, saltPastPeak, saltMeetsGum, polymerSalt, guarAcidFirst, particlesSink, pumpClog],
   oils: [oilLoose, emulsifierMissing, waxCold, splitTemperature],
   scent: [fragranceHigh, allergenDeclare],
-  appearance: [cloudyLikely, colourShift],
+  appearance: [cloudyLikely, colourShift, keepDark],
   weighing: [tooSmallToWeigh],
   handling: [dust, corrosive],
   targetUser: [coarseOnFace, eyeIrritant],
   allergens: [nut, gluten, soy],
-  law: [restricted],
+  dose: [activeDose],
+  law: [limitOver, restricted],
 };
 
 export const rules: readonly Rule[] = Object.values(families).flat();

@@ -52,7 +52,16 @@ describe("clarity", () => {
     assess(sheetOf([["water-distilled", "q.s."], ["coco-glucoside", 20], ...lines]), library).clarity.outlook;
 
   it("opacifiers cloud, proteins and loose oil haze, nothing else does", () => {
-    expect(outlook()).toBe("clear");
+    expect(outlook()).toBe("clears");
+    expect(
+      assess(
+        sheetOf([
+          ["water-distilled", "q.s."],
+          ["smct-paste", 20],
+        ]),
+        library,
+      ).clarity.outlook,
+    ).toBe("clear");
     expect(outlook(["glycol-distearate", 2])).toBe("cloudy");
     expect(outlook(["hydrolysed-wheat-protein", 2])).toMatch(/hazy|cloudy/);
     expect(outlook(["sunflower-oil", 4])).toBe("hazy");

@@ -27,6 +27,8 @@ export { resolveLines } from "./resolveLines.ts";
 export { schoolOf, schools } from "./schools.ts";
 export type { School, SchoolSlug } from "./schools.ts";
 export { completeSnapshot, formulaForExport } from "./snapshot.ts";
+export { dropsOf, smallDoseWay } from "./smallDose.ts";
+export type { SmallDoseWay } from "./smallDose.ts";
 export { allergenAmounts, allergenThresholdPercent } from "./sums/allergens.ts";
 export type { Allergen } from "./sums/allergens.ts";
 export type { CompositionEntry } from "./sums/rollUp.ts";

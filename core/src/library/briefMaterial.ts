@@ -1,7 +1,7 @@
 import type { Material } from "./material.ts";
 
 /** Facts no reading and no rule looks at: words for people, and what serves spoons and drops. A test holds it to that. */
-const UNREAD_FACTS: ReadonlySet<string> = new Set(["handling", "caution", "dropMilligrams", "densityGramsPerMl"]);
+const UNREAD_FACTS: ReadonlySet<string> = new Set(["handling", "caution", "densityGramsPerMl"]);
 
 /** A material with the facts its readings need, and no others. */
 export type BriefMaterial = Partial<Material> & Pick<Material, "slug" | "name" | "role">;

@@ -128,6 +128,8 @@ const KINDS = {
     "Trisodium EDTA",
     "Trisodium Ethylenediamine Disuccinate",
   ],
+  "zinc-salt": ["Zinc Gluconate", "Zinc Lactate", "Zinc PCA", "Zinc Pyrithione", "Zinc Ricinoleate", "Zinc Sulfate"],
+  glucoside: ["Caprylyl/Capryl Glucoside", "Coco-Glucoside", "Decyl Glucoside", "Lauryl Glucoside"],
   solvent: [
     "Alcohol",
     "Alcohol Denat.",

@@ -92,7 +92,10 @@ const isEnd = (said: string): boolean => /^(?:rest|remainder|remaining)\b/iu.tes
 /** A heading without its colon, and without the temperature, which becomes the phase's own. */
 function titleOf(heading: string): string {
   return heading
-    .replace(/(?:\b(?:heat|heated|warm|warmed|cool|cooled|below|under|above|about|at|up|to)\s+)*\d{1,3}(?:\s?(?:-|–|to)\s?\d{1,3})?\s?°?\s?[CF]\b/giu, "")
+    .replace(
+      /(?:\b(?:heat|heated|warm|warmed|cool|cooled|below|under|above|about|at|up|to)\s+)*\d{1,3}(?:\s?(?:-|–|to)\s?\d{1,3})?\s?°?\s?[CF]\b/giu,
+      "",
+    )
     .replace(/[()]/gu, " ")
     .replace(/\s+/gu, " ")
     .replace(/^[\s:,–—-]+|[\s:,–—-]+$/gu, "");

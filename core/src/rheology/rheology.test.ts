@@ -76,7 +76,7 @@ describe("which route works", () => {
         ["sles-2eo-28", 30],
         ["lavender-oil", 0.3],
       ]),
-    ).toBe("little");
+    ).toBe("weakened");
     expect(verdict("fatty", [["sles-2eo-28", 30]])).toBe("little");
     expect(verdict("fatty", [["sles-2eo-28", 30]], 0.2, { phases: [{ id: "A", temperatureC: 72 }] })).toBe("works");
   });

@@ -30,7 +30,7 @@ export type RouteReason =
 
 export interface ThickeningRoute {
   readonly route: RouteName;
-  readonly verdict: "works" | "little" | "avoid";
+  readonly verdict: "works" | "weakened" | "little" | "avoid";
   readonly reason: RouteReason;
   /** Ids of the lines it rests on or is held back by. */
   readonly lines: readonly string[];
@@ -60,7 +60,7 @@ export function thickeningRoutes(sheet: ResolvedSheet, saltPercent: number): rea
   return [
     saltRoute(sheet),
     { route: "gum", verdict: "works", reason: "slurry", lines: [] },
-    { route: "associative", verdict: hasScent ? "little" : "works", reason: hasScent ? "after-scent" : "next-day", lines: scents },
+    { route: "associative", verdict: hasScent ? "weakened" : "works", reason: hasScent ? "after-scent" : "next-day", lines: scents },
     { route: "cationic-guar", verdict: "works", reason: "before-acid", lines: guar },
     { route: "carbomer", verdict: isTooSalty ? "avoid" : "works", reason: isTooSalty ? "salt-collapses" : "neutralise", lines: [] },
     { route: "cellulose-algin", verdict: "works", reason: "high-shear", lines: [] },

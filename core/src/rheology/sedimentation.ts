@@ -59,6 +59,24 @@ export function sedimentationOf({
   };
 }
 
+/** Boltzmann's constant, J/K, and 22 °C in K. */
+const BOLTZMANN = 1.380649e-23;
+const ROOM_KELVIN = 295.15;
+
+/**
+ * How high a grain's own motion carries it, m: kT ⁄ (Δm g) (Perrin 1909). A grain of 0.7 µm that is 0.75 g/mL heavier than
+ * the liquid gets 3 µm up: it sinks. One of 0.05 µm gets 8 mm up.
+ */
+export function sedimentationHeightMetres({
+  diameterMicrometre,
+  particleDensity,
+  liquidDensity,
+}: Pick<Particle, "diameterMicrometre" | "particleDensity" | "liquidDensity">): number {
+  const volume = (Math.PI / 6) * (diameterMicrometre / 1e6) ** 3;
+  const mass = volume * Math.abs(particleDensity - liquidDensity) * 1000;
+  return mass === 0 ? Infinity : (BOLTZMANN * ROOM_KELVIN) / (mass * GRAVITY);
+}
+
 /** Yield stress that holds a grain for good, Pa: 0.143 × 2 r |Δρ| g ⁄ 3. */
 export function holdingYieldPascal({
   diameterMicrometre,

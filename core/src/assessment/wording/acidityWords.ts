@@ -11,7 +11,7 @@ function claimant(who: string, names: Names): string {
 }
 
 /** The finished pH. */
-export const acidityWords: WordsFor<"PH_NO_CORRIDOR" | "PH_OUTSIDE" | "EYE_PH" | "SOAP_ACIDIFIED"> = {
+export const acidityWords: WordsFor<"PH_NO_CORRIDOR" | "PH_OUTSIDE" | "EYE_PH" | "SOAP_ACIDIFIED" | "RAW_PH_HIGH"> = {
   PH_NO_CORRIDOR: ({ claims }, names) => {
     const told = claims.map(({ who, low, high }) =>
       low === null || high === null ? claimant(who, names) : `${claimant(who, names)} (pH ${ph(low)} to ${ph(high)})`,
@@ -26,6 +26,11 @@ export const acidityWords: WordsFor<"PH_NO_CORRIDOR" | "PH_OUTSIDE" | "EYE_PH" |
     what: `The measured pH is ${ph(measured)}. The corridor is ${ph(low)} to ${ph(high)}.`,
     why: `It is outside the range of ${joined(who.map((one) => claimant(one, names)))}.`,
     cure: measured > high ? "Add acid in small doses and measure after each." : "Add base in small doses and measure after each.",
+  }),
+  RAW_PH_HIGH: ({ ph: raw, highPh }) => ({
+    what: `It comes out at about pH ${writtenShort(raw, 1)} (estimate), and no acid is planned; the corridor ends at ${ph(highPh)}.`,
+    why: "Glucosides, soaps and some chelators arrive alkaline, and acid preservatives do nothing up there.",
+    cure: "Plan an acid, such as citric or lactic, and have its solution ready at the bench.",
   }),
   EYE_PH: ({ ph: measured, low, high }) => ({
     what: `The measured pH is ${ph(measured)}. Near the eye it should be ${ph(low)} to ${ph(high)}.`,

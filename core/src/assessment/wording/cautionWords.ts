@@ -1,12 +1,36 @@
 import { writtenPercent } from "../../quantities/written.ts";
-import { isOrAre, joined } from "./names.ts";
+import { limitsOf } from "../../preservation/limits.ts";
+import { capital, isOrAre, joined } from "./names.ts";
 import type { WordsFor } from "./words.ts";
+
+function limitWords(name: string, percent: number, mostPercent: number): string {
+  return mostPercent === 0
+    ? `${name}: ${writtenPercent(percent)} %, not allowed`
+    : `${name}: ${writtenPercent(percent)} %, at most ${writtenPercent(mostPercent)} %`;
+}
+
+function reckoned(limits: readonly { readonly reckonedAs: string | null }[]): string {
+  const as = [...new Set(limits.flatMap(({ reckonedAs }) => reckonedAs ?? []))];
+  return as.length === 0 ? "" : `, calculated as ${joined(as)}`;
+}
 
 const verb = ({ length }: readonly string[], one: string, many: string): string => (length === 1 ? one : many);
 
 /** Looks, safety at the bench, allergies and law. */
 export const cautionWords: WordsFor<
-  "CLOUDY_LIKELY" | "COLOUR_SHIFT" | "DUST" | "CORROSIVE" | "EYE_IRRITANT" | "NUT" | "GLUTEN" | "SOY" | "COARSE_ON_FACE" | "RESTRICTED"
+  | "CLOUDY_LIKELY"
+  | "COLOUR_SHIFT"
+  | "DUST"
+  | "CORROSIVE"
+  | "EYE_IRRITANT"
+  | "NUT"
+  | "GLUTEN"
+  | "SOY"
+  | "COARSE_ON_FACE"
+  | "RESTRICTED"
+  | "LIMIT_OVER"
+  | "ACTIVE_DOSE"
+  | "KEEP_DARK"
 > = {
   CLOUDY_LIKELY: ({ materials, loosePercent }, names) => {
     const causes = [
@@ -59,9 +83,28 @@ export const cautionWords: WordsFor<
     why: "Sharp grains scratch thin skin.",
     cure: "Use round beads or a fine clay, or use it for body and hands only.",
   }),
-  RESTRICTED: ({ materials, note }, names) => ({
-    what: `Rules may limit ${names.list(materials)}.`,
-    why: note.endsWith(".") ? note : `${note}.`,
-    cure: "Check the rules where you live and sell.",
+  RESTRICTED: ({ rows }, names) => ({
+    what: `Rules to check where you live: ${rows.length === 1 ? "1 material" : `${rows.length} materials`}.`,
+    why: `Rules may limit ${names.list(rows.map(({ material }) => material))}.`,
+    cure: "Check what holds where you make it and where you sell it.",
+    rows: rows.map(({ material, notes }) => ({ name: names.of(material), says: notes.join(" ") })),
+  }),
+  LIMIT_OVER: ({ limits, leftOn }) => ({
+    what: `${capital(joined(limits.map(({ name, percent, mostPercent }) => limitWords(name, percent, mostPercent))))}.`,
+    why: `The ${limitsOf.place} of ${limitsOf.asOf}, ${leftOn ? "left on" : "rinsed off"}${reckoned(limits)}. For orientation: check where you live.`,
+    cure: "Lower it below the limit, or exchange it.",
+  }),
+  ACTIVE_DOSE: ({ substance, percent, lowPercent, highPercent }) => ({
+    what: `${writtenPercent(percent)} % of ${substance} itself; usual are ${writtenPercent(lowPercent)} to ${writtenPercent(highPercent)} %.`,
+    why: percent > highPercent ? "More irritates sooner than it does more." : "So little of it hardly does anything.",
+    cure:
+      percent > highPercent
+        ? `Lower it by ${writtenPercent(percent - highPercent)} % of the substance.`
+        : `Raise it by ${writtenPercent(lowPercent - percent)} % of the substance, or leave it out.`,
+  }),
+  KEEP_DARK: ({ materials }, names) => ({
+    what: `${names.list(materials)} ${verb(materials, "fades", "fade")} or ${verb(materials, "breaks", "break")} down in light.`,
+    why: "In a clear bottle on a shelf colour and effect are gone within weeks.",
+    cure: "Fill it into dark or opaque containers and keep it out of the sun.",
   }),
 };

@@ -1,6 +1,25 @@
+import { dropsOf, smallDoseWay } from "../../formula/smallDose.ts";
+import type { Material } from "../../library/material.ts";
 import { decimalPlaces } from "../../quantities/decimals.ts";
 import { written, writtenMass, writtenPercent, writtenShort } from "../../quantities/written.ts";
 import type { WordsFor } from "./words.ts";
+
+/** What to do with what no solution in water helps: scents, oils and colours. Null for everything else. */
+function smallWords(material: Material | undefined, grams: number, batch: string): string | null {
+  if (material === undefined) return null;
+  const drops = dropsOf(material, grams);
+  const inDrops = drops === null || drops < 1 ? "" : `, count ${Math.round(drops)} ${Math.round(drops) === 1 ? "drop" : "drops"}`;
+  switch (smallDoseWay(material)) {
+    case "scent":
+      return `Weigh it as part of one scent blend${inDrops}, or ${batch}.`;
+    case "oil":
+      return `Thin it tenfold with an oil or the solubiliser of the formula and weigh that${inDrops}, or ${batch}.`;
+    case "colour":
+      return `Make a 1 % solution or slurry and add it by the drop, to look, or ${batch}.`;
+    case "solution":
+      return null;
+  }
+}
 
 /** The sum of the lines, and masses too small for the scale. */
 export const massWords: WordsFor<"MASS_OVER" | "MASS_OPEN" | "MASS_NO_QS" | "LINE_OPEN" | "TOO_SMALL_TO_WEIGH"> = {
@@ -34,9 +53,10 @@ export const massWords: WordsFor<"MASS_OVER" | "MASS_OPEN" | "MASS_NO_QS" | "LIN
       what: `${writtenShort(grams, decimals + 2)} g of ${names.of(material)} is too small to weigh.`,
       why: `The ${scale} scale shows steps of ${writtenShort(stepGrams, 4)} g. Below ${writtenShort(leastGrams, 4)} g rounding alone is an error of more than 2.5 %.`,
       cure:
-        dilution === null
+        smallWords(names.material(material), grams, batch) ??
+        (dilution === null
           ? `M${batch.slice(1)}.`
-          : `Make a ${writtenShort(dilution.strengthPercent, 1)} % solution and weigh ${written(dilution.massGrams, decimals)} g of it (reduce the water by the difference), or ${batch}.`,
+          : `Make a ${writtenShort(dilution.strengthPercent, 1)} % solution and weigh ${written(dilution.massGrams, decimals)} g of it (reduce the water by the difference), or ${batch}.`),
     };
   },
 };

@@ -1,3 +1,4 @@
+import type { Material } from "../../library/material.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { nameOfSlug } from "../../library/shownMaterial.ts";
 
@@ -6,11 +7,13 @@ export interface Names {
   of(slug: string): string;
   /** All up to three, otherwise two and how many more. */
   list(slugs: readonly string[]): string;
+  /** The material itself; undefined where the library has it no more. */
+  material(slug: string): Material | undefined;
 }
 
 export function namesFrom(materials: MaterialsBySlug): Names {
   const of = (slug: string): string => nameOfSlug(slug, materials);
-  return { of, list: (slugs) => listed([...new Set(slugs.map(of))]) };
+  return { of, list: (slugs) => listed([...new Set(slugs.map(of))]), material: (slug) => materials.get(slug) };
 }
 
 /** Words in a row: "a, b and c". */

@@ -17,7 +17,7 @@ const NEEDS: ReadonlyMap<string, { readonly name: string; readonly why: string; 
     "yeast-mould-partner",
     {
       name: "a second preservative against yeasts and moulds",
-      why: "Alone it does not stop yeasts and moulds.",
+      why: "Alone it is weak against yeasts and moulds.",
       cure: "Add a preservative that covers yeasts and moulds, or use a blend that does.",
     },
   ],
@@ -25,7 +25,7 @@ const NEEDS: ReadonlyMap<string, { readonly name: string; readonly why: string; 
     "bacteria-partner",
     {
       name: "a second preservative against bacteria",
-      why: "Alone it does not stop bacteria.",
+      why: "Alone it is weak against bacteria.",
       cure: "Add a preservative that covers bacteria, or use a blend that does.",
     },
   ],
@@ -92,7 +92,10 @@ export const preservationWords: WordsFor<
   }),
   PRESERVATIVE_INACTIVATED: ({ material, kind, percent, abovePercent }, names) => ({
     what: `${writtenPercent(percent)} % of ${materialClass(kind)?.words ?? kind} inactivate ${names.of(material)}; doubtful above ${writtenPercent(abovePercent)} %.`,
-    why: "What is bound in micelles, on particles or by reaction no longer reaches the microbes.",
+    why:
+      kind === "clay"
+        ? "Clay takes it up from the water: what sits on the clay no longer reaches the microbes."
+        : "What is bound in micelles, on particles or by reaction no longer reaches the microbes.",
     cure: `Stay at or below ${writtenPercent(abovePercent)} %, or choose another preservative. Only a challenge test can show that it is effective.`,
   }),
   PRESERVATIVE_HEAT: ({ material, phase, temperatureC, belowC }, names) => ({

@@ -40,6 +40,8 @@ export function clarityWords({ reason, materials }: ClarityOutlook, loosePercent
       return `${writtenPercent(loosePercent)} % free oil`;
     case "proteins":
       return `${names.list(materials)} can make it hazy`;
+    case "settles":
+      return `${names.list(materials)} and fine bubbles haze it until they have settled`;
     case "nothing":
       return "nothing in it scatters light";
   }

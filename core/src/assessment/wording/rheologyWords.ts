@@ -6,6 +6,7 @@ import type { WordsFor } from "./words.ts";
 export const rheologyWords: WordsFor<
   | "GUM_DRY"
   | "GUM_RATIO"
+  | "GUM_OVER"
   | "SALT_NO_GRIP"
   | "SALT_PAST_PEAK"
   | "SALT_MEETS_GUM"
@@ -23,6 +24,11 @@ export const rheologyWords: WordsFor<
     what: `${writtenPercent(wettingPercent)} % wet ${writtenPercent(gumPercent)} % gum: ${writtenShort(wettingPercent / gumPercent, 1)} parts to one.`,
     why: "Below five parts the slurry is a paste that lumps in the water.",
     cure: `Use at least ${writtenPercent(neededPercent)} %; ten parts are comfortable.`,
+  }),
+  GUM_OVER: ({ materials, percent, mostPercent }, names) => ({
+    what: `${writtenPercent(percent)} % gum (${names.list(materials)}); above ${writtenPercent(mostPercent)} % a product hardly pours.`,
+    why: "It becomes a jelly that strings, dries in the pump and is slow to rinse.",
+    cure: `Lower the gum by ${writtenPercent(percent - mostPercent)} %, or aim for a product that stands on a spoon.`,
   }),
   SALT_NO_GRIP: ({ saltPercent, isBetaineMissing }) => ({
     what: `${writtenPercent(saltPercent)} % salt in a blend that salt hardly thickens.`,

@@ -8,6 +8,8 @@ export interface Words {
   readonly why: string;
   /** What to do, with its number where there is one. */
   readonly cure: string;
+  /** What it says of each material, where it speaks of several by a row each. */
+  readonly rows?: readonly { readonly name: string; readonly says: string }[];
 }
 
 /** Sentences for some codes; a catalogue is put together from these. */

@@ -4,17 +4,15 @@ import { lineAdded, offering, scaledLines } from "../changes.ts";
 import type { Finding, Rule } from "../finding.ts";
 import type { Judged } from "../judged.ts";
 
-const NOISE_PERCENT = 1e-9;
-
 /** PRESERVATIVE_LOW, _HIGH and _DILUTED: a dose outside the usual range; DILUTED where it came inside another material. */
 export const preservativeDose: Rule = {
   codes: ["PRESERVATIVE_LOW", "PRESERVATIVE_HIGH", "PRESERVATIVE_DILUTED"],
   check(judged) {
     return judged.doses.flatMap((dose) => {
       if (dose.use === null) return [];
-      if (dose.percent > dose.use.high + NOISE_PERCENT) return [tooHigh(judged, dose, dose.use.high)];
-      if (judged.wetPercent > 0 && dose.percent < dose.use.low - NOISE_PERCENT) return [tooLow(judged, dose, dose.use.low)];
-      return [];
+      if (dose.percent > dose.use.high + judged.halfStepPercent) return [tooHigh(judged, dose, dose.use.high)];
+      const isLow = judged.wetPercent > 0 && dose.percent < dose.use.low - judged.halfStepPercent;
+      return isLow && !isTrace(judged, dose) ? [tooLow(judged, dose, dose.use.low)] : [];
     });
   },
   notJudged({ doses, lines }) {
@@ -30,6 +28,12 @@ export const preservativeDose: Rule = {
     ];
   },
 };
+
+/** What only comes along in another material, beside a preservative that is dosed in full, is no dose of its own. */
+export function isTrace(judged: Judged, dose: PreservativeDose): boolean {
+  if (ownLines(judged, dose).length > 0 || dose.use === null || dose.percent >= dose.use.low) return false;
+  return judged.doses.some((other) => other !== dose && other.use !== null && other.percent >= other.use.low - judged.halfStepPercent);
+}
 
 /** Lines that are this preservative and nothing else. */
 function ownLines({ lines }: Judged, dose: PreservativeDose): readonly ResolvedLine[] {

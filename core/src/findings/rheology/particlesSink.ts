@@ -1,6 +1,12 @@
 import { isKind } from "../../library/ingredientKinds.ts";
 import type { PlainMaterial } from "../../library/material.ts";
-import { yieldEstimate, holdingYieldPascal, sedimentationOf, xanthanForYield } from "../../rheology/sedimentation.ts";
+import {
+  yieldEstimate,
+  holdingYieldPascal,
+  sedimentationHeightMetres,
+  sedimentationOf,
+  xanthanForYield,
+} from "../../rheology/sedimentation.ts";
 import type { ProfileSlug } from "../../formula/profiles.ts";
 import type { Finding, Rule } from "../finding.ts";
 import { idsOf, linesOf, sumPercent, type Content, type Judged } from "../judged.ts";
@@ -10,8 +16,8 @@ import { isParticle } from "./particles.ts";
 const PACKED_PERCENT = 30;
 /** Products that are dry, stiff, or shaken before use. */
 const NOT_ASKED: ReadonlySet<ProfileSlug> = new Set<ProfileSlug>(["powder-cleanser", "whipped-cleanser", "shake-remover"]);
-/** Grains finer than this are kept up by their own motion, µm. */
-const COLLOID_MICROMETRE = 1;
+/** Height of a bottle, m: what its own motion carries so high stays up. */
+const BOTTLE_METRES = 0.1;
 
 /** PARTICLES_SINK: grains that nothing in the wash holds up, or down. */
 export const particlesSink: Rule = {
@@ -24,7 +30,7 @@ export const particlesSink: Rule = {
       if (material.dispersed === null) return [];
       const { medianDiameterMicrometre: diameterMicrometre, densityGramsPerMl: particleDensity } = material.dispersed;
       const grain = { diameterMicrometre, particleDensity, liquidDensity: densityGramsPerMl };
-      if (diameterMicrometre < COLLOID_MICROMETRE || sedimentationOf({ ...grain, pascalSeconds: 1, yieldPascal }).held) return [];
+      if (sedimentationHeightMetres(grain) >= BOTTLE_METRES || sedimentationOf({ ...grain, pascalSeconds: 1, yieldPascal }).held) return [];
       const needed = holdingYieldPascal(grain);
       return [
         {

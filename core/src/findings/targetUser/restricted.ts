@@ -1,24 +1,20 @@
-import type { ResolvedLine } from "../../formula/types.ts";
 import type { Rule } from "../finding.ts";
-import { idsOf, slugsOf } from "../judged.ts";
+import { idsOf } from "../judged.ts";
 
-/** RESTRICTED: notes of law that materials carry, each note once with everyone it speaks of. */
+/** RESTRICTED: notes of law that materials carry, a row for each material. */
 export const restricted: Rule = {
   codes: ["RESTRICTED"],
   check({ lines }) {
-    const byNote = new Map<string, ResolvedLine[]>();
-    for (const resolved of lines) {
-      for (const note of resolved.material.restrictions) {
-        const known = byNote.get(note);
-        if (known === undefined) byNote.set(note, [resolved]);
-        else known.push(resolved);
-      }
-    }
-    return [...byNote].map(([note, carriers]) => ({
-      code: "RESTRICTED" as const,
-      severity: "consider" as const,
-      lines: idsOf(carriers),
-      facts: { materials: slugsOf(carriers), note },
-    }));
+    const carriers = lines.filter(({ material }) => material.restrictions.length > 0);
+    if (carriers.length === 0) return [];
+    const notes = new Map(carriers.map(({ material }) => [material.slug, material.restrictions]));
+    return [
+      {
+        code: "RESTRICTED",
+        severity: "consider",
+        lines: idsOf(carriers),
+        facts: { rows: [...notes].map(([material, told]) => ({ material, notes: told })) },
+      },
+    ];
   },
 };

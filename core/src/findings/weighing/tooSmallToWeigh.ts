@@ -1,3 +1,4 @@
+import { smallDoseWay } from "../../formula/smallDose.ts";
 import { finestFirst } from "../../quantities/scales.ts";
 import { tooSmallCures } from "../../quantities/tooSmall.ts";
 import type { Finding, Rule } from "../finding.ts";
@@ -18,9 +19,10 @@ export const tooSmallToWeigh: Rule = {
       const roomPercent = balance.hasQs ? balance.qsPercent : 0;
       const stock =
         cures.stock !== null && stockWaterPercent(line.percent, cures.stock.strengthPercent) <= roomPercent ? cures.stock : null;
+      const way = smallDoseWay(resolved.material);
       findings.push({
         code: "TOO_SMALL_TO_WEIGH",
-        severity: stock === null ? "fix" : "consider",
+        severity: stock === null && way === "solution" ? "fix" : "consider",
         lines: [line.id],
         facts: {
           material: resolved.material.slug,

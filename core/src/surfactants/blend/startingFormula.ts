@@ -128,7 +128,13 @@ function plansOf(profile: ProfileSlug, aim: Aim, library: MaterialsBySlug): read
             ["cocamidopropyl-betaine", 23],
           ],
         },
-        { title: "cool-down", parts: [["phenoxyethanol-caprylyl-glycol", 1]] },
+        {
+          title: "cool-down",
+          parts: [
+            ["phenoxyethanol-caprylyl-glycol", 1],
+            ["citric-acid-solution-50", 0.5],
+          ],
+        },
       ];
     case "scrub":
       return [
@@ -136,9 +142,8 @@ function plansOf(profile: ProfileSlug, aim: Aim, library: MaterialsBySlug): read
           title: "base",
           parts: [
             ["mild-anionic-preblend", 42],
-            ["glycerin", 11.75],
+            ["glycerin", 12],
             ["tetrasodium-glda", 0.2],
-            ["phenoxyethanol", 0.25],
             ["phenoxyethanol-caprylyl-glycol", 0.8],
           ],
         },

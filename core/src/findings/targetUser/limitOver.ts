@@ -1,0 +1,29 @@
+import { limitedAmounts } from "../../preservation/limits.ts";
+import type { Rule } from "../finding.ts";
+import { idsOf, linesOf } from "../judged.ts";
+
+/** LIMIT_OVER: more of something than a limit of law with a number allows, summed over all lines and blends. */
+export const limitOver: Rule = {
+  codes: ["LIMIT_OVER"],
+  check({ contents, profile, halfStepPercent }) {
+    const leftOn = profile.leftOn === true;
+    const over = [...limitedAmounts(contents)].flatMap(([limit, percent]) => {
+      const mostPercent = leftOn ? limit.leftOnPercent : limit.rinsedPercent;
+      return percent > mostPercent + halfStepPercent ? [{ limit, percent, mostPercent }] : [];
+    });
+    if (over.length === 0) return [];
+    const names = new Set(over.flatMap(({ limit }) => Object.keys(limit.names)));
+    const bring = contents.filter(({ material }) => material.inci.some(({ name }) => names.has(name)));
+    return [
+      {
+        code: "LIMIT_OVER",
+        severity: "fix",
+        lines: idsOf(linesOf(bring)),
+        facts: {
+          leftOn,
+          limits: over.map(({ limit: { name, reckonedAs }, percent, mostPercent }) => ({ name, reckonedAs, percent, mostPercent })),
+        },
+      },
+    ];
+  },
+};
