@@ -27,8 +27,10 @@ export function cloudingLines({ lines, materials }: ResolvedSheet): {
   for (const resolved of lines) {
     if (resolved.percent === 0) continue;
     let opacifies = false;
-    forEachSource(resolved.material, "flags", materials, ({ flags }) => {
-      opacifies ||= flags.includes("opacifies");
+    forEachSource(resolved.material, "flags", materials, (source) => {
+      // The haze of cationic guar goes overnight.
+      const settles = source.parts === undefined && isKind(source, "cationic-guar");
+      opacifies ||= !settles && source.flags.includes("opacifies");
     });
     if (opacifies) opaque.push(resolved);
     else if (leavesOf(resolved.material, materials).some((leaf) => leaf.material.role === "protein")) proteins.push(resolved);
