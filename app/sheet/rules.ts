@@ -1,1 +1,1 @@
-export { judgementOf } from "@tensidrum/core/assessment";
+export { judgementWithCures } from "@tensidrum/core/assessment";

@@ -15,9 +15,9 @@ export function useRules(reading: FormulaReading): Rules | null {
     if (rules !== null) return;
     let isHere = true;
     void import("./rules").then(
-      ({ judgementOf }) => {
-        loaded = judgementOf;
-        if (isHere) setRules(() => judgementOf);
+      ({ judgementWithCures }) => {
+        loaded = judgementWithCures;
+        if (isHere) setRules(() => judgementWithCures);
       },
       () => undefined,
     );

@@ -67,7 +67,7 @@ export function FromRecipe({ onTake, store }: FromRecipeProps) {
       })),
       store.all.filter(({ id }) => used.has(id)),
       store,
-      understood.batchGrams === null ? null : writtenShort(understood.batchGrams, 2),
+      { batch: understood.batchGrams === null ? null : writtenShort(understood.batchGrams, 2), name: understood.title },
     );
   };
   return (

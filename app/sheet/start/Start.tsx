@@ -59,7 +59,7 @@ function FromAim({ profile, profileName, aim, onTake, store }: StartProps & { re
     if (store === null || startingFormula === null) return;
     const found = store.all.filter(({ facts }) => startingFormula.lines.some(({ material }) => material === facts.slug));
     const idOf = new Map(found.map(({ id, facts }) => [facts.slug, id]));
-    onTake(startLines(startingFormula, idOf), startPhases(startingFormula), found, store, null);
+    onTake(startLines(startingFormula, idOf), startPhases(startingFormula), found, store, { batch: null, name: null });
   };
   return (
     <div>

@@ -21,9 +21,9 @@ export function StartPart() {
         profileName={readings.profile.name}
         aim={editor.typed.aim}
         earlier={sheet.earlier}
-        onTake={(lines, phases, found, store, batch) => {
+        onTake={(lines, phases, found, store, head) => {
           known.learn(found, store);
-          editor.begin(begun(editor.typed, { lines, phases, batch }));
+          editor.begin(begun(editor.typed, { lines, phases, ...head }));
         }}
       />
     </Suspense>
@@ -41,14 +41,17 @@ interface Begun {
   }[];
   readonly phases: readonly { readonly letter: string; readonly title: string; readonly temperature: string }[];
   readonly batch: string | null;
+  /** What the recipe is called; a name that was typed stays. */
+  readonly name: string | null;
 }
 
 /** The sheet with its first lines in the place of the lone water. */
-function begun(typed: TypedSheet, { lines, phases, batch }: Begun): TypedSheet {
+function begun(typed: TypedSheet, { lines, phases, batch, name }: Begun): TypedSheet {
   const ordered = phases.flatMap(({ letter }) => lines.filter(({ phase }) => phase === letter));
   const withIds = ordered.map((line) => ({ ...line, id: crypto.randomUUID() }));
   return {
     ...typed,
+    name: typed.name.trim() === "" ? (name ?? "") : typed.name,
     batch: batch ?? typed.batch,
     phases,
     lines: withIds.map(({ takesTheRest: _, ...line }) => line),

@@ -2,7 +2,7 @@ import { notChosen, shownMaterial, type Material, type MaterialsBySlug } from "@
 import { loadLinearSolver } from "@tensidrum/core/numerics";
 import { percentText, Refusal, writtenShort } from "@tensidrum/core/quantities";
 import { printedShares } from "@tensidrum/core/stability";
-import { readRecipe, recipeShares, type Recipe } from "@tensidrum/core/recipe";
+import { readRecipe, recipeShares, titleOf, type Recipe } from "@tensidrum/core/recipe";
 import { Worker } from "node:worker_threads";
 import { group, verbatim } from "../../frame/fields.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
@@ -59,6 +59,7 @@ export async function understandRecipe(text: string) {
     openPercent: printed === null ? openPercent : 0,
     batchGrams: batchGrams ?? recipe.batchGrams,
     isIngredientList: recipe.isIngredientList,
+    title: titleOf(recipe),
     openMaterialId: idOf.get(notChosen.slug) ?? "",
     phases: recipe.phases.map(({ id, title, temperatureC }) => ({
       ...{ id, title },

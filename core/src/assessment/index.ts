@@ -1,6 +1,6 @@
 export { assess, coreVersion } from "./assess.ts";
 export type { Assessment } from "./assess.ts";
-export { judgementOf } from "./judgement.ts";
+export { judgementOf, judgementWithCures } from "./judgement.ts";
 export type { Judgement } from "./judgement.ts";
 export { assessSums, readingOf } from "./readings.ts";
 export type { FormulaReading, Known, Readings, Sums } from "./readings.ts";

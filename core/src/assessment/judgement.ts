@@ -12,11 +12,13 @@ export interface Judgement {
 }
 
 /** Lets every rule speak on a formula that has been read. */
-export function judgementOf(reading: FormulaReading): Judgement {
-  const { read, lacking } = reading;
+export function judgementOf({ read, lacking }: FormulaReading): Judgement {
   const { findings, notJudged } = judge(read);
-  return {
-    findings: worded(withSafeCures(reading, findings), read.sheet.materials),
-    notJudged: wordedNotJudged([...notJudged, ...lacking], read.sheet.materials),
-  };
+  return { findings: worded(findings, read.sheet.materials), notJudged: wordedNotJudged([...notJudged, ...lacking], read.sheet.materials) };
+}
+
+/** The same for a sheet that offers its cures: each is tried before it is offered, which takes a reading for every one. */
+export function judgementWithCures(reading: FormulaReading): Judgement {
+  const { findings, notJudged } = judgementOf(reading);
+  return { findings: withSafeCures(reading, findings), notJudged };
 }

@@ -6,7 +6,10 @@ import { schools } from "../formula/schools.ts";
 import type { Formula, FormulaLine } from "../formula/types.ts";
 import { isNotChosen } from "../library/notChosen.ts";
 import { library, sheetOf } from "../testing/exampleSheet.ts";
-import { assess } from "./assess.ts";
+import { judgementWithCures } from "./judgement.ts";
+import { readingOf } from "./readings.ts";
+
+const judged = (formula: Formula) => judgementWithCures(readingOf(formula, library)).findings;
 
 const slugs = [...library.values()]
   .filter((material) => !isNotChosen(material) && material.slug !== "water-distilled")
@@ -56,15 +59,14 @@ const drawnFormula = fc
   })
   .filter((formula) => formula.lines.reduce((sum, { percent = 0 }) => sum + percent, 0) <= 100);
 
-const urgentCodes = (formula: Formula) =>
-  new Set(assess(formula, library).findings.flatMap(({ severity, code }) => (severity === "consider" ? [] : [code])));
+const urgentCodes = (formula: Formula) => new Set(judged(formula).flatMap(({ severity, code }) => (severity === "consider" ? [] : [code])));
 
 describe("cures that are offered", () => {
   it("never bring up a stop or something to fix, and no other style's material", () => {
     fc.assert(
       fc.property(drawnFormula, (formula) => {
         const before = urgentCodes(formula);
-        for (const { code, change } of assess(formula, library).findings) {
+        for (const { code, change } of judged(formula)) {
           if (change === undefined) continue;
           const after = urgentCodes(applyChange(formula, change));
           expect(
@@ -82,11 +84,11 @@ describe("cures that are offered", () => {
       fc.property(drawnFormula, (formula) => {
         let cured = formula;
         for (let taken = 0; taken < 30; taken += 1) {
-          const next = assess(cured, library).findings.find(({ severity, change }) => severity !== "consider" && change !== undefined);
+          const next = judged(cured).find(({ severity, change }) => severity !== "consider" && change !== undefined);
           if (next?.change === undefined) break;
           cured = applyChange(cured, next.change);
         }
-        for (const { severity, change, cure, code } of assess(cured, library).findings) {
+        for (const { severity, change, cure, code } of judged(cured)) {
           if (severity === "consider") continue;
           expect(change, code).toBeUndefined();
           expect(cure.length, code).toBeGreaterThan(8);
@@ -105,7 +107,7 @@ describe("cures that are offered", () => {
       ]),
       profile: "clarifying-shampoo",
     };
-    const low = assess(formula, library).findings.find(({ code }) => code === "ACTIVE_LOW");
+    const low = judged(formula).find(({ code }) => code === "ACTIVE_LOW");
     expect(low?.cure).toMatch(/./);
     expect(low?.change).toBeUndefined();
   });

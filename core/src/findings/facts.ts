@@ -31,6 +31,14 @@ interface HeatFacts {
   readonly temperatureC: number;
 }
 
+interface LimitFacts {
+  readonly name: string;
+  /** What it is calculated as; null for the substance itself. */
+  readonly reckonedAs: string | null;
+  /** 0: not allowed. */
+  readonly mostPercent: number;
+}
+
 type NoFacts = Readonly<Record<never, never>>;
 
 /** What each finding rests on. Percents are % w/w of the formula unless their name says otherwise. */
@@ -152,17 +160,11 @@ export interface FindingFacts {
   GLUTEN: OfMaterials;
   SOY: OfMaterials;
   COARSE_ON_FACE: OfMaterials;
-  RESTRICTED: { readonly rows: readonly { readonly material: string; readonly notes: readonly string[] }[] };
-  LIMIT_OVER: {
+  RESTRICTED: {
+    readonly rows: readonly { readonly material: string; readonly notes: readonly string[]; readonly limits: readonly LimitFacts[] }[];
     readonly leftOn: boolean;
-    readonly limits: readonly {
-      readonly name: string;
-      readonly reckonedAs: string | null;
-      readonly percent: number;
-      /** 0: not allowed. */
-      readonly mostPercent: number;
-    }[];
   };
+  LIMIT_OVER: { readonly leftOn: boolean; readonly limits: readonly (LimitFacts & { readonly percent: number })[] };
   ACTIVE_DOSE: {
     /** INCI name of the substance itself. */
     readonly substance: string;

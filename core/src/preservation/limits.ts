@@ -104,6 +104,11 @@ for (const limit of legalLimits) {
   for (const name of Object.keys(limit.names)) limitsByName.set(name, [...(limitsByName.get(name) ?? []), limit]);
 }
 
+/** Limits a material falls under, by its composition. */
+export function limitsFor(material: PlainMaterial): readonly LegalLimit[] {
+  return [...new Set(material.inci.flatMap(({ name }) => limitsByName.get(name) ?? []))];
+}
+
 /** How much of what each limit is about a formula has, reckoned as the limit reckons, % w/w; limits nothing falls under are left out. */
 export function limitedAmounts(
   contents: readonly { readonly material: PlainMaterial; readonly percent: number }[],

@@ -5,6 +5,7 @@ export { readRecipe } from "./readRecipe.ts";
 export type { Recipe, RecipeLine, RecipeLineKind } from "./readRecipe.ts";
 export { recipeShares } from "./recipeFormula.ts";
 export type { RecipeShare, RecipeShares } from "./recipeFormula.ts";
+export { titleOf } from "./titleOf.ts";
 export { recogniserOf } from "./recognise.ts";
 export type { Recognised, Recogniser, Sureness } from "./recognise.ts";
 export type { RecipeUnit } from "./units.ts";

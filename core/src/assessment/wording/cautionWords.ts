@@ -3,6 +3,16 @@ import { limitsOf } from "../../preservation/limits.ts";
 import { capital, isOrAre, joined } from "./names.ts";
 import type { WordsFor } from "./words.ts";
 
+/** A limit for orientation, before anything is above it. */
+function orientation(
+  { name, reckonedAs, mostPercent }: { name: string; reckonedAs: string | null; mostPercent: number },
+  leftOn: boolean,
+): string {
+  const most = mostPercent === 0 ? "not allowed" : `at most ${writtenPercent(mostPercent)} %`;
+  const as = reckonedAs === null ? "" : ` as ${reckonedAs}`;
+  return `For orientation, ${limitsOf.place} of ${limitsOf.asOf}: ${name} ${most}${as}, ${leftOn ? "left on" : "rinsed off"}.`;
+}
+
 function limitWords(name: string, percent: number, mostPercent: number): string {
   return mostPercent === 0
     ? `${name}: ${writtenPercent(percent)} %, not allowed`
@@ -83,11 +93,14 @@ export const cautionWords: WordsFor<
     why: "Sharp grains scratch thin skin.",
     cure: "Use round beads or a fine clay, or use it for body and hands only.",
   }),
-  RESTRICTED: ({ rows }, names) => ({
+  RESTRICTED: ({ rows, leftOn }, names) => ({
     what: `Rules to check where you live: ${rows.length === 1 ? "1 material" : `${rows.length} materials`}.`,
     why: `Rules may limit ${names.list(rows.map(({ material }) => material))}.`,
     cure: "Check what holds where you make it and where you sell it.",
-    rows: rows.map(({ material, notes }) => ({ name: names.of(material), says: notes.join(" ") })),
+    rows: rows.map(({ material, notes, limits }) => ({
+      name: names.of(material),
+      says: [...notes, ...limits.map((limit) => orientation(limit, leftOn))].join(" "),
+    })),
   }),
   LIMIT_OVER: ({ limits, leftOn }) => ({
     what: `${capital(joined(limits.map(({ name, percent, mostPercent }) => limitWords(name, percent, mostPercent))))}.`,
