@@ -1,4 +1,5 @@
 import type { PlainMaterial } from "../library/material.ts";
+import { remembered } from "../library/remembered.ts";
 
 /** A limit of law for what is in a product, as numbers. For orientation: what holds is for the maker to check. */
 export interface LegalLimit {
@@ -105,9 +106,9 @@ for (const limit of legalLimits) {
 }
 
 /** Limits a material falls under, by its composition. */
-export function limitsFor(material: PlainMaterial): readonly LegalLimit[] {
-  return [...new Set(material.inci.flatMap(({ name }) => limitsByName.get(name) ?? []))];
-}
+export const limitsFor: (material: PlainMaterial) => readonly LegalLimit[] = remembered((material: PlainMaterial) => [
+  ...new Set(material.inci.flatMap(({ name }) => limitsByName.get(name) ?? [])),
+]);
 
 /** How much of what each limit is about a formula has, reckoned as the limit reckons, % w/w; limits nothing falls under are left out. */
 export function limitedAmounts(
@@ -115,6 +116,7 @@ export function limitedAmounts(
 ): ReadonlyMap<LegalLimit, number> {
   const sums = new Map<LegalLimit, number>();
   for (const { material, percent } of contents) {
+    if (limitsFor(material).length === 0) continue;
     for (const entry of material.inci) {
       for (const limit of limitsByName.get(entry.name) ?? []) {
         sums.set(limit, (sums.get(limit) ?? 0) + ((percent * entry.percent) / 100) * (limit.names[entry.name] ?? 0));

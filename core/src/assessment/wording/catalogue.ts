@@ -25,12 +25,17 @@ const catalogue: WordsFor<FindingCode> = {
 export type WordedFinding = Finding & Words;
 
 /** Puts a finding into sentences; materials are named as the library names them. */
-export function wordsOf({ code, facts }: Pick<Finding, "code" | "facts">, materials: MaterialsBySlug): Words {
+export function wordsOf(finding: Pick<Finding, "code" | "facts">, materials: MaterialsBySlug): Words {
+  return said(finding, namesFrom(materials));
+}
+
+function said({ code, facts }: Pick<Finding, "code" | "facts">, names: Names): Words {
   // The facts belong to the code by the type of a finding, which does not survive an index by it.
   const say = catalogue[code] as (facts: Finding["facts"], names: Names) => Words;
-  return say(facts, namesFrom(materials));
+  return say(facts, names);
 }
 
 export function worded(findings: readonly Finding[], materials: MaterialsBySlug): readonly WordedFinding[] {
-  return findings.map((finding) => ({ ...finding, ...wordsOf(finding, materials) }));
+  const names = namesFrom(materials);
+  return findings.map((finding) => ({ ...finding, ...said(finding, names) }));
 }
