@@ -76,6 +76,7 @@ export function FromRecipe({ onTake, store }: FromRecipeProps) {
       <p>Paste it as it is: percent, grams, spoons or drops. What is not understood comes along as an open line.</p>
       <Textarea
         classNames={{ input: classes.recipe }}
+        w="100%"
         rows={7}
         spellCheck={false}
         value={text}
