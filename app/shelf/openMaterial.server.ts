@@ -1,3 +1,4 @@
+import { limitsInWords } from "@tensidrum/core/assessment";
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { factDifferences, roleOf, shownInci, shownMaterial, withOwnFacts, type Material } from "@tensidrum/core/library";
@@ -58,7 +59,7 @@ export async function openMaterial(slug: string) {
     use: facts.use,
     handling: facts.handling,
     caution: facts.caution,
-    restrictions: facts.restrictions,
+    restrictions: [...facts.restrictions, ...limitsInWords(facts)],
     flags: facts.flags,
     leftGrams: lots.reduce((sum, lot) => sum + lot.leftGrams, 0),
     packGrams: lots.filter(({ leftGrams }) => leftGrams > 0).reduce((sum, lot) => sum + lot.packGrams, 0),

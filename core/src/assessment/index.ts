@@ -14,6 +14,7 @@ export { differenceOf } from "./versions/difference.ts";
 export type { ComparedLine, FormulaDifference, HeadDifference, LineDifference } from "./versions/difference.ts";
 export { acknowledges, fingerprintOf } from "./acknowledgement.ts";
 export type { Acknowledgement } from "./acknowledgement.ts";
+export { limitsInWords } from "./wording/limitWords.ts";
 export { wordsOf } from "./wording/catalogue.ts";
 export type { WordedFinding } from "./wording/catalogue.ts";
 export { checkWords, clarityWords, routeWords } from "./wording/readingWords.ts";

@@ -1,17 +1,8 @@
 import { writtenPercent } from "../../quantities/written.ts";
 import { limitsOf } from "../../preservation/limits.ts";
+import { orientation } from "./limitWords.ts";
 import { capital, isOrAre, joined } from "./names.ts";
 import type { WordsFor } from "./words.ts";
-
-/** A limit for orientation, before anything is above it. */
-function orientation(
-  { name, reckonedAs, mostPercent }: { name: string; reckonedAs: string | null; mostPercent: number },
-  leftOn: boolean,
-): string {
-  const most = mostPercent === 0 ? "not allowed" : `at most ${writtenPercent(mostPercent)} %`;
-  const as = reckonedAs === null ? "" : ` as ${reckonedAs}`;
-  return `For orientation, ${limitsOf.place} of ${limitsOf.asOf}: ${name} ${most}${as}, ${leftOn ? "left on" : "rinsed off"}.`;
-}
 
 function limitWords(name: string, percent: number, mostPercent: number): string {
   return mostPercent === 0

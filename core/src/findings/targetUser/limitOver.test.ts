@@ -1,4 +1,6 @@
 import { describe, expect, it } from "vitest";
+import { limitsInWords } from "../../assessment/wording/limitWords.ts";
+import { materialOf } from "../../testing/exampleSheet.ts";
 import { legalLimits } from "../../preservation/limits.ts";
 import { codesOf, found, water } from "../testing/findings.ts";
 
@@ -32,6 +34,13 @@ describe("limits of law with numbers", () => {
     expect(findings[0]).toMatchObject({ severity: "fix", lines: ["zinc-pyrithione", "phenoxyethanol"] });
     expect(findings[0]?.what).toContain("not allowed");
     expect(findings[0]?.why).toMatch(/European list of 2024.*For orientation: check where you live/);
+  });
+
+  it("a material says its limits for orientation, with place, date and what they are calculated as", () => {
+    expect(limitsInWords(materialOf("potassium-sorbate"))).toEqual([
+      "For orientation, European list of 2024: sorbic acid and sorbates at most 0.60 % as sorbic acid, rinsed off.",
+    ]);
+    expect(limitsInWords(materialOf("glycerin"))).toEqual([]);
   });
 
   it("every limit has a number and names somebody", () => {
