@@ -19,9 +19,8 @@ export function withSafeCures<Found extends Finding>({ read }: FormulaReading, f
   });
 }
 
-/** A larger batch and a q.s. line harm nothing; what the page does not know yet cannot be tried. */
+/** What the page does not know yet cannot be tried. */
 function canBeTried(change: FormulaChange, materials: MaterialsBySlug): boolean {
-  if (change.kind === "batch" || change.kind === "rest") return false;
   return change.kind !== "add" || materials.has(change.material);
 }
 

@@ -43,6 +43,12 @@ describe("limits of law with numbers", () => {
     expect(limitsInWords(materialOf("glycerin"))).toEqual([]);
   });
 
+  it("what is not allowed is not allowed in a trace: 0.05 % of the isothiazolinones left on", () => {
+    expect(limits([water, ["mci-mi-rinse-off", 0.05]], { leftOn: true })[0]).toMatchObject({ mostPercent: 0 });
+    expect(codesOf([water, ["mci-mi-rinse-off", 0.1]])).not.toContain("LIMIT_OVER");
+    expect(codesOf([water, ["mci-mi-rinse-off", 0.105]])).toContain("LIMIT_OVER");
+  });
+
   it("every limit has a number and names somebody", () => {
     expect(legalLimits.length).toBeGreaterThanOrEqual(14);
     for (const { name, names, rinsedPercent, leftOnPercent } of legalLimits) {
