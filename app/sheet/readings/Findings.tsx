@@ -159,18 +159,17 @@ function FindingRows({ rows }: { readonly rows: NonNullable<WordedFinding["rows"
   );
 }
 
-const WEAR_WORDS: Readonly<Partial<Record<WordedFinding["code"], readonly string[]>>> = {
-  EYE_IRRITANT: ["goggles"],
-  CORROSIVE: ["goggles", "gloves"],
-  DUST: ["dust mask"],
-};
+const WEAR_THINGS: readonly (readonly [thing: string, codes: readonly WordedFinding["code"][]])[] = [
+  ["goggles", ["EYE_IRRITANT", "CORROSIVE"]],
+  ["gloves", ["CORROSIVE"]],
+  ["dust mask", ["DUST"]],
+];
 
 /** What to wear while weighing, in one line. */
 function wearWords(findings: readonly WordedFinding[]): string {
-  const things = [...new Set(["EYE_IRRITANT", "CORROSIVE", "DUST"] as const)]
-    .filter((code) => findings.some((finding) => finding.code === code))
-    .flatMap((code) => WEAR_WORDS[code] ?? []);
-  const words = [...new Set(things)].join(", ");
+  const words = WEAR_THINGS.filter(([, codes]) => findings.some(({ code }) => codes.includes(code)))
+    .map(([thing]) => thing)
+    .join(", ");
   const lines = new Set(findings.flatMap((finding) => finding.lines)).size;
   return `${words.charAt(0).toUpperCase()}${words.slice(1)} while weighing: ${lines} ${lines === 1 ? "material" : "materials"}`;
 }

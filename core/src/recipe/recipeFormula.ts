@@ -134,6 +134,9 @@ function heldPercent({ inci }: Material): number {
   return inci === undefined ? 100 : 100 - inci.reduce((sum, { name, percent }) => sum + (name === "Aqua" ? percent : 0), 0);
 }
 
+/** Runs of spaces, and signs that do not show or turn the direction of a text. */
+const HIDDEN = /[\s\p{Cc}\p{Cf}]+/gu;
+
 function shareOf({ row, text, material, offers, phase, strengthPercent }: RecipeLine) {
-  return { row, text: text.replace(/\s+/gu, " ").trim(), material, offers, phase, assayPercent: strengthPercent };
+  return { row, text: text.replace(HIDDEN, " ").trim(), material, offers, phase, assayPercent: strengthPercent };
 }
