@@ -89,7 +89,9 @@ test("what nobody knows comes along as an open line with its mass, until a mater
   await expect(page.getByText("2 lines have no material yet:")).toBeVisible();
   // It is kept as it stands, and opened again waits for its material.
   await expect(saved(page)).toBeVisible();
-  await page.reload();
+  await page.getByRole("link", { name: "Weighing sheet" }).click();
+  await expect(page.getByRole("row", { name: /“3 g moondust”/ })).toBeVisible();
+  await page.goBack();
   await page.getByRole("button", { name: "“12 g betaine”", exact: true }).click();
   await page.getByRole("button", { name: "Cocamidopropyl betaine", exact: true }).click();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toHaveValue("12.00");

@@ -1,7 +1,7 @@
 import { finestDecimals, gramsText, profileOf, shownFormulaName } from "@tensidrum/core/formula";
 import { stepsOf } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
-import { roleOf, shownInci } from "@tensidrum/core/library";
+import { namedAsWritten, roleOf, shownInci } from "@tensidrum/core/library";
 import { writtenMass, writtenPercent } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { findAssessment, findVersion, listLines, listPhases } from "../../db/formulas/queries.server";
@@ -65,7 +65,7 @@ export async function openWeighing(wanted: { readonly formulaId: string; readonl
       lines: lines
         .filter((line) => line.phaseLetter === phase.letter)
         .map((line) => {
-          const material = frozen.get(line.facts.slug) ?? line.facts;
+          const material = namedAsWritten(frozen.get(line.facts.slug) ?? line.facts, line.asWritten);
           const reading = weighed.get(line.id);
           return {
             id: line.id,

@@ -1,4 +1,4 @@
-import { shownMaterial, type Material } from "@tensidrum/core/library";
+import { isNotChosen, namedAsWritten, shownMaterial, type Material } from "@tensidrum/core/library";
 import {
   batchState,
   contentsOf,
@@ -58,8 +58,10 @@ export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly Ba
   const portions = new Set((plan.formula.process?.portions ?? []).map(({ id }) => id));
   for (const [id, slug] of materialOf) if (!portions.has(id)) times.set(slug, (times.get(slug) ?? 0) + 1);
   const phaseOf = new Map(plan.formula.lines.map(({ id, phase }) => [id, phase]));
+  const writtenOf = new Map(plan.formula.lines.map(({ id, asWritten }) => [id, asWritten]));
   const nameOf = (line: string, material: Material): string => {
-    const { name } = shownMaterial(material);
+    const { name } = shownMaterial(namedAsWritten(material, writtenOf.get(line)));
+    if (isNotChosen(material)) return name;
     if (portions.has(line)) return `${name} (a part)`;
     const phase = phaseOf.get(line);
     return (times.get(material.slug) ?? 0) > 1 && phase !== undefined ? `${name} (phase ${phase})` : name;

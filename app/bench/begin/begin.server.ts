@@ -1,7 +1,7 @@
 import type { OwnProcess } from "@tensidrum/core/formula";
 import { coreVersion } from "@tensidrum/core/assessment";
 import { Refusal } from "@tensidrum/core/quantities";
-import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
+import { namedAsWritten, shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
 import { planBatch, preflight, stepsOf, type BatchEntry } from "@tensidrum/core/process";
 import { readNumber, writtenShort } from "@tensidrum/core/quantities";
 import type { LotShare } from "@tensidrum/core/inventory";
@@ -126,10 +126,10 @@ export async function openBegin(wanted: Wanted, grams: string, typed: Typed = no
     items,
     vessels,
     stepCount: plan.steps.length,
-    lines: lines.map(({ id, materialId, facts }) => ({
+    lines: lines.map(({ id, materialId, facts, asWritten }) => ({
       id,
       slug: facts.slug,
-      name: shownMaterial(facts).name,
+      name: shownMaterial(namedAsWritten(facts, asWritten)).name,
       grams: plan.targets.get(id) ?? 0,
       wish: typed.lots[id] ?? "",
       from: shares.filter(({ line }) => line === id).map((share) => ({ code: lotOf.get(share.lotId)?.code ?? "?", grams: share.grams })),

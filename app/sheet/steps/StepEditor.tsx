@@ -1,7 +1,7 @@
 import { Checkbox, NativeSelect, Textarea, TextInput, UnstyledButton } from "@mantine/core";
 import type { OwnStep } from "@tensidrum/core/formula";
 import type { Step } from "@tensidrum/core/process";
-import { shownMaterial } from "@tensidrum/core/library";
+import { namedAsWritten, shownMaterial } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";
 import { useState } from "react";
 import { NumberField } from "../../components/NumberField";
@@ -34,7 +34,9 @@ export function StepEditor({ state, step, onSelect }: StepEditorProps) {
   };
   const nameOf = (line: string): string => {
     const found = lines.find((one) => one.line.id === line);
-    return found === undefined ? line : shownMaterial(library.get(found.line.material) ?? found.material).name;
+    return found === undefined
+      ? line
+      : shownMaterial(namedAsWritten(library.get(found.line.material) ?? found.material, found.line.asWritten)).name;
   };
   const back = () =>
     change(

@@ -2,7 +2,7 @@ import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSe
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { UnstyledButton } from "@mantine/core";
-import { shownMaterial } from "@tensidrum/core/library";
+import { namedAsWritten, shownMaterial } from "@tensidrum/core/library";
 import type { Step } from "@tensidrum/core/process";
 import type { KeyboardEvent } from "react";
 import { durationWords } from "../../pictures/WorkStrip/geometry";
@@ -38,7 +38,7 @@ export function StepRows({ state, isDraft, selected, onSelect }: StepRowsProps) 
     const found = lines.find((one) => one.line.id === line);
     if (found === undefined) return line;
     const isPart = process.portions?.some(({ id }) => id === line) === true;
-    return `${shownMaterial(library.get(found.line.material) ?? found.material).name}${isPart ? " (a part)" : ""}`;
+    return `${shownMaterial(namedAsWritten(library.get(found.line.material) ?? found.material, found.line.asWritten)).name}${isPart ? " (a part)" : ""}`;
   };
   const ownById = new Map(process.steps.map((step) => [step.id, step]));
   return (

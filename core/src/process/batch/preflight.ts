@@ -1,3 +1,4 @@
+import { namedAsWritten } from "../../library/notChosen.ts";
 import { leavesOf } from "../../formula/leaves.ts";
 import type { Material } from "../../library/material.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
@@ -134,8 +135,9 @@ function isWaterLine({ formula, materials }: BatchPlan, line: string): boolean {
 }
 
 function nameOfLine({ formula, materials }: BatchPlan, line: string): string {
-  const material = materials.get(formula.lines.find(({ id }) => id === line)?.material ?? "");
-  return material === undefined ? "a line" : shownMaterial(material).name;
+  const found = formula.lines.find(({ id }) => id === line);
+  const material = materials.get(found?.material ?? "");
+  return material === undefined ? "a line" : shownMaterial(namedAsWritten(material, found?.asWritten)).name;
 }
 
 /** Beaker and the most that is ever in it, weighed or poured, must not be more than a scale carries. */
