@@ -90,8 +90,10 @@ test("what nobody knows comes along as an open line with its mass, until a mater
   // It is kept as it stands, and opened again waits for its material.
   await expect(saved(page)).toBeVisible();
   await page.getByRole("link", { name: "Weighing sheet" }).click();
+  const back = page.getByRole("link", { name: "Back to the sheet" });
+  await expect(back).toBeVisible();
   await expect(page.getByRole("row", { name: /“3 g moondust”/ })).toBeVisible();
-  await page.goBack();
+  await back.click();
   await page.getByRole("button", { name: "“12 g betaine”", exact: true }).click();
   await page.getByRole("button", { name: "Cocamidopropyl betaine", exact: true }).click();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toHaveValue("12.00");
