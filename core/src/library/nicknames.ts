@@ -109,7 +109,7 @@ export const nicknames: Readonly<Record<string, readonly string[]>> = {
   "alcohol-denat": ["alcohol", "ethanol"],
   "water-soluble-dye-powder": ["dye powder", "blue dye"],
   "hydroxypropyltrimonium-honey": ["honeyquat", "honey quat"],
-  "rice-quat": ["quaternised rice", "quaternized rice", "rice quat", "ricequat"],
+  "rice-quat": ["quaternised rice", "quaternized rice", "rice quat"],
   "plant-keratin-amino-acids": ["vegan keratin", "plant keratin", "phyto keratin", "vegetable keratin", "plant amino acids"],
   "hydrolysed-keratin": ["keratin", "keratin protein"],
   "hydrolysed-silk": ["silk", "silk protein", "silk amino acids", "liquid silk"],

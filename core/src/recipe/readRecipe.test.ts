@@ -42,12 +42,12 @@ describe("what a recipe says beside its lines", () => {
     expect(read("Glycerin 5 %\nwater 95 %").batchGrams).toBeNull();
   });
 
-  it("keeps strength, remark and what was not read", () => {
+  it("keeps strength and remark, and what is not understood", () => {
     const [betaine, stuff] = read("Betaine (30%) 15 g (add slowly)\ngummy stuff 5 g").lines;
-    expect(betaine).toMatchObject({ strengthPercent: 30, note: "add slowly", notRead: "" });
-    expect(stuff).toMatchObject({ name: "gummy stuff", notRead: "the material" });
-    expect(read("Glycerin").lines[0]?.notRead).toBe("the amount");
-    expect(read("lactic acid to pH 5.5").lines[0]).toMatchObject({ name: "lactic acid", note: "to pH 5.5", notRead: "the amount" });
+    expect(betaine).toMatchObject({ strengthPercent: 30, note: "add slowly" });
+    expect(stuff).toMatchObject({ name: "gummy stuff", material: null, sureness: "unknown" });
+    expect(read("Glycerin").lines[0]).toMatchObject({ material: "glycerin", amount: null });
+    expect(read("lactic acid to pH 5.5").lines[0]).toMatchObject({ name: "lactic acid", note: "to pH 5.5", amount: null });
   });
 
   it("adds what one line names twice, and parts what names two materials", () => {

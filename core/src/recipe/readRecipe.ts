@@ -1,12 +1,11 @@
 import type { Material } from "../library/material.ts";
-import { amountsIn, type Amount } from "./amounts.ts";
+import type { Amount } from "./amounts.ts";
 import { batchOf, columnsOf, meant, type Columns } from "./columns.ts";
 import { ingredientList } from "./ingredientList.ts";
 import { phasesOf, type RecipePhase } from "./phases.ts";
-import { LONGEST_LINE, readLine, withSingleSpaces, type LineReading } from "./readLine.ts";
-import { WORD_NUMBER_SOURCE } from "./numbers.ts";
+import { readLine, type LineReading } from "./readLine.ts";
 import { recogniserOf, type Recognised, type Recogniser, type Sureness } from "./recognise.ts";
-import { UNIT_SOURCE } from "./units.ts";
+import { namedInProse, splitRows } from "./rows.ts";
 
 export type RecipeLineKind = "ingredient" | "phase" | "total" | "open" | "columns" | "note" | "blank";
 
@@ -33,8 +32,6 @@ export interface RecipeLine {
   readonly phase: string;
   /** Remarks in the line that are no amount and no name. */
   readonly note: string;
-  /** What could not be read, in words; empty when all was. */
-  readonly notRead: string;
 }
 
 export interface Recipe {
@@ -97,7 +94,6 @@ function unread(row: number, text: string, kind: RecipeLineKind): RecipeLine {
     takesTheRest: false,
     phase: FIRST_PHASE,
     note: "",
-    notRead: "",
   };
 }
 
@@ -107,14 +103,9 @@ const FIRST_PHASE = "A";
 function listed(names: readonly string[], recogniser: Recogniser): Recipe {
   const lines = names.map((name, at): RecipeLine => {
     const recognised = recogniser(name);
-    return { ...unread(at + 1, name, "ingredient"), name, ...recognised, notRead: lacking(recognised.material, true) };
+    return { ...unread(at + 1, name, "ingredient"), name, ...recognised };
   });
   return { lines, batchGrams: null, phases: [{ id: "A", title: "", temperatureC: null }], isOpen: false, isIngredientList: true };
-}
-
-interface Row {
-  readonly row: number;
-  readonly text: string;
 }
 
 /** A first line whose only amount stands in brackets is a title: "Whipped cleanser (30 % cleanser)". */
@@ -125,70 +116,6 @@ function isTitle({ kind, sureness, text }: RecipeLine): boolean {
     /\([^)]*\d[^)]*\)\s*:?\s*$/u.test(text) &&
     !/\d/u.test(text.replace(/\([^)]*\)/gu, ""))
   );
-}
-
-const NUMBER_NEXT = String.raw`(?:~\s*)?\d|½|¼|¾|⅓|⅔|(?:${WORD_NUMBER_SOURCE})\s+(?:${UNIT_SOURCE})(?![\p{L}])`;
-/** What parts several materials in one line: with and without "and", which may also add two measures of one. */
-const PARTERS = [
-  new RegExp(String.raw`;\s*|,\s+(?=${NUMBER_NEXT}|the rest|rest\b|and\b)|\s+(?:\+|and)\s+(?=${NUMBER_NEXT})`, "iu"),
-  new RegExp(String.raw`;\s*|,\s+(?=${NUMBER_NEXT}|the rest|rest\b|and\b)|\s+\+\s+(?=\d)`, "iu"),
-];
-
-const MAY_PART = /[;,+|]|\sand\s/iu;
-
-/** Several amounts in one line, parted by commas, semicolons or bars, are several lines of the same row. */
-function splitRows(text: string): readonly Row[] {
-  return text.split(/\r\n|\r|\n/u).flatMap((line, index): Row[] => {
-    const row = index + 1;
-    if (!MAY_PART.test(line)) return [{ row, text: line }];
-    const single = withSingleSpaces(line);
-    if (single.length > LONGEST_LINE * MOST_IN_ROW || TELLS.test(single)) return [{ row, text: line }];
-    for (const parts of [...PARTERS.map((parter) => single.split(parter)), single.split(/\s*\|\s*/u)]) {
-      const [head = "", ...others] = parts;
-      const [, title = "", first = head] = /^([^\d:]{3,60}):\s+(.+)$/u.exec(head) ?? [];
-      const all = [first, ...others];
-      if (all.length < 2 || !all.every(isMeasured)) continue;
-      const titled = title === "" ? [] : [{ row, text: title }];
-      return [...titled, ...all.map((part) => ({ row, text: part.replace(/^and\s+/iu, "") }))];
-    }
-    return [{ row, text: line }];
-  });
-}
-
-/** A sentence that tells what to do is a story, whatever commas are in it. */
-const TELLS = /^(?:step\b[^:]{0,20}:\s*)?(?:mix|stir|combine|blend|dissolve|melt|heat|whisk|pour)\b/iu;
-
-/** So many materials may stand in one line. */
-const MOST_IN_ROW = 20;
-
-/** Whether a part of a line names something and how much of it. */
-function isMeasured(part: string): boolean {
-  return (/\d|½|¼|¾|⅓|⅔|\brest\b/iu.test(part) || amountsIn(part).length > 0) && hasName(part);
-}
-
-/** What a recipe told as a story takes: "mix 60 g water with 5 g glycerin" names two materials. */
-function namedInProse(told: Row): readonly Row[] {
-  const { row, text } = told;
-  if (text.length > LONGEST_LINE || !/\p{L}/u.test(text)) return [told];
-  const amounts = amountsIn(text).filter(({ unit }) => unit !== "bare");
-  if (amounts.length === 0) return [told];
-  const parts = amounts.map(({ start }, at) => {
-    const piece = text.slice(start, amounts[at + 1]?.start ?? text.length);
-    return piece.replace(/[,;.]?\s*\b(?:with|and|in|into|then|until|to|add|stir|mix|melt|plus)\b.*$|[,;.].*$/iu, "").trim();
-  });
-  return parts.every(hasName) ? parts.map((part) => ({ row, text: part })) : [told];
-}
-
-/** Whether a part of a line says more than an amount; prose, which is read no further, does. */
-function hasName(part: string): boolean {
-  if (part.length > LONGEST_LINE) return true;
-  if (!/\p{L}/u.test(part)) return false;
-  let at = 0;
-  for (const { start, end } of amountsIn(part)) {
-    if (/\p{L}/u.test(part.slice(at, start))) return true;
-    at = end;
-  }
-  return /\p{L}/u.test(part.slice(at));
 }
 
 interface Around {
@@ -222,7 +149,6 @@ function lineOf(reading: LineReading, { row, typed, columns, recogniser }: Aroun
     isSolution: !recognised.holdsStrength && strengthPercent !== null && SAYS_SOLUTION.test(typed),
     takesTheRest,
     note,
-    notRead: lacking(recognised.material, isNothing),
   };
 }
 
@@ -230,7 +156,7 @@ function lineOf(reading: LineReading, { row, typed, columns, recogniser }: Aroun
 function ofChoice(name: string, empty: RecipeLine, recogniser: Recogniser): RecipeLine {
   const { material, sureness, offers } = recogniser(name);
   if (name === "" || sureness === "unknown" || sureness === "guess") return empty;
-  return { ...empty, kind: "ingredient", name, material, sureness, offers, notRead: lacking(material, true) };
+  return { ...empty, kind: "ingredient", name, material, sureness, offers };
 }
 
 /** "50 % citric acid" and "citric acid solution (50 %)"; "citric acid 50 %" alone is an amount. */
@@ -259,9 +185,4 @@ const LONGEST_REMARK = 2;
 
 function weaker(sureness: Sureness, isDoubtful: boolean): Sureness {
   return isDoubtful && sureness === "sure" ? "likely" : sureness;
-}
-
-function lacking(material: string | null, isNothing: boolean): string {
-  const missing = [...(material === null ? ["the material"] : []), ...(isNothing ? ["the amount"] : [])];
-  return missing.join(" and ");
 }
