@@ -97,6 +97,7 @@ test("what nobody knows comes along as an open line with its mass, until a mater
   await page.getByRole("button", { name: "“12 g betaine”", exact: true }).click();
   await page.getByRole("button", { name: "Cocamidopropyl betaine", exact: true }).click();
   await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toHaveValue("12.00");
+  await expect(page.getByLabel("Cocamidopropyl betaine, percent")).toBeFocused();
   await page.getByRole("button", { name: "“3 g moondust”", exact: true }).click();
   await expect(page.getByText("Nothing in the library is called “moondust”.")).toBeVisible();
   const search = page.getByLabel("Find the material of moondust");

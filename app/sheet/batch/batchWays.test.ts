@@ -63,7 +63,7 @@ describe("to fit the largest pot", () => {
     expect(half.ok && half.note).toMatch(/^2 rounds of it are 2,?400/);
   });
 
-  it("says by which density it reckons, also where none is known", () => {
+  it("says by which density it calculates, also where none is known", () => {
     expect(potBatch(500, { ...usualPot, holds: "1" }, null)).toMatchObject({
       grams: 800,
       note: expect.stringContaining("1 g/mL") as string,

@@ -74,17 +74,17 @@ export const usualPot: TypedPot = { holds: "", unit: "L", free: "20" };
 /** One of the equal rounds in which the batch fits the largest pot, rounded down; the most it takes where the batch fits. */
 export function potBatch(batchGrams: number, typed: TypedPot, densityGramsPerMl: number | null): WantedBatch {
   const fit = parted(batchGrams, typed, densityGramsPerMl ?? WATER_GRAMS_PER_ML);
-  const reckoned = `Reckoned at ${writtenShort(densityGramsPerMl ?? WATER_GRAMS_PER_ML, 2)} g/mL, an estimate.`;
+  const basis = `Calculated at ${writtenShort(densityGramsPerMl ?? WATER_GRAMS_PER_ML, 2)} g/mL, an estimate.`;
   if ("problem" in fit) return { ok: false, problem: fit.problem };
   if (fit.rounds === 1) {
     const most = floorToMultiple(fit.mostGrams, 1);
-    return { ok: true, grams: most, note: `${writtenMass(batchGrams)} fits. This is the most that the pot takes. ${reckoned}` };
+    return { ok: true, grams: most, note: `${writtenMass(batchGrams)} fits. This is the most that the pot takes. ${basis}` };
   }
   const grams = floorToMultiple(fit.gramsEach, BATCH_STEP_GRAMS);
   return {
     ok: true,
     grams,
-    note: `${fit.rounds} rounds of it are ${writtenMass(fit.rounds * grams)}. Weigh each round by itself. ${reckoned}`,
+    note: `${fit.rounds} rounds of it are ${writtenMass(fit.rounds * grams)}. Weigh each round by itself. ${basis}`,
   };
 }
 

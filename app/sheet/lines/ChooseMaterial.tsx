@@ -30,7 +30,11 @@ export function ChooseMaterial({ line }: { readonly line: TypedLine }) {
       isGone = true;
     };
   }, []);
-  const take = (materialId: string) => editor.fixWith((sheet) => withMaterial(sheet, line.id, materialId));
+  const take = (materialId: string) => {
+    editor.fixWith((sheet) => withMaterial(sheet, line.id, materialId));
+    // What was chosen with is gone; the caret goes to the line's number.
+    editor.lineActions.focus(line.id);
+  };
   const offers = store === null || name === "" ? [] : store.find(name).slice(0, MOST_OFFERS);
   const accept = (found: FoundMaterial) => {
     if (store === null) return;

@@ -34,7 +34,7 @@ interface HeatFacts {
 interface LimitFacts {
   readonly name: string;
   /** What it is calculated as; null for the substance itself. */
-  readonly reckonedAs: string | null;
+  readonly calculatedAs: string | null;
   /** 0: not allowed. */
   readonly mostPercent: number;
 }

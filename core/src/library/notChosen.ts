@@ -1,4 +1,5 @@
-import type { Material, PlainMaterial } from "./material.ts";
+import { wholeMaterial } from "./briefMaterial.ts";
+import type { Material } from "./material.ts";
 import { remembered } from "./remembered.ts";
 
 /** The flag of what stands on a line until a material is chosen. */
@@ -8,41 +9,14 @@ const NOT_CHOSEN_FLAG = "not-chosen";
  * Stands on a line whose material is yet to be chosen: its mass counts in the whole, and nothing else is known of it.
  * Nobody can search for it.
  */
-export const notChosen: PlainMaterial = {
+export const notChosen: Material = wholeMaterial({
   slug: "not-chosen",
   name: "Material not chosen yet",
   role: "base",
   inci: [{ name: "Not chosen yet", percent: 100 }],
-  form: null,
-  charge: null,
-  active: null,
-  countsAsActive: null,
-  saltPercent: null,
-  electrolytePercent: null,
-  molarMass: null,
-  cmcMillimolar: null,
-  densityGramsPerMl: null,
-  trueDensityGramsPerMl: null,
-  dropMilligrams: null,
-  phSupplied: null,
-  phStable: null,
-  use: null,
-  maxTemperatureC: null,
-  solubleIn: [],
   flags: [NOT_CHOSEN_FLAG],
-  zein: null,
-  foam: null,
-  preservative: null,
-  acidBase: null,
-  buffers: [],
-  waterActivity: null,
-  allergens: [],
-  dispersed: null,
   handling: "Choose the material this line stands for, or delete the line.",
-  caution: null,
-  restrictions: [],
-  uncertain: [],
-};
+});
 
 /** Whether a line with this material still waits for its own. */
 export function isNotChosen({ flags }: Pick<Material, "flags">): boolean {

@@ -6,7 +6,7 @@ export interface LegalLimit {
   /** What is limited, in words. */
   readonly name: string;
   /** What it is reckoned as, where that is not the substance itself. */
-  readonly reckonedAs: string | null;
+  readonly calculatedAs: string | null;
   /** INCI names it sums over, each with how much of the reckoned substance one part of it is, by mass. */
   readonly names: Readonly<Record<string, number>>;
   /** Most in what is rinsed off, % w/w; 0 is not allowed. */
@@ -46,58 +46,58 @@ const alike = (percent: number): Pick<LegalLimit, "rinsedPercent" | "leftOnPerce
 export const legalLimits: readonly LegalLimit[] = [
   {
     name: "benzoic acid and benzoates",
-    reckonedAs: "benzoic acid",
+    calculatedAs: "benzoic acid",
     names: { "Benzoic Acid": 1, "Sodium Benzoate": BENZOIC_IN_BENZOATE, "Potassium Benzoate": 122.12 / 160.21 },
     rinsedPercent: 2.5,
     leftOnPercent: 0.5,
   },
   {
     name: "sorbic acid and sorbates",
-    reckonedAs: "sorbic acid",
+    calculatedAs: "sorbic acid",
     names: { "Sorbic Acid": 1, "Potassium Sorbate": SORBIC_IN_POTASSIUM, "Sodium Sorbate": SORBIC_IN_SODIUM },
     ...alike(0.6),
   },
   {
     name: "salicylic acid as a preservative",
-    reckonedAs: "salicylic acid",
+    calculatedAs: "salicylic acid",
     names: { "Salicylic Acid": 1, "Sodium Salicylate": SALICYLIC_IN_SODIUM },
     ...alike(0.5),
   },
-  { name: "phenoxyethanol", reckonedAs: null, names: same("Phenoxyethanol"), ...alike(1) },
-  { name: "benzyl alcohol", reckonedAs: null, names: same("Benzyl Alcohol"), ...alike(1) },
+  { name: "phenoxyethanol", calculatedAs: null, names: same("Phenoxyethanol"), ...alike(1) },
+  { name: "benzyl alcohol", calculatedAs: null, names: same("Benzyl Alcohol"), ...alike(1) },
   {
     name: "dehydroacetic acid and its salts",
-    reckonedAs: "dehydroacetic acid",
+    calculatedAs: "dehydroacetic acid",
     names: { "Dehydroacetic Acid": 1, "Sodium Dehydroacetate": DEHYDROACETIC_IN_SODIUM },
     ...alike(0.6),
   },
-  { name: "diazolidinyl urea", reckonedAs: null, names: same("Diazolidinyl Urea"), ...alike(0.5) },
-  { name: "DMDM hydantoin", reckonedAs: null, names: same("DMDM Hydantoin"), ...alike(0.6) },
+  { name: "diazolidinyl urea", calculatedAs: null, names: same("Diazolidinyl Urea"), ...alike(0.5) },
+  { name: "DMDM hydantoin", calculatedAs: null, names: same("DMDM Hydantoin"), ...alike(0.6) },
   {
     name: "iodopropynyl butylcarbamate (not for children under 3, bath products and shampoos apart)",
-    reckonedAs: null,
+    calculatedAs: null,
     names: same("Iodopropynyl Butylcarbamate"),
     rinsedPercent: 0.02,
     leftOnPercent: 0.01,
   },
   {
     name: "methylchloroisothiazolinone with methylisothiazolinone, 3 to 1",
-    reckonedAs: null,
+    calculatedAs: null,
     names: same("Methylchloroisothiazolinone", "Methylisothiazolinone"),
     rinsedPercent: 0.0015,
     leftOnPercent: 0,
   },
   ...Object.entries(parabens)
     .slice(0, 2)
-    .map(([name, part]): LegalLimit => ({ name: name.toLowerCase(), reckonedAs: "its acid", names: { [name]: part }, ...alike(0.4) })),
+    .map(([name, part]): LegalLimit => ({ name: name.toLowerCase(), calculatedAs: "its acid", names: { [name]: part }, ...alike(0.4) })),
   {
     name: "propylparaben and butylparaben",
-    reckonedAs: "their acid",
+    calculatedAs: "their acid",
     names: { Propylparaben: parabens.Propylparaben, Butylparaben: parabens.Butylparaben },
     ...alike(0.14),
   },
-  { name: "all parabens", reckonedAs: "their acid", names: parabens, ...alike(0.8) },
-  { name: "zinc pyrithione", reckonedAs: null, names: same("Zinc Pyrithione"), ...alike(0) },
+  { name: "all parabens", calculatedAs: "their acid", names: parabens, ...alike(0.8) },
+  { name: "zinc pyrithione", calculatedAs: null, names: same("Zinc Pyrithione"), ...alike(0) },
 ];
 
 const limitsByName = new Map<string, readonly LegalLimit[]>();

@@ -10,8 +10,8 @@ function limitWords(name: string, percent: number, mostPercent: number): string 
     : `${name}: ${writtenPercent(percent)} %, at most ${writtenPercent(mostPercent)} %`;
 }
 
-function reckoned(limits: readonly { readonly reckonedAs: string | null }[]): string {
-  const as = [...new Set(limits.flatMap(({ reckonedAs }) => reckonedAs ?? []))];
+function basis(limits: readonly { readonly calculatedAs: string | null }[]): string {
+  const as = [...new Set(limits.flatMap(({ calculatedAs }) => calculatedAs ?? []))];
   return as.length === 0 ? "" : `, calculated as ${joined(as)}`;
 }
 
@@ -95,7 +95,7 @@ export const cautionWords: WordsFor<
   }),
   LIMIT_OVER: ({ limits, leftOn }) => ({
     what: `${capital(joined(limits.map(({ name, percent, mostPercent }) => limitWords(name, percent, mostPercent))))}.`,
-    why: `The ${limitsOf.place} of ${limitsOf.asOf}, ${leftOn ? "left on" : "rinsed off"}${reckoned(limits)}. For orientation: check where you live.`,
+    why: `The ${limitsOf.place} of ${limitsOf.asOf}, ${leftOn ? "left on" : "rinsed off"}${basis(limits)}. For orientation: check where you live.`,
     cure: "Lower it below the limit, or exchange it.",
   }),
   ACTIVE_DOSE: ({ substance, percent, lowPercent, highPercent }) => ({

@@ -3,14 +3,14 @@ import { limitsFor, limitsOf } from "../../preservation/limits.ts";
 import type { Material } from "../../library/material.ts";
 import { writtenPercent } from "../../quantities/written.ts";
 
-interface ToldLimit extends Pick<LegalLimit, "name" | "reckonedAs"> {
+interface ToldLimit extends Pick<LegalLimit, "name" | "calculatedAs"> {
   readonly mostPercent: number;
 }
 
 /** A limit of law for orientation: what, how much, as what, where and when. */
-export function orientation({ name, reckonedAs, mostPercent }: ToldLimit, leftOn: boolean): string {
+export function orientation({ name, calculatedAs, mostPercent }: ToldLimit, leftOn: boolean): string {
   const most = mostPercent === 0 ? "not allowed" : `at most ${writtenPercent(mostPercent)} %`;
-  const as = reckonedAs === null ? "" : ` as ${reckonedAs}`;
+  const as = calculatedAs === null ? "" : ` as ${calculatedAs}`;
   return `For orientation, ${limitsOf.place} of ${limitsOf.asOf}: ${name} ${most}${as}, ${leftOn ? "left on" : "rinsed off"}.`;
 }
 

@@ -26,7 +26,7 @@ export const limitOver: Rule = {
         lines: idsOf(linesOf(bring)),
         facts: {
           leftOn,
-          limits: over.map(({ limit: { name, reckonedAs }, percent, mostPercent }) => ({ name, reckonedAs, percent, mostPercent })),
+          limits: over.map(({ limit: { name, calculatedAs }, percent, mostPercent }) => ({ name, calculatedAs, percent, mostPercent })),
         },
       },
     ];

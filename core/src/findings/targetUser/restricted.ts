@@ -15,8 +15,8 @@ export const restricted: Rule = {
     const rows = new Map(
       carriers.map((resolved) => {
         const limits = new Set(limited.filter((content) => content.resolved === resolved).flatMap(({ material }) => limitsFor(material)));
-        const told = [...limits].map(({ name, reckonedAs, leftOnPercent, rinsedPercent }) => ({
-          ...{ name, reckonedAs },
+        const told = [...limits].map(({ name, calculatedAs, leftOnPercent, rinsedPercent }) => ({
+          ...{ name, calculatedAs },
           mostPercent: leftOn ? leftOnPercent : rinsedPercent,
         }));
         const { slug, restrictions } = resolved.material;
