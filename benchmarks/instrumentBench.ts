@@ -8,6 +8,8 @@ import { type Measured, quantile } from "./measure";
 const SLOW_DOWN = 4;
 const READINGS_PER_SECOND = 20;
 const STREAM_SECONDS = 10;
+/** Advice that has not come by then does not come. */
+const LONGEST_MILLISECONDS = 10_000;
 const HAND_MILLISECONDS = 600;
 const READINGS = ["7.41", "6.83", "6.42", "6.05", "5.71", "5.49"];
 
@@ -85,10 +87,13 @@ async function adviceMilliseconds(context: BrowserContext): Promise<readonly num
 }
 
 async function pressToAdvice(page: Page): Promise<number> {
-  return page.getByRole("button", { name: "Take the reading" }).evaluate(async (button: HTMLElement) => {
+  return page.getByRole("button", { name: "Take the reading" }).evaluate(async (button: HTMLElement, longest) => {
     const began = performance.now();
     button.click();
-    while (document.querySelector("output[aria-label^='Add, g of']") === null) await new Promise(requestAnimationFrame);
+    while (document.querySelector("output[aria-label^='Add, g of']") === null) {
+      await new Promise(requestAnimationFrame);
+      if (performance.now() - began > longest) throw new Error(`no advice came: ${document.querySelector("main")?.innerText ?? ""}`);
+    }
     return performance.now() - began;
-  });
+  }, LONGEST_MILLISECONDS);
 }

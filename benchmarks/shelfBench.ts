@@ -60,7 +60,7 @@ async function importSeconds(page: Page, address: string): Promise<number> {
   await page.getByText(`${MATERIALS.toLocaleString("en-GB")} of ${MATERIALS.toLocaleString("en-GB")} rows can be brought in.`).waitFor();
   const began = performance.now();
   await page.getByRole("button", { name: "Put the ticked rows into the library" }).click();
-  await page.getByRole("progressbar").waitFor();
+  await page.getByRole("progressbar").waitFor({ state: "attached" });
   await page.getByRole("heading", { name: "The shelf" }).waitFor();
   return (performance.now() - began) / 1000;
 }

@@ -77,6 +77,27 @@ test("a recipe as it is written becomes the sheet, under its own title; what is 
   await expect(asked).toBeFocused();
 });
 
+test("what a recipe says of making it stays with the sheet, and its sentences become steps with their times", async ({ page }) => {
+  await beginFormula(page);
+  await page
+    .getByLabel("Recipe as it is written")
+    .fill("Stage Door wash\n20 g coco glucoside\n3 g glycerin\nwater to 100\n\nStir gently for 25 minutes. Let it rest overnight.");
+  await page.getByRole("button", { name: "Read it into the sheet" }).click();
+  await page.getByText("Method", { exact: true }).click();
+  await expect(page.getByRole("textbox", { name: "Method, in words" })).toHaveValue(/Stir gently for 25 minutes/);
+  await expect(page.getByText(/^saved \d\d/)).toBeVisible();
+  await page.reload();
+  await page.getByRole("link", { name: "Steps", exact: true }).click();
+  const said = page.getByRole("region", { name: "What the recipe says" });
+  await expect(said.getByRole("listitem").filter({ hasText: "Stir gently" })).toContainText("25 min");
+  await said.getByRole("button", { name: "Make a step of: Stir gently for 25 minutes." }).click();
+  await expect(said.getByRole("listitem").filter({ hasText: "Stir gently" })).toContainText("is a step");
+  await page.getByRole("button", { name: /^Keep these steps/ }).click();
+  await expect(page.getByText("Your steps are kept with this draft.")).toBeVisible();
+  await page.reload();
+  await expect(page.getByText("As the recipe says").first()).toBeVisible();
+});
+
 test("what nobody knows comes along as an open line with its mass, until a material is chosen", async ({ page }) => {
   await beginFormula(page);
   await page.getByLabel("Recipe as it is written").fill("20 g coco glucoside\n3 g moondust\n12 g betaine\nwater to 100");

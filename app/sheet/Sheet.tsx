@@ -6,6 +6,7 @@ import { BatchPart } from "./batch/BatchPart";
 import { AddLinePart } from "./lines/AddLine";
 import { LinesPart } from "./lines/LinesPart";
 import { WithoutScriptsPart } from "./lines/WithoutScriptsPart";
+import { MethodPart } from "./MethodPart";
 import type { OpenSheet } from "./openSheet.server";
 import { MorePart } from "./readings/MorePart";
 import { StartPart } from "./start/StartPart";
@@ -50,6 +51,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
                 <LinesPart />
                 {isDraft && <AddLinePart />}
                 <StartPart />
+                <MethodPart />
                 {isDraft && <WithoutScriptsPart />}
                 <div className={classes.foot}>
                   <p className={classes.scales}>

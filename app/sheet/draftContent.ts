@@ -15,6 +15,7 @@ export function formulaOfSheet(
     scales: around.scales,
     aim: sheet.aim,
     measured: sheet.measured,
+    method: sheet.method,
     phases: sheet.phases.map(({ letter, title, temperatureC }) => ({
       id: letter,
       title,

@@ -17,6 +17,7 @@ const typed: TypedSheet = {
   batch: "1,2 kg",
   aim: noTypedAim,
   measured: nothingTypedMeasured,
+  method: "Stir.\nWait an hour.",
   phases: [
     { letter: "A", title: "water", temperature: "" },
     { letter: "B", title: "", temperature: "" },

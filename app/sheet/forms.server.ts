@@ -4,7 +4,15 @@ import Joi from "joi";
 import { choice, group, id, idOrNone, keyed, keyedById, list, tick, verbatim, whole, type TypedOf } from "../frame/fields.server";
 import type { FieldProblem } from "../frame/formAnswer";
 import { readAddress, readForm } from "../frame/readForm.server";
-import { AIM_WORDS_LENGTH, AS_WRITTEN_LENGTH, NOTE_LENGTH, PHASE_TITLE_LENGTH, WITHOUT_LENGTH, type TypedSheet } from "./typed/typedSheet";
+import {
+  AIM_WORDS_LENGTH,
+  AS_WRITTEN_LENGTH,
+  METHOD_LENGTH,
+  NOTE_LENGTH,
+  PHASE_TITLE_LENGTH,
+  WITHOUT_LENGTH,
+  type TypedSheet,
+} from "./typed/typedSheet";
 
 /** Longest text a cell may send; what it should be is said at the field. */
 const LONGEST_CELL = 5000;
@@ -66,6 +74,8 @@ const sheetForm = group({
     closeTo: verbatim(AIM_WORDS_LENGTH),
   }),
   measured: group({ ph: cell, density: cell }),
+  /** A browser sends two signs for the end of a line. */
+  method: verbatim(2 * METHOD_LENGTH),
   phases: keyed(group({ title: verbatim(PHASE_TITLE_LENGTH), temperature: verbatim(20) }), Joi.string().pattern(LETTER)).min(1),
   lines: keyedById(
     group({
@@ -126,7 +136,7 @@ function typedLots(lots: Readonly<Record<string, string>>): Pick<TypedSheet["lin
  */
 export function readSheetForm(form: FormData): SheetForm {
   const { typed: raw, problems } = readForm(sheetForm, form);
-  const { intent, name, profile, batch, aim, measured, phases, restLineId, ...rest } = raw;
+  const { intent, name, profile, batch, aim, measured, method, phases, restLineId, ...rest } = raw;
   const lines = Object.entries(raw.lines).map(([lineId, { lots, asWritten, ...line }]) => ({
     ...{ id: lineId, ...line, ...typedLots(lots) },
     ...(asWritten === "" ? {} : { asWritten }),
@@ -137,7 +147,7 @@ export function readSheetForm(form: FormData): SheetForm {
     ...rest,
     intent: intentOf(intent),
     typed: {
-      ...{ name, profile, batch, aim, measured },
+      ...{ name, profile, batch, aim, measured, method: method.replaceAll("\r\n", "\n") },
       phases: Object.entries(phases).map(([letter, phase]) => ({ letter, ...phase })),
       lines,
       restLineId: lines.find((line) => line.id === marked[0])?.id ?? null,

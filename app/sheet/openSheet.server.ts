@@ -64,6 +64,7 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
         lots.filter(({ lineId }) => lineId === line.id),
       ),
     })),
+    method: version.method,
     restLineId: lines.find((line) => line.takesTheRest)?.id ?? null,
   };
   return { version, typed, materials: new Map(lines.map((line) => [line.materialId, line.facts])) };

@@ -76,6 +76,7 @@ export async function beginFormula(ids: {
     batchGrams: FIRST_BATCH_GRAMS,
     aim: noAim,
     measured: nothingMeasured,
+    method: "",
     phases,
     lines: [{ ...line, phase: "A" }],
   } as const;
@@ -130,6 +131,7 @@ export async function contentOf(db: Database, makerId: string, asTyped: TypedShe
     batchGrams: sheet.batchGrams,
     aim: sheet.aim,
     measured: sheet.measured,
+    method: sheet.method,
     phases: sheet.phases,
     lines: sheet.lines.map(({ phase, ...line }) => ({ ...line, phaseLetter: phase })),
     assessment: assess(formula, used.bySlug, { saltPeaks: peak }),

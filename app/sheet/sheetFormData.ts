@@ -33,6 +33,7 @@ export function sheetFormData(typed: TypedSheet, base: FormBase, intent: string)
     ]),
     ...typed.lines.flatMap((line) => [...lineFields(line), [`lines.${line.id}.percent`, line.percent] as const]),
     ["restLineId", typed.restLineId ?? ""],
+    ["method", typed.method ?? ""],
   ];
   const form = new FormData();
   for (const [name, value] of fields) form.append(name, value);

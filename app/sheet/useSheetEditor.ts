@@ -57,7 +57,7 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
     return {
       lineActions,
       phaseActions,
-      head: (field: "name" | "profile" | "batch", value: string) => change(field, (sheet) => ({ ...sheet, [field]: value })),
+      head: (field: "name" | "profile" | "batch" | "method", value: string) => change(field, (sheet) => ({ ...sheet, [field]: value })),
       aim: (key: string, step: Partial<TypedAim>) => change(`aim:${key}`, (sheet) => withAim(sheet, step)),
       measured: (of: keyof TypedMeasured, text: string) => change(`measured:${of}`, (sheet) => withMeasured(sheet, of, text)),
       fixWith: (step: (sheet: TypedSheet) => TypedSheet) => change(null, step),

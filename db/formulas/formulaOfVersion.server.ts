@@ -28,6 +28,7 @@ export async function formulaOfVersion(
     profile: profile.slug,
     batchGrams: version.batchGrams,
     aim,
+    method: version.method,
     scales,
     phases: phases.map(({ letter, title, temperatureC }) => ({ id: letter, title, ...(temperatureC === null ? {} : { temperatureC }) })),
     lines: lines.map((line) => ({ ...line, phase: line.phaseLetter, material: line.facts.slug })),

@@ -82,6 +82,7 @@ const versionHead = {
   batchGrams: versions.batchGrams,
   revision: versions.revision,
   recentSaves: versions.recentSaves,
+  method: versions.method,
   measuredPh: versions.measuredPh,
   measuredDensity: versions.measuredDensity,
   process: versions.process,

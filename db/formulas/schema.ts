@@ -68,6 +68,8 @@ export const versions = pgTable(
       .notNull()
       .default(sql`'{}'`),
     closeTo: text("close_to").notNull().default(""),
+    /** What is said of making it, a sentence a line. */
+    method: text("method").notNull().default(""),
     /** Measured on the product, on a 10 % dilution; null where nobody did. */
     measuredPh: numeric("measured_ph", { mode: "number" }),
     measuredDensity: numeric("measured_density", { mode: "number" }),
@@ -113,6 +115,7 @@ export const versions = pgTable(
       .where(sql`state = 'draft'`),
     check("versions_number", sql`${table.number} > 0`),
     check("versions_note_length", sql`char_length(${table.note}) <= 2000`),
+    check("versions_method_length", sql`char_length(${table.method}) <= 20000`),
     check("versions_batch", sql`${table.batchGrams} > 0 and ${table.batchGrams} <= ${sql.raw(String(MOST_GRAMS))}`),
     check("versions_school", sql`${table.school} in ('plant-only', 'sulfate-free', 'classic', 'true-soap', 'none')`),
     check("versions_look", sql`${table.look} in ('any', 'clear', 'creamy')`),

@@ -32,6 +32,8 @@ export interface DraftContent {
   readonly batchGrams: number;
   readonly aim: Aim;
   readonly measured: Measured;
+  /** What is said of making it, a sentence a line. */
+  readonly method?: string;
   readonly phases: readonly PhaseRow[];
   readonly lines: readonly LineRow[];
   readonly assessment: Assessment;
@@ -48,6 +50,7 @@ function headOf(content: DraftContent) {
     profile: content.profile,
     batchGrams: content.batchGrams,
     ...aim,
+    method: content.method ?? "",
     measuredPh: content.measured.ph,
     measuredDensity: content.measured.densityGramsPerMl,
     without: [...aim.without],

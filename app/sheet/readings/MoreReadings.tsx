@@ -1,3 +1,5 @@
+import { isAsForeseen } from "@tensidrum/core/appearance";
+import type { ClarityLook } from "@tensidrum/core/process";
 import { checkWords, clarityWords, routeWords, type Readings } from "@tensidrum/core/assessment";
 import { strengthCurve } from "@tensidrum/core/preservation";
 import { shownMaterial, type MaterialsBySlug } from "@tensidrum/core/library";
@@ -18,10 +20,20 @@ const RawPh = lazy(() => import("./RawPh"));
 interface MoreProps {
   readonly readings: SheetReadings;
   readonly materials: MaterialsBySlug;
+  readonly looked: LookedAt | null;
+}
+
+/** How clear a batch of this formula looked. */
+export interface LookedAt {
+  /** Of the version it was made of. */
+  readonly number: number;
+  /** Its code. */
+  readonly batch: string;
+  readonly look: ClarityLook;
 }
 
 /** pH, preservation and thickness of the formula, below its lines. */
-export const MoreReadings = memo(function MoreReadings({ readings, materials }: MoreProps) {
+export const MoreReadings = memo(function MoreReadings({ readings, materials, looked }: MoreProps) {
   const { shown } = readings;
   const corridor = useUnchanged(useMemo(() => corridorData({ readings, materials }), [readings, materials]));
   const { preservationChecks, waterActivity, densityGramsPerMl } = shown;
@@ -31,7 +43,7 @@ export const MoreReadings = memo(function MoreReadings({ readings, materials }: 
   const clarity = { outlook: shown.clarity.outlook, why: clarityWords(shown.clarity, shown.looseOilPercent, materials) };
   const preservatives = shown.preservatives.map((one) => ({ ...one, name: nameIn(materials, one.material) }));
   const preservation = useUnchanged({ checks, preservatives, waterActivity });
-  const body = useUnchanged({ densityGramsPerMl, clarity, routes });
+  const body = useUnchanged({ densityGramsPerMl, clarity, looked, routes });
   return (
     <>
       <section aria-labelledby="ph-head">
@@ -57,7 +69,7 @@ function nameIn(materials: MaterialsBySlug, slug: string): string {
   return material === undefined ? slug : shownMaterial(material).name;
 }
 
-function corridorData({ readings, materials }: MoreProps): CorridorData | null {
+function corridorData({ readings, materials }: Pick<MoreProps, "readings" | "materials">): CorridorData | null {
   const { formula, shown } = readings;
   const corridor = shown.phCorridor;
   if (corridor === null) return null;
@@ -163,6 +175,7 @@ const routeNames = {
 
 interface BodyProps extends Pick<Readings, "densityGramsPerMl"> {
   readonly clarity: { readonly outlook: Readings["clarity"]["outlook"]; readonly why: string };
+  readonly looked: LookedAt | null;
   readonly routes: readonly {
     readonly route: keyof typeof routeNames;
     readonly verdict: keyof typeof verdictWords;
@@ -170,7 +183,7 @@ interface BodyProps extends Pick<Readings, "densityGramsPerMl"> {
   }[];
 }
 
-const Body = memo(function Body({ densityGramsPerMl, clarity, routes }: BodyProps) {
+const Body = memo(function Body({ densityGramsPerMl, clarity, looked, routes }: BodyProps) {
   return (
     <section aria-labelledby="body-head">
       <h2 id="body-head">Thickness and looks</h2>
@@ -180,6 +193,13 @@ const Body = memo(function Body({ densityGramsPerMl, clarity, routes }: BodyProp
       </div>
       <p className={classes.line}>
         <strong>{OUTLOOK_WORDS[clarity.outlook]}</strong>: {clarity.why} <EstimateMark of="clarity" />
+        {looked !== null && (
+          <>
+            {" "}
+            Batch {looked.batch} of v{looked.number} was {looked.look}
+            {isAsForeseen(clarity.outlook, looked.look) ? "." : ": what was seen counts for more."}
+          </>
+        )}
       </p>
       <p className={classes.line}>
         Ways to thicken it <EstimateMark of="thickening" />

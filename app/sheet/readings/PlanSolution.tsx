@@ -6,7 +6,7 @@ import { useSheet } from "../SheetState";
 /** Colours are looked at drop by drop, from a solution of this strength, %. */
 const COLOUR_STRENGTH = 1;
 
-/** The way to what helps where a material is too small to weigh: a stock solution of it, or a scent blend with it. */
+/** The way to what helps where a material is too small to weigh: a stock solution, a scent blend, or a dilution in oil. */
 export function PlanSolution({ lineId }: { readonly lineId: string }) {
   const { sheet, readings, known } = useSheet();
   const line = readings.shown.lines.find(({ id }) => id === lineId);
@@ -15,7 +15,6 @@ export function PlanSolution({ lineId }: { readonly lineId: string }) {
   if (line === undefined || slug === undefined || finest === undefined || line.percent <= 0) return null;
   const material = known.materials.bySlug.get(slug);
   const way = material === undefined ? "solution" : smallDoseWay(material);
-  if (way === "oil") return null;
   if (way === "scent") {
     return (
       <>
@@ -29,6 +28,16 @@ export function PlanSolution({ lineId }: { readonly lineId: string }) {
   const { stock } = tooSmallCures(line.grams, line.percent, finest.readabilityGrams);
   const strength = way === "colour" ? COLOUR_STRENGTH : stock?.strengthPercent;
   if (strength === undefined) return null;
+  if (way === "oil") {
+    return (
+      <>
+        {" "}
+        <Link to={`/shelf/materials/new?thinned=${slug}&strength=${strength}`} data-act="Thin it with oil">
+          Thin it with oil
+        </Link>
+      </>
+    );
+  }
   return (
     <>
       {" "}

@@ -36,6 +36,7 @@ const sheet = Joi.object<TypedSheet>({
     .required(),
   lines: Joi.array().items(line).required(),
   restLineId: words.allow(null).required(),
+  method: words,
 });
 
 const typing = Joi.object<KeptTyping & { readonly keptAt: number }>({

@@ -67,7 +67,11 @@ export function FromRecipe({ onTake, store }: FromRecipeProps) {
       })),
       store.all.filter(({ id }) => used.has(id)),
       store,
-      { batch: understood.batchGrams === null ? null : writtenShort(understood.batchGrams, 2), name: understood.title },
+      {
+        batch: understood.batchGrams === null ? null : writtenShort(understood.batchGrams, 2),
+        name: understood.title,
+        method: understood.notes.join("\n"),
+      },
     );
   };
   return (
@@ -96,7 +100,9 @@ export function FromRecipe({ onTake, store }: FromRecipeProps) {
           {understood.openPercent > 0.005 && <p>{writtenPercent(understood.openPercent)} % is not distributed.</p>}
           {understood.notes.length > 0 && (
             <details className={classes.notes}>
-              <summary>{understood.notes.length === 1 ? "1 line" : `${understood.notes.length} lines`} read as text</summary>
+              <summary>
+                {understood.notes.length === 1 ? "1 line" : `${understood.notes.length} lines`} read as text: kept as the method
+              </summary>
               {understood.notes.map((note, at) => (
                 <p key={at}>{note}</p>
               ))}

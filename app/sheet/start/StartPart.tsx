@@ -43,16 +43,18 @@ interface Begun {
   readonly batch: string | null;
   /** What the recipe is called; a name that was typed stays. */
   readonly name: string | null;
+  readonly method?: string;
 }
 
 /** The sheet with its first lines in the place of the lone water. */
-function begun(typed: TypedSheet, { lines, phases, batch, name }: Begun): TypedSheet {
+function begun(typed: TypedSheet, { lines, phases, batch, name, method }: Begun): TypedSheet {
   const ordered = phases.flatMap(({ letter }) => lines.filter(({ phase }) => phase === letter));
   const withIds = ordered.map((line) => ({ ...line, id: crypto.randomUUID() }));
   return {
     ...typed,
     name: typed.name.trim() === "" ? (name ?? "") : typed.name,
     batch: batch ?? typed.batch,
+    method: method ?? typed.method ?? "",
     phases,
     lines: withIds.map(({ takesTheRest: _, ...line }) => line),
     restLineId: withIds.find(({ takesTheRest }) => takesTheRest)?.id ?? null,

@@ -22,5 +22,5 @@ export type TakeStart = (
   phases: readonly StartPhase[],
   found: readonly FoundMaterial[],
   store: MaterialStore,
-  head: { readonly batch: string | null; readonly name: string | null },
+  head: { readonly batch: string | null; readonly name: string | null; readonly method?: string },
 ) => void;

@@ -10,6 +10,7 @@ import { StationNav } from "../../frame/stationNav/StationNav";
 import { Streams } from "../../pictures/Streams/Streams";
 import { WorkStrip } from "../../pictures/WorkStrip/WorkStrip";
 import { Choices } from "./Choices";
+import { MethodSteps } from "./MethodSteps";
 import { ProcessFindings } from "./ProcessFindings";
 import { StepEditor } from "./StepEditor";
 import { StepRows } from "./StepRows";
@@ -117,6 +118,7 @@ export function StepsPage({ sheet }: { readonly sheet: OpenSteps }) {
         </div>
         <div>
           {isDraft && <Choices state={state} />}
+          {isDraft && <MethodSteps method={sheet.formula.method ?? ""} state={state} selected={selected} onSelect={setSelected} />}
           {step === undefined ? (
             <p className={classes.hint}>Choose a step to see and change what it says.</p>
           ) : isDraft ? (

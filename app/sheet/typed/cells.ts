@@ -2,7 +2,7 @@ import { readMassGrams, readNumber, readPercent, type ReadNumber } from "@tensid
 import type { TypedAim, TypedLine, TypedPhase, TypedSheet } from "./typedSheet";
 
 /**
- * A place of the sheet that changes by itself: "name", "profile", "batch", "aim:look", "measured:ph", "rest", "order",
+ * A place of the sheet that changes by itself: "name", "profile", "batch", "method", "aim:look", "measured:ph", "rest", "order",
  * "phase:A" and "line:<id>" (whether it is there), "phase:A:title", "line:<id>:percent".
  */
 export type CellKey = string;
@@ -17,7 +17,7 @@ const lineFields = ["phase", "materialId", "percent", "assay", "asWritten", "lot
 type LineField = (typeof lineFields)[number];
 
 const headCells: readonly CellKey[] = [
-  ...["name", "profile", "batch"],
+  ...["name", "profile", "batch", "method"],
   ...aimKeys.map((key) => `aim:${key}`),
   ...["measured:ph", "measured:density"],
 ];
@@ -42,6 +42,8 @@ export function cellText(sheet: TypedSheet, key: CellKey): string | null {
     case "profile":
     case "batch":
       return sheet[kind];
+    case "method":
+      return sheet.method ?? "";
     case "aim":
       return String(sheet.aim[of as keyof TypedAim]);
     case "measured":
@@ -122,6 +124,8 @@ export function withCellFrom(sheet: TypedSheet, source: TypedSheet, key: CellKey
     case "profile":
     case "batch":
       return { ...sheet, [kind]: source[kind] };
+    case "method":
+      return { ...sheet, method: source.method ?? "" };
     case "aim":
       return { ...sheet, aim: { ...sheet.aim, [of]: source.aim[of as keyof TypedAim] } };
     case "measured":

@@ -45,6 +45,7 @@ export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (mat
   compare("name", "Name", mine.name, theirs.name);
   compare("profile", "Profile", mine.profile, theirs.profile);
   compare("batch", "Batch", mine.batch, theirs.batch);
+  compare("method", "Method", shownChoice(mine.method ?? ""), shownChoice(theirs.method ?? ""));
   for (const key of Object.keys(aimNames) as (keyof TypedAim)[]) {
     compare(`aim:${key}`, aimNames[key], shownChoice(mine.aim[key]), shownChoice(theirs.aim[key]));
   }

@@ -5,7 +5,7 @@ import type { FieldProblem } from "../../frame/formAnswer";
 import { readAim } from "./readAim";
 import { massProblem, percentProblem } from "./numberWords";
 import { lotsOfLine } from "@tensidrum/core/inventory";
-import { MOST_LINES, NAME_LENGTH, type TypedLine, type TypedLineLot, type TypedSheet } from "./typedSheet";
+import { METHOD_LENGTH, MOST_LINES, NAME_LENGTH, type TypedLine, type TypedLineLot, type TypedSheet } from "./typedSheet";
 
 /** The field a sentence belongs to, by its name in the form: "batch", "lines.<line id>.percent", "phases.A.title". */
 export type FieldKey = string;
@@ -36,6 +36,7 @@ export interface ReadSheet {
   readonly measured: Measured;
   readonly phases: readonly ReadPhase[];
   readonly lines: readonly ReadLine[];
+  readonly method: string;
 }
 
 export const percentField = (lineId: string): FieldKey => `lines.${lineId}.percent`;
@@ -69,6 +70,9 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
 
   if (typed.lines.length > MOST_LINES) say("lines", `A sheet holds at most ${MOST_LINES} lines, this one has ${typed.lines.length}.`);
 
+  const method = isBlank(typed.method ?? "") ? "" : (typed.method ?? "").trim();
+  if (method.length > METHOD_LENGTH) say("method", `A method has at most ${METHOD_LENGTH} characters, this one has ${method.length}.`);
+
   const { forWhom, without, closeTo } = typed.aim;
   sayOfText("aim.forWhom", forWhom, "For whom: ");
   sayOfText("aim.without", without, "Without: ");
@@ -93,6 +97,7 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
       },
       phases,
       lines,
+      method,
     },
     problems,
   };

@@ -73,6 +73,8 @@ export interface TypedSheet {
   readonly phases: readonly TypedPhase[];
   readonly lines: readonly TypedLine[];
   readonly restLineId: string | null;
+  /** What the recipe, or the maker, says of making it; a sentence a line. */
+  readonly method?: string;
 }
 
 export const NAME_LENGTH = 120;
@@ -80,6 +82,7 @@ export const PHASE_TITLE_LENGTH = 40;
 export const AIM_WORDS_LENGTH = 120;
 export const WITHOUT_LENGTH = 200;
 export const AS_WRITTEN_LENGTH = 300;
+export const METHOD_LENGTH = 20_000;
 export const NOTE_LENGTH = 2000;
 export const MOST_LINES = 300;
 

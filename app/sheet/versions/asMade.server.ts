@@ -70,8 +70,11 @@ async function asMade({ formulaId, batch: batchId }: BatchAddress) {
 }
 
 /** What the new draft is offered to say of where it comes from, and what was noted at the bench. */
-function noteOf(code: string, { ph, thickness, account, notes }: Awaited<ReturnType<typeof closedBatches>>[number]["result"]): string {
-  const came = resultWords({ ph, thickness, yieldPercent: account.yieldPercent });
+function noteOf(
+  code: string,
+  { ph, thickness, clarity, account, notes }: Awaited<ReturnType<typeof closedBatches>>[number]["result"],
+): string {
+  const came = resultWords({ ph, thickness, clarity, yieldPercent: account.yieldPercent });
   return [`As made in ${code}${came === "" ? "" : `: ${came}`}.`, ...notes].join("\n").slice(0, NOTE_LENGTH);
 }
 

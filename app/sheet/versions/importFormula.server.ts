@@ -116,6 +116,7 @@ function contentOf(
     batchGrams: read.batchGrams,
     aim: aimOf(read),
     measured: { ph: read.measured?.ph ?? null, densityGramsPerMl: read.measured?.densityGramsPerMl ?? null },
+    method: read.method ?? "",
     phases,
     // The sheet keeps the order of its phases.
     lines: [...lines]

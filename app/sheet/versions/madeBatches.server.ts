@@ -7,7 +7,7 @@ import { listClosedBatchesOf } from "../../../db/batches/queries.server";
 const MOST = 4;
 
 /** A closed batch of a version with what came of it. */
-export interface MadeBatch extends Pick<BatchResult, "ph" | "thickness"> {
+export interface MadeBatch extends Pick<BatchResult, "ph" | "thickness" | "clarity"> {
   readonly id: string;
   readonly versionId: string;
   readonly code: string;
@@ -20,11 +20,11 @@ export async function madeBatches(db: Executor, makerId: string, formulaId: stri
   const seen = new Set<string>();
   const made: MadeBatch[] = [];
   for (const batch of await closedBatches(db, makerId, formulaId)) {
-    const { ph, thickness, account } = batch.result;
+    const { ph, thickness, clarity, account } = batch.result;
     if (account.yieldGrams === null || seen.has(batch.versionId)) continue;
     seen.add(batch.versionId);
     const { id, versionId, code } = batch;
-    made.push({ id, versionId, code, ph, thickness, yieldGrams: account.yieldGrams, yieldPercent: account.yieldPercent });
+    made.push({ id, versionId, code, ph, thickness, clarity, yieldGrams: account.yieldGrams, yieldPercent: account.yieldPercent });
   }
   return made;
 }

@@ -6,8 +6,8 @@ const ends = group({ low: number, high: number });
 const each = <Fact extends string, Field>(facts: readonly { readonly field: Fact }[], field: Field) =>
   Object.fromEntries(facts.map((fact) => [fact.field, field])) as Record<Fact, Field>;
 
-/** From which material a new one begins. */
-export const newMaterialQuestions = group({ from: text(120) });
+/** From which material a new one begins, or which one is thinned with oil to which strength, %. */
+export const newMaterialQuestions = group({ from: text(120), thinned: text(120), strength: number });
 
 /** The form of a material of one's own, or of the facts one holds against the library; every field text. */
 export const materialForm = group({

@@ -10,7 +10,7 @@ import { materialForm, newMaterialQuestions } from "./materialForm.server";
 import { MaterialForm } from "./MaterialForm";
 import { openNewMaterial, saveNewMaterial } from "./own.server";
 
-export const loader = answer(async ({ request }: Route.LoaderArgs) => openNewMaterial(readQuestions(newMaterialQuestions, request).from));
+export const loader = answer(async ({ request }: Route.LoaderArgs) => openNewMaterial(readQuestions(newMaterialQuestions, request)));
 
 export const action = answer(async ({ request }: Route.ActionArgs) =>
   takeForm(materialForm, request, async (typed) => {

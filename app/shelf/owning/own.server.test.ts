@@ -106,7 +106,7 @@ describe("a material of one's own", () => {
   });
 
   it("begun from one of the library carries its other facts, and the two can be laid side by side", async () => {
-    const { typed: begun } = await openNewMaterial("coco-glucoside");
+    const { typed: begun } = await openNewMaterial({ from: "coco-glucoside" });
     expect(begun.name).toBe("My Coco-glucoside");
     expect(await saveNewMaterial({ ...begun, active: { typical: "47", low: "46", high: "48" } }, "coco-glucoside")).toEqual({
       slug: "my-coco-glucoside",
@@ -117,6 +117,15 @@ describe("a material of one's own", () => {
     expect(sides.map(({ slug }) => slug)).toEqual(["coco-glucoside", "my-coco-glucoside"]);
     expect(differences.find(({ fact }) => fact === "active")).toMatchObject({ other: "47, 46 to 48 %" });
     expect(differences.map(({ fact }) => fact)).not.toContain("foam");
+  });
+
+  it("an oil too small to weigh is begun as a tenth of itself in a light oil, and is what the form says", async () => {
+    const { typed: begun } = await openNewMaterial({ thinned: "tocopherol", strength: "10" });
+    expect(begun.parts).toBe("tocopherol 10\ncaprylic-capric-triglyceride 90");
+    const saved = await saveNewMaterial(begun, "");
+    expect(saved).toHaveProperty("slug");
+    const { typed: odd } = await openNewMaterial({ thinned: "tocopherol", strength: "none" });
+    expect(odd.parts).toBe(begun.parts);
   });
 
   it.each<[string, Partial<TypedMaterial>, string]>([

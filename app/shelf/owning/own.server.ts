@@ -1,4 +1,4 @@
-import { Refusal } from "@tensidrum/core/quantities";
+import { readPercent, Refusal, toDecimals } from "@tensidrum/core/quantities";
 import { saysTheSame, shownMaterial, type Material, type OwnFacts } from "@tensidrum/core/library";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { brokenConstraint } from "../../../db/failures.server";
@@ -28,8 +28,20 @@ async function around(): Promise<MaterialsAround & { readonly idOf: ReadonlyMap<
   };
 }
 
-/** The form of a new material, empty or begun from another. */
-export async function openNewMaterial(from: string) {
+/** What thins an oil: light, without smell, and it keeps. */
+const THINNING_OIL = "caprylic-capric-triglyceride";
+const USUAL_STRENGTH = 10;
+
+/** The form of a new material: empty, begun from another, or as a material thinned with oil, whose drops can be weighed. */
+export async function openNewMaterial({ from = "", thinned = "", strength = "" }: { from?: string; thinned?: string; strength?: string }) {
+  const dropped = thinned === "" ? undefined : await findMaterial(database(), currentMakerId(), thinned);
+  if (dropped !== undefined) {
+    const read = readPercent(strength);
+    const percent = read.ok && read.value > 0 && read.value < 100 ? read.value : USUAL_STRENGTH;
+    const name = `${shownMaterial(dropped.facts).name}, ${percent} % in oil`;
+    const parts = `${thinned} ${percent}\n${THINNING_OIL} ${toDecimals(100 - percent, 4)}`;
+    return { from: "", typed: { ...typedMaterial(null), name, parts, role: dropped.facts.role, form: "oil" } };
+  }
   const base = from === "" ? undefined : await findMaterial(database(), currentMakerId(), from);
   const typed = typedMaterial(base?.facts ?? null);
   return {

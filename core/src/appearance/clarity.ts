@@ -13,6 +13,19 @@ export interface ClarityOutlook {
   readonly lines: readonly string[];
 }
 
+/** How each outlook may look: a jar and an eye tell no finer. */
+const LOOKS = {
+  clear: ["clear", "slightly hazy"],
+  clears: ["clear", "slightly hazy"],
+  hazy: ["slightly hazy", "hazy"],
+  cloudy: ["hazy", "opaque"],
+} as const satisfies Readonly<Record<ClarityOutlook["outlook"], readonly string[]>>;
+
+/** Whether what a maker saw, as "slightly hazy", is what was foreseen. "hazy" is not what "clear" foresaw. */
+export function isAsForeseen(outlook: ClarityOutlook["outlook"], look: string): boolean {
+  return LOOKS[outlook].some((one) => one === look);
+}
+
 const NOISE_PERCENT = 1e-9;
 /** Glucosides that were this warm are clear at once, °C. */
 const WARM_C = 40;

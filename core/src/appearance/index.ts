@@ -1,1 +1,2 @@
+export { isAsForeseen } from "./clarity.ts";
 export type { ClarityOutlook } from "./clarity.ts";

@@ -25,6 +25,8 @@ export interface Draft {
   readonly lines: readonly DraftLine[];
   readonly aim?: Aim;
   readonly measured?: Measured;
+  /** What is said of making it, a sentence a line. */
+  readonly method?: string;
 }
 
 /** What was measured on the product; null where nothing was. */
@@ -45,6 +47,7 @@ export function formulaOfDraft(draft: Draft): Formula {
     batchGrams: draft.batchGrams,
     scales: draft.scales.map(({ name, readabilityGrams, capacityGrams }) => ({ name, readabilityGrams, capacityGrams })),
     ...measuredKey(draft.measured ?? nothingMeasured),
+    ...(draft.method === undefined || draft.method === "" ? {} : { method: draft.method }),
     phases: draft.phases,
     lines: draft.lines.map(lineOfDraft),
   };

@@ -122,6 +122,8 @@ export interface Formula {
   readonly batchGrams: number;
   readonly scales: readonly Scale[];
   readonly measured?: MeasuredProduct;
+  /** What the recipe or the maker says of making it, a sentence a line; the steps stand in `process`. */
+  readonly method?: string;
   readonly phases: readonly Phase[];
   readonly lines: readonly FormulaLine[];
   readonly splits?: readonly Split[];

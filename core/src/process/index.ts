@@ -10,7 +10,7 @@ export type { BatchState, BatchStep } from "./batch/batchState.ts";
 export type { BatchLine, BatchPlan, ShelfSolution } from "./batch/batchPlan.ts";
 export { contentsOf, evaporationAt, partTargetGrams } from "./batch/contents.ts";
 export { clarityLooks, entryKinds, looksWords, phWays, readOffs, thicknessUnits } from "./batch/entries.ts";
-export type { BatchEntry, DosedAgent, DosedSalt, PhWay, ReadOff, ThicknessUnit } from "./batch/entries.ts";
+export type { BatchEntry, ClarityLook, DosedAgent, DosedSalt, PhWay, ReadOff, ThicknessUnit } from "./batch/entries.ts";
 export { doneFormula } from "./batch/doneFormula.ts";
 export { lotsDosed } from "./batch/lotsDosed.ts";
 export { massAccount } from "./batch/massAccount.ts";

@@ -1,5 +1,7 @@
 export { answerRecipe } from "./answerRecipe.ts";
 export type { Amount } from "./amounts.ts";
+export { methodSteps } from "./methodSteps.ts";
+export type { MethodStep } from "./methodSteps.ts";
 export { nameIn } from "./nameIn.ts";
 export { readRecipe } from "./readRecipe.ts";
 export type { Recipe, RecipeLine, RecipeLineKind } from "./readRecipe.ts";

@@ -88,6 +88,7 @@ export const formulaSchema = Joi.object({
     .items(Joi.object({ name: textField.required(), readabilityGrams: positiveField.required(), capacityGrams: positiveField.required() }))
     .max(20),
   measured: Joi.object({ ph: phField, densityGramsPerMl: densityField }),
+  method: Joi.string().allow("").max(20_000),
   phases: Joi.array()
     .items(Joi.object({ id: idField.required(), title: textField, temperatureC: temperatureField }))
     .max(500),

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { entry, weighed } from "../../testing/batchEntries.ts";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import { agentsOf, type BenchAgent } from "../tuning/agents.ts";
+import type { BatchEntry } from "./entries.ts";
 import { batchResult } from "./batchResult.ts";
 import { doneFormula } from "./doneFormula.ts";
 import { planBatch } from "./planBatch.ts";
@@ -99,5 +100,13 @@ describe("what came of a batch", () => {
     expect([ph, thickness?.viscosity, notes]).toEqual([null, 3.2, ["a little hazy"]]);
     expect(account.yieldPercent).toBeCloseTo((100 * 490) / 510, 9);
     expect(batchResult(plan, []).thickness).toBeNull();
+  });
+
+  it("tells how clear it looked last, and not what it was before an addition", () => {
+    const looked = (when: "now" | "before", clarity: "clear" | "hazy" | "") =>
+      entry({ kind: "looked", step: null, when, thickness: "", clarity, words: [], text: "" });
+    const clarityOf = (...looks: readonly BatchEntry[]) => batchResult(plan, [...all, ...looks]).clarity;
+    expect(clarityOf(looked("now", "hazy"), looked("now", "clear"), looked("now", ""))).toBe("clear");
+    expect(clarityOf(looked("before", "hazy"))).toBeNull();
   });
 });

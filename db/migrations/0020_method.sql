@@ -1,0 +1,2 @@
+ALTER TABLE "versions" ADD COLUMN "method" text DEFAULT '' NOT NULL;--> statement-breakpoint
+ALTER TABLE "versions" ADD CONSTRAINT "versions_method_length" CHECK (char_length("versions"."method") <= 20000);
