@@ -18,6 +18,7 @@ export function MethodPart() {
       <Textarea
         name="method"
         aria-label="Method, in words"
+        w="100%"
         autosize
         minRows={2}
         maxRows={14}

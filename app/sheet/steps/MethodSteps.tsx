@@ -12,7 +12,10 @@ interface MethodStepsProps {
   readonly onSelect: (id: string) => void;
 }
 
-/** What the recipe says of making it: each sentence can become a step, or give its time to the step that is chosen. */
+/**
+ * What the recipe says of making it: each sentence can become a step, behind the chosen one or the last that takes something in,
+ * or give its time to the chosen step.
+ */
 export function MethodSteps({ method, state, selected, onSelect }: MethodStepsProps) {
   const { process, list, change } = state;
   const sentences = methodSteps(method);
@@ -22,7 +25,13 @@ export function MethodSteps({ method, state, selected, onSelect }: MethodStepsPr
     const id = `${OWN_ID}${crypto.randomUUID()}`;
     const facts = { ...(waitMinutes === null ? {} : { waitMinutes }), ...(atMostC === null ? {} : { atMostC }) };
     change(
-      addStep(process, selected ?? process.steps.at(-1)?.id ?? null, { id, title: "As the recipe says", do: text, lines: [], ...facts }),
+      addStep(process, selected ?? process.steps.findLast(({ lines }) => lines.length > 0)?.id ?? null, {
+        id,
+        title: "As the recipe says",
+        do: text,
+        lines: [],
+        ...facts,
+      }),
     );
     onSelect(id);
   };
