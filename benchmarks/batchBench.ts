@@ -64,7 +64,7 @@ async function longBatch(db: Database): Promise<string> {
     add({ kind: "done", step: step.id });
   }
   while (entries.length < EVENTS) add({ kind: "noted", step: null, text: `note ${entries.length}` });
-  await addEntries(db, workshop.id, id, () => ({ entries, lots: new Map(), finishedAt: null }));
+  await addEntries(db, workshop.id, id, () => ({ entries, lots: new Map(), filled: [], finishedAt: null }));
   return id;
 }
 

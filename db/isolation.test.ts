@@ -30,6 +30,12 @@ const ownMaterialId = crypto.randomUUID();
 const saltSampleBase = "ab".repeat(32);
 const saltSample = { id: crypto.randomUUID(), saltPercent: 1.5, viscosity: 0.6, unit: "Pa·s", said: "" } as const;
 
+const container: containerQueries.OwnContainer = {
+  ...{ id: crypto.randomUUID(), name: "Own bottle", type: "bottle", note: "", pieces: 10, priceEach: null, tareGrams: null },
+  ...{ nominalMl: 100, brimfulMl: 112, headspaceMl: 4, dipTubeMl: 0, labelWidthMm: null, labelHeightMm: null },
+};
+const filled = { rowId: "bottles", containerId: container.id, name: "Own bottle", use: "use", count: 3, grams: 300 } as const;
+
 let db: Database;
 let close: () => Promise<void>;
 let glycerinId: string;
@@ -52,6 +58,7 @@ async function possessions() {
     "batches",
     "batch_lots",
     "batch_entries",
+    "batch_containers",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -80,11 +87,12 @@ beforeAll(async () => {
   const [lot] = await stockQueries.lotsOfMaterial(db, workshop.id, glycerinId);
   if (lot === undefined) throw new Error("no glycerin on the demo's shelf");
   lotId = lot.id;
+  await containerQueries.saveContainer(db, workshop.id, container);
   await saltSampleQueries.addSaltSample(db, workshop.id, saltSampleBase, saltSample);
   await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
   await batchWrites.addPhoto(db, workshop.id, batchId, {
     photo: { id: photoId, picture: Buffer.from("x"), width: 1, height: 1 },
-    decide: () => ({ entries: [dosed], lots: new Map(), finishedAt: new Date() }),
+    decide: () => ({ entries: [dosed], lots: new Map(), filled: [filled], finishedAt: new Date() }),
   });
 });
 
@@ -215,15 +223,16 @@ const asked: Record<string, () => Promise<unknown>> = {
   codesOfBatches: async () => batchQueries.codesOfBatches(db, stranger.id, "GR-"),
   beginBatch: async () => refused(batchWrites.beginBatch(db, stranger.id, batch(crypto.randomUUID(), "mine"), [])),
   addEntries: async () =>
-    batchWrites.addEntries(db, stranger.id, batchId, () => ({ entries: [], lots: new Map(), finishedAt: new Date() })),
+    batchWrites.addEntries(db, stranger.id, batchId, () => ({ entries: [], lots: new Map(), filled: [], finishedAt: new Date() })),
   addPhoto: async () =>
     refused(
       batchWrites.addPhoto(db, stranger.id, batchId, {
         photo: { id: crypto.randomUUID(), picture: Buffer.from("x"), width: 1, height: 1 },
-        decide: () => ({ entries: [], lots: new Map(), finishedAt: null }),
+        decide: () => ({ entries: [], lots: new Map(), filled: [], finishedAt: null }),
       }),
     ),
   findPhoto: async () => batchQueries.findPhoto(db, stranger.id, { batchId, photoId }),
+  listFillable: async () => batchQueries.listFillable(db, stranger.id, 10),
   listOpenBatches: async () => batchQueries.listOpenBatches(db, stranger.id),
   listAllSaltSamples: async () => saltSampleQueries.listAllSaltSamples(db, stranger.id),
   listSaltSamples: async () => saltSampleQueries.listSaltSamples(db, stranger.id, saltSampleBase),
@@ -237,10 +246,11 @@ const asked: Record<string, () => Promise<unknown>> = {
     return (await makerQueries.findMaker(db, workshop.id))?.funnelK === 7 ? ["another's funnel"] : [];
   },
   listContainers: async () => containerQueries.listContainers(db, stranger.id),
-  replaceContainers: async () => {
-    await containerQueries.replaceContainers(db, stranger.id, []);
+  saveContainer: async () => {
+    await containerQueries.saveContainer(db, stranger.id, { ...container, name: "Taken" });
     return [];
   },
+  deleteContainer: async () => ((await containerQueries.deleteContainer(db, stranger.id, container.id)) ? ["another's container"] : []),
   listScents: async () => scentQueries.listScents(db, stranger.id),
   findScent: async () => scentQueries.findScent(db, stranger.id, scentId),
   listRounds: async () => scentQueries.listRounds(db, stranger.id, scentId),

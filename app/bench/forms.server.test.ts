@@ -62,6 +62,7 @@ describe("forms of the bench", () => {
         temperature: "",
         drops: "",
         count: "",
+        ...{ row: "", number: "", works: "", check: "", filling: "" },
       },
       ...{ low: "", high: "", when: "", clarity: "", looks: [] },
       ...{ because: "", bead: { diameter: "", density: "", jar: "", fall: "", seconds: "" } },

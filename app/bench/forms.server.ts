@@ -74,6 +74,11 @@ export const benchForm: Joi.ObjectSchema<BenchForm> = group({
   by: cell,
   bead: group(Object.fromEntries(beadFields.map((field) => [field, cell])) as Record<(typeof beadFields)[number], typeof cell>),
   count: cell,
+  row: text(80),
+  number: cell,
+  works: cell,
+  check: cell,
+  filling: text(20_000).custom((plan: string, helpers) => (plan === "" || isFillingPlan(plan) ? plan : helpers.error("any.invalid"))),
   drops: cell,
   because: text(200),
   word: text(40),
@@ -82,6 +87,18 @@ export const benchForm: Joi.ObjectSchema<BenchForm> = group({
   readOff: choice(["", ...readOffs], ""),
   skips: keyed(text(400)),
 });
+
+/** Whether a text holds the plan of a filling, field by field. */
+function isFillingPlan(text: string): boolean {
+  try {
+    const { filling, density } = readJson(text) as { readonly filling?: unknown; readonly density?: unknown };
+    readEntries([{ id: "plan", at: "2026-01-01T00:00:00Z", kind: "fill-planned", filling, density }]);
+    return true;
+  } catch (error) {
+    if (error instanceof Refusal) return false;
+    throw error;
+  }
+}
 
 const sentEntries = group({
   behind: whole(0, Number.MAX_SAFE_INTEGER).required(),

@@ -7,7 +7,7 @@ import { Devices } from "./Devices";
 import type { OpenDevices } from "./devices.server";
 import { DropsForm } from "./DropsForm";
 import { FunnelForm } from "./FunnelForm";
-import { containerColumns, filledRows, scaleColumns } from "./rows";
+import { filledRows, scaleColumns } from "./rows";
 import { RowsForm } from "./RowsForm";
 import type { FormAnswer } from "../frame/formAnswer";
 import type { OpenSettings } from "./settings.server";
@@ -23,8 +23,8 @@ interface SettingsPageProps {
 
 /** Settings by what the maker has on the bench. */
 export function SettingsPage({ settings, answered }: SettingsPageProps) {
-  const { scales, containers, drops, funnel, batchCode, blankIds, devices } = settings;
-  const rowsOf = (intent: "scales" | "containers", stored: OpenSettings["scales"]) => {
+  const { scales, drops, funnel, batchCode, blankIds, devices } = settings;
+  const rowsOf = (intent: "scales", stored: OpenSettings["scales"]) => {
     const refused = answered?.typed.intent === intent ? { answered, rows: filledRows(answered.typed.rows) } : null;
     return refused ?? { answered: null, rows: stored };
   };
@@ -52,22 +52,6 @@ export function SettingsPage({ settings, answered }: SettingsPageProps) {
               blankId={blankIds.scales}
               what="scale"
               save="Save the scales"
-            />
-          </section>
-          <section id="containers" aria-labelledby="containers-head">
-            <h2 id="containers-head">Containers</h2>
-            <p className={classes.why}>
-              What it is sold as says what may go in; the brim, less what stays free and what tube and pump take, says what fits. Where you
-              have not measured the brim, leave it empty.
-            </p>
-            <RowsForm
-              key={JSON.stringify(containers)}
-              intent="containers"
-              columns={containerColumns}
-              {...rowsOf("containers", containers)}
-              blankId={blankIds.containers}
-              what="container"
-              save="Save the containers"
             />
           </section>
           {devices !== null && (

@@ -30,12 +30,3 @@ export const scaleColumns = [
   number("readability", "smallest step, g", "Smallest step in grams"),
   number("capacity", "carries, g", "Most it carries in grams"),
 ] as const;
-
-export const containerColumns = [
-  text("name", "name", "Name"),
-  number("nominal", "sold as, mL", "Sold as, millilitres"),
-  number("brimful", "to the brim, mL", "To the brim, millilitres"),
-  number("headspace", "kept free, mL", "Kept free, millilitres"),
-  number("dipTube", "tube and pump, mL", "Tube and pump displace, millilitres"),
-  number("price", "price of one", "Price of one"),
-] as const;

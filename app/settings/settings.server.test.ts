@@ -34,29 +34,6 @@ describe("scales", () => {
   });
 });
 
-describe("containers", () => {
-  const pump = { name: "Pump", nominal: "250", brimful: "276", headspace: "10", dipTube: "6", price: "0.92" };
-
-  it("are kept; who has not measured the brim counts with what it is sold as", async () => {
-    const jar = { name: "Jar", nominal: "100 mL", brimful: "", headspace: "", dipTube: "", price: "" };
-    expect(await fieldsOf({ intent: "containers", rows: rowsOf(pump, jar) })).toEqual([]);
-    expect((await openSettings()).containers.map(({ cells }) => cells)).toEqual([
-      pump,
-      { name: "Jar", nominal: "100", brimful: "100", headspace: "0", dipTube: "0", price: "" },
-    ]);
-  });
-
-  it.each([
-    [{ ...pump, nominal: "0" }, "nominal"],
-    [{ ...pump, brimful: "240" }, "brimful"],
-    [{ ...pump, headspace: "-1" }, "headspace"],
-    [{ ...pump, headspace: "270", dipTube: "6" }, "headspace"],
-    [{ ...pump, price: "free" }, "price"],
-  ])("what cannot be is named", async (cells, field) => {
-    expect(await fieldsOf({ intent: "containers", rows: rowsOf(cells) })).toEqual([[0, field]]);
-  });
-});
-
 describe("money and mass", () => {
   it("are the maker's own from then on", async () => {
     expect(await openUnits()).toEqual({ currency: "", massUnit: "g" });

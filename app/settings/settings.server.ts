@@ -1,7 +1,6 @@
 import { currentMakerId, database } from "../../db/workplace.server";
 import { findMaker, saveBatchCode, saveUnits } from "../../db/makers/queries.server";
 import { usualBatchCode } from "../../db/makers/schema";
-import { openContainers, saveContainers } from "./containers.server";
 import { openDrops, weighDrops } from "./drops.server";
 import { calibrate } from "./funnel.server";
 import type { FieldProblem } from "../frame/formAnswer";
@@ -11,19 +10,13 @@ import type { TypedSettings } from "./settingsForm.server";
 
 /** Everything the maker has settled once, and identifiers for new rows. */
 export async function openSettings() {
-  const [scales, containers, drops, maker] = await Promise.all([
-    openScales(),
-    openContainers(),
-    openDrops(),
-    findMaker(database(), currentMakerId()),
-  ]);
+  const [scales, drops, maker] = await Promise.all([openScales(), openDrops(), findMaker(database(), currentMakerId())]);
   return {
     scales,
-    containers,
     drops,
     batchCode: maker?.batchCode ?? usualBatchCode,
     funnel: maker?.funnelK == null || maker.funnelC === null ? null : { k: maker.funnelK, c: maker.funnelC },
-    blankIds: { scales: crypto.randomUUID(), containers: crypto.randomUUID() },
+    blankIds: { scales: crypto.randomUUID() },
   };
 }
 
@@ -46,8 +39,6 @@ export async function saveSettings(typed: TypedSettings): Promise<readonly Field
       return calibrate(typed);
     case "scales":
       return saveScales(filledRows(typed.rows));
-    case "containers":
-      return saveContainers(filledRows(typed.rows));
   }
 }
 

@@ -12,7 +12,6 @@ const forms = {
   units: group({ intent: choice(["units"]), currency: text(8), massUnit: choice(massUnits) }),
   codes: group({ intent: choice(["codes"]), batchCode: text(40) }),
   scales: group({ intent: choice(["scales"]), rows }),
-  containers: group({ intent: choice(["containers"]), rows }),
   drops: group({ intent: choice(["drops"]), material: text(120), drops: text(20), grams: text(20) }),
   funnel: group({ intent: choice(["funnel"]), thickness: two, density: two, seconds: two }),
 } as const;

@@ -54,7 +54,7 @@ const held = async (lotId: string) => {
 const noted = (text: string): BatchEntry => ({ id: crypto.randomUUID(), at: "2026-11-26T10:00:00Z", kind: "noted", step: null, text });
 const store =
   (...entries: BatchEntry[]) =>
-  (): Decision => ({ entries, lots: new Map(), finishedAt: null });
+  (): Decision => ({ entries, lots: new Map(), filled: [], finishedAt: null });
 
 describe("a batch begins", () => {
   it("with its lots promised, and is listed before those that are finished", async () => {
@@ -73,7 +73,7 @@ describe("a batch begins", () => {
     ]);
     const done = batch();
     await beginBatch(db, workshop.id, done, []);
-    await addEntries(db, workshop.id, done.id, () => ({ entries: [noted("end")], lots: new Map(), finishedAt: new Date() }));
+    await addEntries(db, workshop.id, done.id, () => ({ entries: [noted("end")], lots: new Map(), filled: [], finishedAt: new Date() }));
     const order = (await listBatches(db, workshop.id, 50)).map(({ id }) => id);
     expect(order.indexOf(one.id)).toBeLessThan(order.indexOf(done.id));
   });
@@ -124,7 +124,7 @@ describe("entries of a batch", () => {
     const seen: number[] = [];
     const count = (stored: readonly BatchEntry[]): Decision => {
       seen.push(stored.length);
-      return { entries: [noted("next")], lots: new Map(), finishedAt: null };
+      return { entries: [noted("next")], lots: new Map(), filled: [], finishedAt: null };
     };
     await Promise.all([1, 2, 3].map(() => addEntries(db, workshop.id, one.id, count)));
     expect(seen).toEqual([1, 2, 3]);
@@ -153,7 +153,7 @@ describe("entries of a batch", () => {
     const done: BatchEntry = { ...noted("x"), kind: "done", step: "rest" };
     await addEntries(db, workshop.id, one.id, store(noted("not this"), done));
     expect((await listOpenBatches(db, workshop.id)).find(({ id }) => id === one.id)?.entries).toEqual([done]);
-    await addEntries(db, workshop.id, one.id, () => ({ entries: [noted("end")], lots: new Map(), finishedAt: new Date() }));
+    await addEntries(db, workshop.id, one.id, () => ({ entries: [noted("end")], lots: new Map(), filled: [], finishedAt: new Date() }));
     expect((await listOpenBatches(db, workshop.id)).some(({ id }) => id === one.id)).toBe(false);
   });
 
@@ -175,7 +175,7 @@ describe("entries of a batch", () => {
         await beginBatch(db, workshop.id, one, shares);
         for (const [weighed, isFinished] of wishes) {
           const lots = wantedOfLots(shares, new Map([["a", weighed]]), isFinished);
-          await addEntries(db, workshop.id, one.id, () => ({ entries: [noted("x")], lots, finishedAt: null }));
+          await addEntries(db, workshop.id, one.id, () => ({ entries: [noted("x")], lots, filled: [], finishedAt: null }));
         }
         const [weighed = null, isFinished = false] = wishes.at(-1) ?? [];
         const used = weighed ?? 0;
@@ -194,7 +194,7 @@ describe("a batch that is read while something is stored", () => {
     const storing = (async () => {
       for (let at = 0; at < 150; at += 1) {
         const entry: BatchEntry = { id: crypto.randomUUID(), at: "2026-11-27T10:00:00.000Z", kind: at % 2 === 0 ? "paused" : "resumed" };
-        await addEntries(db, workshop.id, made.id, () => ({ entries: [entry], lots: new Map(), finishedAt: null }));
+        await addEntries(db, workshop.id, made.id, () => ({ entries: [entry], lots: new Map(), filled: [], finishedAt: null }));
       }
       isOver = true;
     })();

@@ -167,6 +167,32 @@ export async function listOpenBatches(db: Executor, makerId: string) {
   return open.map((batch) => ({ ...batch, entries: rows.filter(({ batchId }) => batchId === batch.id).map(({ entry }) => entry) }));
 }
 
+/** The newest batches, open and closed, with all that counts for what is in them and what it was filled into. */
+export async function listFillable(db: Executor, makerId: string, most: number) {
+  const newest = await db
+    .select({ id: batches.id, code: batches.code, formula: batches.formula, steps: batches.steps, startedAt: batches.startedAt })
+    .from(batches)
+    .where(eq(batches.makerId, makerId))
+    .orderBy(desc(batches.startedAt))
+    .limit(most);
+  if (newest.length === 0) return [];
+  const rows = await db
+    .select({ batchId: batchEntries.batchId, entry: batchEntries.entry })
+    .from(batchEntries)
+    .where(
+      and(
+        eq(batchEntries.makerId, makerId),
+        inArray(
+          batchEntries.batchId,
+          newest.map(({ id }) => id),
+        ),
+        notInArray(batchEntries.kind, ["noted", "photographed"]),
+      ),
+    )
+    .orderBy(asc(batchEntries.position));
+  return newest.map((batch) => ({ ...batch, entries: rows.filter(({ batchId }) => batchId === batch.id).map(({ entry }) => entry) }));
+}
+
 /** The last finished batch of a version in which something was dosed, with what was weighed, read and dosed; or `undefined`. */
 export async function findLastTuned(db: Executor, makerId: string, versionId: string) {
   const dosed = db

@@ -1,6 +1,6 @@
 import { MOST_GRAMS } from "@tensidrum/core/quantities";
 import type { Formula } from "@tensidrum/core/formula";
-import { entryKinds, type BatchEntry, type Step, type Vessel } from "@tensidrum/core/process";
+import { entryKinds, fillUses, type BatchEntry, type FillUse, type Step, type Vessel } from "@tensidrum/core/process";
 import { sql } from "drizzle-orm";
 import {
   bigserial,
@@ -18,6 +18,7 @@ import {
   unique,
   uuid,
 } from "drizzle-orm/pg-core";
+import { containers } from "../containers/schema";
 import { versions } from "../formulas/schema";
 import { makers } from "../makers/schema";
 import { lots } from "../inventory/schema";
@@ -71,6 +72,36 @@ export const batchLots = pgTable(
     }).onDelete("cascade"),
     foreignKey({ name: "batch_lots_lot", columns: [table.lotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }),
     check("batch_lots_grams", sql`${table.grams} > 0 and ${table.grams} <= ${sql.raw(String(MOST_GRAMS))}`),
+  ],
+);
+
+/** What a batch was filled into, by the rows of its filling plan; it follows its entries. */
+export const batchContainers = pgTable(
+  "batch_containers",
+  {
+    batchId: uuid("batch_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    rowId: text("row_id").notNull(),
+    /** Null for one that is not on the shelf, or not any more. */
+    containerId: uuid("container_id").references(() => containers.id, { onDelete: "set null" }),
+    name: text("name").notNull(),
+    use: text("use").notNull().$type<FillUse>(),
+    count: integer("count").notNull(),
+    /** Net, all together. */
+    grams: numeric("grams", { mode: "number", precision: 12, scale: 3 }).notNull(),
+  },
+  (table) => [
+    primaryKey({ name: "batch_containers_pkey", columns: [table.batchId, table.rowId] }),
+    foreignKey({
+      name: "batch_containers_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    index("batch_containers_container").on(table.containerId),
+    check("batch_containers_use", sql`${table.use} in (${sql.raw(fillUses.map((use) => `'${use}'`).join(", "))})`),
+    check("batch_containers_count", sql`${table.count} > 0`),
+    check("batch_containers_grams", sql`${table.grams} > 0`),
+    check("batch_containers_name_length", sql`char_length(${table.name}) between 1 and 200`),
   ],
 );
 

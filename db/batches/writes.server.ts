@@ -1,10 +1,11 @@
 import type { Formula } from "@tensidrum/core/formula";
-import type { BatchEntry, Step, Vessel } from "@tensidrum/core/process";
+import type { BatchEntry, FillUse, Step, Vessel } from "@tensidrum/core/process";
 import { bookedForBatch, type Booked, type LotShare } from "@tensidrum/core/inventory";
-import { and, asc, eq, inArray, sql } from "drizzle-orm";
+import { and, asc, eq, inArray, isNotNull, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
+import { containers } from "../containers/schema";
 import { lots, movements } from "../inventory/schema";
-import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
+import { batchContainers, batchEntries, batches, batchLots, batchPhotos } from "./schema";
 
 export interface NewBatch {
   readonly id: string;
@@ -69,7 +70,19 @@ async function freeOf(db: Executor, makerId: string, lotIds: readonly string[]):
 export interface Decision {
   readonly entries: readonly BatchEntry[];
   readonly lots: ReadonlyMap<string, Booked>;
+  /** What has been filled by now. */
+  readonly filled: readonly FilledRow[];
   readonly finishedAt: Date | null;
+}
+
+/** Containers of one row of the plan that were filled. */
+export interface FilledRow {
+  readonly rowId: string;
+  readonly containerId: string | null;
+  readonly name: string;
+  readonly use: FillUse;
+  readonly count: number;
+  readonly grams: number;
 }
 
 /**
@@ -92,13 +105,61 @@ export async function addEntries(
       .from(batchEntries)
       .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId)))
       .orderBy(asc(batchEntries.position));
-    const { entries, lots: wanted, finishedAt } = decide(rows.map(({ entry }) => entry));
+    const { entries, lots: wanted, filled, finishedAt } = decide(rows.map(({ entry }) => entry));
     if (entries.length === 0) return true;
     await insertEntries(tx, makerId, batchId, entries);
     await tx.update(batches).set({ finishedAt }).where(mine);
     await book(tx, makerId, { id: batchId, code: batch.code }, wanted);
+    await bookContainers(tx, makerId, batchId, filled);
     return true;
   });
+}
+
+/** What was filled, as it is now; containers that are counted on the shelf become fewer, or come back with what was taken back. */
+async function bookContainers(db: Executor, makerId: string, batchId: string, filled: readonly FilledRow[]): Promise<void> {
+  const ofBatch = and(eq(batchContainers.makerId, makerId), eq(batchContainers.batchId, batchId));
+  const before = await db
+    .select({ rowId: batchContainers.rowId, containerId: batchContainers.containerId, count: batchContainers.count })
+    .from(batchContainers)
+    .where(ofBatch);
+  if (before.length === 0 && filled.length === 0) return;
+  const more = new Map<string, number>();
+  const count = (rows: readonly Pick<FilledRow, "containerId" | "count">[], sign: 1 | -1): void => {
+    for (const { containerId, count: pieces } of rows) {
+      if (containerId !== null) more.set(containerId, (more.get(containerId) ?? 0) + sign * pieces);
+    }
+  };
+  count(filled, 1);
+  count(before, -1);
+  await db.delete(batchContainers).where(ofBatch);
+  const changed = [...more.keys()].sort();
+  const known = new Set(
+    changed.length === 0
+      ? []
+      : (
+          await db
+            .select({ id: containers.id })
+            .from(containers)
+            .where(and(eq(containers.makerId, makerId), inArray(containers.id, changed)))
+        ).map(({ id }) => id),
+  );
+  for (const id of changed) {
+    const taken = more.get(id) ?? 0;
+    if (taken === 0 || !known.has(id)) continue;
+    await db
+      .update(containers)
+      .set({ pieces: sql`greatest(0, ${containers.pieces} - ${taken}::int)` })
+      .where(and(eq(containers.makerId, makerId), eq(containers.id, id), isNotNull(containers.pieces)));
+  }
+  if (filled.length === 0) return;
+  await db.insert(batchContainers).values(
+    filled.map((row) => ({
+      ...row,
+      containerId: row.containerId !== null && known.has(row.containerId) ? row.containerId : null,
+      batchId,
+      makerId,
+    })),
+  );
 }
 
 /** Enters what the ledger lacks, so that it says what a batch has reserved and used of each lot. */

@@ -3,7 +3,7 @@ import { blendMaterial, madeUpWater, scentBlend } from "@tensidrum/core/formula"
 import type { Material, MaterialsBySlug } from "@tensidrum/core/library";
 import dayjs from "dayjs";
 import type { Executor } from "../client.server";
-import { listContainers, replaceContainers } from "../containers/queries.server";
+import { listContainers, saveContainer } from "../containers/queries.server";
 import { findMaker, saveUnits } from "../makers/queries.server";
 import { findMaterial, insertOwnMaterial, saveOwnFacts } from "../materials/queries.server";
 import type { WayOfMaking } from "../materials/schema";
@@ -30,8 +30,9 @@ export async function loadMadeHere(db: Executor, around: Around): Promise<void> 
   await layWater(db);
   await layScent(db, around);
   if ((await listContainers(db, workshop.id)).length === 0) {
-    const own = demoContainers.map((container) => ({ ...container, id: stableUuid(`container ${container.name}`) }));
-    await replaceContainers(db, workshop.id, own);
+    for (const container of demoContainers) {
+      await saveContainer(db, workshop.id, { ...container, id: stableUuid(`container ${container.name}`) });
+    }
   }
   const maker = await findMaker(db, workshop.id);
   if (maker?.currency === "") await saveUnits(db, workshop.id, { currency: demoCurrency, massUnit: maker.massUnit });

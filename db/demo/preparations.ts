@@ -67,11 +67,38 @@ export const demoScent = {
   keptAs: "Lakeside evening scent",
 };
 
-export const demoContainers: readonly Omit<OwnContainer, "id">[] = [
-  { name: "Pump bottle, tall", nominalMl: 250, brimfulMl: 276, headspaceMl: 10, dipTubeMl: 6, priceEach: 0.92 },
-  { name: "Foam pump", nominalMl: 150, brimfulMl: 178, headspaceMl: 22, dipTubeMl: 6, priceEach: 1.35 },
-  { name: "Flip-top, guests", nominalMl: 50, brimfulMl: 56, headspaceMl: 3, dipTubeMl: 0, priceEach: 0.38 },
-  { name: "Wide jar", nominalMl: 100, brimfulMl: 112, headspaceMl: 6, dipTubeMl: 0, priceEach: 0.64 },
+type DemoContainer = Omit<OwnContainer, "id">;
+
+const container = (name: string, type: DemoContainer["type"], facts: Omit<DemoContainer, "name" | "type">): DemoContainer => ({
+  ...{ name, type },
+  ...facts,
+});
+
+export const demoContainers: readonly DemoContainer[] = [
+  container("Pump bottle, tall", "pump", {
+    ...{ nominalMl: 250, brimfulMl: 276, headspaceMl: 10, dipTubeMl: 6, tareGrams: 34.2, pieces: 14, priceEach: 0.92 },
+    ...{ labelWidthMm: 120, labelHeightMm: 70, note: "" },
+  }),
+  container("Foam pump", "foaming-pump", {
+    ...{ nominalMl: 150, brimfulMl: 178, headspaceMl: 22, dipTubeMl: 6, tareGrams: 29.6, pieces: 8, priceEach: 1.35 },
+    ...{ labelWidthMm: 100, labelHeightMm: 60, note: "only what runs like water" },
+  }),
+  container("Flip-top, guests", "bottle", {
+    ...{ nominalMl: 50, brimfulMl: 56, headspaceMl: 3, dipTubeMl: 0, tareGrams: 11.4, pieces: 40, priceEach: 0.38 },
+    ...{ labelWidthMm: 60, labelHeightMm: 40, note: "" },
+  }),
+  container("Wide jar", "jar", {
+    ...{ nominalMl: 100, brimfulMl: 112, headspaceMl: 6, dipTubeMl: 0, tareGrams: 26.8, pieces: 6, priceEach: 0.64 },
+    ...{ labelWidthMm: 140, labelHeightMm: 30, note: "balms and whipped soap" },
+  }),
+  container("Soft tube", "tube", {
+    ...{ nominalMl: 75, brimfulMl: 92, headspaceMl: 8, dipTubeMl: 0, tareGrams: 9.8, pieces: 12, priceEach: 0.55 },
+    ...{ labelWidthMm: 50, labelHeightMm: 90, note: "" },
+  }),
+  container("Sample jar", "jar", {
+    ...{ nominalMl: 30, brimfulMl: 34, headspaceMl: 2, dipTubeMl: 0, tareGrams: 12.1, pieces: 24, priceEach: 0.22 },
+    ...{ labelWidthMm: 45, labelHeightMm: 20, note: "testers and retained samples" },
+  }),
 ];
 
 export const demoCurrency = "€";

@@ -1,4 +1,4 @@
-const BATCH_PAGE = /^\/bench\/[0-9a-f-]{36}(\/record)?(\.data)?$/;
+const BATCH_PAGE = /^\/(?:bench|fill)\/[0-9a-f-]{36}(\/record)?(\.data)?$/;
 
 /**
  * Who answers a request of the bench: scripts and styles never change under their name, so what was kept comes first; a page

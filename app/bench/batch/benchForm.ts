@@ -4,6 +4,11 @@ export const benchIntents = [
   "weigh",
   "measure",
   "fill",
+  "plan-filling",
+  "check-filling",
+  "try-container",
+  "fill-one",
+  "lose-filling",
   "done",
   "skip",
   "accept",
@@ -60,6 +65,13 @@ export interface BenchForm {
   readonly bead: Readonly<Record<(typeof beadFields)[number], string>>;
   /** How many containers were filled. */
   readonly count: string;
+  /** Of a filling: the row of its plan, which container of it, whether its trial went well, and what was seen to. */
+  readonly row: string;
+  readonly number: string;
+  readonly works: string;
+  readonly check: string;
+  /** The plan of a filling as the page computed it, JSON. */
+  readonly filling: string;
   /** How many drops were weighed together. */
   readonly drops: string;
   /** Ends of the pH the maker wants. */
@@ -123,6 +135,11 @@ export function typedBenchForm(form: FormData): BenchForm {
     clarity: said("clarity"),
     looks: form.getAll("looks").map(String),
     count: said("count"),
+    row: said("row"),
+    number: said("number"),
+    works: said("works"),
+    check: said("check"),
+    filling: said("filling"),
     drops: said("drops"),
     because: said("because"),
     buffers: form.getAll("buffers").map(String),

@@ -46,6 +46,27 @@ describe("the entries of a form", () => {
     expect("entries" in made && made.entries.map((entry) => (entry.kind === "taken-back" ? entry.entry : ""))).toEqual(["c", "b", "a"]);
   });
 
+  it("a filling: its plan as the page computed it, one container with its net mass, its trial, and what was lost", () => {
+    const filling = [{ id: "r", container: null, name: "Pump", type: "pump", use: "use", count: 2, grams: 103, tareGrams: null }];
+    const density = { gramsPerMl: 1.03, source: "estimate" };
+    const made = (changes: Partial<BenchForm>) => entriesOf(form(changes), AT, NOTHING);
+    expect(made({ intent: "plan-filling", filling: JSON.stringify({ filling, density }) })).toEqual({
+      entries: [{ id: "one", at: AT, kind: "fill-planned", filling, density }],
+    });
+    expect(made({ intent: "plan-filling", filling: "5 bottles" })).toMatchObject({
+      problem: expect.stringContaining("Plan it anew") as string,
+    });
+    expect(made({ intent: "fill-one", row: "r", number: "2", grams: "103,2 g", readOff: "scale" })).toMatchObject({
+      entries: [{ kind: "container-filled", row: "r", number: 2, grams: 103.2, readOff: "scale" }],
+    });
+    expect(made({ intent: "fill-one", row: "r", number: "2", grams: "full" })).toHaveProperty("problem");
+    expect(made({ intent: "try-container", row: "r", works: "no", text: "froths" })).toMatchObject({
+      entries: [{ works: false, text: "froths" }],
+    });
+    expect(made({ intent: "check-filling", check: "dry" })).toHaveProperty("problem");
+    expect(made({ intent: "lose-filling", grams: "3", text: "spilt" })).toMatchObject({ entries: [{ kind: "fill-lost", grams: 3 }] });
+  });
+
   it("closing early skips what was said, then ends", () => {
     const made = entriesOf(form({ intent: "finish", grams: "480", skips: { rest: "filled at once" } }), AT, NOTHING);
     expect("entries" in made && made.entries.map(({ kind }) => kind)).toEqual(["skipped", "finished"]);

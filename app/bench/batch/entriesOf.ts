@@ -1,6 +1,7 @@
 import {
   clarityLooks,
   dilutedTenfold,
+  fillChecks,
   looksWords,
   phWays,
   type BatchEntry,
@@ -41,6 +42,24 @@ export function entriesOf(form: BenchForm, at: string, solutions: Solutions): Ma
       const count = readNumber(form.count);
       if (!count.ok) return { problem: "Count the containers: how many of them were filled?" };
       return one({ ...head, kind: "filled", step: form.step, count: count.value, container: form.text });
+    }
+    case "plan-filling":
+      return planEntry(form, head);
+    case "check-filling": {
+      const check = fillChecks.find((each) => each === form.check);
+      return check === undefined ? { problem: "Say what was seen to." } : one({ ...head, kind: "fill-checked", check });
+    }
+    case "try-container":
+      return one({ ...head, kind: "container-tried", row: form.row, works: form.works === "yes", text: form.text });
+    case "fill-one": {
+      const grams = gramsOfWeight(form.grams);
+      if ("problem" in grams) return grams;
+      return one({ ...head, kind: "container-filled", row: form.row, number: Number(form.number), grams: grams.value, ...readOffOf(form) });
+    }
+    case "lose-filling": {
+      const grams = gramsOfWeight(form.grams);
+      if ("problem" in grams) return grams;
+      return one({ ...head, kind: "fill-lost", grams: grams.value, text: form.text });
     }
     case "skip":
       return one({ ...head, kind: "skipped", step: form.step, reason: form.text });
@@ -112,6 +131,16 @@ export function entriesOf(form: BenchForm, at: string, solutions: Solutions): Ma
       });
       return { entries: [...skipped, { ...head, kind: "finished", yieldGrams: grams.value }] };
     }
+  }
+}
+
+/** The plan of a filling as the page computed it; the server has read every field of it before it comes here. */
+function planEntry({ filling }: BenchForm, head: Head): Made {
+  try {
+    const plan = JSON.parse(filling) as Pick<BatchEntry & { readonly kind: "fill-planned" }, "filling" | "density">;
+    return { entries: [{ ...head, kind: "fill-planned", filling: plan.filling, density: plan.density }] };
+  } catch {
+    return { problem: "This plan cannot be read. Plan it anew." };
   }
 }
 

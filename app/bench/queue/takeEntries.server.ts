@@ -1,4 +1,4 @@
-import { batchState, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/process";
+import { batchState, fillingOf, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/process";
 import type { LotShare } from "@tensidrum/core/inventory";
 import { bookedLots } from "../lots/bookedLots.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
@@ -93,6 +93,20 @@ function afterwards(plan: BatchPlan, lots: readonly LotShare[], all: readonly Ba
   const state = batchState(plan, all);
   return {
     lots: bookedLots(plan, lots, all),
+    filled: fillingOf(plan, state).rows.flatMap(({ id, container, name, use, filled }) =>
+      filled.length === 0
+        ? []
+        : [
+            {
+              rowId: id,
+              containerId: container,
+              name,
+              use,
+              count: filled.length,
+              grams: filled.reduce((sum, { grams }) => sum + grams, 0),
+            },
+          ],
+    ),
     finishedAt: state.finished === null ? null : new Date(state.finished.at),
   };
 }

@@ -51,6 +51,11 @@ const one: readonly BatchEntry[] = [
   { id: "6", at, kind: "measured", step: "prepare", grams: 620 },
   { id: "6z", at, kind: "topped-up", step: "prepare", grams: 12.3 },
   { id: "6y", at, kind: "filled", step: "fill", count: 2, container: "pump bottle 250 mL" },
+  { id: "6x", at, kind: "fill-planned", filling: [{ id: "r", container: null, name: "Pump bottle", type: "pump", use: "use", count: 5, grams: 103.1, tareGrams: null }], density: { gramsPerMl: 1.031, source: "measured" } }, // prettier-ignore
+  { id: "6w", at, kind: "fill-checked", check: "clean" },
+  { id: "6v", at, kind: "container-tried", row: "r", works: false, text: "froths the gel" },
+  { id: "6u", at, kind: "container-filled", row: "r", number: 4, grams: 103.2 },
+  { id: "6t", at, kind: "fill-lost", grams: 3.5, text: "left in the funnel" },
   { id: "6a", at, kind: "calibrated", buffers: [{ bufferPh: 4, readingPh: 4.1 }, { bufferPh: 7, readingPh: 6.95 }] }, // prettier-ignore
   { id: "6b", at, kind: "ph-read", step: "ph", ph: 6.4, way: "dilution", sampleGrams: 2 },
   { id: "6b1", at, kind: "ph-target", step: "ph", low: 5, high: 5.4, because: "a trial" },
@@ -92,6 +97,11 @@ describe("what happened, in words", () => {
       "Prepare the bench: 620.0 g",
       "Prepare the bench: 12.3 g of water put back",
       "Filled: 2 × pump bottle 250 mL",
+      "Filling planned: 5 × Pump bottle",
+      "Containers are clean and dry",
+      "A container was tried: froths the gel",
+      "Pump bottle 4 filled: 103.2 g",
+      "3.5 g lost while filling: left in the funnel",
       "Meter: 4 read as 4.1, 7 as 6.95. Slope 95.0 %: sound.",
       "pH 6.40, in a 10 % dilution, 2.0 g taken",
       "pH wanted: 5.00 to 5.40; reason: a trial",

@@ -53,6 +53,16 @@ export function entryWords(
       return `${step(entry.step)}: ${written(entry.grams, 1)} g of water put back${readOffWords(entry.readOff)}`;
     case "filled":
       return filledWords(entry);
+    case "fill-planned":
+      return `Filling planned: ${entry.filling.map(({ count, name }) => `${count} × ${name}`).join(", ")}`;
+    case "fill-checked":
+      return fillCheckWords[entry.check];
+    case "container-tried":
+      return entry.works ? "A container was tried: it works" : `A container was tried: ${entry.text}`;
+    case "container-filled":
+      return `${containerName(entry.row, byId)} ${entry.number} filled: ${written(entry.grams, 1)} g${readOffWords(entry.readOff)}`;
+    case "fill-lost":
+      return `${written(entry.grams, 1)} g lost while filling: ${entry.text}`;
     case "looked":
       return lookedWords(entry);
     case "thickness-read":
@@ -108,6 +118,18 @@ export function entryWords(
     case "finished":
       return `Closed: yield ${written(entry.yieldGrams, 1)} g`;
   }
+}
+
+/** What was seen to before filling. */
+const fillCheckWords = {
+  clean: "Containers are clean and dry",
+  refill: "Refilled containers: the old rest is out, the same formula goes in, the date is new",
+} as const;
+
+/** The container of a row of a filling plan. */
+function containerName(row: string, byId: ReadonlyMap<string, BatchEntry> | undefined): string {
+  const plans = [...(byId?.values() ?? [])].flatMap((entry) => (entry.kind === "fill-planned" ? entry.filling : []));
+  return plans.find(({ id }) => id === row)?.name ?? "Container";
 }
 
 /** What was filled, in words. */

@@ -1,16 +1,15 @@
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { useMemo, useRef, type ReactNode } from "react";
 import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { Streams } from "../../pictures/Streams/Streams";
-import { formAnswer, wholeProblem, type FormAnswer } from "../../frame/formAnswer";
+import type { FormAnswer } from "../../frame/formAnswer";
 import type { BenchForm } from "../batch/benchForm";
 import { benchStations } from "../benchStation";
-import { useSimulatedBatch, useInstruments } from "../instruments/useInstruments";
 import type { BatchHere } from "../queue/useBatchHere";
 import { AsWeighed } from "./AsWeighed";
 import { SidePanels } from "./SidePanels";
-import { BenchProvider, type Bench } from "./bench";
+import { BenchProvider } from "./bench";
 import { ClockActs } from "./ClockActs";
 import { Clocks, clocksOf } from "./Clocks";
 import { InstrumentsPanel } from "./instruments/InstrumentsPanel";
@@ -20,6 +19,7 @@ import { QueueNote } from "./QueueNote";
 import classes from "./Step.module.css";
 import { StepView } from "./StepView";
 import { useArrows } from "./useArrows";
+import { useBenchHere } from "./useBenchHere";
 import { useChimes } from "./useChimes";
 import { useWakeLock } from "./useWakeLock";
 import { FormError } from "../../components/FormError";
@@ -40,39 +40,15 @@ interface BenchPageProps {
   readonly end: ReactNode;
 }
 
-const GUARD_MILLISECONDS = 400;
-
 /** A bench: the streams, the step that is due, and what can be entered. */
 export function BenchPage({ here: batch, newId, refused, seed, isPractice = false, title, under, doors, above, end }: BenchPageProps) {
-  const { enter: enterHere, ...here } = batch;
-  const { view, next, plan, clock } = here;
-  const hidden = useSimulatedBatch(plan, seed, here.saltSamples);
-  const instruments = useInstruments({ plan, standing: view.standing, hidden, clock, isAllSimulated: isPractice });
-  const [answered, setAnswered] = useState(refused);
-  const [isGuarded, setGuarded] = useState(false);
   const column = useRef<HTMLDivElement>(null);
+  const bench = useBenchHere(batch, { newId, refused, seed, isPractice, column });
+  const { view, next, queue, answered } = bench;
   useArrows(column);
   useWakeLock();
-  const chimes = useChimes(here);
-  const clocks = clocksOf(here);
-  useEffect(() => {
-    if (!isGuarded) return;
-    const timer = setTimeout(() => {
-      setGuarded(false);
-      keepFocus(column.current);
-    }, GUARD_MILLISECONDS);
-    return () => clearTimeout(timer);
-  }, [isGuarded]);
-  const enter = useCallback(
-    (form: BenchForm): boolean => {
-      const problem = enterHere(form);
-      setAnswered(problem === null ? null : formAnswer(form, wholeProblem(problem)));
-      if (problem === null) setGuarded(true);
-      return problem === null;
-    },
-    [enterHere],
-  );
-  const bench: Bench = { ...here, instruments, isPractice, newId, answered, isGuarded, enter };
+  const chimes = useChimes(batch);
+  const clocks = clocksOf(batch);
   const { steps, finished } = view;
   const current = finished === null ? next.step : null;
   const at = steps.findIndex(({ step }) => step.id === current?.id);
@@ -98,7 +74,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
           <div className={classes.streams}>
             <Streams vessels={view.vessels} currentId={current?.id ?? null} steps={streams} />
           </div>
-          <div ref={column} className={classes.column} data-waiting={here.queue.waiting.length}>
+          <div ref={column} className={classes.column} data-waiting={queue.waiting.length}>
             <QueueNote />
             {above}
             <FormError>{answered?.sentence}</FormError>
@@ -129,10 +105,4 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
       </Frame>
     </BenchProvider>
   );
-}
-
-/** The button that was pressed is gone or was deaf: Tab goes on from the step, and who listens hears which one it is. */
-function keepFocus(column: HTMLElement | null): void {
-  if (document.activeElement !== null && document.activeElement !== document.body) return;
-  column?.querySelector<HTMLElement>("#step-head")?.focus({ preventScroll: true });
 }

@@ -1,5 +1,6 @@
 import type { Step } from "@tensidrum/core/process";
 import type { ReactNode } from "react";
+import { Link } from "react-router";
 import { lookedWords } from "../record/logOf";
 import { readThicknessWords } from "../record/accountWords";
 import { useBench } from "./bench";
@@ -45,6 +46,12 @@ export function Judge({ step }: { readonly step: Step }) {
         <Looks key={looked?.id} stepId={step.id} onEntered={() => undefined} />
       </Part>
       <Part name="Containers">
+        <p className={classes.do}>
+          <Link to={`/fill/${view.id}`} data-act="Fill container by container">
+            Fill it container by container
+          </Link>
+          , on the scale; or only count them here.
+        </p>
         <Filled step={step} />
       </Part>
       <Entry hidden={{ step: step.id }} className={classes.acts}>

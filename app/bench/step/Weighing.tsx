@@ -13,7 +13,7 @@ import { SimulatedScalePanel } from "./instruments/SimulatedScalePanel";
 import classes from "./Step.module.css";
 
 interface WeighingProps {
-  readonly intent: "weigh" | "measure";
+  readonly intent: "weigh" | "measure" | "fill-one";
   /** Of what is weighed, so that each begins with a tare of its own. */
   readonly id: string;
   readonly name: string;
@@ -32,6 +32,9 @@ interface WeighingProps {
   readonly pours?: number;
 }
 
+/** What a weight is entered for. */
+const idFields = { weigh: "line", measure: "step", "fill-one": "row" } as const;
+
 /** A weight, read off a scale or typed: how much, how far it has come, and when it may be taken. */
 export function Weighing({
   intent,
@@ -49,7 +52,7 @@ export function Weighing({
   const { instruments, answered } = useBench();
   const { link, shows, isQuiet, gone } = useInstrument(instruments.scale);
   const input = useRef<HTMLInputElement>(null);
-  const typedBefore = answered?.typed[intent === "weigh" ? "line" : "step"] === id ? answered.typed.grams : "";
+  const typedBefore = answered?.typed[idFields[intent]] === id ? answered.typed.grams : "";
   const [typed, setTyped] = useState(typedBefore);
   const step = scaleKind?.readabilityGrams ?? 10 ** -decimals;
   const [taredFor, setTaredFor] = useState<string | null>(null);

@@ -1,4 +1,4 @@
-export type StationSlug = "shelf" | "sheet" | "bench";
+export type StationSlug = "shelf" | "sheet" | "bench" | "fill";
 
 export interface Station {
   readonly station: StationSlug;
@@ -18,6 +18,7 @@ const stations: readonly { readonly station: StationSlug; readonly name: string 
   { station: "shelf", name: "Shelf" },
   { station: "sheet", name: "Sheet" },
   { station: "bench", name: "Bench" },
+  { station: "fill", name: "Fill" },
 ];
 
 /** What stands at a station. */
@@ -28,6 +29,7 @@ export interface OpenStation {
 }
 
 const CUPBOARD: OpenStation = { to: "/shelf", state: "your cupboard", isAlarm: false };
+const FILL: OpenStation = { to: "/fill", state: "your containers", isAlarm: false };
 /** What the bench says as long as nothing is being made. */
 export const BENCH: OpenStation = { to: "/bench", state: "your batches", isAlarm: false };
 
@@ -37,9 +39,10 @@ export function stationsSeenFrom(
   sheet: OpenStation,
   shelf: OpenStation = CUPBOARD,
   bench: OpenStation = BENCH,
+  fill: OpenStation = FILL,
 ): readonly Station[] {
   const hereIndex = stations.findIndex(({ station }) => station === here);
-  const open: Readonly<Record<StationSlug, OpenStation>> = { shelf, sheet, bench };
+  const open: Readonly<Record<StationSlug, OpenStation>> = { shelf, sheet, bench, fill };
   return stations.map(({ station, name }, index) => ({
     station,
     name,
@@ -58,4 +61,13 @@ export function sheetState(counts: { readonly stops: number; readonly fixes: num
   if (counts.fixes > 0) return { state: `${counts.fixes} to fix`, isAlarm: true };
   if (counts.considers > 0) return { state: `${counts.considers} to consider`, isAlarm: false };
   return { state: "no issues", isAlarm: false };
+}
+
+/** The stations as seen from where batches are filled, with the state of its own. */
+export function fillStations(state: string): readonly Station[] {
+  return stationsSeenFrom("fill", { to: "/", state: "your formulas", isAlarm: false }, undefined, undefined, {
+    to: "/fill",
+    state,
+    isAlarm: false,
+  });
 }

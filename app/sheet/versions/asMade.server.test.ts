@@ -56,7 +56,7 @@ describe("a new draft with what was done", () => {
       entry({ kind: "noted", step: null, text: "a little hazy at first" }),
       entry({ kind: "finished", yieldGrams: 490 }),
     ];
-    await addEntries(db, makerId, batch, () => ({ entries, lots: new Map(), finishedAt: new Date() }));
+    await addEntries(db, makerId, batch, () => ({ entries, lots: new Map(), filled: [], finishedAt: new Date() }));
   });
 
   it("a closed batch is told beside its version: pH and yield of all that went in, 490 of 505 g", async () => {

@@ -1,5 +1,6 @@
 import Joi from "joi";
 import { clarityLooks, entryKinds, looksWords, phWays, readOffs, thicknessUnits } from "../../process/batch/entries.ts";
+import { containerTypes, fillChecks, fillUses } from "../../process/batch/fillPlan.ts";
 import { thicknessGauges } from "../../rheology/salt/plausibleCurves.ts";
 import { thicknessWords } from "../../rheology/viscosity/words.ts";
 import { isIsoMoment } from "../../quantities/isoMoment.ts";
@@ -34,6 +35,33 @@ const entry = Joi.object({
   drops: Joi.number().integer().min(1).max(1_000),
   count: Joi.number().integer().min(1).max(10_000),
   container: nameField,
+  filling: Joi.array()
+    .items(
+      Joi.object({
+        id: idField.required(),
+        container: orUnknown(idField).required(),
+        name: nameField.required(),
+        type: Joi.string()
+          .valid(...containerTypes)
+          .required(),
+        use: Joi.string()
+          .valid(...fillUses)
+          .required(),
+        count: Joi.number().integer().min(1).max(10_000).required(),
+        grams: positiveField.required(),
+        tareGrams: orUnknown(positiveField).required(),
+      }),
+    )
+    .min(1)
+    .max(40),
+  density: Joi.object({
+    gramsPerMl: positiveField.max(5).required(),
+    source: Joi.string().valid("measured", "volume", "estimate").required(),
+  }),
+  check: Joi.string().valid(...fillChecks),
+  row: idField,
+  number: Joi.number().integer().min(1).max(10_000),
+  works: Joi.boolean(),
   buffers: Joi.array()
     .items(Joi.object({ bufferPh: phField.required(), readingPh: phField.required() }))
     .length(2),

@@ -6,6 +6,7 @@ import type { BatchEntry } from "./entries.ts";
 import { sampleOut } from "../tuning/sampleAside.ts";
 import { tunedCorridor } from "../tuning/phTuning.ts";
 import { written } from "../../quantities/written.ts";
+import { isOfFilling, whyNotFilling } from "./admitFilling.ts";
 import { whyNotSample } from "./admitSample.ts";
 import { isWaiting } from "./waits.ts";
 import { stepIsOver, tunes, wrongWeight } from "./whatCannotBe.ts";
@@ -30,6 +31,7 @@ export function whyNot(plan: BatchPlan, entries: readonly BatchEntry[], entry: B
   // Notes and photos are the most of a long batch and change nothing, unless it is one of them that is taken back.
   const isBackAsked = entry.kind === "taken-back";
   const state = batchState(plan, isBackAsked ? entries : entries.filter(({ kind }) => kind !== "noted" && kind !== "photographed"));
+  if (isOfFilling(entry)) return whyNotFilling(plan, state, entry);
   if (state.finished !== null && !isBackAsked) {
     return "This batch is closed. Take its last entry back to go on with it.";
   }

@@ -1,6 +1,7 @@
 import type { MaterialPart } from "../../library/material.ts";
 import type { BufferReading } from "../../acidity/calibration.ts";
 import type { ThicknessWord } from "../../rheology/viscosity/words.ts";
+import type { FillCheck, FillDensity, PlannedContainer } from "./fillPlan.ts";
 import type { ThicknessGauge } from "../../rheology/salt/plausibleCurves.ts";
 
 /** How a weight, a pH or a flow time came into the record when nobody typed it. */
@@ -75,6 +76,22 @@ export type BatchEntry = EntryHead &
     | { readonly kind: "topped-up"; readonly step: string; readonly grams: number; readonly readOff?: ReadOff }
     /** Containers of one kind that were filled. */
     | { readonly kind: "filled"; readonly step: string; readonly count: number; readonly container: string }
+    /** Into what a batch is to be filled; a later plan takes the place of an earlier one. */
+    | { readonly kind: "fill-planned"; readonly filling: readonly PlannedContainer[]; readonly density: FillDensity }
+    /** What was seen to before filling. */
+    | { readonly kind: "fill-checked"; readonly check: FillCheck }
+    /** One container was filled and tried before all are: by the row of the plan. */
+    | { readonly kind: "container-tried"; readonly row: string; readonly works: boolean; readonly text: string }
+    /** One container with its net mass. */
+    | {
+        readonly kind: "container-filled";
+        readonly row: string;
+        readonly number: number;
+        readonly grams: number;
+        readonly readOff?: ReadOff;
+      }
+    /** What went neither into a container nor stayed in the beaker. */
+    | { readonly kind: "fill-lost"; readonly grams: number; readonly text: string }
     /** A meter in two buffers. */
     | { readonly kind: "calibrated"; readonly buffers: readonly [BufferReading, BufferReading]; readonly readOff?: ReadOff }
     | {
@@ -162,6 +179,11 @@ export const entryKinds = [
   "measured",
   "topped-up",
   "filled",
+  "fill-planned",
+  "fill-checked",
+  "container-tried",
+  "container-filled",
+  "fill-lost",
   "calibrated",
   "ph-read",
   "ph-target",

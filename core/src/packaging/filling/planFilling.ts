@@ -1,0 +1,79 @@
+import type { ContainerType, FillUse, PlannedContainer } from "../../process/batch/fillPlan.ts";
+import { bestMix } from "./bestMix.ts";
+import { fillMassGrams, type Container } from "./fillMass.ts";
+
+/** A container the maker has, with what is chosen of it. */
+export interface FillChoice extends Container {
+  /** The maker's container. */
+  readonly container: string;
+  readonly type: ContainerType;
+  readonly tareGrams: number | null;
+  /** Pieces on the shelf; null where they are not counted. */
+  readonly pieces: number | null;
+}
+
+/** So many of a container, taken before the rest is filled. */
+export interface FixedChoice {
+  readonly container: string;
+  readonly use: FillUse;
+  readonly count: number;
+}
+
+export interface FillPlan {
+  readonly rows: readonly PlannedContainer[];
+  /** What stays in the beaker, g. */
+  readonly leftGrams: number;
+  /** What the fixed ones lack, g; 0 where there is enough. */
+  readonly lackGrams: number;
+}
+
+/**
+ * Fills a batch: first what is fixed (testers, a retained sample, a wanted number), then the rest into the mix of the chosen
+ * containers that leaves the least over, with no more than there are on the shelf. 581 g in bottles of 103 g after one
+ * retained jar of 31 g: five bottles, 35 g left.
+ * @throws Refusal when nothing fits into a chosen container.
+ */
+export function planFilling(
+  toFillGrams: number,
+  densityGramsPerMl: number,
+  {
+    choices,
+    fixed,
+    rest,
+  }: { readonly choices: readonly FillChoice[]; readonly fixed: readonly FixedChoice[]; readonly rest: readonly string[] },
+): FillPlan {
+  const byId = new Map(choices.map((choice) => [choice.container, choice]));
+  const rowOf = (id: string, use: FillUse, count: number): readonly PlannedContainer[] => {
+    const choice = byId.get(id);
+    if (choice === undefined || count < 1) return [];
+    const { container, name, type, tareGrams } = choice;
+    return [{ id: `${container}-${use}`, container, name, type, use, count, grams: fillMassGrams(choice, densityGramsPerMl), tareGrams }];
+  };
+  const first = fixed.flatMap(({ container, use, count }) => rowOf(container, use, count));
+  const open = toFillGrams - first.reduce((sum, { count, grams }) => sum + count * grams, 0);
+  const taken = (id: string): number => first.reduce((sum, row) => sum + (row.container === id ? row.count : 0), 0);
+  const free = rest.flatMap((id) => byId.get(id) ?? []);
+  if (open <= 0 || free.length === 0) return { rows: first, leftGrams: Math.max(0, open), lackGrams: Math.max(0, -open) };
+  const mix = bestMix(
+    open,
+    free.map((choice) => ({
+      name: choice.name,
+      fillGrams: fillMassGrams(choice, densityGramsPerMl),
+      ...(choice.pieces === null ? {} : { available: Math.max(0, choice.pieces - taken(choice.container)) }),
+    })),
+  );
+  const others = free.flatMap(({ container }, at) => rowOf(container, "use", mix.counts[at] ?? 0));
+  return { rows: joined([...others, ...first]), leftGrams: mix.leftoverGrams, lackGrams: 0 };
+}
+
+/** One row for each container and use. */
+function joined(rows: readonly PlannedContainer[]): readonly PlannedContainer[] {
+  const byId = new Map<string, PlannedContainer>();
+  for (const row of rows) byId.set(row.id, { ...row, count: row.count + (byId.get(row.id)?.count ?? 0) });
+  return [...byId.values()];
+}
+
+/** Density of what holds air, by the volume that 100 g of it take up, g/mL: 100 g of whip in 180 mL are 0.556 g/mL. */
+export function densityByVolume(mlOf100Grams: number): number {
+  return 100 / mlOf100Grams;
+}

@@ -1,0 +1,93 @@
+import type { BatchEntry, ReadOff } from "./entries.ts";
+import type { FillCheck, FillDensity, PlannedContainer } from "./fillPlan.ts";
+import type { BatchPlan } from "./batchPlan.ts";
+import type { BatchState } from "./batchState.ts";
+import { massAccount } from "./massAccount.ts";
+
+/** One container that was filled. */
+export interface FilledContainer {
+  /** Of its entry. */
+  readonly entry: string;
+  readonly number: number;
+  /** Net, g. */
+  readonly grams: number;
+  readonly readOff: ReadOff | null;
+}
+
+export interface FillingRow extends PlannedContainer {
+  readonly filled: readonly FilledContainer[];
+  /** How its trial went; null while none was tried. */
+  readonly tried: { readonly works: boolean; readonly text: string } | null;
+}
+
+/** A filling run where it stands. */
+export interface Filling {
+  readonly density: FillDensity | null;
+  readonly rows: readonly FillingRow[];
+  /** What there is to fill, g: the yield, or while it is not weighed what went in less the samples. */
+  readonly toFillGrams: number;
+  readonly isYieldKnown: boolean;
+  readonly filledGrams: number;
+  readonly lostGrams: number;
+  /** Neither filled nor said to be lost, g; negative where more was filled than there was. */
+  readonly leftGrams: number;
+  /** The next container of the plan; null when all are filled, or where nothing is planned. */
+  readonly next: { readonly row: FillingRow; readonly number: number } | null;
+  readonly checks: ReadonlySet<FillCheck>;
+}
+
+/**
+ * Where a filling run stands after its entries. 580.8 g of yield, five bottles of 103.1 g and two jars of 30.9 g filled leave
+ * 3.5 g in the beaker.
+ */
+export function fillingOf(plan: BatchPlan, state: Pick<BatchState, "lines" | "standing" | "finished">): Filling {
+  const { standing } = state;
+  const planned = standing.findLast((entry) => entry.kind === "fill-planned");
+  const filled = standing.filter((entry) => entry.kind === "container-filled");
+  const rows = rowsOf(standing, planned?.kind === "fill-planned" ? planned.filling : []);
+  const account = massAccount(plan, state);
+  const toFillGrams = account.yieldGrams ?? Math.max(0, account.inGrams - account.samplesGrams);
+  const filledGrams = filled.reduce((sum, { grams }) => sum + grams, 0);
+  const lostGrams = standing.reduce((sum, entry) => sum + (entry.kind === "fill-lost" ? entry.grams : 0), 0);
+  const due = rows.find((row) => row.filled.length < row.count && row.tried?.works !== false);
+  return {
+    density: planned?.kind === "fill-planned" ? planned.density : null,
+    rows,
+    toFillGrams,
+    isYieldKnown: account.yieldGrams !== null,
+    filledGrams,
+    lostGrams,
+    leftGrams: toFillGrams - filledGrams - lostGrams,
+    next: due === undefined ? null : { row: due, number: nextNumber(due) },
+    checks: new Set(standing.flatMap((entry) => (entry.kind === "fill-checked" ? [entry.check] : []))),
+  };
+}
+
+/** Rows of the newest plan, and those of earlier ones that were filled already: they stay in the sums. */
+function rowsOf(standing: readonly BatchEntry[], planned: readonly PlannedContainer[]): readonly FillingRow[] {
+  const ids = new Set(planned.map(({ id }) => id));
+  const before = standing
+    .flatMap((entry) => (entry.kind === "fill-planned" ? entry.filling : []))
+    .filter((row, at, all) => !ids.has(row.id) && all.findLastIndex(({ id }) => id === row.id) === at);
+  const rows = [...planned, ...before.map((row) => ({ ...row, count: 0 }))].map((row): FillingRow => {
+    const tried = standing.findLast((entry) => entry.kind === "container-tried" && entry.row === row.id);
+    return {
+      ...row,
+      tried: tried?.kind === "container-tried" ? { works: tried.works, text: tried.text } : null,
+      filled: standing.flatMap((entry) =>
+        entry.kind === "container-filled" && entry.row === row.id
+          ? [{ entry: entry.id, number: entry.number, grams: entry.grams, readOff: entry.readOff ?? null }]
+          : [],
+      ),
+    };
+  });
+  return rows.filter(({ id, filled }) => ids.has(id) || filled.length > 0);
+}
+
+/** The lowest number that is free: one that was taken back is filled anew. */
+function nextNumber({ filled }: FillingRow): number {
+  const taken = new Set(filled.map(({ number }) => number));
+  let number = 1;
+  while (taken.has(number)) number += 1;
+  return number;
+}
