@@ -3,7 +3,7 @@ import { acknowledged, GREEN_ROOM_BATCH, takeTyped, wanted } from "./testing/atT
 import { madeBatch } from "./testing/madeBatch";
 import { expect, scriptsReady, test } from "./testing/test";
 
-test.use({ ownApplication: "filling" });
+test.use({ ownApplication: "filling", allowedConsole: [/422/] });
 
 const button = (page: Page, name: string | RegExp) => page.getByRole("button", { name });
 const region = (page: Page, name: string) => page.getByRole("region", { name });

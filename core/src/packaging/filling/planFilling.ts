@@ -1,4 +1,4 @@
-import type { ContainerType, FillUse, PlannedContainer } from "../../process/batch/fillPlan.ts";
+import { fillUses, type ContainerType, type FillUse, type PlannedContainer } from "../../process/batch/fillPlan.ts";
 import { bestMix } from "./bestMix.ts";
 import { fillMassGrams, type Container } from "./fillMass.ts";
 
@@ -53,7 +53,7 @@ export function planFilling(
   const open = toFillGrams - first.reduce((sum, { count, grams }) => sum + count * grams, 0);
   const taken = (id: string): number => first.reduce((sum, row) => sum + (row.container === id ? row.count : 0), 0);
   const free = rest.flatMap((id) => byId.get(id) ?? []);
-  if (open <= 0 || free.length === 0) return { rows: first, leftGrams: Math.max(0, open), lackGrams: Math.max(0, -open) };
+  if (open <= 0 || free.length === 0) return { rows: inOrder(first, choices), leftGrams: Math.max(0, open), lackGrams: Math.max(0, -open) };
   const mix = bestMix(
     open,
     free.map((choice) => ({
@@ -63,14 +63,16 @@ export function planFilling(
     })),
   );
   const others = free.flatMap(({ container }, at) => rowOf(container, "use", mix.counts[at] ?? 0));
-  return { rows: joined([...others, ...first]), leftGrams: mix.leftoverGrams, lackGrams: 0 };
+  return { rows: inOrder([...others, ...first], choices), leftGrams: mix.leftoverGrams, lackGrams: 0 };
 }
 
-/** One row for each container and use. */
-function joined(rows: readonly PlannedContainer[]): readonly PlannedContainer[] {
+/** One row for each container and use: what is used first, as the containers stand on the shelf; testers and what is kept last. */
+function inOrder(rows: readonly PlannedContainer[], choices: readonly FillChoice[]): readonly PlannedContainer[] {
   const byId = new Map<string, PlannedContainer>();
   for (const row of rows) byId.set(row.id, { ...row, count: row.count + (byId.get(row.id)?.count ?? 0) });
-  return [...byId.values()];
+  const place = (row: PlannedContainer): number =>
+    fillUses.indexOf(row.use) * choices.length + choices.findIndex(({ container }) => container === row.container);
+  return [...byId.values()].sort((a, b) => place(a) - place(b));
 }
 
 /** Density of what holds air, by the volume that 100 g of it take up, g/mL: 100 g of whip in 180 mL are 0.556 g/mL. */
