@@ -11,6 +11,8 @@ import { Weighing } from "../step/Weighing";
 /** More than this above the net content costs the next container, as a part of it. */
 const OVER = 0.01;
 
+const useWords = { use: "", tester: ", for others to try", retained: ", kept to watch" } as const;
+
 /** One container under the spout: how much is in, how much is to come, and the ones before it. */
 export function FillOne({ row, number }: { readonly row: FillingRow; readonly number: number }) {
   const { plan, view } = useBench();
@@ -21,10 +23,13 @@ export function FillOne({ row, number }: { readonly row: FillingRow; readonly nu
   return (
     <section aria-labelledby="step-head">
       <h2 id="step-head" tabIndex={-1}>
-        {name} {number} <small>of {count}</small>
+        {name} {number}{" "}
+        <small>
+          of {count}
+          {useWords[use]}
+        </small>
       </h2>
       <Text>
-        {use === "retained" ? "To keep and watch. " : use === "tester" ? "For others to try. " : ""}
         {facts.tip} {tareGrams !== null && `Empty it weighs ${written(tareGrams, 1)} g. `}
         It may lack up to {written(tolerableLackGrams(grams), 1)} g (usual tolerance, for orientation).
       </Text>
