@@ -62,7 +62,7 @@ function OpenBatch({ batch }: { readonly batch: OpenBench["open"][number] }) {
 
 function OtherBatches({ batches }: { readonly batches: OpenBench["others"] }) {
   return (
-    <DataTable className={classes.list}>
+    <DataTable isRuled>
       <thead>
         <tr>
           <th scope="col">batch</th>

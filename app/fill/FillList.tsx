@@ -62,7 +62,7 @@ function Waiting({ batch }: { readonly batch: OpenFill["waiting"][number] }) {
 
 function FilledBatches({ batches }: { readonly batches: OpenFill["filled"] }) {
   return (
-    <DataTable>
+    <DataTable isRuled>
       <caption>Filled</caption>
       <thead>
         <tr>

@@ -99,7 +99,7 @@ export function BeginPage({ plan, answered }: BeginPageProps) {
         <section aria-labelledby="lots-head">
           <h2 id="lots-head">How much, and from which lots</h2>
           <Size plan={plan} isBusy={isBusy} />
-          <DataTable className={classes.list}>
+          <DataTable isRuled className={classes.list}>
             <thead>
               <tr>
                 <th scope="col">line</th>

@@ -20,7 +20,7 @@ export function FillAccount({ filling }: { readonly filling: Filling }) {
   return (
     <section aria-labelledby="account-head">
       <h3 id="account-head">Where it went</h3>
-      <DataTable>
+      <DataTable isRuled>
         <tbody>
           {rows.map(({ id, name, use, count, filled, grams, tried }) => (
             <tr key={id}>
@@ -29,21 +29,21 @@ export function FillAccount({ filling }: { readonly filling: Filling }) {
                 {use !== "use" && <small> {useWords[use]}</small>}
                 {tried?.works === false && <small> does not work: {tried.text}</small>}
               </th>
-              <td>{written(grams, 1)} g each</td>
-              <td>{written(sum(filled), 1)} g</td>
+              <td data-number>{written(grams, 1)} g each</td>
+              <td data-number>{written(sum(filled), 1)} g</td>
             </tr>
           ))}
           {lostGrams > 0 && (
             <tr>
               <th scope="row">lost</th>
               <td />
-              <td>{written(lostGrams, 1)} g</td>
+              <td data-number>{written(lostGrams, 1)} g</td>
             </tr>
           )}
           <tr>
             <th scope="row">{isMore ? "more than there was" : "still in the beaker"}</th>
             <td />
-            <td>
+            <td data-number>
               <strong>{written(Math.abs(leftGrams), 1)} g</strong>
             </td>
           </tr>

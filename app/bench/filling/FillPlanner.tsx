@@ -93,7 +93,7 @@ export function FillPlanner({ filling, containers, density }: FillPlannerProps) 
             onChange={({ currentTarget: { value } }) => set({ volume: value, density: "" })}
           />
         </Group>
-        <DataTable>
+        <DataTable isRuled>
           <caption>Into which, and how many: an empty number is as many as fit.</caption>
           <tbody>
             {choices.map(({ container, name, pieces }) => (
@@ -169,7 +169,7 @@ function ContainerSelect({ label, value, choices, onChange }: ContainerSelectPro
 
 function PlanTable({ rows }: { readonly rows: FillPlan["rows"] }) {
   return (
-    <DataTable>
+    <DataTable isRuled>
       <tbody>
         {rows.map(({ id, name, use, count, grams }) => (
           <tr key={id}>
@@ -180,8 +180,8 @@ function PlanTable({ rows }: { readonly rows: FillPlan["rows"] }) {
               {name}
               {use !== "use" && <small> {use === "retained" ? "kept to watch" : "for others to try"}</small>}
             </th>
-            <td>{writtenShort(grams, 1)} g</td>
-            <td>{writtenShort(count * grams, 1)} g</td>
+            <td data-number>{writtenShort(grams, 1)} g</td>
+            <td data-number>{writtenShort(count * grams, 1)} g</td>
           </tr>
         ))}
       </tbody>

@@ -58,7 +58,7 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
         <div>
           <Lines record={record} />
           <h3>Sums</h3>
-          <SumsTable sums={record.sums} className={classes.list} />
+          <SumsTable sums={record.sums} />
           <Pairs record={record} />
           <Photos record={record} />
         </div>
@@ -84,7 +84,7 @@ function Lines({ record }: { readonly record: OpenRecord }) {
   const { lines, decimals, account } = record;
   const planned = lines.reduce((sum, { targetGrams }) => sum + targetGrams, 0);
   return (
-    <DataTable className={classes.list}>
+    <DataTable isRuled>
       <thead>
         <tr>
           <th scope="col">line</th>
@@ -134,7 +134,7 @@ function Lines({ record }: { readonly record: OpenRecord }) {
 
 function Log({ record }: { readonly record: OpenRecord }) {
   return (
-    <DataTable className={classes.list}>
+    <DataTable isRuled>
       <thead>
         <tr>
           <th scope="col">when</th>
@@ -163,7 +163,7 @@ function Pairs({ record }: { readonly record: OpenRecord }) {
   return (
     <>
       <h3>Before and after</h3>
-      <DataTable className={classes.list}>
+      <DataTable isRuled>
         <thead>
           <tr>
             <th scope="col">before</th>

@@ -2,15 +2,10 @@ import type { SumAsMade } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { DataTable } from "../../components/DataTable";
 
-interface SumsTableProps {
-  readonly sums: readonly SumAsMade[];
-  readonly className: string | undefined;
-}
-
 /** The sums of a batch as it was planned and as it was weighed; a dose that is left is said beside its sum. */
-export function SumsTable({ sums, className }: SumsTableProps) {
+export function SumsTable({ sums }: { readonly sums: readonly SumAsMade[] }) {
   return (
-    <DataTable className={className}>
+    <DataTable isRuled>
       <thead>
         <tr>
           <th scope="col">sum</th>

@@ -10,7 +10,7 @@ import { DataTable } from "../../components/DataTable";
 /** Every jar of a base, each with a way to pour it away. */
 export function SampleList({ saltSamples, isBusy }: { readonly saltSamples: OpenSaltSamples["saltSamples"]; readonly isBusy: boolean }) {
   return (
-    <DataTable className={bench.list}>
+    <DataTable isRuled>
       <caption className="only-for-readers">Every sample of this base</caption>
       <thead>
         <tr>

@@ -15,7 +15,7 @@ export function SampleSalts({ hiddenSaltPercent }: { readonly hiddenSaltPercent:
     <details className={classes.plan}>
       <summary>What to weigh for seven samples</summary>
       <TextInput label="base in each, g" value={typed} inputMode="decimal" onChange={(event) => setTyped(event.currentTarget.value)} />
-      <DataTable className={bench.list}>
+      <DataTable isRuled>
         <thead>
           <tr>
             <th scope="col">sample</th>

@@ -27,7 +27,7 @@ export function AsWeighed() {
       ))}
       <details className={classes.sums}>
         <summary>The sums as weighed so far</summary>
-        <SumsTable sums={sums} className={classes.list} />
+        <SumsTable sums={sums} />
         <p>Lines of steps that are open count as they are to be.</p>
       </details>
     </>

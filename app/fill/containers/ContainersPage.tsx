@@ -29,14 +29,14 @@ export function ContainersPage({ open: { containers, isNew, typed }, answered }:
     <Frame head={<PageHeader>Containers</PageHeader>} line={<StationNav stations={fillStations(count)} />}>
       <title>Containers, Tensidrum</title>
       <Grid gap="xl">
-        <Grid.Col span={{ base: 12, md: 8 }}>
+        <Grid.Col span={{ base: 12, lg: 8 }}>
           {containers.length === 0 ? (
             <Text maw={560}>Nothing to fill yet. Measure one bottle: fill it to the brim with water and weigh that; 1 g is 1 mL.</Text>
           ) : (
             <ContainerTable containers={containers} />
           )}
         </Grid.Col>
-        <Grid.Col span={{ base: 12, md: 4 }}>
+        <Grid.Col span={{ base: 12, lg: 4 }}>
           <ContainerForm typed={answered?.typed ?? typed} isNew={isNew} answered={answered} />
         </Grid.Col>
       </Grid>
@@ -47,7 +47,7 @@ export function ContainersPage({ open: { containers, isNew, typed }, answered }:
 function ContainerTable({ containers }: Pick<OpenContainers, "containers">) {
   const { currency } = useUnits();
   return (
-    <DataTable>
+    <DataTable isRuled>
       <caption>What goes in is what it is sold as, or what the brim leaves: whichever is less.</caption>
       <thead>
         <tr>
