@@ -20,7 +20,6 @@ test("a rested batch is looked at, planned with a sample kept, filled one by one
   test.setTimeout(180_000);
   const batch = await madeBatch(page, GREEN_ROOM_BATCH, 580.8);
   await openFilling(page, batch);
-  await expect(page.getByText("Plan first what it goes into.")).toBeVisible();
 
   // What is on the shelf counts: eight foam pumps are there, and none of them suits more than what runs like water.
   const plan = region(page, "Plan");

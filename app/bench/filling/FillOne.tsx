@@ -8,8 +8,8 @@ import { BigButton } from "../step/BigButton";
 import { Entry } from "../step/Entry";
 import { Weighing } from "../step/Weighing";
 
-/** More than this above the net content costs the next container, as a part of it. */
-const OVER = 0.01;
+/** A hand pours this close to the net content, as a part of it, and no closer than so many g. */
+const CLOSE = { part: 0.01, leastGrams: 0.3 };
 
 const useWords = { use: "", tester: ", for others to try", retained: ", kept to watch" } as const;
 
@@ -19,6 +19,7 @@ export function FillOne({ row, number }: { readonly row: FillingRow; readonly nu
   const { grams, name, type, tareGrams, filled, tried, use, count } = row;
   const facts = containerFacts[type];
   const scale = scaleFor(grams + (tareGrams ?? 0), finestFirst(plan.formula.scales)) ?? null;
+  const off = Math.max(CLOSE.leastGrams, CLOSE.part * grams);
   const decimals = scale === null ? view.decimals : decimalPlaces(scale.readabilityGrams);
   return (
     <section aria-labelledby="step-head">
@@ -38,7 +39,7 @@ export function FillOne({ row, number }: { readonly row: FillingRow; readonly nu
         id={row.id}
         name={`${name} ${number}`}
         hidden={{ row: row.id, number: String(number) }}
-        target={{ grams, low: grams - tolerableLackGrams(grams), high: grams * (1 + OVER) }}
+        target={{ grams, low: grams - off, high: grams + off }}
         decimals={decimals}
         scaleKind={scale}
         loadGrams={tareGrams ?? 0}

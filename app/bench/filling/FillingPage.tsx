@@ -44,6 +44,8 @@ export function FillingPage({ open: { sent, containers, density, newId }, refuse
   const due = filling.next;
   const filledCount = filling.rows.reduce((sum, { filled }) => sum + filled.length, 0);
   const planned = filling.rows.reduce((sum, { count, filled }) => sum + Math.max(count, filled.length), 0);
+  const planKey = filling.rows.map(({ id, count }) => `${id} ${count}`).join();
+  const planner = <FillPlanner key={planKey} {...{ filling, containers, density }} />;
   return (
     <BenchProvider value={bench}>
       <Frame
@@ -70,9 +72,11 @@ export function FillingPage({ open: { sent, containers, density, newId }, refuse
               <Stack gap="md">
                 <QueueNote />
                 <FormError>{answered?.sentence}</FormError>
-                {due === null ? (
+                {planned === 0 ? (
+                  planner
+                ) : due === null ? (
                   <Text component="h2" id="step-head" tabIndex={-1} fz="var(--text-head)">
-                    {planned === 0 ? "Plan first what it goes into." : "All containers are filled."}
+                    All containers are filled.
                   </Text>
                 ) : (
                   <FillOne key={`${due.row.id} ${due.number}`} row={due.row} number={due.number} />
@@ -85,11 +89,7 @@ export function FillingPage({ open: { sent, containers, density, newId }, refuse
           <Grid.Col span={{ base: 12, md: 5 }} order={{ base: 2, md: 1 }}>
             <Stack gap="xl">
               <ReadyList />
-              <FillPlanner
-                key={filling.rows.map(({ id, count }) => `${id} ${count}`).join()}
-                filling={filling}
-                {...{ containers, density }}
-              />
+              {planned > 0 && planner}
               <Group>
                 <Link to="/fill/containers">Containers</Link>
               </Group>

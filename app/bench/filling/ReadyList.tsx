@@ -12,6 +12,9 @@ export function ReadyList() {
   const { plan, view, now } = useBench();
   const checks = readyToFill(plan, stateOfView(view), now);
   const open = checks.filter(({ state }) => state !== "done").length;
+  // What was not read before the batch was closed cannot be made good here: it is said once.
+  const missed = view.finished === null ? [] : checks.filter(isRead).filter(({ state }) => state === "open");
+  const shown = checks.filter((check) => !missed.some((one) => one === check));
   return (
     <section aria-labelledby="ready-head">
       <h2 id="ready-head">Ready to fill?</h2>
@@ -19,10 +22,10 @@ export function ReadyList() {
         {open === 0 ? "All looked at." : `${open} to look at. Nothing of it is a must.`}
       </Text>
       <Stack component="ul" gap="xs" m={0} p={0} style={{ listStyle: "none" }}>
-        {checks.map((check) => (
+        {shown.map((check) => (
           <li key={`${check.check} ${"row" in check ? check.row : ""}`}>
             <Group gap="sm" align="baseline" wrap="nowrap">
-              <Text component="span" w={62} fw={600} c={check.state === "done" ? "var(--water)" : "var(--signal)"}>
+              <Text component="span" miw={62} fw={600} c={check.state === "done" ? "var(--water)" : "var(--signal)"}>
                 {check.state === "done" ? "done" : check.state === "failed" ? "failed" : "open"}
               </Text>
               <span>
@@ -32,11 +35,20 @@ export function ReadyList() {
           </li>
         ))}
       </Stack>
+      {missed.length > 0 && (
+        <Text c="var(--ink-2)">Not read on the rested batch: {missed.map(({ check }) => readWords[check]).join(", ")}.</Text>
+      )}
     </section>
   );
 }
 
-const readWords = { ph: "pH on the rested batch", thickness: "thickness the next day", clarity: "clarity the next day" } as const;
+const readWords = { ph: "pH", thickness: "thickness", clarity: "clarity" } as const;
+
+type ReadCheck = Extract<ReadyCheck, { readonly check: keyof typeof readWords }>;
+
+function isRead(check: ReadyCheck): check is ReadCheck {
+  return check.check in readWords;
+}
 
 function CheckWords({ check }: { readonly check: ReadyCheck }) {
   const { view } = useBench();
@@ -54,13 +66,12 @@ function CheckWords({ check }: { readonly check: ReadyCheck }) {
     case "clarity":
       return (
         <>
-          {readWords[check.check]}
+          {readWords[check.check]} on the rested batch
           {check.state === "open" && view.finished === null && (
             <>
               : <Link to={`/bench/${view.id}`}>read it at the bench</Link>
             </>
           )}
-          {check.state === "open" && view.finished !== null && ": was not read before the batch was closed"}
         </>
       );
     case "clean":

@@ -2,7 +2,6 @@ import { UnstyledButton } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { thicknessWord } from "@tensidrum/core/rheology";
 import { Form } from "react-router";
-import bench from "../Bench.module.css";
 import classes from "./SaltSamples.module.css";
 import type { OpenSaltSamples } from "./saltSamples.server";
 import { DataTable } from "../../components/DataTable";

@@ -1,7 +1,6 @@
 import { TextInput } from "@mantine/core";
 import { readNumber, written } from "@tensidrum/core/quantities";
 import { useState } from "react";
-import bench from "../Bench.module.css";
 import { saltSamplePlan, USUAL_JAR_GRAMS } from "./samplePlan";
 import classes from "./SaltSamples.module.css";
 import { DataTable } from "../../components/DataTable";
