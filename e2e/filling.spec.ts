@@ -52,10 +52,10 @@ test("a rested batch is looked at, planned with a sample kept, filled one by one
   await takeTyped(page);
 
   // Everything else goes into jars; what is lost is said, and the sums close.
-  await account.getByLabel("lost").fill("2.5");
+  await account.getByLabel("lost").fill("1.0");
   await account.getByLabel("where").fill("left in the funnel");
   await account.getByRole("button", { name: "Enter" }).click();
-  await expect(account.getByRole("row", { name: /^lost/ })).toContainText("2.5 g");
+  await expect(account.getByRole("row", { name: /^lost/ })).toContainText("1.0 g");
   await page.reload();
   await scriptsReady(page);
   for (let jar = 0; jar < 12; jar += 1) {
@@ -66,14 +66,14 @@ test("a rested batch is looked at, planned with a sample kept, filled one by one
   }
   await expect(page.getByText("All containers are filled.")).toBeVisible();
   await acknowledged(page);
-  await expect(account).toContainText(/580\.8 g of yield = [\d.]+ g filled \+ 2\.5 g lost \+ [\d.]+ g left\./);
+  await expect(account).toContainText(/580\.8 g of yield = [\d.]+ g filled \+ 1\.0 g lost \+ [\d.]+ g left\./);
 
   // The shelf has fewer of them, the record tells each.
   await page.goto("/fill/containers");
   await expect(page.getByRole("row", { name: /Pump bottle, tall/ })).toContainText("12");
   await page.goto(`/bench/${batch}/record`);
   await expect(page.getByText(/Pump bottle, tall 1 filled/)).toBeVisible();
-  await expect(page.getByText(/2\.5 g lost while filling: left in the funnel/)).toBeVisible();
+  await expect(page.getByText(/1\.0 g lost while filling: left in the funnel/)).toBeVisible();
 });
 
 test("a container that fails its trial is left, and the plan is made anew without it", async ({ page }) => {

@@ -28,6 +28,8 @@ export function MaterialSearch({ inputRef, field = SEARCH_INPUT, text, onText, p
   const [store, setStore] = useState<MaterialStore | null>(null);
   const [failed, setFailed] = useState(false);
   const isAsked = useRef(false);
+  /** Enter was pressed before the library was there: the best match is taken when it comes. */
+  const [takesBest, setTakesBest] = useState(false);
   const combobox = useCombobox({ onDropdownClose: () => combobox.resetSelectedOption() });
   const found = store !== null && text.trim().length >= SHORTEST_SEARCH ? store.find(text) : [];
 
@@ -69,6 +71,13 @@ export function MaterialSearch({ inputRef, field = SEARCH_INPUT, text, onText, p
     onLearn([picked], store);
     onPick(picked.id, phase);
   };
+  useEffect(() => {
+    if (!takesBest || best === undefined) return;
+    setTakesBest(false);
+    pick(best);
+    // What is picked is the match that has just come.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [takesBest, best]);
 
   return (
     <Combobox store={combobox} onOptionSubmit={pick} withinPortal={false} position="bottom-start" width="max-content">
@@ -81,6 +90,7 @@ export function MaterialSearch({ inputRef, field = SEARCH_INPUT, text, onText, p
           onFocus={load}
           onChange={(event) => {
             onText(event.currentTarget.value);
+            setTakesBest(false);
             combobox.openDropdown();
             load();
           }}
@@ -90,6 +100,7 @@ export function MaterialSearch({ inputRef, field = SEARCH_INPUT, text, onText, p
             if (isChosen) return;
             event.preventDefault();
             if (best !== undefined) pick(best);
+            else if (store === null) setTakesBest(true);
           }}
           onBlur={() => combobox.closeDropdown()}
         />

@@ -17,14 +17,12 @@ const TRACES: Readonly<Record<string, string>> = {
   "soy-allergen": "soya",
 };
 
-/** Warnings for the label: those that always stand, those of what is in it, and the notes of law of its materials. */
-export function labelWarnings(sheet: ResolvedSheet, profile: Profile): readonly string[] {
+/** What the label itself says: what always stands, traces of what some must avoid, and what the kind of product asks for. */
+export function labelCautions(sheet: ResolvedSheet, profile: Profile): readonly string[] {
   const flags = new Set<string>();
-  const notes = new Set<string>();
   for (const { material, percent } of sheet.lines) {
     if (percent === 0) continue;
     for (const flag of material.flags) flags.add(flag);
-    for (const note of material.restrictions) notes.add(`${material.name}: ${note}`);
     for (const leaf of leavesOf(material, sheet.materials)) {
       for (const flag of leaf.material.flags) if (flag in TRACES) flags.add(flag);
     }
@@ -39,6 +37,18 @@ export function labelWarnings(sheet: ResolvedSheet, profile: Profile): readonly 
     ...(flags.has("eye-irritant") && sheet.formula.eyeArea === true
       ? ["Holds material that irritates the eye: not for the eye area."]
       : []),
+  ];
+}
+
+/** Warnings for who makes the label: what it says itself, and the notes of law of its materials. */
+export function labelWarnings(sheet: ResolvedSheet, profile: Profile): readonly string[] {
+  const notes = new Set<string>();
+  for (const { material, percent } of sheet.lines) {
+    if (percent === 0) continue;
+    for (const note of material.restrictions) notes.add(`${material.name}: ${note}`);
+  }
+  return [
+    ...labelCautions(sheet, profile),
     ...[...notes].map((note) => (note.endsWith(".") ? note : `${note}.`)),
     "Names, thresholds and warnings differ from place to place: the authority where you sell decides.",
   ];

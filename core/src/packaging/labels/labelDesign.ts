@@ -1,0 +1,53 @@
+/** What can stand on a label. */
+export const labelFields = [
+  "name",
+  "what",
+  "directions",
+  "ingredients",
+  "cautions",
+  "net",
+  "batch",
+  "best-before",
+  "made-in",
+  "contact",
+  "text",
+  "qr",
+] as const;
+
+export type LabelField = (typeof labelFields)[number];
+
+export const labelAligns = ["left", "centre", "right"] as const;
+
+export type LabelAlign = (typeof labelAligns)[number];
+
+/** A field in its place; mm from the upper left corner. */
+export interface LabelBox {
+  readonly id: string;
+  readonly field: LabelField;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  /** As it should be; it shrinks to `leastPoints` where the text does not fit. */
+  readonly points: number;
+  readonly leastPoints: number;
+  readonly align: LabelAlign;
+  readonly isBold: boolean;
+  /** In the maker's own words instead of what the batch says; the second language stands in a box of its own. */
+  readonly text: string;
+}
+
+/** A label to true scale. */
+export interface LabelDesign {
+  readonly format: "tensidrum-label/1";
+  readonly name: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly naming: "inci" | "common";
+  /** Best before so many months after it was made, unless a lot ends earlier. */
+  readonly months: number;
+  readonly boxes: readonly LabelBox[];
+}
+
+/** What the batch says for each field. */
+export type LabelTexts = Readonly<Record<Exclude<LabelField, "text" | "qr">, string>>;

@@ -1,0 +1,154 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { library, sheetOf } from "../../testing/exampleSheet.ts";
+import type { LabelBox, LabelDesign, LabelTexts } from "./labelDesign.ts";
+import { missingIn, mmOfPoints, textWidthMm } from "./labelFont.ts";
+import { layOutLabel } from "./layOutLabel.ts";
+import { leastPointsOf } from "./leastSizes.ts";
+import { labelGrid } from "./labelSheet.ts";
+import { labelFromTemplate, labelTemplates } from "./labelTemplates.ts";
+import { labelTexts } from "./labelTexts.ts";
+
+const nothing: LabelTexts = {
+  ...{
+    name: "",
+    what: "",
+    directions: "",
+    ingredients: "",
+    cautions: "",
+    net: "",
+    batch: "",
+    "best-before": "",
+    "made-in": "",
+    contact: "",
+  },
+};
+const box = (changes: Partial<LabelBox> = {}): LabelBox => ({
+  ...{
+    id: "one",
+    field: "text",
+    x: 2,
+    y: 3,
+    width: 40,
+    height: 20,
+    points: 10,
+    leastPoints: 5,
+    align: "left",
+    isBold: false,
+    text: "Lake",
+  },
+  ...changes,
+});
+const design = (...boxes: readonly LabelBox[]): LabelDesign => ({
+  ...{ format: "tensidrum-label/1", name: "", widthMm: 84, heightMm: 48, naming: "inci", months: 12, boxes },
+});
+const laid = (changes: Partial<LabelBox> = {}) => layOutLabel(design(box(changes)), nothing)[0]!;
+
+describe("the letters of a label", () => {
+  it("10 pt are 3.53 mm; a line is as wide as its letters, twice as wide in twice the size", () => {
+    expect(mmOfPoints(10)).toBeCloseTo(3.5278, 4);
+    expect(textWidthMm("", 10, false)).toBe(0);
+    expect(textWidthMm("Lake", 20, false)).toBeCloseTo(2 * textWidthMm("Lake", 10, false), 9);
+    expect(textWidthMm("Lake", 10, true)).toBeGreaterThan(textWidthMm("Lake", 10, false));
+    expect(textWidthMm("LakeLake", 7, false)).toBeCloseTo(2 * textWidthMm("Lake", 7, false), 9);
+  });
+
+  it("says which characters it has no shape for", () => {
+    expect(missingIn("Crème fraîche, 5 °C")).toEqual([]);
+    expect(missingIn("кот и кот 水")).toEqual(["к", "о", "т", "и", "水"]);
+  });
+});
+
+describe("where the text of a label stands", () => {
+  it("begins at its box, in the middle or at the right as it is wished", () => {
+    const width = textWidthMm("Lake", 10, false);
+    expect(laid().lines).toEqual([{ text: "Lake", x: 2, y: expect.closeTo(3 + 0.9 * mmOfPoints(10), 6), width }]);
+    expect(laid({ align: "right" }).lines[0]?.x).toBeCloseTo(42 - width, 9);
+    expect(laid({ align: "centre" }).lines[0]?.x).toBeCloseTo(22 - width / 2, 9);
+  });
+
+  it("shrinks to fit, and says so where even the least size does not", () => {
+    const long = "wash with water and rinse it off ".repeat(6).trim();
+    expect(laid({ text: long, height: 45 }).state).toBe("fits");
+    const shrunk = laid({ text: long, height: 22 });
+    expect(shrunk.state).toBe("shrunk");
+    expect(shrunk.points).toBeGreaterThanOrEqual(5);
+    const over = laid({ text: long, height: 5 });
+    expect([over.state, over.points]).toEqual(["does-not-fit", 5]);
+    expect(over.lines.map(({ text }) => text).join(" ")).toBe(long);
+  });
+
+  it("a word wider than its box does not fit; a box beyond the label is outside; nothing is empty", () => {
+    expect(laid({ text: "Phenoxyethanolethylhexylglycerinblend", width: 8 }).state).toBe("does-not-fit");
+    expect(laid({ x: 50 }).state).toBe("outside");
+    expect(laid({ text: " " }).state).toBe("empty");
+    expect(laid({ field: "name", text: "" }).state).toBe("empty");
+    expect(laid({ text: "水" }).missing).toEqual(["水"]);
+  });
+
+  it("loses no word and keeps every line within its box, whatever is written", () => {
+    const words = fc.array(fc.stringMatching(/^[a-zà-ü]{1,12}$/u), { minLength: 1, maxLength: 60 });
+    fc.assert(
+      fc.property(words, fc.integer({ min: 20, max: 60 }), fc.integer({ min: 5, max: 40 }), (typed, width, height) => {
+        const text = typed.join(" ");
+        const { lines, state, points } = laid({ text, width, height });
+        expect(lines.map((line) => line.text).join(" ")).toBe(text);
+        if (state === "does-not-fit") return;
+        for (const line of lines) {
+          expect(line.x).toBeGreaterThanOrEqual(2 - 1e-6);
+          expect(line.x + line.width).toBeLessThanOrEqual(2 + width + 1e-6);
+          expect(line.y + 0.3 * mmOfPoints(points)).toBeLessThanOrEqual(3 + height + 1e-6);
+        }
+      }),
+    );
+  });
+});
+
+describe("least sizes", () => {
+  it("the figures of a net content are 2, 3, 4 and 6 mm high by what is in", () => {
+    const heights = [50, 100, 250, 2_000].map((grams) => mmOfPoints(leastPointsOf("net", grams)) * 0.655);
+    [2, 3, 4, 6].forEach((mm, at) => {
+      expect(heights[at]).toBeGreaterThanOrEqual(mm);
+      expect(heights[at]).toBeLessThan(mm + 0.03);
+    });
+    expect(leastPointsOf("ingredients", 250)).toBe(4.5);
+  });
+});
+
+describe("labels on a sheet", () => {
+  it("84 by 48 mm on A4: two by five, apart and on the paper", () => {
+    const { columns, rows, places } = labelGrid({ widthMm: 84, heightMm: 48 }, "a4");
+    expect([columns, rows, places.length]).toEqual([2, 5, 10]);
+    expect(places[1]!.x - places[0]!.x).toBe(86);
+    expect(Math.max(...places.map(({ y }) => y + 48))).toBeLessThanOrEqual(297 - 8);
+  });
+
+  it("a label wider than the sheet has no place on it", () => {
+    expect(labelGrid({ widthMm: 220, heightMm: 20 }, "a4").places).toEqual([]);
+    expect(labelGrid({ widthMm: 20, heightMm: 300 }, "letter").places).toEqual([]);
+  });
+});
+
+describe("what a label says", () => {
+  const formula = sheetOf([
+    ["water-distilled", "q.s."],
+    ["cocamidopropyl-betaine", 20],
+    ["sweet-almond-oil", 1],
+  ]);
+  const texts = labelTexts({ formula, library, code: "GR-1", netGrams: 254.4, bestBefore: "2027-03-01" }, { naming: "inci" });
+
+  it("names what is in it, what to mind, how much, and until when", () => {
+    expect(texts.ingredients).toMatch(/^Ingredients: Aqua, /u);
+    expect(texts.cautions).toContain("traces of: nuts");
+    expect(texts.cautions).not.toContain("authority");
+    expect([texts.net, texts.batch, texts["best-before"]]).toEqual(["254 g (8.96 oz)", "Batch GR-1", "Best before 2027-03-01"]);
+    expect(texts["made-in"]).toBe("");
+  });
+
+  it.each(labelTemplates)("a %s begins with every field on the label", (template) => {
+    const begun = labelFromTemplate(template, { widthMm: 120, heightMm: 70, netGrams: 250 });
+    const states = layOutLabel(begun, texts).map(({ state }) => state);
+    expect(states).not.toContain("outside");
+    expect(new Set(begun.boxes.map(({ id }) => id)).size).toBe(begun.boxes.length);
+  });
+});
