@@ -14,6 +14,8 @@ import * as makerQueries from "./makers/queries.server";
 import * as materialQueries from "./materials/queries.server";
 import * as batchQueries from "./batches/queries.server";
 import * as batchWrites from "./batches/writes.server";
+import { labelFromTemplate } from "@tensidrum/core/packaging";
+import * as labelQueries from "./labels/queries.server";
 import * as containerQueries from "./containers/queries.server";
 import * as scaleQueries from "./scales/queries.server";
 import * as scentQueries from "./scents/queries.server";
@@ -34,6 +36,7 @@ const container: containerQueries.OwnContainer = {
   ...{ id: crypto.randomUUID(), name: "Own bottle", type: "bottle", note: "", pieces: 10, priceEach: null, tareGrams: null },
   ...{ nominalMl: 100, brimfulMl: 112, headspaceMl: 4, dipTubeMl: 0, labelWidthMm: null, labelHeightMm: null },
 };
+const labelOfNothing = labelFromTemplate("small", { widthMm: 50, heightMm: 20, netGrams: 50 });
 const filled = { rowId: "bottles", containerId: container.id, name: "Own bottle", use: "use", count: 3, grams: 300 } as const;
 
 let db: Database;
@@ -59,6 +62,7 @@ async function possessions() {
     "batch_lots",
     "batch_entries",
     "batch_containers",
+    "labels",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -246,6 +250,11 @@ const asked: Record<string, () => Promise<unknown>> = {
     return (await makerQueries.findMaker(db, workshop.id))?.funnelK === 7 ? ["another's funnel"] : [];
   },
   listContainers: async () => containerQueries.listContainers(db, stranger.id),
+  findLabel: async () => {
+    const found = await labelQueries.findLabel(db, stranger.id, { formulaId: greenRoom.id, containerId: null });
+    return found === undefined ? [] : [found];
+  },
+  saveLabel: async () => refused(labelQueries.saveLabel(db, stranger.id, { formulaId: greenRoom.id, containerId: null }, labelOfNothing)),
   saveContainer: async () => {
     await containerQueries.saveContainer(db, stranger.id, { ...container, name: "Taken" });
     return [];

@@ -20,3 +20,12 @@ export async function ensureBrowser() {
     isThere: () => existsSync(browserPath()) && outputOf(browserPath(), ["--version"]) !== undefined,
   });
 }
+
+/** What reads a printed label back: its words with their places, and its picture. */
+export async function ensurePdfReader() {
+  await ensureDebianPackage({
+    packageName: "poppler-utils",
+    purpose: "what reads PDF files for the tests",
+    isThere: () => outputOf("pdftotext", ["-v"]) !== undefined,
+  });
+}

@@ -1,5 +1,5 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
-import { ensureBrowser } from "./browser.mjs";
+import { ensureBrowser, ensurePdfReader } from "./browser.mjs";
 import { ensureBuild } from "./build.mjs";
 import { ensurePostgres } from "./cluster.mjs";
 import { root, runToEnd } from "./commands.mjs";
@@ -102,6 +102,7 @@ await run(async () => {
   } else {
     await ensurePostgres();
     await ensureBrowser();
+    await ensurePdfReader();
     // Each of these keeps one processor busy, so two of them run side by side.
     await Promise.all([lint(), types()]);
     await counted("Core, command line, interface and server tests", () => unitTests(["core", "commands", "worlds", "interface", "server"]));

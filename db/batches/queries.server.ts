@@ -223,7 +223,7 @@ export async function findLastTuned(db: Executor, makerId: string, versionId: st
 /** The lots promised to the lines of a batch. */
 export async function listBatchLots(db: Executor, makerId: string, batchId: string) {
   return db
-    .select({ line: batchLots.lineId, lotId: batchLots.lotId, grams: batchLots.grams, code: lots.code })
+    .select({ line: batchLots.lineId, lotId: batchLots.lotId, grams: batchLots.grams, code: lots.code, endsOn: lots.endsOn })
     .from(batchLots)
     .innerJoin(lots, eq(lots.id, batchLots.lotId))
     .where(and(eq(batchLots.makerId, makerId), eq(batchLots.batchId, batchId)))

@@ -1,6 +1,7 @@
 import { Group, Text, TextInput, UnstyledButton } from "@mantine/core";
 import type { Filling } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
+import { Link } from "react-router";
 import { DataTable } from "../../components/DataTable";
 import quiet from "../../components/quiet.module.css";
 import { NumberField } from "../../components/NumberField";
@@ -54,6 +55,12 @@ export function FillAccount({ filling }: { readonly filling: Filling }) {
         {written(filledGrams, 1)} g filled{lostGrams > 0 && ` + ${written(lostGrams, 1)} g lost`}{" "}
         {isMore ? `− ${written(-leftGrams, 1)} g` : `+ ${written(leftGrams, 1)} g left`}.
         {isMore && " Look whether a container was weighed with its tare, or the yield is wrong."}
+      </Text>
+      <Text>
+        <Link to={`/fill/${view.id}/label`} data-act="Labels of this batch">
+          Labels
+        </Link>{" "}
+        for what is filled
       </Text>
       <Group gap="xl" align="end">
         <Entry>

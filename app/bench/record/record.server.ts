@@ -9,6 +9,7 @@ import { batchCostWords } from "./batchCost.server";
 import { filledWords, logOf } from "./logOf";
 import { pairsOf } from "./pairsOf";
 import { here, writtenMoment } from "../../frame/dates.server";
+import { fileAnswer } from "../../frame/fileAnswer.server";
 
 /** The record of a batch: what was weighed, the sums of it, and everything that happened, in order. */
 export async function openRecord(batchId: string) {
@@ -95,20 +96,6 @@ export async function batchFile(batchId: string): Promise<Response> {
     entries: entries.map(({ entry }) => entry),
   };
   return fileAnswer(`${JSON.stringify(file, null, 2)}\n`, { type: "application/json; charset=utf-8", name: `${batch.code}.json` });
-}
-
-/** A file to keep, with its name. */
-export function fileAnswer(
-  content: string | Uint8Array<ArrayBuffer>,
-  { type, name }: { readonly type: string; readonly name: string },
-): Response {
-  return new Response(content, {
-    headers: {
-      "Content-Type": type,
-      "Content-Disposition": `attachment; filename="${name.replaceAll(/[^\w.-]+/g, "-")}"`,
-      "Cache-Control": "private, no-store",
-    },
-  });
 }
 
 /** One picture of a batch. It never changes under its address. */

@@ -5,7 +5,8 @@ import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
 import { yieldWords } from "./accountWords";
-import { fileAnswer, openRecord, type OpenRecord } from "./record.server";
+import { fileAnswer } from "../../frame/fileAnswer.server";
+import { openRecord, type OpenRecord } from "./record.server";
 
 const require = createRequire(import.meta.url);
 const FONT = "Sofia Sans";

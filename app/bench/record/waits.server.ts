@@ -1,7 +1,7 @@
 import { isRunning } from "@tensidrum/core/process";
 import ical, { ICalAlarmType } from "ical-generator";
 import { viewBatch } from "../batch/stored.server";
-import { fileAnswer } from "./record.server";
+import { fileAnswer } from "../../frame/fileAnswer.server";
 
 /** The waits of a batch that are still to come, as a calendar file: each with a reminder when it is over. */
 export async function waitsCalendar(batchId: string): Promise<Response> {

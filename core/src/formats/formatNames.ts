@@ -13,6 +13,7 @@ export const formatNames = [
   "tensidrum-recipe/1",
   "tensidrum-find/1",
   "tensidrum-batch/1",
+  "tensidrum-label/1",
 ] as const;
 
 export type FormatName = (typeof formatNames)[number];

@@ -19,6 +19,7 @@ export {
   readBeadDrop,
   readDilution,
   readFind,
+  readLabelDesign,
   readMaterialsFile,
   readMicelles,
   readRecipeFile,

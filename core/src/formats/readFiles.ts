@@ -9,6 +9,7 @@ import { batchSchema } from "./files/batchFile.ts";
 import { dilutionSchema, micellesSchema, unmixSchema } from "./files/blendFiles.ts";
 import { formulaSchema } from "./files/formulaFile.ts";
 import { beadDropSchema, saltCurveSchema, sedimentationSchema, thickenSchema, titrationSchema } from "./files/instrumentFiles.ts";
+import { labelSchema } from "./files/labelFile.ts";
 import { materialsFileSchema } from "./files/materialFile.ts";
 import { findSchema, recipeSchema } from "./files/textFiles.ts";
 import type { FormatName } from "./formatNames.ts";
@@ -23,6 +24,7 @@ import type {
   TitrationFile,
   UnmixFile,
 } from "./fileTypes.ts";
+import type { LabelDesign } from "../packaging/labels/labelDesign.ts";
 import { readBatch } from "./readBatch.ts";
 import { readFormula, wholeFormula } from "./readFormula.ts";
 import { materialFaults, materialOfFile, nestingFaults } from "./readMaterial.ts";
@@ -42,6 +44,7 @@ export const formatSchemas: Readonly<Record<FormatName, Joi.ObjectSchema>> = {
   "tensidrum-recipe/1": recipeSchema,
   "tensidrum-find/1": findSchema,
   "tensidrum-batch/1": batchSchema,
+  "tensidrum-label/1": labelSchema,
 };
 
 export interface DilutionFile extends DilutionParts {
@@ -197,6 +200,21 @@ export const readUnmix = (value: unknown): UnmixFile => readPlain("tensidrum-unm
 export const readRecipeFile = (value: unknown): RecipeFile => readPlain("tensidrum-recipe/1", value);
 export const readFind = (value: unknown): FindFile => readPlain("tensidrum-find/1", value);
 
+/**
+ * Reads a label, format tensidrum-label/1.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+export const readLabelDesign = (value: unknown): LabelDesign => readPlain("tensidrum-label/1", value, boxFaults);
+
+function boxFaults({ boxes }: LabelDesign): readonly FieldFault[] {
+  const seen = new Set<string>();
+  return boxes.flatMap(({ id }, at) => {
+    const isTwice = seen.has(id);
+    seen.add(id);
+    return isTwice ? [{ path: `boxes[${at}].id`, message: `boxes[${at}].id: "${id}" stands twice.` }] : [];
+  });
+}
+
 /** Reads a file of any format by the rules of that format. */
 export function readAny(format: FormatName, value: unknown, library: MaterialsBySlug): unknown {
   switch (format) {
@@ -226,5 +244,7 @@ export function readAny(format: FormatName, value: unknown, library: MaterialsBy
       return readFind(value);
     case "tensidrum-batch/1":
       return readBatch(value, library);
+    case "tensidrum-label/1":
+      return readLabelDesign(value);
   }
 }

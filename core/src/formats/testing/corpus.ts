@@ -373,5 +373,23 @@ const measured: readonly CorpusFile[] = [
   beyond("tensidrum-unmix/1", "a line behind the last name", { ...unmix, onePercentLineAfter: 3 }, "onePercentLineAfter"),
 ];
 
+const L = "tensidrum-label/1";
+const labelBox = {
+  ...{ id: "name", field: "name", x: 2, y: 2, width: 38, height: 15, points: 18, leastPoints: 4.5, align: "centre" },
+  ...{ isBold: true, text: "" },
+};
+const label = { format: L, name: "wrap", widthMm: 84, heightMm: 48, naming: "inci", months: 12, boxes: [labelBox] };
+
+const labels: readonly CorpusFile[] = [
+  good(L, "a name on it", label),
+  good(L, "nothing on it", { ...label, boxes: [] }),
+  good(L, "a box beyond it", { ...label, boxes: [{ ...labelBox, x: 80 }] }),
+  bad(L, "no size", without(label, "widthMm"), "widthMm"),
+  bad(L, "wider than any label", { ...label, widthMm: 4_000 }, "widthMm"),
+  bad(L, "a field nobody knows", { ...label, boxes: [{ ...labelBox, field: "price" }] }, "boxes[0].field"),
+  bad(L, "letters of no size", { ...label, boxes: [{ ...labelBox, points: 0 }] }, "boxes[0].points"),
+  beyond(L, "a box that stands twice", { ...label, boxes: [labelBox, labelBox] }, "boxes[1].id"),
+];
+
 /** Good and bad files of every format. */
-export const corpus: readonly CorpusFile[] = [...formulas, ...others, ...measured, ...batchFiles];
+export const corpus: readonly CorpusFile[] = [...formulas, ...others, ...measured, ...batchFiles, ...labels];

@@ -1,0 +1,112 @@
+import {
+  bestBefore,
+  labelFromTemplate,
+  labelTexts,
+  type LabelDesign,
+  type LabelTemplate,
+  type LabelTexts,
+} from "@tensidrum/core/packaging";
+import { batchState, doneFormula, fillingOf, materialsOf, storedPlan, type FillingRow } from "@tensidrum/core/process";
+import { Refusal } from "@tensidrum/core/quantities";
+import { create } from "qrcode";
+import { materialsBeside } from "../../../db/batches/beside.server";
+import { findBatch, listBatchLots, listEntries } from "../../../db/batches/queries.server";
+import { listContainers } from "../../../db/containers/queries.server";
+import { findLabel, saveLabel } from "../../../db/labels/queries.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
+import { writtenDay } from "../../frame/dates.server";
+
+/** Where a container has no place for a label, mm. */
+const USUAL_SIDES = { widthMm: 84, heightMm: 48 };
+/** Of a batch whose filling is not planned yet, g. */
+const USUAL_NET_GRAMS = 100;
+
+/** Nothing with water in it is promised for longer. */
+const MOST_MONTHS = 60;
+
+/** What is asked of a label. */
+export interface LabelAsked {
+  /** Of the filling plan; empty for the first one. */
+  readonly row: string;
+  readonly template: "" | LabelTemplate;
+}
+
+/** The label of a batch on one kind of its containers: as it was kept, or begun from a template. */
+export async function openLabel(batchId: string, { row: wanted, template }: LabelAsked) {
+  const [db, makerId] = [database(), currentMakerId()];
+  const batch = await findBatch(db, makerId, batchId);
+  if (batch === undefined) throw new Refusal("not-found", "This batch is not here.", "Go to Fill and look for it there.");
+  const [rows, lots, containers] = await Promise.all([
+    listEntries(db, makerId, batchId),
+    listBatchLots(db, makerId, batchId),
+    listContainers(db, makerId),
+  ]);
+  const entries = rows.map(({ entry }) => entry);
+  const beside = await materialsBeside(db, makerId, entries);
+  const plan = storedPlan(batch, { lots: [], materials: [...beside.values()] });
+  const filling = fillingOf(plan, batchState(plan, entries));
+  const row = filling.rows.find(({ id }) => id === wanted) ?? filling.rows[0];
+  const container = containers.find(({ id }) => id === row?.container);
+  const place = batch.formulaId === null ? null : { formulaId: batch.formulaId, containerId: container?.id ?? null };
+  const kept = place === null || template !== "" ? undefined : await findLabel(db, makerId, place);
+  const sides =
+    container?.labelWidthMm == null || container.labelHeightMm === null
+      ? USUAL_SIDES
+      : { widthMm: container.labelWidthMm, heightMm: container.labelHeightMm };
+  const netGrams = netOf(row);
+  const design = kept ?? labelFromTemplate(template === "" ? usualTemplate(sides) : template, { ...sides, netGrams });
+  // A batch of which nothing was weighed yet is labelled as it is planned.
+  const made = doneFormula(plan, entries);
+  const formula = made.lines.length === 0 ? plan.formula : made;
+  const library = new Map([...materialsOf(plan.formula), ...[...beside.values()].map((facts) => [facts.slug, facts] as const)]);
+  const expiries = lots.flatMap(({ endsOn }) => (endsOn === null ? [] : [endsOn]));
+  const madeOn = batch.startedAt.toISOString().slice(0, 10);
+  const lasts = (months: number): string => writtenDay(bestBefore({ madeOn, months, lotExpiries: expiries }));
+  const texts = (naming: LabelDesign["naming"]): LabelTexts =>
+    labelTexts({ formula, library, code: batch.code, netGrams, bestBefore: lasts(design.months) }, { naming });
+  return {
+    batchId,
+    code: batch.code,
+    name: batch.formula.name,
+    row: row?.id ?? "",
+    rows: filling.rows.map(({ id, name, use }) => ({ id, name, use })),
+    isKept: kept !== undefined,
+    design,
+    texts: { inci: texts("inci"), common: texts("common") },
+    /** By months: what a lot that ends earlier makes of it. */
+    bestBefore: Object.fromEntries(Array.from({ length: MOST_MONTHS }, (_, at) => [at + 1, `Best before ${lasts(at + 1)}`])) as Readonly<
+      Record<number, string>
+    >,
+    earliestExpiry: expiries.length === 0 ? null : writtenDay(expiries.toSorted()[0] ?? ""),
+    qr: qrModules(batch.code),
+    count: Math.max(1, row?.filled.length ?? 0, row?.count ?? 0),
+    place,
+  };
+}
+
+export type OpenLabel = Awaited<ReturnType<typeof openLabel>>;
+
+/** The lightest container that was filled: a label never promises more than is in. */
+function netOf(row: FillingRow | undefined): number {
+  if (row === undefined) return USUAL_NET_GRAMS;
+  return row.filled.length === 0 ? row.grams : Math.min(row.grams, ...row.filled.map(({ grams }) => grams));
+}
+
+function usualTemplate({ widthMm, heightMm }: { readonly widthMm: number; readonly heightMm: number }): LabelTemplate {
+  if (widthMm * heightMm < 1_500) return "small";
+  return widthMm >= 1.3 * heightMm ? "wrap" : "front";
+}
+
+/** The squares of a code that a camera reads, row by row. */
+export function qrModules(text: string): readonly (readonly boolean[])[] {
+  const { size, data } = create(text, { errorCorrectionLevel: "M" }).modules;
+  return Array.from({ length: size }, (_, y) => Array.from({ length: size }, (__, x) => data[y * size + x] === 1));
+}
+
+/** Keeps a label for its formula and container; answers why it cannot be kept, or null. */
+export async function keepLabel(batchId: string, row: string, design: LabelDesign): Promise<string | null> {
+  const { place } = await openLabel(batchId, { row, template: "" });
+  if (place === null) return "The formula of this batch was deleted. Print the label, or take it as a file.";
+  await saveLabel(database(), currentMakerId(), place, design);
+  return null;
+}
