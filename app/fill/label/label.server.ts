@@ -6,7 +6,7 @@ import {
   type LabelTemplate,
   type LabelTexts,
 } from "@tensidrum/core/packaging";
-import { batchState, doneFormula, fillingOf, materialsOf, storedPlan, type FillingRow } from "@tensidrum/core/process";
+import { batchState, doneFormula, fillingOf, hasWeighed, materialsOf, storedPlan, type FillingRow } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import { create } from "qrcode";
 import { materialsBeside } from "../../../db/batches/beside.server";
@@ -44,7 +44,8 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
   const entries = rows.map(({ entry }) => entry);
   const beside = await materialsBeside(db, makerId, entries);
   const plan = storedPlan(batch, { lots: [], materials: [...beside.values()] });
-  const filling = fillingOf(plan, batchState(plan, entries));
+  const state = batchState(plan, entries);
+  const filling = fillingOf(plan, state);
   const row = filling.rows.find(({ id }) => id === wanted) ?? filling.rows[0];
   const container = containers.find(({ id }) => id === row?.container);
   const place = batch.formulaId === null ? null : { formulaId: batch.formulaId, containerId: container?.id ?? null };
@@ -56,8 +57,7 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
   const netGrams = netOf(row);
   const design = kept ?? labelFromTemplate(template === "" ? usualTemplate(sides) : template, { ...sides, netGrams });
   // A batch of which nothing was weighed yet is labelled as it is planned.
-  const made = doneFormula(plan, entries);
-  const formula = made.lines.length === 0 ? plan.formula : made;
+  const formula = hasWeighed(state.standing) ? doneFormula(plan, entries) : plan.formula;
   const library = new Map([...materialsOf(plan.formula), ...[...beside.values()].map((facts) => [facts.slug, facts] as const)]);
   const expiries = lots.flatMap(({ endsOn }) => (endsOn === null ? [] : [endsOn]));
   const madeOn = batch.startedAt.toISOString().slice(0, 10);
