@@ -94,13 +94,19 @@ function netOf(row: FillingRow | undefined): number {
 
 function usualTemplate({ widthMm, heightMm }: { readonly widthMm: number; readonly heightMm: number }): LabelTemplate {
   if (widthMm * heightMm < 1_500) return "small";
+  if (widthMm * heightMm < 3_500) return "front";
   return widthMm >= 1.3 * heightMm ? "wrap" : "front";
 }
 
-/** The squares of a code that a camera reads, row by row. */
+/** Squares that stay white round a code, so that a camera finds it. */
+const QUIET = 4;
+
+/** The squares of a code that a camera reads, row by row, with the white round it. */
 export function qrModules(text: string): readonly (readonly boolean[])[] {
   const { size, data } = create(text, { errorCorrectionLevel: "M" }).modules;
-  return Array.from({ length: size }, (_, y) => Array.from({ length: size }, (__, x) => data[y * size + x] === 1));
+  const isDark = (x: number, y: number): boolean => x >= 0 && y >= 0 && x < size && y < size && data[y * size + x] === 1;
+  const side = Array.from({ length: size + 2 * QUIET }, (_, at) => at - QUIET);
+  return side.map((y) => side.map((x) => isDark(x, y)));
 }
 
 /** Keeps a label for its formula and container; answers why it cannot be kept, or null. */

@@ -67,7 +67,7 @@ export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMov
           <g key={at}>
             <line x1={at} x2={at} y1={-1} y2={-1 - length} />
             {word !== null && (
-              <text x={at + 0.4} y={-3.2}>
+              <text x={at + 0.3} y={-2.4}>
                 {word}
               </text>
             )}
@@ -77,7 +77,7 @@ export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMov
           <g key={at}>
             <line y1={at} y2={at} x1={-1} x2={-1 - length} />
             {word !== null && at > 0 && (
-              <text x={-5.8} y={at + 0.9}>
+              <text x={-3.8} y={at - 0.4}>
                 {word}
               </text>
             )}

@@ -6,7 +6,7 @@ describe("the rules of a label", () => {
     const { across, down, viewBox } = labelRules(84, 48);
     expect(across.flatMap(({ word }) => word ?? [])).toEqual(["0", "10", "20", "30", "40", "50", "60", "70", "80"]);
     expect(down.at(-1)?.at).toBe(48);
-    expect(viewBox).toBe("-6 -6 91 55");
+    expect(viewBox).toBe("-4 -4 91 53");
   });
 
   it("what is moved keeps to half millimetres", () => {

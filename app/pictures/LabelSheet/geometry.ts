@@ -1,5 +1,5 @@
 /** Room for the rules above and beside the label, mm. */
-const RULE_MM = 6;
+const RULE_MM = 4;
 
 export interface LabelRules {
   readonly viewBox: string;
@@ -22,7 +22,7 @@ export function labelRules(widthMm: number, heightMm: number): LabelRules {
       return { at, length: at % 10 === 0 ? 2.4 : 1.2, word: at % 10 === 0 ? String(at) : null };
     });
   return {
-    viewBox: `${-RULE_MM} ${-RULE_MM} ${widthMm + RULE_MM + 1} ${heightMm + RULE_MM + 1}`,
+    viewBox: `${-RULE_MM} ${-RULE_MM} ${widthMm + RULE_MM + 3} ${heightMm + RULE_MM + 1}`,
     across: ticks(widthMm),
     down: ticks(heightMm),
   };

@@ -8,7 +8,15 @@ export type LabelTemplate = (typeof labelTemplates)[number];
 
 const EDGE_MM = 2;
 
-type Part = readonly [field: LabelField, share: number, look?: Partial<Pick<LabelBox, "points" | "align" | "isBold">>];
+/** What the last lines of the back share of its height; the code to scan stands beside them. */
+const FOOT = 0.22;
+
+interface Look extends Partial<Pick<LabelBox, "points" | "align" | "isBold">> {
+  /** It leaves room for the code. */
+  readonly isFoot?: true;
+}
+
+type Part = readonly [field: LabelField, share: number, look?: Look];
 
 const FRONT: readonly Part[] = [
   ["name", 0.34, { points: 18, align: "centre", isBold: true }],
@@ -17,11 +25,11 @@ const FRONT: readonly Part[] = [
   ["net", 0.3, { points: 12, align: "centre", isBold: true }],
 ];
 const BACK: readonly Part[] = [
-  ["cautions", 0.36, { points: 6 }],
-  ["ingredients", 0.38, { points: 6 }],
-  ["batch", 0.09, { points: 7 }],
-  ["best-before", 0.09, { points: 7 }],
-  ["made-in", 0.08, { points: 6 }],
+  ["cautions", 0.38, { points: 6 }],
+  ["ingredients", 0.4, { points: 6 }],
+  ["batch", FOOT / 3, { points: 6, isFoot: true }],
+  ["best-before", FOOT / 3, { points: 6, isFoot: true }],
+  ["made-in", FOOT / 3, { points: 6, isFoot: true }],
 ];
 const SMALL: readonly Part[] = [
   ["name", 0.36, { points: 11, align: "centre", isBold: true }],
@@ -42,15 +50,12 @@ export function labelFromTemplate(
   const whole = widthMm - 2 * EDGE_MM;
   const half = (whole - 2 * EDGE_MM) / 2;
   const column = (parts: readonly Part[], x: number, width: number) => columnOf(parts, { x, width, heightMm, netGrams });
-  const qrMm = Math.min(14, heightMm / 4);
+  const qrMm = qrSide(heightMm);
+  const code = qrBox(widthMm - EDGE_MM - qrMm, heightMm - EDGE_MM - qrMm, qrMm);
   const boxes =
     template === "wrap"
-      ? [
-          ...column(FRONT, EDGE_MM, half),
-          ...column(BACK, EDGE_MM + half + 2 * EDGE_MM, half),
-          qrBox(widthMm - EDGE_MM - qrMm, heightMm - EDGE_MM - qrMm, qrMm),
-        ]
-      : column({ front: FRONT, back: BACK, lid: LID, small: SMALL }[template], EDGE_MM, whole);
+      ? [...column(FRONT, EDGE_MM, half), ...column(BACK, EDGE_MM + half + 2 * EDGE_MM, half), code]
+      : [...column({ front: FRONT, back: BACK, lid: LID, small: SMALL }[template], EDGE_MM, whole), ...(template === "back" ? [code] : [])];
   return { format: "tensidrum-label/1", name: "", widthMm, heightMm, naming: "inci", months: 12, boxes };
 }
 
@@ -60,15 +65,16 @@ function columnOf(
 ): readonly LabelBox[] {
   const room = heightMm - 2 * EDGE_MM;
   let y = EDGE_MM;
-  return parts.map(([field, share, { points = 8, align = "left" as const, isBold = false } = {}]) => {
+  return parts.map(([field, share, { points = 8, align = "left" as const, isBold = false, isFoot } = {}]) => {
     const height = share * room;
+    const narrower = isFoot === true ? qrSide(heightMm) + 1 : 0;
     const leastPoints = leastPointsOf(field, netGrams);
     const box: LabelBox = {
       id: field,
       field,
       x,
       y,
-      width,
+      width: width - narrower,
       height,
       points: Math.max(points, leastPoints),
       leastPoints,
@@ -79,6 +85,11 @@ function columnOf(
     y += height;
     return rounded(box);
   });
+}
+
+/** As high as the last lines, and not larger than a camera needs. */
+function qrSide(heightMm: number): number {
+  return Math.min(16, FOOT * (heightMm - 2 * EDGE_MM));
 }
 
 function qrBox(x: number, y: number, size: number): LabelBox {
