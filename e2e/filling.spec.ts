@@ -1,5 +1,6 @@
 import type { Page } from "@playwright/test";
 import { acknowledged, GREEN_ROOM_BATCH, takeTyped, wanted } from "./testing/atTheBench";
+import { seriousIn } from "./testing/axe";
 import { madeBatch } from "./testing/madeBatch";
 import { expect, scriptsReady, test } from "./testing/test";
 
@@ -33,6 +34,8 @@ test("a rested batch is looked at, planned with a sample kept, filled one by one
 
   await button(page, "They are").click();
   await expect(page.getByText("Containers are clean and dry.")).toBeVisible();
+
+  expect(await seriousIn(page)).toEqual([]);
 
   // The first pump bottle; then it is tried before the second.
   await expect(page.getByRole("heading", { name: /Pump bottle, tall 1 of 2/ })).toBeVisible();

@@ -1,5 +1,6 @@
 import type { Page } from "@playwright/test";
 import { GREEN_ROOM_BATCH } from "./testing/atTheBench";
+import { seriousIn } from "./testing/axe";
 import { madeBatch } from "./testing/madeBatch";
 import { readPdf } from "./testing/readPdf";
 import { expect, scriptsReady, test } from "./testing/test";
@@ -24,6 +25,7 @@ test("a label is laid out by keys and by hand, kept, printed to scale, and read 
   test.setTimeout(150_000);
   const batch = await openLabel(page);
   await expect(page.getByText("made in is empty.")).toBeVisible();
+  expect(await seriousIn(page)).toEqual([]);
   const boxOf = (name: string) => page.getByRole("group", { name: /^Label of/ }).getByRole("button", { name: new RegExp(`^${name},`) });
   await boxOf("made in").focus();
   const panel = page.getByRole("region", { name: "Field: made in" });

@@ -184,19 +184,11 @@ test("everything of one's own goes out as a file, and what is there already is t
   await expect(page.getByRole("row", { name: /active matter/ })).toContainText("30 %");
 });
 
-test("settings: containers, drops, money and mass are kept, and the shelf writes in them", async ({ page }) => {
+test("settings: drops, money and mass are kept, and the shelf writes in them", async ({ page }) => {
   await page.goto("/");
   await scriptsReady(page);
   await page.keyboard.press(",");
   await expect(page.getByRole("heading", { name: "Settings" })).toBeVisible();
-  await page.getByLabel("To the brim, millilitres, container 1").fill("100");
-  await page.getByRole("button", { name: "Save the containers" }).click();
-  await expect(page.getByText("The brim holds at least what it is sold as.")).toBeVisible();
-  await expect(page.getByLabel("To the brim, millilitres, container 1")).toHaveValue("100");
-  await page.getByLabel("To the brim, millilitres, container 1").fill("280");
-  await page.getByRole("button", { name: "Save the containers" }).click();
-  await expect(page.getByText("The brim holds at least what it is sold as.")).toBeHidden();
-  await expect(page.getByLabel("To the brim, millilitres, container 1")).toHaveValue("280");
   await page.getByLabel("what was dropped").selectOption("pine-needle-oil");
   await page.getByLabel("together").fill("0.62");
   await page.getByRole("button", { name: "Take the mass of a drop" }).click();

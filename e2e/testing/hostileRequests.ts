@@ -73,6 +73,10 @@ const reading = [
   "/bench/:id/record.pdf",
   "/bench/:id/waits.ics",
   "/bench/:id/photos/:id",
+  "/fill/:id",
+  "/fill/:id/label",
+  "/fill/:id/label.pdf",
+  "/fill/:id/label.json",
   "/shelf/:id",
   "/shelf/:id/own",
   "/shelf/lots/:id/label",
@@ -96,6 +100,7 @@ const searches = [
   `/sheet/${CURTAIN}/difference?from=:t&to=:t`,
   `/scents/${SCENT}?profile=:t&percent=:t`,
   `/bench/begin/${GREEN}/1?grams=:t`,
+  "/fill/containers?change=:t",
 ];
 
 const uuid = () => crypto.randomUUID();
@@ -134,6 +139,21 @@ const forms: readonly { readonly path: string; readonly fields: Fields; readonly
     attacked: ["id", "name", "readability", "capacity"],
   },
   { path: "/settings/devices", fields: { device: "all" }, attacked: ["device"] },
+  {
+    path: "/fill/containers",
+    fields: {
+      intent: "save",
+      id: NOBODY,
+      name: "Pier bottle",
+      type: "bottle",
+      nominal: "100",
+      brimful: "",
+      tare: "",
+      pieces: "",
+      note: "",
+    },
+    attacked: ["intent", "id", "name", "type", "nominal", "brimful", "tare", "pieces", "note"],
+  },
   {
     path: "/shelf/receive",
     fields: { material: "glycerin", code: "H-1", grams: "500", assay: "", price: "", supplier: "", openedOn: "", endsOn: "", note: "" },
