@@ -52,6 +52,7 @@ export default [
   route("fill/containers", "fill/containers/containersRoute.tsx"),
   route("fill/:batch/label", "fill/label/labelRoute.tsx"),
   route("fill/:batch/label.pdf", "fill/label/labelFileRoute.ts", { id: "label.pdf" }),
+  route("fill/:batch/label.svg", "fill/label/labelFileRoute.ts", { id: "label.svg" }),
   route("fill/:batch/label.json", "fill/label/labelFileRoute.ts", { id: "label.json" }),
   route("fill/:batch", "bench/filling/fillingRoute.tsx"),
   route("weighing/:formulaId/:number", "weighing/weighingRoute.tsx"),

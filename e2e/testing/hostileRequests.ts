@@ -77,6 +77,7 @@ const reading = [
   "/fill/:id/label",
   "/fill/:id/label.pdf",
   "/fill/:id/label.json",
+  "/fill/:id/label.svg",
   "/shelf/:id",
   "/shelf/:id/own",
   "/shelf/lots/:id/label",

@@ -13,7 +13,7 @@ const useWords = { use: "", tester: "tester", retained: "kept to watch" } as con
 
 /** Where all of it went: mass in is mass out, or it says what is left. */
 export function FillAccount({ filling }: { readonly filling: Filling }) {
-  const { view, isGuarded } = useBench();
+  const { view, queue, isGuarded } = useBench();
   const { rows, toFillGrams, isYieldKnown, filledGrams, lostGrams, leftGrams } = filling;
   const last = view.standing.findLast(({ kind }) => kind === "container-filled" || kind === "fill-lost" || kind === "container-tried");
   const isMore = leftGrams < -0.05;
@@ -57,10 +57,16 @@ export function FillAccount({ filling }: { readonly filling: Filling }) {
         {isMore && " Look whether a container was weighed with its tare, or the yield is wrong."}
       </Text>
       <Text>
-        <Link to={`/fill/${view.id}/label`} data-act="Labels of this batch">
-          Labels
-        </Link>{" "}
-        for what is filled
+        {queue.waiting.length > 0 ? (
+          "Labels come when all is stored."
+        ) : (
+          <>
+            <Link to={`/fill/${view.id}/label`} data-act="Labels of this batch">
+              Labels
+            </Link>{" "}
+            for what is filled
+          </>
+        )}
       </Text>
       <Group gap="xl" align="end">
         <Entry>

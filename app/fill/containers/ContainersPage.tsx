@@ -44,6 +44,9 @@ export function ContainersPage({ open: { containers, isNew, typed }, answered }:
   );
 }
 
+/** Columns a phone has no room for. */
+const WIDE = "mantine-visible-from-sm";
+
 function ContainerTable({ containers }: Pick<OpenContainers, "containers">) {
   const { currency } = useUnits();
   return (
@@ -52,11 +55,19 @@ function ContainerTable({ containers }: Pick<OpenContainers, "containers">) {
       <thead>
         <tr>
           <th scope="col">container</th>
-          <th scope="col">sold as</th>
-          <th scope="col">to the brim</th>
+          <th scope="col" className={WIDE}>
+            sold as
+          </th>
+          <th scope="col" className={WIDE}>
+            to the brim
+          </th>
           <th scope="col">takes, mL</th>
-          <th scope="col">empty, g</th>
-          <th scope="col">label, mm</th>
+          <th scope="col" className={WIDE}>
+            empty, g
+          </th>
+          <th scope="col" className={WIDE}>
+            label, mm
+          </th>
           <th scope="col">pieces</th>
           <th scope="col">each{currency === "" ? "" : `, ${currency}`}</th>
         </tr>
@@ -72,13 +83,13 @@ function ContainerTable({ containers }: Pick<OpenContainers, "containers">) {
                   {note !== "" && `, ${note}`}
                 </Text>
               </th>
-              <td>{writtenShort(nominalMl, 1)}</td>
-              <td>{writtenShort(brimfulMl, 1)}</td>
+              <td className={WIDE}>{writtenShort(nominalMl, 1)}</td>
+              <td className={WIDE}>{writtenShort(brimfulMl, 1)}</td>
               <td>
                 <strong>{writtenShort(takesMl, 1)}</strong>
               </td>
-              <td>{tareGrams === null ? "not weighed" : written(tareGrams, 1)}</td>
-              <td>{labelWidthMm === null || labelHeightMm === null ? "none" : `${labelWidthMm} × ${labelHeightMm}`}</td>
+              <td className={WIDE}>{tareGrams === null ? "not weighed" : written(tareGrams, 1)}</td>
+              <td className={WIDE}>{labelWidthMm === null || labelHeightMm === null ? "none" : `${labelWidthMm} × ${labelHeightMm}`}</td>
               <td>{pieces === null ? "not counted" : pieces === 0 ? <strong>none left</strong> : pieces}</td>
               <td>{priceEach === null ? "" : written(priceEach, 2)}</td>
             </tr>

@@ -329,19 +329,21 @@ function WhatIsWrong({
   const wrong = laid.filter(({ state, missing }) => state !== "fits" || missing.length > 0);
   if (wrong.length === 0 && claims.length === 0) return <Text role="status">Everything fits.</Text>;
   return (
-    <Stack component="ul" gap={4} m={0} pl="md" role="status">
-      {wrong.map(({ box, state, points, missing }) => (
-        <li key={box.id}>
-          <strong>{nameOf(box.id)}</strong> {state !== "fits" && stateSentences[state](points)}
-          {missing.length > 0 && ` The letters have no shape for ${missing.slice(0, 8).join(" ")}.`}
-        </li>
-      ))}
-      {claims.map(({ id, words, why }) => (
-        <li key={`${id} ${words}`}>
-          <strong>“{words}”</strong> {why}
-        </li>
-      ))}
-    </Stack>
+    <div role="status">
+      <Stack component="ul" gap={4} m={0} pl="md">
+        {wrong.map(({ box, state, points, missing }) => (
+          <li key={box.id}>
+            <strong>{nameOf(box.id)}</strong> {state !== "fits" && stateSentences[state](points)}
+            {missing.length > 0 && ` The letters have no shape for ${missing.slice(0, 8).join(" ")}.`}
+          </li>
+        ))}
+        {claims.map(({ id, words, why }) => (
+          <li key={`${id} ${words}`}>
+            <strong>“{words}”</strong> {why}
+          </li>
+        ))}
+      </Stack>
+    </div>
   );
 }
 
@@ -378,6 +380,9 @@ function Printing({ batchId, row, count, isKept }: PrintingProps) {
             </a>
             <a href={address("&test=on")} data-act="Test print with a rule">
               Test print with a rule
+            </a>
+            <a href={`/fill/${batchId}/label.svg?row=${encodeURIComponent(row)}`} data-act="One label as SVG">
+              SVG
             </a>
             <a href={`/fill/${batchId}/label.json?row=${encodeURIComponent(row)}`} data-act="The label as a file">
               File

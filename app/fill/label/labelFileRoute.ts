@@ -5,6 +5,7 @@ import { readBatch, readLabelQuestions } from "./labelForms.server";
 
 /** A label as a file: by the end of its address. */
 export const loader = answer(async ({ params, request }: Route.LoaderArgs) => {
-  const kind = new URL(request.url).pathname.endsWith(".pdf") ? "pdf" : "json";
+  const { pathname } = new URL(request.url);
+  const kind = (["pdf", "svg"] as const).find((one) => pathname.endsWith(`.${one}`)) ?? "json";
   return labelFile(readBatch(params.batch), kind, readLabelQuestions(request));
 });
