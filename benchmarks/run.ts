@@ -6,6 +6,7 @@ import { startApplication } from "../e2e/testing/startApplication";
 import { makeFormula } from "./benchFormula";
 import { benchBatch } from "./batchBench";
 import { benchCore } from "./coreBench";
+import { benchFilling } from "./fillingBench";
 import { benchInstruments } from "./instrumentBench";
 import { benchKeystrokes } from "./keystrokeBench";
 import { benchLedger } from "./ledgerBench";
@@ -39,6 +40,7 @@ try {
     instruments: () => benchInstruments(application.address),
     shelf: () => benchShelf(sheet),
     steps: () => benchSteps(sheet),
+    filling: benchFilling,
   };
   for (const [name, measure] of Object.entries(parts)) {
     if (wanted.length === 0 || wanted.includes(name)) results.push(...(await measure()));

@@ -229,7 +229,7 @@ async function untilPhRead(page) {
 
 /** A batch that was made elsewhere, planned into pump bottles and one jar to keep. @param {import("@playwright/test").Page} page */
 async function fillOf(page) {
-  const batch = await madeBatch(page, GREEN_ROOM_BATCH, 580.8);
+  const batch = await madeBatch(page, new URL(GREEN_ROOM_BATCH, page.url()).href, 580.8);
   await page.goto(new URL(`/fill/${batch}`, page.url()).href);
   await page.getByLabel("How many of Pump bottle, tall").fill("2");
   await page.getByRole("button", { name: "Fill by this plan" }).click();

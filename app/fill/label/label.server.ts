@@ -8,13 +8,13 @@ import {
 } from "@tensidrum/core/packaging";
 import { batchState, doneFormula, fillingOf, hasWeighed, materialsOf, storedPlan, type FillingRow } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
-import { create } from "qrcode";
 import { materialsBeside } from "../../../db/batches/beside.server";
 import { findBatch, listBatchLots, listEntries } from "../../../db/batches/queries.server";
 import { listContainers } from "../../../db/containers/queries.server";
 import { findLabel, saveLabel } from "../../../db/labels/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { writtenDay } from "../../frame/dates.server";
+import { qrModules } from "./qrModules.server";
 
 /** Where a container has no place for a label, mm. */
 const USUAL_SIDES = { widthMm: 84, heightMm: 48 };
@@ -96,17 +96,6 @@ function usualTemplate({ widthMm, heightMm }: { readonly widthMm: number; readon
   if (widthMm * heightMm < 1_500) return "small";
   if (widthMm * heightMm < 3_500) return "front";
   return widthMm >= 1.3 * heightMm ? "wrap" : "front";
-}
-
-/** Squares that stay white round a code, so that a camera finds it. */
-const QUIET = 4;
-
-/** The squares of a code that a camera reads, row by row, with the white round it. */
-export function qrModules(text: string): readonly (readonly boolean[])[] {
-  const { size, data } = create(text, { errorCorrectionLevel: "M" }).modules;
-  const isDark = (x: number, y: number): boolean => x >= 0 && y >= 0 && x < size && y < size && data[y * size + x] === 1;
-  const side = Array.from({ length: size + 2 * QUIET }, (_, at) => at - QUIET);
-  return side.map((y) => side.map((x) => isDark(x, y)));
 }
 
 /** Keeps a label for its formula and container; answers why it cannot be kept, or null. */

@@ -87,6 +87,36 @@ describe("the best mix of sizes", () => {
     );
   });
 
+  it("50 kg over twelve kinds: what is there is not exceeded, and hardly anything is left", () => {
+    const kinds = Array.from({ length: 12 }, (_, at) => ({ name: `kind ${at}`, fillGrams: 30.9 + 51.55 * at, available: 40 + at }));
+    const { counts, leftoverGrams, filledGrams } = bestMix(50_000, kinds);
+    expect(leftoverGrams).toBeLessThan(1);
+    expect(filledGrams + leftoverGrams).toBeCloseTo(50_000, 6);
+    counts.forEach((count, at) => expect(count).toBeLessThanOrEqual(40 + at));
+  });
+
+  it("a large batch leaves as little as the same one in parts that are counted amount by amount", () => {
+    // Whole grams, so that the coarser steps of a large batch lose nothing.
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 50, max: 900 }), { minLength: 1, maxLength: 3 }),
+        fc.integer({ min: 1, max: 9 }),
+        (sizes, odd) => {
+          const yieldGrams = 20_000 + odd;
+          const { leftoverGrams } = bestMix(
+            yieldGrams,
+            sizes.map((fillGrams) => ({ name: "", fillGrams })),
+          );
+          const reached = new Uint8Array(yieldGrams + 1);
+          reached[0] = 1;
+          for (let grams = 1; grams <= yieldGrams; grams += 1) if (sizes.some((size) => reached[grams - size] === 1)) reached[grams] = 1;
+          expect(leftoverGrams).toBeCloseTo(yieldGrams - reached.lastIndexOf(1), 6);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
   it("20 kg in three odd sizes", () => {
     const mix = bestMix(20_000, [
       { name: "a", fillGrams: 254.41 },

@@ -17,12 +17,16 @@ export interface ContainerMix {
 /** Amounts are told apart by this much, g; a large batch by more. */
 const FINEST_GRAMS = 0.01;
 /** So many amounts at most are looked at. */
-const MOST_AMOUNTS = 3_000_000;
+const MOST_AMOUNTS = 2_500_000;
+/** Up to so many amounts over all kinds the fewest containers are counted amount by amount. */
+const MOST_COUNTED = 400_000;
 
 /**
  * The mix of containers that leaves the least over; of equal ones that with the fewest containers, and of those the one
- * with more of what is named first. Exact to 0.01 g (dynamic programming over all amounts; Bellman 1957). 1,000 g in
- * bottles of 250 and 400 g are 1 × 400 and 2 × 250 with 100 g left, or 4 × 250 with nothing left: the latter.
+ * with more of what is named first (dynamic programming over all amounts; Bellman 1957). Exact to 0.01 g up to 25 kg, to a
+ * 2,500,000th of more. Of large batches only which amounts can be reached is kept, as a row of bits, and of equal ones that with
+ * the most of the largest container is taken. 1,000 g in bottles of 250 and 400 g are 1 × 400 and 2 × 250 with 100 g left, or
+ * 4 × 250 with nothing left: the latter.
  * @throws Refusal without choices or with a content that is not above 0.
  */
 export function bestMix(yieldGrams: number, choices: readonly MixChoice[]): ContainerMix {
@@ -33,45 +37,96 @@ export function bestMix(yieldGrams: number, choices: readonly MixChoice[]): Cont
   const whole = Math.floor(yieldGrams / unit + 1e-6);
   // Contents are rounded up, so that a mix never asks for more than there is.
   const sizes = choices.map(({ fillGrams }) => Math.max(1, Math.ceil(fillGrams / unit - 1e-6)));
-  const fewest = new Float64Array(whole + 1).fill(Infinity);
-  fewest[0] = 0;
-  /** Per choice: how many of it the fewest containers of an amount use. */
-  const uses = sizes.map((size, choice) =>
-    addChoice(fewest, size, Math.min(choices[choice]!.available ?? Infinity, Math.floor(whole / size))),
-  );
-  let amount = whole;
-  while (amount > 0 && fewest[amount] === Infinity) amount -= 1;
-  const counts = sizes.map(() => 0);
-  for (let choice = sizes.length - 1; choice >= 0; choice -= 1) {
-    counts[choice] = uses[choice]![amount]!;
-    amount -= counts[choice]! * sizes[choice]!;
-  }
+  const most = choices.map(({ available = Infinity }, choice) => Math.min(available, Math.floor(whole / sizes[choice]!)));
+  const counts = whole * sizes.length <= MOST_COUNTED ? fewestOf(whole, sizes, most) : largestOf(whole, sizes, most);
   const filledGrams = choices.reduce((sum, { fillGrams }, choice) => sum + fillGrams * counts[choice]!, 0);
   return { counts, filledGrams, leftoverGrams: Math.max(0, yieldGrams - filledGrams) };
 }
 
-/**
- * Lets one more size take part: `fewest` becomes the fewest containers for every amount with up to `most` of it. Along
- * the amounts of one remainder the best start is found by a sliding minimum, so that a limit costs nothing.
- */
-function addChoice(fewest: Float64Array, size: number, most: number): Int32Array {
-  const used = new Int32Array(fewest.length);
-  const before = fewest.slice();
-  const queue = new Int32Array(Math.floor((fewest.length - 1) / size) + 2);
-  for (let remainder = 0; remainder < size && remainder < fewest.length; remainder += 1) {
-    let head = 0;
-    let tail = 0;
-    for (let step = 0, amount = remainder; amount < fewest.length; step += 1, amount += size) {
-      const value = (at: number): number => before[remainder + at * size]! - at;
-      // An equal start later in the row uses fewer of this size, and leaves more to those named first.
-      while (tail > head && value(queue[tail - 1]!) >= value(step)) tail -= 1;
-      queue[tail] = step;
-      tail += 1;
-      while (queue[head]! < step - most) head += 1;
-      const start = queue[head]!;
-      used[amount] = step - start;
-      fewest[amount] = value(start) + step;
+/** So many of one size, taken together or not: lots of 1, 2, 4 … and a rest make every number up to the most. */
+interface Lot {
+  readonly choice: number;
+  readonly count: number;
+}
+
+function lotsOf(most: readonly number[]): readonly Lot[] {
+  return most.flatMap((available, choice) => {
+    const lots: Lot[] = [];
+    for (let left = available, count = 1; left > 0; left -= count, count *= 2) {
+      count = Math.min(count, left);
+      lots.push({ choice, count });
     }
+    return lots;
+  });
+}
+
+/** How many of each leave the least, with the fewest of them. */
+function fewestOf(whole: number, sizes: readonly number[], most: readonly number[]): readonly number[] {
+  const fewest = new Float64Array(whole + 1).fill(Infinity);
+  fewest[0] = 0;
+  const lots = lotsOf(most);
+  /** Per lot: the amounts it is taken for. */
+  const taken = lots.map(({ choice, count }) => {
+    const isTaken = new Uint8Array(whole + 1);
+    const mass = count * sizes[choice]!;
+    for (let amount = whole; amount >= mass; amount -= 1) {
+      const together = fewest[amount - mass]! + count;
+      // Only fewer ones take the place of those that are named before.
+      if (together >= fewest[amount]!) continue;
+      fewest[amount] = together;
+      isTaken[amount] = 1;
+    }
+    return isTaken;
+  });
+  let amount = whole;
+  while (amount > 0 && fewest[amount] === Infinity) amount -= 1;
+  const counts = sizes.map(() => 0);
+  for (let at = lots.length - 1; at >= 0; at -= 1) {
+    const { choice, count } = lots[at]!;
+    if (taken[at]![amount] !== 1) continue;
+    counts[choice] = counts[choice]! + count;
+    amount -= count * sizes[choice]!;
   }
-  return used;
+  return counts;
+}
+
+/** How many of each leave the least, with the most of the largest ones. */
+function largestOf(whole: number, sizes: readonly number[], most: readonly number[]): readonly number[] {
+  const order = sizes.map((_, choice) => choice).sort((a, b) => sizes[a]! - sizes[b]!);
+  /** Amounts that the sizes up to this one reach, a bit each. */
+  const reached = [1n];
+  const lots = lotsOf(most);
+  for (const choice of order) {
+    let amounts = reached.at(-1)!;
+    for (const lot of lots) {
+      if (lot.choice === choice) amounts |= BigInt.asUintN(whole + 1, amounts << BigInt(lot.count * sizes[choice]!));
+    }
+    reached.push(amounts);
+  }
+  const isReached = reached.map(bitReader);
+  let amount = whole;
+  while (amount > 0 && !isReached.at(-1)!(amount)) amount -= 1;
+  const counts = sizes.map(() => 0);
+  for (let at = order.length - 1; at >= 0; at -= 1) {
+    const choice = order[at]!;
+    const size = sizes[choice]!;
+    let count = Math.min(most[choice]!, Math.floor(amount / size));
+    while (count > 0 && !isReached[at]!(amount - count * size)) count -= 1;
+    counts[choice] = count;
+    amount -= count * size;
+  }
+  return counts;
+}
+
+const BITS_OF_DIGIT = 4;
+
+/** Reads single bits of a long row; taking them off a large number one by one would copy it each time. */
+function bitReader(row: bigint): (at: number) => boolean {
+  let digits = "";
+  return (at) => {
+    // Many rows are never asked.
+    if (digits === "") digits = row.toString(16);
+    const digit = digits.length - 1 - Math.floor(at / BITS_OF_DIGIT);
+    return digit >= 0 && ((parseInt(digits[digit]!, 16) >> (at % BITS_OF_DIGIT)) & 1) === 1;
+  };
 }
