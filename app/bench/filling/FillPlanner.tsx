@@ -27,6 +27,8 @@ interface Wish {
   readonly retained: string;
   readonly testers: string;
   readonly testerOf: string;
+  /** As full as they hold, whatever they are sold as. */
+  readonly isToTheLip: boolean;
 }
 
 /** Which containers it goes into: the wanted numbers first, the rest so that the least is left over. */
@@ -36,7 +38,7 @@ export function FillPlanner({ filling, containers, density }: FillPlannerProps) 
   const choices = containers.map(choiceOf);
   const smallest = [...choices].sort((a, b) => a.nominalMl - b.nominalMl)[0]?.container ?? "";
   const [wish, setWish] = useState<Wish>({
-    ...{ density: "", volume: "", counts: {}, testers: "", retained: smallest, testerOf: smallest },
+    ...{ density: "", volume: "", counts: {}, testers: "", retained: smallest, testerOf: smallest, isToTheLip: false },
     rest: choices
       .filter(({ pieces }) => pieces !== 0)
       .map(({ container }) => container)
@@ -121,6 +123,11 @@ export function FillPlanner({ filling, containers, density }: FillPlannerProps) 
             ))}
           </tbody>
         </DataTable>
+        <Checkbox
+          label="As full as they hold to the lip, less what stays free: not what they are sold as"
+          checked={wish.isToTheLip}
+          onChange={({ currentTarget: { checked } }) => set({ isToTheLip: checked })}
+        />
         <Group gap="md" align="end">
           <ContainerSelect label="one kept to watch" value={wish.retained} choices={choices} onChange={(retained) => set({ retained })} />
           <NumberField label="testers" w={90} value={wish.testers} onChange={({ currentTarget: { value } }) => set({ testers: value })} />
@@ -236,7 +243,8 @@ function plannedOf({ wish, choices, filling, density }: Planning): FillPlan | { 
   ];
   const rest = wish.rest.filter((container) => countOf(wish.counts[container] ?? "") === 0);
   try {
-    return planFilling(filling.toFillGrams - filling.lostGrams, density.gramsPerMl, { choices, fixed, rest });
+    const held = wish.isToTheLip ? choices.map((choice) => ({ ...choice, nominalMl: choice.brimfulMl })) : choices;
+    return planFilling(filling.toFillGrams - filling.lostGrams, density.gramsPerMl, { choices: held, fixed, rest });
   } catch (error) {
     if (error instanceof Refusal) return { problem: `${error.message} ${error.remedy}` };
     throw error;
