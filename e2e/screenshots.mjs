@@ -229,7 +229,7 @@ async function untilPhRead(page) {
 
 /** A batch that was made elsewhere, planned into pump bottles and one jar to keep. @param {import("@playwright/test").Page} page */
 async function fillOf(page) {
-  const batch = await madeBatch(page, new URL(GREEN_ROOM_BATCH, page.url()).href, 580.8);
+  const batch = await madeBatch(page, GREEN_ROOM_BATCH, 580.8);
   await page.goto(new URL(`/fill/${batch}`, page.url()).href);
   await page.getByLabel("How many of Pump bottle, tall").fill("2");
   await page.getByRole("button", { name: "Fill by this plan" }).click();
@@ -290,8 +290,8 @@ async function takePictures(port) {
   try {
     mkdirSync(FOLDER, { recursive: true });
     for (const { name, path, width = 1280, height = 800, act } of views) {
-      const page = await browser.newPage({ viewport: { width, height }, reducedMotion: "reduce" });
-      await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: "networkidle" });
+      const page = await browser.newPage({ baseURL: `http://127.0.0.1:${port}`, viewport: { width, height }, reducedMotion: "reduce" });
+      await page.goto(path, { waitUntil: "networkidle" });
       await act?.(page);
       await page.waitForTimeout(400);
       await page.screenshot({ path: `${FOLDER}/${name}.png` });

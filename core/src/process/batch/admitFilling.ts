@@ -30,7 +30,7 @@ export function whyNotFilling(plan: BatchPlan, state: BatchState, entry: Filling
       return null;
     case "fill-lost":
       if (!(entry.grams > 0)) return "Give the grams that were lost.";
-      return entry.text === "" ? "Say where it went: spilled, left in the funnel, thrown away." : wrongWeight(plan, entry.grams);
+      return entry.text === "" ? "Say where it went: spilled, or left in the funnel." : wrongWeight(plan, entry.grams);
     case "container-tried":
       if (!hasRow(plan, state, entry.row)) return "This container is not in the plan any more.";
       return !entry.works && entry.text === "" ? "Say what did not work." : null;
