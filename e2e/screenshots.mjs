@@ -48,6 +48,7 @@ const views = [
       await page.getByLabel(/what the scale shows, g$/).press("Enter");
       await page.getByRole("button", { name: "It works" }).click();
       await page.waitForTimeout(900);
+      await page.evaluate("scrollTo(0, 0)");
     },
   },
   {
