@@ -2,7 +2,7 @@
 const PLACE = 74;
 const GLASS = { width: 46, height: 84, neck: 20, shoulder: 12 };
 /** So many are drawn; of more, those around the one being filled. */
-const MOST_DRAWN = 5;
+const MOST_DRAWN = 4;
 
 /** Whose neck is as wide as its body. */
 const OPEN = new Set(["jar", "bulk", "piping-bag", "sachet"]);
