@@ -12,7 +12,13 @@ const texts: LabelTexts = {
     ingredients: `Ingredients: ${"Cocamidopropyl Betaine, Sodium Chloride, ".repeat(12)}Aqua.`,
     cautions: "Keep out of the eyes. ".repeat(10),
   },
-  ...{ batch: "Batch CC-261130-1", "best-before": "Best before 30 Nov 2027", "made-in": "Made at the lake", contact: "" },
+  ...{
+    batch: "Batch CC-261130-1",
+    "best-before": "Best before 30 Nov 2027",
+    "after-opening": "",
+    "made-in": "Made at the lake",
+    contact: "",
+  },
 };
 
 /** The best mix of containers for a large batch, and a sheet of labels with their codes. */

@@ -60,6 +60,13 @@ test("a label is laid out by keys and by hand, kept, printed to scale, and read 
   await expect(page.getByText(/directions does not fit/)).toBeVisible();
   await words.fill("");
 
+  // As volume, for another place, and for how long once it is open.
+  await page.getByLabel("net content as").selectOption("mL and fl oz");
+  await page.getByLabel("allergens as in").selectOption("Canada");
+  await page.getByLabel("once open, for").selectOption("6 months");
+  await page.getByLabel("put on it").selectOption("once open");
+  await expect(page.getByText("The volume goes by an estimated density")).toBeVisible();
+
   await button(page, "Keep this label").click();
   await expect(button(page, "Kept")).toBeVisible();
   const pdf = await page.request.get((await page.getByRole("link", { name: "PDF", exact: true }).getAttribute("href")) ?? "");
@@ -68,7 +75,7 @@ test("a label is laid out by keys and by hand, kept, printed to scale, and read 
   const code = (await (await page.request.get(`/bench/${batch}/record.json`)).json()) as { code: string };
   expect(printed.areFontsEmbedded).toBe(true);
   expect(printed.words.filter(({ text }) => text === "Ingredients:")).toHaveLength(2);
-  expect(printed.words.map(({ text }) => text)).toEqual(expect.arrayContaining(["Aqua,", code.code, "lake"]));
+  expect(printed.words.map(({ text }) => text)).toEqual(expect.arrayContaining(["Aqua,", code.code, "lake", "mL", "Once"]));
   // Two labels of 120 mm on A4 stand below each other, 70 mm of label and 2 mm between.
   const [first, second] = printed.words.filter(({ text }) => text === "Ingredients:");
   expect((second?.y ?? 0) - (first?.y ?? 0)).toBeCloseTo(72, 1);

@@ -29,7 +29,7 @@ test("the server killed, a percent changed, the server back 40 s later: it is st
   // So long a maker may look for what is wrong; the page is not touched.
   await page.waitForTimeout(40_000);
   const again = await start({ TENSIDRUM_DATA: demoFolder }, ["--port", String(port)]);
-  await expect(saved(page)).toContainText(/saved \d\d/, { timeout: 12_000 });
+  await expect(saved(page)).toContainText(/saved \d\d/, { timeout: 60_000 });
   await expect(page.getByRole("alert")).toHaveCount(0);
   const other = await browser.newPage();
   await other.goto(address.replace(first.address, again.address));

@@ -12,6 +12,7 @@ import {
   type LabelField,
   type LaidBox,
 } from "@tensidrum/core/packaging";
+import { marketOf, markets } from "@tensidrum/core/library";
 import { readNumber } from "@tensidrum/core/quantities";
 import { useMemo, useState } from "react";
 import { Link, useFetcher, useNavigate } from "react-router";
@@ -25,6 +26,7 @@ import { StationNav } from "../../frame/stationNav/StationNav";
 import { LabelSheet } from "../../pictures/LabelSheet/LabelSheet";
 import { withBox, withBoxMoved, withField, withoutBox } from "./editLabel";
 import type { OpenLabel } from "./label.server";
+import { textsFor } from "./textsFor";
 
 const fieldNames: Readonly<Record<LabelField, string>> = {
   name: "name",
@@ -35,17 +37,21 @@ const fieldNames: Readonly<Record<LabelField, string>> = {
   net: "net content",
   batch: "batch code",
   "best-before": "best before",
+  "after-opening": "once open",
   "made-in": "made in",
   contact: "contact",
   text: "a text of your own",
   qr: "batch code to scan",
 };
 
+/** Usual times to use up a wash that is open. */
+const OPEN_MONTHS = [3, 6, 9, 12, 18, 24];
+
 const templateNames = { wrap: "bottle wrap", front: "front", back: "back or tube", lid: "jar lid", small: "sachet or sample" } as const;
 
 /** A label to true scale: what is on it, where, how large, and whether it fits. */
 export function LabelPage({ open }: { readonly open: OpenLabel }) {
-  const { batchId, code, name, row, rows, texts, bestBefore, qr } = open;
+  const { batchId, code, name, row, rows, qr } = open;
   const [history, setHistory] = useState<readonly LabelDesign[]>([open.design]);
   const design = history.at(-1) ?? open.design;
   const [kept, setKept] = useState<LabelDesign | null>(open.isKept ? open.design : null);
@@ -53,10 +59,7 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
   const fetcher = useFetcher<{ readonly problem: string | null }>();
   const navigate = useNavigate();
   const change = (to: LabelDesign) => setHistory((before) => [...before, to]);
-  const said = useMemo(() => {
-    const of = texts[design.naming];
-    return { ...of, "best-before": bestBefore[design.months] ?? of["best-before"] };
-  }, [texts, bestBefore, design.naming, design.months]);
+  const said = useMemo(() => textsFor(open, design), [open, design]);
   const laid = useMemo(() => layOutLabel(design, said), [design, said]);
   const box = design.boxes.find(({ id }) => id === selected);
   const nameOf = (id: string): string => fieldNames[design.boxes.find((one) => one.id === id)?.field ?? "text"];
@@ -121,6 +124,37 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
                 <option value="inci">INCI</option>
                 <option value="common">common</option>
               </NativeSelect>
+              <NativeSelect
+                label="allergens as in"
+                value={design.market}
+                onChange={({ currentTarget: { value } }) => change({ ...design, market: marketOf(value)?.slug ?? design.market })}
+              >
+                {markets.map(({ slug, name: place }) => (
+                  <option key={slug} value={slug}>
+                    {place}
+                  </option>
+                ))}
+              </NativeSelect>
+              <NativeSelect
+                label="net content as"
+                value={design.netIn}
+                onChange={({ currentTarget: { value } }) => change({ ...design, netIn: value === "volume" ? "volume" : "mass" })}
+              >
+                <option value="mass">g and oz</option>
+                <option value="volume">mL and fl oz</option>
+              </NativeSelect>
+              <NativeSelect
+                label="once open, for"
+                value={design.openMonths === null ? "" : String(design.openMonths)}
+                onChange={({ currentTarget: { value } }) => change({ ...design, openMonths: value === "" ? null : Number(value) })}
+              >
+                <option value="">not said</option>
+                {OPEN_MONTHS.map((months) => (
+                  <option key={months} value={months}>
+                    {months} months
+                  </option>
+                ))}
+              </NativeSelect>
               <Whole
                 label="best before, after"
                 unit="months"
@@ -135,6 +169,9 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
               onMove={(id, by, { isSize }) => change(withBoxMoved(design, id, by, isSize))}
             />
             <WhatIsWrong laid={laid} design={design} nameOf={nameOf} />
+            {design.netIn === "volume" && open.isDensityEstimated && (
+              <Text size="sm">The volume goes by an estimated density: weigh 100 mL of it before you print.</Text>
+            )}
             {open.earliestExpiry !== null && <Text size="sm">A lot in it ends on {open.earliestExpiry}: no label promises more.</Text>}
             <Text size="sm" c="var(--ink-2)">
               The label is prepared here. Check with your local authority what must be on it, and who may sell: that is theirs to say.

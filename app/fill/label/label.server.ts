@@ -6,6 +6,8 @@ import {
   type LabelTemplate,
   type LabelTexts,
 } from "@tensidrum/core/packaging";
+import { assessSums } from "@tensidrum/core/assessment";
+import { markets } from "@tensidrum/core/library";
 import { batchState, doneFormula, fillingOf, hasWeighed, materialsOf, storedPlan, type FillingRow } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import { materialsBeside } from "../../../db/batches/beside.server";
@@ -15,6 +17,7 @@ import { findLabel, saveLabel } from "../../../db/labels/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { writtenDay } from "../../frame/dates.server";
 import { qrModules } from "./qrModules.server";
+import { ingredientsKey, namings } from "./textsFor";
 
 /** Where a container has no place for a label, mm. */
 const USUAL_SIDES = { widthMm: 84, heightMm: 48 };
@@ -62,8 +65,11 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
   const expiries = lots.flatMap(({ endsOn }) => (endsOn === null ? [] : [endsOn]));
   const madeOn = batch.startedAt.toISOString().slice(0, 10);
   const lasts = (months: number): string => writtenDay(bestBefore({ madeOn, months, lotExpiries: expiries }));
-  const texts = (naming: LabelDesign["naming"]): LabelTexts =>
-    labelTexts({ formula, library, code: batch.code, netGrams, bestBefore: lasts(design.months) }, { naming });
+  const densityGramsPerMl = filling.density?.gramsPerMl ?? assessSums(formula, library).densityGramsPerMl;
+  const texts = (changes: Partial<LabelDesign> = {}): LabelTexts => {
+    const labelled = { formula, library, code: batch.code, netGrams, densityGramsPerMl, bestBefore: lasts(design.months) };
+    return labelTexts(labelled, { ...design, ...changes });
+  };
   return {
     batchId,
     code: batch.code,
@@ -72,7 +78,13 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
     rows: filling.rows.map(({ id, name, use }) => ({ id, name, use })),
     isKept: kept !== undefined,
     design,
-    texts: { inci: texts("inci"), common: texts("common") },
+    texts: texts(),
+    /** By what the maker may change: the names, the market, and how the net content is told. */
+    ingredients: Object.fromEntries(
+      namings.flatMap((naming) => markets.map(({ slug }) => [ingredientsKey(naming, slug), texts({ naming, market: slug }).ingredients])),
+    ) as Readonly<Record<string, string>>,
+    nets: { mass: texts({ netIn: "mass" }).net, volume: texts({ netIn: "volume" }).net },
+    isDensityEstimated: filling.density?.source !== "measured" && formula.measured?.densityGramsPerMl === undefined,
     /** By months: what a lot that ends earlier makes of it. */
     bestBefore: Object.fromEntries(Array.from({ length: MOST_MONTHS }, (_, at) => [at + 1, `Best before ${lasts(at + 1)}`])) as Readonly<
       Record<number, string>

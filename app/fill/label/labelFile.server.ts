@@ -1,5 +1,6 @@
 import { fileAnswer } from "../../frame/fileAnswer.server";
 import { labelSvg } from "./labelSvg";
+import { textsFor } from "./textsFor";
 import { labelPdf } from "./labelPdf.server";
 import { openLabel, type LabelAsked } from "./label.server";
 import type { LabelPaper } from "@tensidrum/core/packaging";
@@ -12,11 +13,12 @@ interface FileAsked extends LabelAsked {
 
 /** The kept label as a PDF to print, or as a file. */
 export async function labelFile(batchId: string, kind: "pdf" | "svg" | "json", { row, paper, count, test }: FileAsked): Promise<Response> {
-  const { design, texts, qr, code, bestBefore, count: containers } = await openLabel(batchId, { row, template: "" });
+  const open = await openLabel(batchId, { row, template: "" });
+  const { design, qr, code, count: containers } = open;
   if (kind === "json") {
     return fileAnswer(`${JSON.stringify(design, null, 2)}\n`, { type: "application/json; charset=utf-8", name: `${code}-label.json` });
   }
-  const of = { ...texts[design.naming], "best-before": bestBefore[design.months] ?? texts[design.naming]["best-before"] };
+  const of = textsFor(open, design);
   if (kind === "svg") return fileAnswer(labelSvg(design, of, qr), { type: "image/svg+xml", name: `${code}-label.svg` });
   const pdf = await labelPdf(design, { texts: of, qr, paper, count: count ?? containers, isTest: test });
   return fileAnswer(pdf, { type: "application/pdf", name: `${code}-labels.pdf` });

@@ -4,7 +4,14 @@ import { labelSvg } from "./labelSvg";
 
 const texts: LabelTexts = {
   ...{ name: "Salt & <lake>", what: "wash", directions: "Rinse.", ingredients: "Ingredients: Aqua.", cautions: "Keep out of the eyes." },
-  ...{ net: "100 g (3.53 oz)", batch: "Batch X-1", "best-before": "Best before 1 May 2027", "made-in": "", contact: "" },
+  ...{
+    net: "100 g (3.53 oz)",
+    batch: "Batch X-1",
+    "best-before": "Best before 1 May 2027",
+    "after-opening": "",
+    "made-in": "",
+    contact: "",
+  },
 };
 
 describe("a label as a drawing", () => {

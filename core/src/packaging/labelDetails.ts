@@ -9,6 +9,14 @@ export function netWeightText(grams: number): string {
   return `${writtenShort(promised, 1)} g (${written(promised / GRAMS_PER_OUNCE, 2)} oz)`;
 }
 
+const ML_PER_FLUID_OUNCE = 29.5735;
+
+/** Net volume in both units: "100 mL (3.38 fl oz)". Millilitres are rounded down, as grams are. */
+export function netVolumeText(millilitres: number): string {
+  const promised = millilitres >= 100 ? Math.floor(millilitres + 1e-9) : Math.floor(millilitres * 10 + 1e-9) / 10;
+  return `${writtenShort(promised, 1)} mL (${written(promised / ML_PER_FLUID_OUNCE, 2)} fl oz)`;
+}
+
 const ISO_DAY = "YYYY-MM-DD";
 
 /**

@@ -1,6 +1,7 @@
 import Joi from "joi";
-import { labelAligns, labelFields } from "../../packaging/labels/labelDesign.ts";
-import { formatField, idField } from "../fields.ts";
+import { markets } from "../../library/markets.ts";
+import { labelAligns, labelFields, netsIn } from "../../packaging/labels/labelDesign.ts";
+import { formatField, idField, orUnknown } from "../fields.ts";
 
 const LONGEST_TEXT = 2000;
 const MOST_BOXES = 60;
@@ -16,6 +17,13 @@ export const labelSchema = Joi.object({
   heightMm: side.required(),
   naming: Joi.string().valid("inci", "common").required(),
   months: Joi.number().integer().min(1).max(60).required(),
+  openMonths: orUnknown(Joi.number().integer().min(1).max(60)).required(),
+  market: Joi.string()
+    .valid(...markets.map(({ slug }) => slug))
+    .required(),
+  netIn: Joi.string()
+    .valid(...netsIn)
+    .required(),
   boxes: Joi.array()
     .items(
       Joi.object({

@@ -378,7 +378,10 @@ const labelBox = {
   ...{ id: "name", field: "name", x: 2, y: 2, width: 38, height: 15, points: 18, leastPoints: 4.5, align: "centre" },
   ...{ isBold: true, text: "" },
 };
-const label = { format: L, name: "wrap", widthMm: 84, heightMm: 48, naming: "inci", months: 12, boxes: [labelBox] };
+const label = {
+  ...{ format: L, name: "wrap", widthMm: 84, heightMm: 48, naming: "inci", months: 12 },
+  ...{ openMonths: 6, market: "uk", netIn: "volume", boxes: [labelBox] },
+};
 
 const labels: readonly CorpusFile[] = [
   good(L, "a name on it", label),
@@ -387,6 +390,8 @@ const labels: readonly CorpusFile[] = [
   bad(L, "no size", without(label, "widthMm"), "widthMm"),
   bad(L, "wider than any label", { ...label, widthMm: 4_000 }, "widthMm"),
   bad(L, "a field nobody knows", { ...label, boxes: [{ ...labelBox, field: "price" }] }, "boxes[0].field"),
+  good(L, "nothing said of its opening", { ...label, openMonths: null }),
+  bad(L, "a place with no list of ours", { ...label, market: "moon" }, "market"),
   bad(L, "letters of no size", { ...label, boxes: [{ ...labelBox, points: 0 }] }, "boxes[0].points"),
   beyond(L, "a box that stands twice", { ...label, boxes: [labelBox, labelBox] }, "boxes[1].id"),
 ];

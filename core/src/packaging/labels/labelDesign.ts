@@ -1,3 +1,5 @@
+import type { MarketSlug } from "../../library/markets.ts";
+
 /** What can stand on a label. */
 export const labelFields = [
   "name",
@@ -8,6 +10,7 @@ export const labelFields = [
   "net",
   "batch",
   "best-before",
+  "after-opening",
   "made-in",
   "contact",
   "text",
@@ -37,6 +40,10 @@ export interface LabelBox {
   readonly text: string;
 }
 
+export const netsIn = ["mass", "volume"] as const;
+
+export type NetIn = (typeof netsIn)[number];
+
 /** A label to true scale. */
 export interface LabelDesign {
   readonly format: "tensidrum-label/1";
@@ -46,6 +53,12 @@ export interface LabelDesign {
   readonly naming: "inci" | "common";
   /** Best before so many months after it was made, unless a lot ends earlier. */
   readonly months: number;
+  /** To be used up within so many months once it is open; null where nothing is said of it. */
+  readonly openMonths: number | null;
+  /** Whose list and thresholds of scent allergens count. */
+  readonly market: MarketSlug;
+  /** The net content as mass in g and oz, or as volume in mL and fl oz. */
+  readonly netIn: NetIn;
   readonly boxes: readonly LabelBox[];
 }
 

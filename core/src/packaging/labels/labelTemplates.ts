@@ -7,6 +7,7 @@ export const labelTemplates = ["wrap", "front", "back", "lid", "small"] as const
 export type LabelTemplate = (typeof labelTemplates)[number];
 
 const EDGE_MM = 2;
+const USUAL = { openMonths: null, market: "eu", netIn: "mass" } as const;
 
 /** What the last lines of the back share of its height; the code to scan stands beside them. */
 const FOOT = 0.22;
@@ -56,7 +57,7 @@ export function labelFromTemplate(
     template === "wrap"
       ? [...column(FRONT, EDGE_MM, half), ...column(BACK, EDGE_MM + half + 2 * EDGE_MM, half), code]
       : [...column({ front: FRONT, back: BACK, lid: LID, small: SMALL }[template], EDGE_MM, whole), ...(template === "back" ? [code] : [])];
-  return { format: "tensidrum-label/1", name: "", widthMm, heightMm, naming: "inci", months: 12, boxes };
+  return { format: "tensidrum-label/1", name: "", widthMm, heightMm, naming: "inci", months: 12, ...USUAL, boxes };
 }
 
 function columnOf(

@@ -2,9 +2,9 @@ import { aimedProfile } from "../../formula/aim.ts";
 import { resolveLines } from "../../formula/resolveLines.ts";
 import type { Formula } from "../../formula/types.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
-import { usualMarket, type Market } from "../../library/markets.ts";
+import { marketOf } from "../../library/markets.ts";
 import { labelOf } from "../label.ts";
-import { netWeightText } from "../labelDetails.ts";
+import { netVolumeText, netWeightText } from "../labelDetails.ts";
 import { labelCautions } from "../warnings.ts";
 import type { LabelDesign, LabelTexts } from "./labelDesign.ts";
 
@@ -15,18 +15,19 @@ export interface LabelledBatch {
   readonly code: string;
   /** In one container, g. */
   readonly netGrams: number;
+  /** Null where it is not known: then the net content is told as mass. */
+  readonly densityGramsPerMl: number | null;
   /** As it is to be written. */
   readonly bestBefore: string;
-  readonly market?: Market;
 }
 
 /** What each field of a label says of a batch. Where it is made and whom to ask is for the maker to write. */
 export function labelTexts(
-  { formula, library, code, netGrams, bestBefore, market = usualMarket }: LabelledBatch,
-  { naming }: Pick<LabelDesign, "naming">,
+  { formula, library, code, netGrams, densityGramsPerMl, bestBefore }: LabelledBatch,
+  { naming, market, netIn, openMonths }: Pick<LabelDesign, "naming" | "market" | "netIn" | "openMonths">,
 ): LabelTexts {
   const profile = aimedProfile(formula);
-  const { ingredients, mayContain } = labelOf(formula, naming, library, market);
+  const { ingredients, mayContain } = labelOf(formula, naming, library, marketOf(market));
   const names = ingredients.filter(({ name }) => !mayContain.includes(name)).map(({ name }) => name);
   const may = mayContain.length === 0 ? "" : ` May contain: ${mayContain.join(", ")}.`;
   return {
@@ -35,10 +36,17 @@ export function labelTexts(
     directions: profile.leftOn === true ? "Spread a little on the skin." : "Lather with water, then rinse off well.",
     ingredients: `Ingredients: ${names.join(", ")}.${may}`,
     cautions: labelCautions(resolveLines(formula, library).sheet, profile).join(" "),
-    net: netWeightText(netGrams),
+    net: netIn === "volume" && densityGramsPerMl !== null ? netVolumeText(netGrams / densityGramsPerMl) : netWeightText(netGrams),
     batch: `Batch ${code}`,
     "best-before": `Best before ${bestBefore}`,
+    "after-opening": afterOpeningText(openMonths),
     "made-in": "",
     contact: "",
   };
+}
+
+/** How long it keeps once it is open; nothing where nobody says. */
+export function afterOpeningText(openMonths: number | null): string {
+  if (openMonths === null) return "";
+  return `Once open, use within ${openMonths === 1 ? "a month" : `${openMonths} months`}.`;
 }

@@ -19,6 +19,7 @@ const nothing: LabelTexts = {
     net: "",
     batch: "",
     "best-before": "",
+    "after-opening": "",
     "made-in": "",
     contact: "",
   },
@@ -40,7 +41,18 @@ const box = (changes: Partial<LabelBox> = {}): LabelBox => ({
   ...changes,
 });
 const design = (...boxes: readonly LabelBox[]): LabelDesign => ({
-  ...{ format: "tensidrum-label/1", name: "", widthMm: 84, heightMm: 48, naming: "inci", months: 12, boxes },
+  ...{
+    format: "tensidrum-label/1",
+    name: "",
+    widthMm: 84,
+    heightMm: 48,
+    naming: "inci",
+    months: 12,
+    openMonths: null,
+    market: "eu",
+    netIn: "mass",
+    boxes,
+  },
 });
 const laid = (changes: Partial<LabelBox> = {}) => layOutLabel(design(box(changes)), nothing)[0]!;
 
@@ -135,7 +147,9 @@ describe("what a label says", () => {
     ["cocamidopropyl-betaine", 20],
     ["sweet-almond-oil", 1],
   ]);
-  const texts = labelTexts({ formula, library, code: "GR-1", netGrams: 254.4, bestBefore: "2027-03-01" }, { naming: "inci" });
+  const batch = { formula, library, code: "GR-1", netGrams: 254.4, densityGramsPerMl: 1.03, bestBefore: "2027-03-01" };
+  const usual = { naming: "inci", market: "eu", netIn: "mass", openMonths: null } as const;
+  const texts = labelTexts(batch, usual);
 
   it("names what is in it, what to mind, how much, and until when", () => {
     expect(texts.ingredients).toMatch(/^Ingredients: Aqua, /u);
@@ -143,6 +157,16 @@ describe("what a label says", () => {
     expect(texts.cautions).not.toContain("authority");
     expect([texts.net, texts.batch, texts["best-before"]]).toEqual(["254 g (8.96 oz)", "Batch GR-1", "Best before 2027-03-01"]);
     expect(texts["made-in"]).toBe("");
+  });
+
+  it("tells the net content as volume where the density is known, and how long it keeps once open", () => {
+    // 254.4 ÷ 1.03 = 246.99 mL
+    expect(labelTexts(batch, { ...usual, netIn: "volume", openMonths: 6 })).toMatchObject({
+      net: "246 mL (8.32 fl oz)",
+      "after-opening": "Once open, use within 6 months.",
+    });
+    expect(labelTexts({ ...batch, densityGramsPerMl: null }, { ...usual, netIn: "volume" }).net).toBe("254 g (8.96 oz)");
+    expect(texts["after-opening"]).toBe("");
   });
 
   it.each(labelTemplates)("a %s begins with every field on the label", (template) => {
