@@ -225,7 +225,7 @@ interface Planning {
   readonly density: FillDensity;
 }
 
-/** The plan of a wish; what is filled already stays in it. */
+/** The plan of a wish; kinds that are left out of it keep what they hold, which the plan does not take off. */
 function plannedOf({ wish, choices, filling, density }: Planning): FillPlan | { readonly problem: string } {
   const countOf = (text: string): number => {
     const read = readNumber(text);

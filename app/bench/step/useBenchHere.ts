@@ -44,7 +44,7 @@ export function useBenchHere({ enter: enterHere, ...here }: BatchHere, { newId, 
   return { ...here, instruments, isPractice, newId, answered, isGuarded, enter };
 }
 
-/** The button that was pressed is gone or was deaf: Tab goes on from the step, and who listens hears which one it is. */
+/** The button that was pressed is gone or did not answer: Tab goes on from the step, and who listens hears which one it is. */
 function keepFocus(column: HTMLElement | null): void {
   if (document.activeElement !== null && document.activeElement !== document.body) return;
   column?.querySelector<HTMLElement>("#step-head")?.focus({ preventScroll: true });

@@ -187,7 +187,7 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
                 onChange={({ currentTarget: { value } }) => {
                   const field = labelFields.find((one) => one === value);
                   if (field === undefined) return;
-                  const next = withField(design, field, leastPointsOf(field, 100));
+                  const next = withField(design, field, leastPointsOf(field, open.netGrams));
                   change(next);
                   setSelected(next.boxes.at(-1)?.id ?? null);
                 }}

@@ -76,6 +76,7 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
     name: batch.formula.name,
     row: row?.id ?? "",
     rows: filling.rows.map(({ id, name, use }) => ({ id, name, use })),
+    netGrams,
     isKept: kept !== undefined,
     design,
     texts: texts(),
