@@ -251,10 +251,11 @@ const asked: Record<string, () => Promise<unknown>> = {
   },
   listContainers: async () => containerQueries.listContainers(db, stranger.id),
   findLabel: async () => {
-    const found = await labelQueries.findLabel(db, stranger.id, { formulaId: greenRoom.id, containerId: null });
+    const found = await labelQueries.findLabel(db, stranger.id, { formulaId: greenRoom.id, containerId: null, part: "" });
     return found === undefined ? [] : [found];
   },
-  saveLabel: async () => refused(labelQueries.saveLabel(db, stranger.id, { formulaId: greenRoom.id, containerId: null }, labelOfNothing)),
+  saveLabel: async () =>
+    refused(labelQueries.saveLabel(db, stranger.id, { formulaId: greenRoom.id, containerId: null, part: "" }, labelOfNothing)),
   saveContainer: async () => {
     await containerQueries.saveContainer(db, stranger.id, { ...container, name: "Taken" });
     return [];

@@ -1,4 +1,4 @@
-import { formulaOfDraft, type Formula } from "@tensidrum/core/formula";
+import { draftPhase, formulaOfDraft, type Formula } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import type { Scale } from "@tensidrum/core/quantities";
 import type { ReadSheet } from "./typed/readTyped";
@@ -16,11 +16,7 @@ export function formulaOfSheet(
     aim: sheet.aim,
     measured: sheet.measured,
     method: sheet.method,
-    phases: sheet.phases.map(({ letter, title, temperatureC }) => ({
-      id: letter,
-      title,
-      ...(temperatureC === null ? {} : { temperatureC }),
-    })),
+    phases: sheet.phases.map(draftPhase),
     lines: sheet.lines.flatMap(({ materialId, ...line }) => {
       const material = around.materials.get(materialId);
       return material === undefined ? [] : [{ ...line, material: material.slug }];

@@ -21,6 +21,7 @@ const typed: TypedSheet = {
   phases: [
     { letter: "A", title: "water", temperature: "" },
     { letter: "B", title: "", temperature: "" },
+    { letter: "C", title: "blue", temperature: "", part: { share: "290 g", addUpTo: "9", mayAdd: "scent" } },
   ],
   lines: [waterLine, betaineLine],
   restLineId: waterLine.id,

@@ -7,6 +7,7 @@ import { readAddress, readForm } from "../frame/readForm.server";
 import {
   AIM_WORDS_LENGTH,
   AS_WRITTEN_LENGTH,
+  MAY_ADD_LENGTH,
   METHOD_LENGTH,
   NOTE_LENGTH,
   PHASE_TITLE_LENGTH,
@@ -23,7 +24,8 @@ const MOST_UNANSWERED = 32;
 const MOST_REVISION = 2_147_483_647;
 const LETTER = /^[A-Z]$/;
 
-const plainIntent = /^(save|finalise|find|add-phase|up|down|begin-draft|branch|as-material|restore|discard-draft|delete-formula|stay)$/;
+const plainIntent =
+  /^(save|finalise|find|add-phase|add-part|up|down|begin-draft|branch|as-material|restore|discard-draft|delete-formula|stay)$/;
 const aimedIntent = /^(remove|add):([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/;
 
 /** What a button of the sheet's form asks for. */
@@ -34,6 +36,7 @@ export type SheetIntent =
         | "finalise"
         | "find"
         | "add-phase"
+        | "add-part"
         | "up"
         | "down"
         | "begin-draft"
@@ -76,7 +79,18 @@ const sheetForm = group({
   measured: group({ ph: cell, density: cell }),
   /** A browser sends two signs for the end of a line. */
   method: verbatim(2 * METHOD_LENGTH),
-  phases: keyed(group({ title: verbatim(PHASE_TITLE_LENGTH), temperature: verbatim(20) }), Joi.string().pattern(LETTER)).min(1),
+  phases: keyed(
+    group({
+      title: verbatim(PHASE_TITLE_LENGTH),
+      temperature: verbatim(20),
+      /** Whether it is a named part of the batch, and what is typed of that. */
+      isPart: tick(),
+      share: verbatim(40),
+      addUpTo: verbatim(40),
+      mayAdd: verbatim(MAY_ADD_LENGTH),
+    }),
+    Joi.string().pattern(LETTER),
+  ).min(1),
   lines: keyedById(
     group({
       phase: Joi.string().pattern(LETTER).required(),
@@ -148,7 +162,10 @@ export function readSheetForm(form: FormData): SheetForm {
     intent: intentOf(intent),
     typed: {
       ...{ name, profile, batch, aim, measured, method: method.replaceAll("\r\n", "\n") },
-      phases: Object.entries(phases).map(([letter, phase]) => ({ letter, ...phase })),
+      phases: Object.entries(phases).map(([letter, { title, temperature, isPart, ...part }]) => ({
+        ...{ letter, title, temperature },
+        ...(isPart ? { part } : {}),
+      })),
       lines,
       restLineId: lines.find((line) => line.id === marked[0])?.id ?? null,
     },

@@ -48,10 +48,13 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
       ph: version.measuredPh === null ? "" : String(version.measuredPh),
       density: version.measuredDensity === null ? "" : String(version.measuredDensity),
     },
-    phases: phases.map(({ letter, title, temperatureC }) => ({
+    phases: phases.map(({ letter, title, temperatureC, sharePercent, addUpToPercent, mayAdd }) => ({
       letter,
       title,
       temperature: temperatureC === null ? "" : String(temperatureC),
+      ...(sharePercent === null
+        ? {}
+        : { part: { share: percentText(sharePercent), addUpTo: addUpToPercent === null ? "" : percentText(addUpToPercent), mayAdd } }),
     })),
     lines: lines.map((line) => ({
       id: line.id,

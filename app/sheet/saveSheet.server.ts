@@ -60,7 +60,7 @@ export async function beginFormula(ids: {
   const makerId = currentMakerId();
   const [water] = await materialsBySlug(db, makerId, ["water-distilled"]);
   if (water === undefined) throw new Error("The reference library holds no water");
-  const phases = [{ letter: "A", title: "water", temperatureC: null }];
+  const phases = [{ letter: "A", title: "water", temperatureC: null, sharePercent: null, addUpToPercent: null, mayAdd: "" }];
   const line = {
     id: ids.waterLineId,
     materialId: water.id,

@@ -5,7 +5,7 @@ import { newDraftOf, restoreVersion } from "./versions/newDraft.server";
 import { keepAsMaterial } from "./versions/keepAsMaterial.server";
 import { readSheetForm, type SheetForm, type SheetIntent } from "./forms.server";
 import { beginDraft, discardDraft, removeFormula, saveSheet, finaliseSheet, type SaveResult } from "./saveSheet.server";
-import { withLineStepped, withNewLine, withNewPhase, withoutLine } from "./typed/editing";
+import { withLineStepped, withNewLine, withNewPart, withNewPhase, withoutLine } from "./typed/editing";
 import type { TypedSheet } from "./typed/typedSheet";
 
 /** Does what a button of the sheet asked for. Typed text comes back with every answer that is not a success. */
@@ -80,6 +80,8 @@ function edited(form: SheetForm, intent: SheetIntent): TypedSheet {
       return withNewLine(form.typed, { id: form.newId, phase: form.newPhase, materialId: intent.id, percent: "", assay: "" });
     case "add-phase":
       return withNewPhase(form.typed);
+    case "add-part":
+      return withNewPart(form.typed);
     default:
       return form.typed;
   }

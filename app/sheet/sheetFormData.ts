@@ -1,4 +1,4 @@
-import type { TypedLine, TypedSheet } from "./typed/typedSheet";
+import type { TypedLine, TypedPart, TypedSheet } from "./typed/typedSheet";
 
 export interface FormBase {
   readonly versionId: string;
@@ -15,6 +15,13 @@ export function lineFields({ id, phase, materialId, assay, asWritten = "", lots 
   return [[`${line}.phase`, phase], [`${line}.materialId`, materialId], [`${line}.assay`, assay], ...written, ...taken];
 }
 
+function partFields(letter: string, part: TypedPart): readonly Field[] {
+  return [
+    [`phases.${letter}.isPart`, "on"],
+    ...Object.entries(part).map(([key, value]) => [`phases.${letter}.${key}`, String(value)] as const),
+  ];
+}
+
 /** The sheet as the form would send it: field by field as the page without scripts does. */
 export function sheetFormData(typed: TypedSheet, base: FormBase, intent: string): FormData {
   const { aim, measured } = typed;
@@ -27,9 +34,10 @@ export function sheetFormData(typed: TypedSheet, base: FormBase, intent: string)
     ["batch", typed.batch],
     ...Object.entries({ ...aim, eyeArea: aim.eyeArea ? "on" : "" }).map(([key, value]) => [`aim.${key}`, value] as const),
     ...Object.entries(measured).map(([key, value]) => [`measured.${key}`, String(value)] as const),
-    ...typed.phases.flatMap(({ letter, title, temperature }) => [
+    ...typed.phases.flatMap(({ letter, title, temperature, part }) => [
       [`phases.${letter}.title`, title] as const,
       [`phases.${letter}.temperature`, temperature] as const,
+      ...(part === undefined ? [] : partFields(letter, part)),
     ]),
     ...typed.lines.flatMap((line) => [...lineFields(line), [`lines.${line.id}.percent`, line.percent] as const]),
     ["restLineId", typed.restLineId ?? ""],

@@ -11,9 +11,11 @@ import {
   withLots,
   withNewLine,
   withMeasured,
+  withNewPart,
   withNewPhase,
   withoutLine,
   withoutPhase,
+  withPart,
   withPercent,
   withPhaseTemperature,
   withPhaseTitle,
@@ -52,6 +54,7 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
     const phaseActions: PhaseActions = {
       typeTitle: (letter, title) => change(`phase:${letter}`, (sheet) => withPhaseTitle(sheet, letter, title)),
       typeTemperature: (letter, text) => change(`temperature:${letter}`, (sheet) => withPhaseTemperature(sheet, letter, text)),
+      typePart: (letter, key, text) => change(`part:${letter}:${key}`, (sheet) => withPart(sheet, letter, { [key]: text })),
       remove: (letter) => change(null, (sheet) => withoutPhase(sheet, letter)),
     };
     return {
@@ -74,6 +77,7 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
         setWantedFocus(line.id);
       },
       addNewPhase: () => change(null, withNewPhase),
+      addNewPart: () => change(null, withNewPart),
       undo: () => void isHistoryRead.current.then(() => dispatch({ kind: "undo" })),
       redo: () => void isHistoryRead.current.then(() => dispatch({ kind: "redo" })),
       replace: (sheet: TypedSheet) => dispatch({ kind: "replace", sheet }),

@@ -12,7 +12,10 @@ interface Body {
 function rowsOf(makerId: string, versionId: string, body: Body) {
   const owner = { versionId, makerId };
   return {
-    phases: body.phases.map((phase, position) => ({ ...owner, ...phase, position })),
+    phases: body.phases.map(({ sharePercent = null, addUpToPercent = null, mayAdd = "", ...phase }, position) => ({
+      ...{ ...owner, ...phase, position },
+      ...{ sharePercent, addUpToPercent, mayAdd },
+    })),
     lines: body.lines.map(({ lots: _, ...line }, position) => ({ ...owner, ...line, position })),
     lots: body.lines.flatMap(({ id, lots = [] }) => lots.map((lot, position) => ({ ...owner, ...lot, lineId: id, position }))),
   };
@@ -33,12 +36,13 @@ export async function updateBody(db: Executor, makerId: string, versionId: strin
   const ofLines = and(eq(lines.makerId, makerId), eq(lines.versionId, versionId));
   const ofLots = and(eq(lineLots.makerId, makerId), eq(lineLots.versionId, versionId));
   if (rows.phases.length > 0) {
+    const { title, position, temperatureC, sharePercent, addUpToPercent, mayAdd } = phases;
     await db
       .insert(phases)
       .values(rows.phases)
       .onConflictDoUpdate({
         target: [phases.versionId, phases.letter],
-        ...whatDiffers({ title: phases.title, position: phases.position, temperatureC: phases.temperatureC }),
+        ...whatDiffers({ title, position, temperatureC, sharePercent, addUpToPercent, mayAdd }),
       });
   }
   // Only one line may be q.s., so the former one steps back first.

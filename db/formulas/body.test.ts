@@ -33,7 +33,10 @@ const content = (body: Pick<DraftContent, "phases" | "lines">): DraftContent => 
 
 const lineIds = Array.from({ length: 5 }, () => crypto.randomUUID());
 
-/** Any body of a draft: up to three phases, some of the five lines in any order, at most one of them q.s. */
+const phase = { sharePercent: null, addUpToPercent: null, mayAdd: "" };
+const part = { sharePercent: 30, addUpToPercent: 9, mayAdd: "scent" };
+
+/** Any body of a draft: up to three phases, the third a part, some of the five lines in any order, at most one of them q.s. */
 const anyBody = fc
   .record({
     letters: fc.shuffledSubarray(["A", "B", "C"], { minLength: 1 }),
@@ -43,7 +46,7 @@ const anyBody = fc
     title: fc.constantFrom("", "water"),
   })
   .map(({ letters, ids, choices, rest, title }) => ({
-    phases: letters.map((letter, at) => ({ letter, title, temperatureC: at === 0 ? null : 40 })),
+    phases: letters.map((letter, at) => ({ letter, title, temperatureC: at === 0 ? null : 40, ...(at === 2 ? part : phase) })),
     lines: ids.map((id, at): LineRow => {
       const choice = choices[at] ?? 0;
       const takesTheRest = at === rest;

@@ -1,4 +1,4 @@
-import { formulaOfDraft, profileOf, withProcess, type Formula, shownFormulaName } from "@tensidrum/core/formula";
+import { draftPhase, formulaOfDraft, profileOf, withProcess, type Formula, shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
 import type { Database } from "../client.server";
@@ -30,7 +30,7 @@ export async function formulaOfVersion(
     aim,
     method: version.method,
     scales,
-    phases: phases.map(({ letter, title, temperatureC }) => ({ id: letter, title, ...(temperatureC === null ? {} : { temperatureC }) })),
+    phases: phases.map(draftPhase),
     lines: lines.map((line) => ({ ...line, phase: line.phaseLetter, material: line.facts.slug })),
   });
   return { formula: withProcess(formula, version.process), materials: bySlug };

@@ -176,7 +176,10 @@ export async function listVersions(db: Executor, makerId: string, formulaId: str
 
 export async function listPhases(db: Executor, makerId: string, versionId: string) {
   return db
-    .select({ letter: phases.letter, title: phases.title, temperatureC: phases.temperatureC })
+    .select({
+      ...{ letter: phases.letter, title: phases.title, temperatureC: phases.temperatureC },
+      ...{ sharePercent: phases.sharePercent, addUpToPercent: phases.addUpToPercent, mayAdd: phases.mayAdd },
+    })
     .from(phases)
     .where(and(eq(phases.makerId, makerId), eq(phases.versionId, versionId)))
     .orderBy(asc(phases.position));

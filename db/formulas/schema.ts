@@ -141,6 +141,12 @@ export const phases = pgTable(
     position: integer("position").notNull(),
     /** Null is room temperature. */
     temperatureC: numeric("temperature_c", { mode: "number" }),
+    /** Of the batch, %, where it is a named part; null for a phase. */
+    sharePercent: numeric("share_percent", { mode: "number" }),
+    /** What others may add to the part, % of what they finish; null where it is finished. */
+    addUpToPercent: numeric("add_up_to_percent", { mode: "number" }),
+    /** What that may be, in the maker's words. */
+    mayAdd: text("may_add").notNull().default(""),
   },
   (table) => [
     primaryKey({ name: "phases_pkey", columns: [table.versionId, table.letter] }),
@@ -152,6 +158,12 @@ export const phases = pgTable(
     check("phases_letter", sql`${table.letter} ~ '^[A-Z]$'`),
     check("phases_temperature", sql`${table.temperatureC} >= -20 and ${table.temperatureC} <= 150`),
     check("phases_title_length", sql`char_length(${table.title}) <= 40`),
+    check("phases_share", sql`${table.sharePercent} > 0 and ${table.sharePercent} <= 100`),
+    check(
+      "phases_open_part",
+      sql`${table.addUpToPercent} is null or (${table.sharePercent} is not null and ${table.addUpToPercent} > 0 and ${table.addUpToPercent} < 100)`,
+    ),
+    check("phases_may_add_length", sql`char_length(${table.mayAdd}) <= 300`),
   ],
 );
 

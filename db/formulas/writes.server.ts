@@ -10,6 +10,11 @@ export interface PhaseRow {
   readonly letter: string;
   readonly title: string;
   readonly temperatureC: number | null;
+  /** Of the batch, %, where it is a named part; left out for a phase. */
+  readonly sharePercent?: number | null;
+  /** What others may add to the part, % of what they finish. */
+  readonly addUpToPercent?: number | null;
+  readonly mayAdd?: string;
 }
 
 export interface LineRow {

@@ -1,3 +1,4 @@
+import { wholeLines } from "@tensidrum/core/formula";
 import { isNotChosen, namedAsWritten, shownMaterial, type Material } from "@tensidrum/core/library";
 import {
   batchState,
@@ -50,15 +51,14 @@ export interface BatchView extends Omit<BatchState, "lines"> {
 export function batchView(sent: SentBatch, plan: BatchPlan, entries: readonly BatchEntry[]): BatchView {
   const state = batchState(plan, entries);
   const fromFinest = finestFirst(plan.formula.scales);
-  const materialOf = new Map(
-    [...plan.formula.lines, ...(plan.formula.splits ?? []).flatMap(({ lines }) => lines)].map(({ id, material }) => [id, material]),
-  );
+  const whole = wholeLines(plan.formula);
+  const materialOf = new Map(whole.map(({ id, material }) => [id, material]));
   // Two lines of one material are told apart by their phases.
   const times = new Map<string, number>();
   const portions = new Set((plan.formula.process?.portions ?? []).map(({ id }) => id));
   for (const [id, slug] of materialOf) if (!portions.has(id)) times.set(slug, (times.get(slug) ?? 0) + 1);
-  const phaseOf = new Map(plan.formula.lines.map(({ id, phase }) => [id, phase]));
-  const writtenOf = new Map(plan.formula.lines.map(({ id, asWritten }) => [id, asWritten]));
+  const phaseOf = new Map(whole.map(({ id, phase }) => [id, phase]));
+  const writtenOf = new Map(whole.map(({ id, asWritten }) => [id, asWritten]));
   const nameOf = (line: string, material: Material): string => {
     const { name } = shownMaterial(namedAsWritten(material, writtenOf.get(line)));
     if (isNotChosen(material)) return name;

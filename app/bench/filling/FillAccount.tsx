@@ -14,7 +14,7 @@ const useWords = { use: "", tester: "tester", retained: "kept to watch" } as con
 /** Where all of it went: mass in is mass out, or it says what is left. */
 export function FillAccount({ filling }: { readonly filling: Filling }) {
   const { view, queue, isGuarded } = useBench();
-  const { rows, toFillGrams, isYieldKnown, filledGrams, lostGrams, leftGrams } = filling;
+  const { rows, parts, toFillGrams, isYieldKnown, filledGrams, lostGrams, leftGrams } = filling;
   const last = view.standing.findLast(({ kind }) => kind === "container-filled" || kind === "fill-lost" || kind === "container-tried");
   const isMore = leftGrams < -0.05;
   if (rows.length === 0) return null;
@@ -23,10 +23,11 @@ export function FillAccount({ filling }: { readonly filling: Filling }) {
       <h3 id="account-head">Where it went</h3>
       <DataTable isRuled>
         <tbody>
-          {rows.map(({ id, name, use, count, filled, grams, tried }) => (
+          {rows.map(({ id, name, use, count, filled, grams, tried, part }) => (
             <tr key={id}>
               <th scope="row">
                 {filled.length} of {Math.max(count, filled.length)} {name}
+                {part !== undefined && <em> {part}</em>}
                 {use !== "use" && <small> {useWords[use]}</small>}
                 {tried?.works === false && <small> does not work: {tried.text}</small>}
               </th>
@@ -34,6 +35,16 @@ export function FillAccount({ filling }: { readonly filling: Filling }) {
               <td data-number>{written(sum(filled), 1)} g</td>
             </tr>
           ))}
+          {parts.length > 1 &&
+            parts.map(({ part, toFillGrams: there, filledGrams: gone }) => (
+              <tr key={part ?? ""}>
+                <th scope="row">
+                  <em>{part ?? "the rest of the base"}</em> still in its beaker
+                </th>
+                <td data-number>of {written(there, 1)} g</td>
+                <td data-number>{written(there - gone, 1)} g</td>
+              </tr>
+            ))}
           {lostGrams > 0 && (
             <tr>
               <th scope="row">lost</th>
@@ -42,7 +53,7 @@ export function FillAccount({ filling }: { readonly filling: Filling }) {
             </tr>
           )}
           <tr>
-            <th scope="row">{isMore ? "more than there was" : "still in the beaker"}</th>
+            <th scope="row">{isMore ? "more than there was" : parts.length > 1 ? "not filled, all together" : "still in the beaker"}</th>
             <td />
             <td data-number>
               <strong>{written(Math.abs(leftGrams), 1)} g</strong>

@@ -16,7 +16,7 @@ const useWords = { use: "", tester: ", for others to try", retained: ", kept to 
 /** One container under the spout: how much is in, how much is to come, and the ones before it. */
 export function FillOne({ row, number }: { readonly row: FillingRow; readonly number: number }) {
   const { plan, view } = useBench();
-  const { grams, name, type, tareGrams, filled, tried, use, count } = row;
+  const { grams, name, type, tareGrams, filled, tried, use, count, part } = row;
   const facts = containerFacts[type];
   const scale = scaleFor(grams + (tareGrams ?? 0), finestFirst(plan.formula.scales)) ?? null;
   const off = Math.max(CLOSE.leastGrams, CLOSE.part * grams);
@@ -24,6 +24,7 @@ export function FillOne({ row, number }: { readonly row: FillingRow; readonly nu
   return (
     <section aria-labelledby="step-head">
       <h2 id="step-head" tabIndex={-1}>
+        {part !== undefined && `${part}: `}
         {name} {number}{" "}
         <small>
           of {count}

@@ -1,6 +1,6 @@
 import { Checkbox, Group, NativeSelect, Stack, Text } from "@mantine/core";
 import { densityByVolume, planFilling, type FillChoice, type FillPlan } from "@tensidrum/core/packaging";
-import type { FillDensity, Filling } from "@tensidrum/core/process";
+import type { FillDensity, Filling, FillingPart, PlannedContainer } from "@tensidrum/core/process";
 import { readNumber, Refusal, written, writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
@@ -45,6 +45,9 @@ export function FillPlanner({ filling, containers, density }: FillPlannerProps) 
       .slice(0, 1),
   });
   const [isOpen, setOpen] = useState(filling.rows.length === 0);
+  const { parts } = filling;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const part = parts.find((one) => one.part === chosen) ?? nextPart(filling);
   if (containers.length === 0) {
     return (
       <section aria-labelledby="plan-head">
@@ -56,12 +59,13 @@ export function FillPlanner({ filling, containers, density }: FillPlannerProps) 
     );
   }
   const used = densityOf(wish, density);
-  const planned = used === null ? null : plannedOf({ wish, choices, filling, density: used });
+  const planned = used === null ? null : plannedOf({ wish, choices, filling, part, density: used });
   if (!isOpen) {
     return (
       <section aria-labelledby="plan-head">
         <h2 id="plan-head">Plan</h2>
         <PlanTable rows={filling.rows.filter(({ count }) => count > 0)} />
+        {parts.length > 1 && <UnplannedParts filling={filling} />}
         {isScripted && (
           <BigButton act="Plan the filling anew" onClick={() => setOpen(true)}>
             Plan it anew
@@ -76,6 +80,15 @@ export function FillPlanner({ filling, containers, density }: FillPlannerProps) 
     <section aria-labelledby="plan-head">
       <h2 id="plan-head">Plan</h2>
       <Stack gap="sm">
+        {parts.length > 1 && (
+          <NativeSelect label="part" w={260} value={part.part ?? ""} onChange={({ currentTarget: { value } }) => setChosen(value)}>
+            {parts.map((one) => (
+              <option key={one.part ?? ""} value={one.part ?? ""}>
+                {one.part ?? "the rest of the base"}, {written(one.toFillGrams, 1)} g
+              </option>
+            ))}
+          </NativeSelect>
+        )}
         <Group gap="md" align="end">
           <NumberField
             label={`density${density.source === "estimate" ? ", estimate" : ", measured"}`}
@@ -136,7 +149,10 @@ export function FillPlanner({ filling, containers, density }: FillPlannerProps) 
         {used === null && <FormError>The density is not known. Weigh 100 mL of it, or say what 100 g take up.</FormError>}
         {planned !== null && "problem" in planned && <FormError>{planned.problem}</FormError>}
         {planned !== null && used !== null && "rows" in planned && (
-          <Entry hidden={{ filling: JSON.stringify({ filling: planned.rows, density: used }) }} onEntered={() => setOpen(false)}>
+          <Entry
+            hidden={{ filling: JSON.stringify({ filling: [...otherRows(filling, part), ...planned.rows], density: used }) }}
+            onEntered={() => setOpen(false)}
+          >
             <PlanTable rows={planned.rows} />
             <Text role="status">
               {planned.lackGrams > 0.05
@@ -174,16 +190,34 @@ function ContainerSelect({ label, value, choices, onChange }: ContainerSelectPro
   );
 }
 
+/** The part to plan next: the first with more in its beaker than one container holds, else the first. */
+function nextPart({ parts, rows }: Filling): FillingPart {
+  const isPlanned = ({ part }: FillingPart): boolean => rows.some((row) => row.count > 0 && (row.part ?? null) === part);
+  return parts.find((one) => !isPlanned(one)) ?? parts[0] ?? { part: null, toFillGrams: 0, filledGrams: 0 };
+}
+
+/** What is planned of the other parts stays as it is. */
+function otherRows({ rows }: Filling, { part }: FillingPart): readonly PlannedContainer[] {
+  return rows.flatMap(({ filled: _, tried: _tried, ...row }) => (row.count > 0 && (row.part ?? null) !== part ? [row] : []));
+}
+
+function UnplannedParts({ filling: { parts, rows } }: { readonly filling: Filling }) {
+  const open = parts.filter(({ part }) => !rows.some((row) => row.count > 0 && (row.part ?? null) === part));
+  if (open.length === 0) return null;
+  return <Text role="status">Not planned yet: {open.map(({ part }) => part ?? "the rest of the base").join(", ")}.</Text>;
+}
+
 function PlanTable({ rows }: { readonly rows: FillPlan["rows"] }) {
   return (
     <DataTable isRuled>
       <tbody>
-        {rows.map(({ id, name, use, count, grams }) => (
+        {rows.map(({ id, name, use, count, grams, part }) => (
           <tr key={id}>
             <td>
               <strong>{count}</strong>
             </td>
             <th scope="row">
+              {part !== undefined && <em>{part} </em>}
               {name}
               {use !== "use" && <small> {use === "retained" ? "kept to watch" : "for others to try"}</small>}
             </th>
@@ -222,11 +256,12 @@ interface Planning {
   readonly wish: Wish;
   readonly choices: readonly FillChoice[];
   readonly filling: Filling;
+  readonly part: FillingPart;
   readonly density: FillDensity;
 }
 
-/** The plan of a wish; kinds that are left out of it keep what they hold, which the plan does not take off. */
-function plannedOf({ wish, choices, filling, density }: Planning): FillPlan | { readonly problem: string } {
+/** The plan of a wish, for what is still in the beaker. */
+function plannedOf({ wish, choices, filling, part, density }: Planning): FillPlan | { readonly problem: string } {
   const countOf = (text: string): number => {
     const read = readNumber(text);
     return read.ok && read.value >= 1 ? Math.floor(read.value) : 0;
@@ -244,7 +279,10 @@ function plannedOf({ wish, choices, filling, density }: Planning): FillPlan | { 
   const rest = wish.rest.filter((container) => countOf(wish.counts[container] ?? "") === 0);
   try {
     const held = wish.isToTheLip ? choices.map((choice) => ({ ...choice, nominalMl: choice.brimfulMl })) : choices;
-    return planFilling(filling.toFillGrams - filling.lostGrams, density.gramsPerMl, { choices: held, fixed, rest });
+    // What was lost is told of the batch, not of a part.
+    const openGrams = part.toFillGrams - part.filledGrams - (filling.parts.length > 1 ? 0 : filling.lostGrams);
+    const rows = filling.rows.filter((row) => (row.part ?? null) === part.part);
+    return planFilling(openGrams, density.gramsPerMl, { choices: held, fixed, rest, part: part.part, rows });
   } catch (error) {
     if (error instanceof Refusal) return { problem: `${error.message} ${error.remedy}` };
     throw error;

@@ -94,6 +94,7 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
                 >
                   {rows.map((one) => (
                     <option key={one.id} value={one.id}>
+                      {one.part === null ? "" : `${one.part}: `}
                       {one.name}
                       {one.use === "use" ? "" : one.use === "tester" ? ", testers" : ", kept to watch"}
                     </option>
@@ -114,6 +115,13 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
                   </option>
                 ))}
               </NativeSelect>
+              {open.hasParts && (
+                <Checkbox
+                  label="one label for all parts (may contain)"
+                  checked={design.isShared}
+                  onChange={({ currentTarget: { checked } }) => change({ ...design, isShared: checked })}
+                />
+              )}
               <Side design={design} side="widthMm" label="wide" onChange={change} />
               <Side design={design} side="heightMm" label="high" onChange={change} />
               <NativeSelect
@@ -228,7 +236,7 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
             >
               {isKept ? "Kept" : "Keep this label"}
             </Button>
-            <Printing batchId={batchId} row={row} count={open.count} isKept={isKept} />
+            <Printing batchId={batchId} row={row} count={design.isShared ? open.sharedCount : open.count} isKept={isKept} />
           </Stack>
         </Grid.Col>
       </Grid>

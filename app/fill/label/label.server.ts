@@ -1,5 +1,6 @@
 import {
   bestBefore,
+  formulaOfPart,
   labelFromTemplate,
   labelTexts,
   type LabelDesign,
@@ -8,7 +9,7 @@ import {
 } from "@tensidrum/core/packaging";
 import { assessSums } from "@tensidrum/core/assessment";
 import { markets } from "@tensidrum/core/library";
-import { batchState, doneFormula, fillingOf, hasWeighed, materialsOf, storedPlan, type FillingRow } from "@tensidrum/core/process";
+import { batchState, doneFormula, fillingOf, hasWeighed, materialsOf, partsOf, storedPlan, type FillingRow } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import { materialsBeside } from "../../../db/batches/beside.server";
 import { findBatch, listBatchLots, listEntries } from "../../../db/batches/queries.server";
@@ -51,7 +52,8 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
   const filling = fillingOf(plan, state);
   const row = filling.rows.find(({ id }) => id === wanted) ?? filling.rows[0];
   const container = containers.find(({ id }) => id === row?.container);
-  const place = batch.formulaId === null ? null : { formulaId: batch.formulaId, containerId: container?.id ?? null };
+  const part = row?.part ?? "";
+  const place = batch.formulaId === null ? null : { formulaId: batch.formulaId, containerId: container?.id ?? null, part };
   const kept = place === null || template !== "" ? undefined : await findLabel(db, makerId, place);
   const sides =
     container?.labelWidthMm == null || container.labelHeightMm === null
@@ -65,9 +67,21 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
   const expiries = lots.flatMap(({ endsOn }) => (endsOn === null ? [] : [endsOn]));
   const madeOn = batch.startedAt.toISOString().slice(0, 10);
   const lasts = (months: number): string => writtenDay(bestBefore({ madeOn, months, lotExpiries: expiries }));
+  const splits = formula.splits ?? [];
+  const openPart = (splits.find(({ name }) => name === part) ?? (partsOf(plan).length === 0 ? splits[0] : undefined))?.open ?? null;
+  const ofPart = splits.length === 0 || partsOf(plan).length === 0 ? formula : formulaOfPart(formula, row?.part ?? null, library);
   const densityGramsPerMl = filling.density?.gramsPerMl ?? assessSums(formula, library).densityGramsPerMl;
   const texts = (changes: Partial<LabelDesign> = {}): LabelTexts => {
-    const labelled = { formula, library, code: batch.code, netGrams, densityGramsPerMl, bestBefore: lasts(design.months) };
+    const isShared = changes.isShared ?? design.isShared;
+    const labelled = {
+      formula: isShared ? formula : ofPart,
+      openPart,
+      library,
+      code: batch.code,
+      netGrams,
+      densityGramsPerMl,
+      bestBefore: lasts(design.months),
+    };
     return labelTexts(labelled, { ...design, ...changes });
   };
   return {
@@ -75,14 +89,24 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
     code: batch.code,
     name: batch.formula.name,
     row: row?.id ?? "",
-    rows: filling.rows.map(({ id, name, use }) => ({ id, name, use })),
+    rows: filling.rows.map(({ id, name, use, part: of = null }) => ({ id, name, use, part: of })),
+    /** Whether there are parts one label could serve. */
+    hasParts: partsOf(plan).length > 1,
     netGrams,
     isKept: kept !== undefined,
     design,
-    texts: texts(),
-    /** By what the maker may change: the names, the market, and how the net content is told. */
+    /** By what the maker may change: whom it serves, the names, the market, and how the net content is told. */
+    shared: texts({ isShared: true }),
+    own: texts({ isShared: false }),
     ingredients: Object.fromEntries(
-      namings.flatMap((naming) => markets.map(({ slug }) => [ingredientsKey(naming, slug), texts({ naming, market: slug }).ingredients])),
+      [true, false].flatMap((isShared) =>
+        namings.flatMap((naming) =>
+          markets.map(({ slug: market }) => {
+            const choice = { isShared, naming, market };
+            return [ingredientsKey(choice), texts(choice).ingredients];
+          }),
+        ),
+      ),
     ) as Readonly<Record<string, string>>,
     nets: { mass: texts({ netIn: "mass" }).net, volume: texts({ netIn: "volume" }).net },
     isDensityEstimated: filling.density?.source !== "measured" && formula.measured?.densityGramsPerMl === undefined,
@@ -92,12 +116,18 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
     >,
     earliestExpiry: expiries.length === 0 ? null : writtenDay(expiries.toSorted()[0] ?? ""),
     qr: qrModules(batch.code),
-    count: Math.max(1, row?.filled.length ?? 0, row?.count ?? 0),
+    count: Math.max(1, countOf(row === undefined ? [] : [row])),
+    /** Where one label serves all parts: all of that kind. */
+    sharedCount: Math.max(1, countOf(filling.rows.filter(({ container: of, use }) => of === row?.container && use === row.use))),
     place,
   };
 }
 
 export type OpenLabel = Awaited<ReturnType<typeof openLabel>>;
+
+function countOf(rows: readonly FillingRow[]): number {
+  return rows.reduce((sum, { filled, count }) => sum + Math.max(filled.length, count), 0);
+}
 
 /** The lightest container that was filled: a label never promises more than is in. */
 function netOf(row: FillingRow | undefined): number {
@@ -115,6 +145,6 @@ function usualTemplate({ widthMm, heightMm }: { readonly widthMm: number; readon
 export async function keepLabel(batchId: string, row: string, design: LabelDesign): Promise<string | null> {
   const { place } = await openLabel(batchId, { row, template: "" });
   if (place === null) return "The formula of this batch was deleted. Print the label, or take it as a file.";
-  await saveLabel(database(), currentMakerId(), place, design);
+  await saveLabel(database(), currentMakerId(), design.isShared ? { ...place, part: "" } : place, design);
   return null;
 }

@@ -18,6 +18,7 @@ interface AddLineProps {
   readonly newId: string;
   readonly onPhase: (letter: string) => void;
   readonly onNewPhase: () => void;
+  readonly onNewPart: () => void;
   readonly onPick: (materialId: string, phase: string) => void;
   /** The page must know a material before a line can speak of it. */
   readonly onLearn: (found: readonly FoundMaterial[], store: MaterialStore) => void;
@@ -36,6 +37,7 @@ export function AddLinePart() {
       newId={sheet.newId}
       onPhase={editor.setNewLinePhase}
       onNewPhase={editor.addNewPhase}
+      onNewPart={editor.addNewPart}
       onPick={editor.addMaterial}
       onLearn={known.learn}
     />
@@ -44,7 +46,7 @@ export function AddLinePart() {
 
 /** The ruled line at the foot of the sheet: type a name, an INCI name or a role, and take the material up. */
 const AddLine = memo(function AddLine(props: AddLineProps) {
-  const { phases, phase, find, matches, newId, onPhase, onNewPhase } = props;
+  const { phases, phase, find, matches, newId, onPhase, onNewPhase, onNewPart } = props;
   return (
     <div className={classes.add} id="add-a-line">
       <NativeSelect
@@ -54,9 +56,9 @@ const AddLine = memo(function AddLine(props: AddLineProps) {
         onChange={(event) => onPhase(event.currentTarget.value)}
         aria-label="Phase of the new line"
       >
-        {phases.map(({ letter, title }) => (
+        {phases.map(({ letter, title, part }) => (
           <option key={letter} value={letter}>
-            {title === "" ? letter : `${letter} ${title}`}
+            {part !== undefined ? `part ${title === "" ? letter : title}` : title === "" ? letter : `${letter} ${title}`}
           </option>
         ))}
       </NativeSelect>
@@ -75,6 +77,19 @@ const AddLine = memo(function AddLine(props: AddLineProps) {
         }}
       >
         New phase
+      </UnstyledButton>
+      <UnstyledButton
+        type="submit"
+        name="intent"
+        value="add-part"
+        className={classes.newPhase}
+        title="One batch in several colours, scents or containers"
+        onClick={(event) => {
+          event.preventDefault();
+          onNewPart();
+        }}
+      >
+        New part
       </UnstyledButton>
       <input type="hidden" name="newId" value={newId} />
       {find !== "" && (

@@ -43,6 +43,8 @@ export interface LineRowProps {
   readonly actions: LineActions;
   /** The phase it is in, on its first line. */
   readonly phase: TypedPhase | null;
+  /** A part is made up by the base: none of its lines is q.s. */
+  readonly isOfPart: boolean;
   readonly phaseActions: PhaseActions;
   readonly drag?: RowDrag;
 }
@@ -128,22 +130,34 @@ export const LineRow = memo(function LineRow(props: LineRowProps) {
   );
 });
 
-function PercentCell({ line, isRest, restPercent, problem, isOver, isDraft, actions, name }: LineRowProps & { readonly name: string }) {
+function PercentCell({
+  line,
+  isRest,
+  restPercent,
+  problem,
+  isOver,
+  isDraft,
+  isOfPart,
+  actions,
+  name,
+}: LineRowProps & { readonly name: string }) {
   return (
     <>
       {lineFields(line).map(([field, value]) => (
         <input key={field} type="hidden" name={field} value={value} />
       ))}
-      <input
-        type="radio"
-        className={classes.rest}
-        name="restLineId"
-        value={line.id}
-        checked={isRest}
-        disabled={!isDraft}
-        onChange={() => actions.takeTheRest(line.id)}
-        aria-label={`${name} is q.s. to 100 %`}
-      />
+      {(!isOfPart || isRest) && (
+        <input
+          type="radio"
+          className={classes.rest}
+          name="restLineId"
+          value={line.id}
+          checked={isRest}
+          disabled={!isDraft}
+          onChange={() => actions.takeTheRest(line.id)}
+          aria-label={`${name} is q.s. to 100 %`}
+        />
+      )}
       <input
         className={classes.cell}
         {...{ [PERCENT_MARK]: line.id }}

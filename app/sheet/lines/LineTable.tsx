@@ -3,13 +3,14 @@ import { finestDecimals, gramsText } from "@tensidrum/core/formula";
 import type { Material } from "@tensidrum/core/library";
 import { percentText, toDecimals, writtenPercent, written, type Scale } from "@tensidrum/core/quantities";
 import { memo } from "react";
-import { assayField, percentField } from "../typed/readTyped";
+import { addUpToField, assayField, mayAddField, percentField, shareField, titleField } from "../typed/readTyped";
 import type { FieldProblem } from "../../frame/formAnswer";
 import type { TypedPhase, TypedSheet } from "../typed/typedSheet";
 import type { LineActions } from "./lineActions";
 import { handleLineKeys } from "./lineKeys";
 import { LineRow } from "./LineRow";
 import { useDragging } from "./useDragging";
+import { PartHead } from "./PartHead";
 import { PhaseHead, type PhaseActions } from "./PhaseHead";
 import classes from "./LineTable.module.css";
 
@@ -17,6 +18,7 @@ interface LineTableProps {
   readonly typed: TypedSheet;
   readonly materials: ReadonlyMap<string, Material>;
   readonly sums: Sums;
+  readonly batchGrams: number;
   /** By line, as `tagsKey` writes them. */
   readonly tags: Readonly<Record<string, string>>;
   readonly scales: readonly Scale[];
@@ -48,6 +50,18 @@ export function LineTable(props: LineTableProps) {
 
   const rowsOf = (phase: TypedPhase) => {
     const lines = typed.lines.filter((line) => line.phase === phase.letter);
+    const { letter, part } = phase;
+    const head = part !== undefined && (
+      <PartHead
+        key={letter}
+        {...{ phase, part, isDraft }}
+        batchGrams={props.batchGrams}
+        isEmpty={lines.length === 0}
+        problems={[titleField, shareField, addUpToField, mayAddField].flatMap((field) => problemOf.get(field(letter)) ?? [])}
+        actions={props.phaseActions}
+      />
+    );
+    if (part !== undefined && lines.length === 0) return head;
     if (lines.length === 0) {
       return (
         <tr className={classes.row} data-first>
@@ -60,7 +74,7 @@ export function LineTable(props: LineTableProps) {
         </tr>
       );
     }
-    return lines.map((line, index) => {
+    const rows = lines.map((line, index) => {
       const reading = assessed.get(line.id);
       const isRest = line.id === typed.restLineId;
       return (
@@ -80,11 +94,13 @@ export function LineTable(props: LineTableProps) {
           isDraft={isDraft}
           phaseLetters={letters}
           actions={actions}
-          phase={index === 0 ? phase : null}
+          phase={index === 0 && part === undefined ? phase : null}
+          isOfPart={part !== undefined}
           phaseActions={props.phaseActions}
         />
       );
     });
+    return part === undefined ? rows : [head, ...rows];
   };
 
   const table = (

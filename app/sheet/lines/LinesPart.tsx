@@ -15,6 +15,7 @@ export function LinesPart() {
         typed={editor.typed}
         materials={known.materials.byId}
         sums={readings.shown}
+        batchGrams={readings.formula.batchGrams}
         tags={tags}
         scales={sheet.scales}
         problems={problems}

@@ -1,11 +1,12 @@
 import { memo } from "react";
 import { temperatureField, titleField } from "../typed/readTyped";
-import { PHASE_TITLE_LENGTH, type TypedPhase } from "../typed/typedSheet";
+import { PHASE_TITLE_LENGTH, type TypedPart, type TypedPhase } from "../typed/typedSheet";
 import classes from "./LineTable.module.css";
 
 export interface PhaseActions {
   typeTitle(letter: string, title: string): void;
   typeTemperature(letter: string, text: string): void;
+  typePart(letter: string, key: keyof TypedPart, text: string): void;
   remove(letter: string): void;
 }
 

@@ -32,7 +32,14 @@ const sheet = Joi.object<TypedSheet>({
   }).default(noTypedAim),
   measured: Joi.object({ ph: words.default(""), density: words.default("") }).default(),
   phases: Joi.array()
-    .items(Joi.object({ letter: words.required(), title: words.required(), temperature: words.default("") }))
+    .items(
+      Joi.object({
+        letter: words.required(),
+        title: words.required(),
+        temperature: words.default(""),
+        part: Joi.object({ share: words.required(), addUpTo: words.required(), mayAdd: words.required() }),
+      }),
+    )
     .required(),
   lines: Joi.array().items(line).required(),
   restLineId: words.allow(null).required(),

@@ -1,5 +1,5 @@
 import { readMassGrams, readNumber, readPercent, type ReadNumber } from "@tensidrum/core/quantities";
-import type { TypedAim, TypedLine, TypedPhase, TypedSheet } from "./typedSheet";
+import { inLetterOrder, type TypedAim, type TypedLine, type TypedPart, type TypedPhase, type TypedSheet } from "./typedSheet";
 
 /**
  * A place of the sheet that changes by itself: "name", "profile", "batch", "method", "aim:look", "measured:ph", "rest", "order",
@@ -11,7 +11,7 @@ export type CellKey = string;
 const ABSENT = null;
 
 const aimKeys = ["school", "eyeArea", "look", "leftOn", "forWhom", "thickness", "without", "closeTo"] as const satisfies (keyof TypedAim)[];
-const phaseFields = ["title", "temperature"] as const satisfies (keyof TypedPhase)[];
+const phaseFields = ["title", "temperature", "part"] as const satisfies (keyof TypedPhase)[];
 const lineFields = ["phase", "materialId", "percent", "assay", "asWritten", "lots"] as const;
 
 type LineField = (typeof lineFields)[number];
@@ -55,7 +55,7 @@ export function cellText(sheet: TypedSheet, key: CellKey): string | null {
     case "phase": {
       const phase = sheet.phases.find(({ letter }) => letter === of);
       if (phase === undefined) return ABSENT;
-      return field === undefined ? "there" : phase[field as (typeof phaseFields)[number]];
+      return field === undefined ? "there" : phaseText(phase, field as (typeof phaseFields)[number]);
     }
     default: {
       const line = sheet.lines.find(({ id }) => id === of);
@@ -63,6 +63,17 @@ export function cellText(sheet: TypedSheet, key: CellKey): string | null {
       return field === undefined ? "there" : lineText(line, field as LineField);
     }
   }
+}
+
+function phaseText(phase: TypedPhase, field: (typeof phaseFields)[number]): string {
+  if (field !== "part") return phase[field];
+  return phase.part === undefined ? "" : partText(phase.part);
+}
+
+/** A part in one line, as two windows tell it apart. */
+export function partText({ share, addUpTo, mayAdd }: TypedPart): string {
+  const open = addUpTo.trim() === "" ? "" : `, others add up to ${addUpTo.trim()}: ${mayAdd.trim()}`;
+  return `part of ${share.trim()}${open}`;
 }
 
 function lineText(line: TypedLine, field: LineField): string {
@@ -144,10 +155,16 @@ export function withCellFrom(sheet: TypedSheet, source: TypedSheet, key: CellKey
 function withPhaseFrom(sheet: TypedSheet, source: TypedSheet, letter: string, field: keyof TypedPhase | undefined): TypedSheet {
   const theirs = source.phases.find((phase) => phase.letter === letter);
   if (field !== undefined && theirs !== undefined) {
-    return { ...sheet, phases: sheet.phases.map((phase) => (phase.letter === letter ? { ...phase, [field]: theirs[field] } : phase)) };
+    const phases = sheet.phases.map((phase): TypedPhase => {
+      if (phase.letter !== letter) return phase;
+      if (field !== "part") return { ...phase, [field]: theirs[field] };
+      const { part: _, ...bare } = phase;
+      return theirs.part === undefined ? bare : { ...bare, part: theirs.part };
+    });
+    return { ...sheet, phases: inLetterOrder(phases) };
   }
   const others = sheet.phases.filter((phase) => phase.letter !== letter);
-  const phases = theirs === undefined ? others : [...others, theirs].toSorted((a, b) => (a.letter < b.letter ? -1 : 1));
+  const phases = theirs === undefined ? others : inLetterOrder([...others, theirs]);
   return { ...sheet, phases };
 }
 

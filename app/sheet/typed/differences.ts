@@ -1,5 +1,5 @@
-import type { CellKey } from "./cells";
-import type { TypedAim, TypedLine, TypedSheet } from "./typedSheet";
+import { partText, type CellKey } from "./cells";
+import type { TypedAim, TypedLine, TypedPhase, TypedSheet } from "./typedSheet";
 
 export interface Difference {
   readonly key: CellKey;
@@ -32,6 +32,10 @@ function shownPercent(sheet: TypedSheet, line: TypedLine | undefined): string {
   return line.percent === "" ? "empty" : `${line.percent} %`;
 }
 
+function shownPart({ part }: TypedPhase): string {
+  return part === undefined ? "a phase" : partText(part);
+}
+
 function shownLots({ lots = [] }: TypedLine): string {
   return lots.length === 0 ? "none" : lots.map(({ code, grams }) => (grams === "" ? code : `${code} ${grams} g`)).join(", ");
 }
@@ -56,6 +60,7 @@ export function differencesOf(mine: TypedSheet, theirs: TypedSheet, nameOf: (mat
     if (other === undefined) continue;
     const at = `phase:${phase.letter}`;
     compare(`${at}:title`, `Phase ${phase.letter}, title`, shownChoice(phase.title), shownChoice(other.title));
+    compare(`${at}:part`, `Part ${phase.letter}`, shownPart(phase), shownPart(other));
     compare(`${at}:temperature`, `Phase ${phase.letter}, °C`, shownChoice(phase.temperature), shownChoice(other.temperature));
   }
   const ids = new Set([...mine.lines, ...theirs.lines].map((line) => line.id));

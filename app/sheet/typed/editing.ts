@@ -1,6 +1,16 @@
+import { readShare } from "./readTyped";
 import { massBalance } from "@tensidrum/core/formula";
-import { percentText, readPercent, toDecimals } from "@tensidrum/core/quantities";
-import { nextPhaseLetter, type TypedAim, type TypedLine, type TypedLineLot, type TypedMeasured, type TypedSheet } from "./typedSheet";
+import { percentText, readMassGrams, readPercent, toDecimals } from "@tensidrum/core/quantities";
+import {
+  inLetterOrder,
+  nextPhaseLetter,
+  type TypedPart,
+  type TypedAim,
+  type TypedLine,
+  type TypedLineLot,
+  type TypedMeasured,
+  type TypedSheet,
+} from "./typedSheet";
 
 /** Every change a maker can make to a sheet, as a pure step from one sheet to the next. */
 
@@ -64,11 +74,19 @@ export function withRestLine(sheet: TypedSheet, lineId: string): TypedSheet {
   return { ...withPercent(sheet, former, percentText(toDecimals(left, KEPT_DECIMALS))), restLineId: lineId };
 }
 
+/** Shares of the batch: a line of a part counts with the share of its part. */
 function percentsOf(sheet: TypedSheet): { percent?: number; qs?: true }[] {
+  const batch = readMassGrams(sheet.batch);
+  const shareOf = new Map(
+    sheet.phases.flatMap(({ letter, part }) => {
+      const share = part === undefined ? null : readShare(part.share, batch.ok ? batch.value : 0);
+      return share?.ok === true ? [[letter, share.value / 100] as const] : [];
+    }),
+  );
   return sheet.lines.map((line) => {
     if (line.id === sheet.restLineId) return { qs: true };
     const read = readPercent(line.percent);
-    return read.ok ? { percent: read.value } : {};
+    return read.ok ? { percent: read.value * (shareOf.get(line.phase) ?? 1) } : {};
   });
 }
 
@@ -111,12 +129,36 @@ export function withLineInPhase(sheet: TypedSheet, lineId: string, phase: string
   return inPhaseOrder({ ...sheet, lines: [...others, { ...line, phase }] });
 }
 
+/** A hundredth of a gram in a kilogram. */
+const PART_DECIMALS = 3;
+
 /** A new phase at the end with the next free letter; nothing changes when all are taken. */
 export function withNewPhase(sheet: TypedSheet): TypedSheet {
   const letter = nextPhaseLetter(sheet.phases);
   if (letter === null) return sheet;
-  const phases = [...sheet.phases, { letter, title: "", temperature: "" }].sort((a, b) => (a.letter < b.letter ? -1 : 1));
-  return { ...sheet, phases };
+  return { ...sheet, phases: inLetterOrder([...sheet.phases, { letter, title: "", temperature: "" }]) };
+}
+
+/** A new part behind the others, with what they leave of the batch; the first takes half. */
+export function withNewPart(sheet: TypedSheet): TypedSheet {
+  const letter = nextPhaseLetter(sheet.phases);
+  if (letter === null) return sheet;
+  const shares = sheet.phases.flatMap(({ part }) => (part === undefined ? [] : [readPercent(part.share)]));
+  const left = shares.reduce((sum, read) => sum - (read.ok ? read.value : 0), 100);
+  const share = shares.length === 0 ? "50" : left > 0 ? percentText(toDecimals(left, PART_DECIMALS)) : "";
+  return {
+    ...sheet,
+    phases: inLetterOrder([...sheet.phases, { letter, title: "", temperature: "", part: { share, addUpTo: "", mayAdd: "" } }]),
+  };
+}
+
+export function withPart(sheet: TypedSheet, letter: string, change: Partial<TypedPart>): TypedSheet {
+  return {
+    ...sheet,
+    phases: sheet.phases.map((phase) =>
+      phase.letter === letter && phase.part !== undefined ? { ...phase, part: { ...phase.part, ...change } } : phase,
+    ),
+  };
 }
 
 export function withPhaseTitle(sheet: TypedSheet, letter: string, title: string): TypedSheet {

@@ -1,5 +1,5 @@
 import { type CellKey, cellsOf, cellText, saysTheSame, withCellFrom } from "./cells";
-import type { TypedSheet } from "./typedSheet";
+import { inLetterOrder, type TypedSheet } from "./typedSheet";
 
 export interface Merged {
   readonly sheet: TypedSheet;
@@ -58,5 +58,5 @@ function whole(sheet: TypedSheet): TypedSheet {
   const restLineId = sheet.lines.some(({ id }) => id === sheet.restLineId) ? sheet.restLineId : null;
   if (missing.length === 0 && restLineId === sheet.restLineId) return sheet;
   const phases = [...sheet.phases, ...missing.map((letter) => ({ letter, title: "", temperature: "" }))];
-  return { ...sheet, restLineId, phases: phases.toSorted((a, b) => (a.letter < b.letter ? -1 : 1)) };
+  return { ...sheet, restLineId, phases: inLetterOrder(phases) };
 }

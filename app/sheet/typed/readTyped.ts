@@ -1,11 +1,11 @@
 import type { Aim, Measured, ProfileSlug } from "@tensidrum/core/formula";
-import { profileOf } from "@tensidrum/core/formula";
-import { isBlank, readMassGrams, readNumber, readPercent, textProblem } from "@tensidrum/core/quantities";
+import { partName, profileOf } from "@tensidrum/core/formula";
+import { isBlank, readMassGrams, readNumber, readPercent, textProblem, writtenShort, type ReadNumber } from "@tensidrum/core/quantities";
 import type { FieldProblem } from "../../frame/formAnswer";
 import { readAim } from "./readAim";
 import { massProblem, percentProblem } from "./numberWords";
 import { lotsOfLine } from "@tensidrum/core/inventory";
-import { METHOD_LENGTH, MOST_LINES, NAME_LENGTH, type TypedLine, type TypedLineLot, type TypedSheet } from "./typedSheet";
+import { METHOD_LENGTH, MOST_LINES, NAME_LENGTH, type TypedLine, type TypedLineLot, type TypedPart, type TypedSheet } from "./typedSheet";
 
 /** The field a sentence belongs to, by its name in the form: "batch", "lines.<line id>.percent", "phases.A.title". */
 export type FieldKey = string;
@@ -26,6 +26,11 @@ export interface ReadPhase {
   readonly letter: string;
   readonly title: string;
   readonly temperatureC: number | null;
+  /** Of the batch, %, where it is a part. */
+  readonly sharePercent: number | null;
+  /** What others may add to the part, % of what they finish. */
+  readonly addUpToPercent: number | null;
+  readonly mayAdd: string;
 }
 
 export interface ReadSheet {
@@ -42,6 +47,9 @@ export interface ReadSheet {
 export const percentField = (lineId: string): FieldKey => `lines.${lineId}.percent`;
 export const titleField = (letter: string): FieldKey => `phases.${letter}.title`;
 export const temperatureField = (letter: string): FieldKey => `phases.${letter}.temperature`;
+export const shareField = (letter: string): FieldKey => `phases.${letter}.share`;
+export const addUpToField = (letter: string): FieldKey => `phases.${letter}.addUpTo`;
+export const mayAddField = (letter: string): FieldKey => `phases.${letter}.mayAdd`;
 export const assayField = (lineId: string): FieldKey => `lines.${lineId}.assay`;
 
 const FALLBACK_PROFILE: ProfileSlug = "everyday-shampoo";
@@ -77,13 +85,18 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
   sayOfText("aim.forWhom", forWhom, "For whom: ");
   sayOfText("aim.without", without, "Without: ");
   sayOfText("aim.closeTo", closeTo, "Close to: ");
-  for (const { letter, title } of typed.phases) sayOfText(titleField(letter), title, `Title of phase ${letter}: `);
-  const phases = typed.phases.map(({ letter, title, temperature }) => ({
+  for (const { letter, title, part } of typed.phases) {
+    sayOfText(titleField(letter), title, `Title of phase ${letter}: `);
+    sayOfText(mayAddField(letter), part?.mayAdd ?? "", "May be added: ");
+  }
+  const batchGrams = batch.ok ? batch.value : lastBatchGrams;
+  const phases = typed.phases.map(({ letter, title, temperature, part }) => ({
     letter,
     title,
     temperatureC: readTemperature(temperature, temperatureField(letter), say),
+    ...(part === undefined ? noPart : readPart(letter, part, batchGrams, say)),
   }));
-  const batchGrams = batch.ok ? batch.value : lastBatchGrams;
+  sayOfParts(typed, phases, say);
   const lines = typed.lines.map((line) => readLine(line, { restLineId: typed.restLineId, batchGrams, say }));
   return {
     sheet: {
@@ -101,6 +114,56 @@ export function readTyped(typed: TypedSheet, lastBatchGrams: number): { sheet: R
     },
     problems,
   };
+}
+
+type Say = (field: FieldKey, message: string) => void;
+
+const noPart = { sharePercent: null, addUpToPercent: null, mayAdd: "" } as const;
+
+/** What a share is until it can be read: so that the part stays a part. */
+const UNREAD_SHARE_PERCENT = 1;
+
+function readPart(
+  letter: string,
+  { share, addUpTo, mayAdd }: TypedPart,
+  batchGrams: number,
+  say: Say,
+): typeof noPart | Omit<ReadPhase, "letter" | "title" | "temperatureC"> {
+  const read = readShare(share, batchGrams);
+  if (!read.ok || read.value <= 0 || read.value > 100)
+    say(shareField(letter), "Give the share of this part: above 0 and up to 100 %, or its grams with the unit.");
+  const sharePercent = read.ok && read.value > 0 && read.value <= 100 ? read.value : UNREAD_SHARE_PERCENT;
+  const most = readPercent(addUpTo);
+  if (!most.ok && most.problem === "empty") return { sharePercent, addUpToPercent: null, mayAdd };
+  if (most.ok && most.value > 0 && most.value < 100) return { sharePercent, addUpToPercent: most.value, mayAdd };
+  say(addUpToField(letter), "What others may add lies above 0 and below 100 % of what they finish.");
+  return { sharePercent, addUpToPercent: null, mayAdd };
+}
+
+/** A share in %, or in grams of the batch: 290 g of 900 g are 32.2 %. */
+export function readShare(share: string, batchGrams: number): ReadNumber {
+  if (!/(?:g|oz)\s*$/i.test(share)) return readPercent(share);
+  const read = readMassGrams(share);
+  return read.ok ? { ok: true, value: (100 * read.value) / batchGrams } : read;
+}
+
+/** More than this is more than the batch, %: shares that were divided by three are rounded. */
+const WHOLE_PERCENT = 100.005;
+
+/** What parts cannot be together: two of one name, more than the batch, or filled up by a line of their own. */
+function sayOfParts(typed: TypedSheet, phases: readonly ReadPhase[], say: Say): void {
+  const parts = phases.filter(({ sharePercent }) => sharePercent !== null);
+  const names = parts.map(({ title, letter }) => partName(title, letter));
+  parts.forEach(({ letter }, at) => {
+    if (names.indexOf(names[at] ?? "") < at) say(titleField(letter), "Another part has this name.");
+  });
+  const shares = parts.reduce((sum, { sharePercent }) => sum + (sharePercent ?? 0), 0);
+  const last = parts.at(-1);
+  if (last !== undefined && shares > WHOLE_PERCENT)
+    say(shareField(last.letter), `The parts come to ${writtenShort(shares, 2)} %, more than the batch.`);
+  const rest = typed.lines.find(({ id }) => id === typed.restLineId);
+  if (rest !== undefined && parts.some(({ letter }) => letter === rest.phase))
+    say(percentField(rest.id), "A part is made up by the base: q.s. stands in a phase. Choose another line for it.");
 }
 
 interface LineAround {

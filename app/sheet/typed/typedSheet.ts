@@ -29,6 +29,18 @@ export interface TypedPhase {
   readonly title: string;
   /** °C as typed; empty is room temperature. */
   readonly temperature: string;
+  /** Where it is a named part of the batch. */
+  readonly part?: TypedPart;
+}
+
+/** A part of the batch as typed: its lines are shares of it, and the base makes up the rest. */
+export interface TypedPart {
+  /** Of the batch, in % or in g. */
+  readonly share: string;
+  /** What others may add, % of what they finish; empty where it is finished. */
+  readonly addUpTo: string;
+  /** What that may be. */
+  readonly mayAdd: string;
 }
 
 /** The aim as chosen and typed. */
@@ -79,12 +91,19 @@ export interface TypedSheet {
 
 export const NAME_LENGTH = 120;
 export const PHASE_TITLE_LENGTH = 40;
+export const MAY_ADD_LENGTH = 300;
 export const AIM_WORDS_LENGTH = 120;
 export const WITHOUT_LENGTH = 200;
 export const AS_WRITTEN_LENGTH = 300;
 export const METHOD_LENGTH = 20_000;
 export const NOTE_LENGTH = 2000;
 export const MOST_LINES = 300;
+
+/** Phases by their letters, the parts behind them. */
+export function inLetterOrder(phases: readonly TypedPhase[]): readonly TypedPhase[] {
+  const place = ({ letter, part }: TypedPhase): string => `${part === undefined ? 0 : 1}${letter}`;
+  return phases.toSorted((a, b) => (place(a) < place(b) ? -1 : 1));
+}
 
 /** The next free phase letter, or null when all 26 are taken. */
 export function nextPhaseLetter(phases: readonly TypedPhase[]): string | null {

@@ -1,5 +1,5 @@
 import { assess } from "@tensidrum/core/assessment";
-import { formulaForExport } from "@tensidrum/core/formula";
+import { formulaForExport, wholeLines } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { shownInci, shownMaterial } from "@tensidrum/core/library";
 import { cardMarkdown, cardOf } from "@tensidrum/core/packaging";
@@ -63,7 +63,7 @@ const KEPT_DECIMALS = 6;
 function linesCsv({ formula, materials }: VersionFormula): string {
   const { lines } = assess(formula, materials);
   const weighed = new Map(lines.map((line) => [line.id, line]));
-  const rows = formula.lines.map((line) => {
+  const rows = wholeLines(formula).map((line) => {
     const material = materials.get(line.material);
     const own = weighed.get(line.id);
     return {

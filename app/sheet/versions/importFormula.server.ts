@@ -1,5 +1,5 @@
 import { assess, coreVersion } from "@tensidrum/core/assessment";
-import { aimOf, processForLines, type Formula } from "@tensidrum/core/formula";
+import { aimOf, partName, processForLines, wholeLines, type Formula, type FormulaLine } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { readFormula, readJson } from "@tensidrum/core/formats";
 import { isSameMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
@@ -7,7 +7,7 @@ import { saltPeaks } from "../saltPeaks.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { insertFormula, saveProcess, type DraftContent } from "../../../db/formulas/writes.server";
 import { insertOwnMaterial, listMaterials } from "../../../db/materials/queries.server";
-import { MOST_LINES, NAME_LENGTH } from "../typed/typedSheet";
+import { MOST_LINES, NAME_LENGTH, PHASE_TITLE_LENGTH } from "../typed/typedSheet";
 
 /** Longest file that is read, characters. */
 export const MOST_CHARACTERS = 5_000_000;
@@ -51,12 +51,24 @@ function refuseWhatTheSheetCannotHold(formula: Formula): void {
   const say = (what: string, remedy: string): never => {
     throw new Refusal("not-possible", what, remedy);
   };
-  if ((formula.splits ?? []).length > 0)
-    say("This formula has named parts, which the Sheet cannot hold yet.", "Import each part as a formula of its own.");
-  if (formula.lines.length > MOST_LINES)
-    say(`A sheet holds at most ${MOST_LINES} lines; this formula has ${formula.lines.length}.`, "Shorten it first.");
-  if (formula.phases.length > MOST_PHASES)
-    say(`A sheet holds at most ${MOST_PHASES} phases; this formula has ${formula.phases.length}.`, "Join phases first.");
+  const lineCount = wholeLines(formula).length;
+  if (lineCount > MOST_LINES) say(`A sheet holds at most ${MOST_LINES} lines; this formula has ${lineCount}.`, "Shorten it first.");
+  const phaseCount = ownPhases(formula).length + (formula.splits ?? []).length;
+  if (phaseCount > MOST_PHASES)
+    say(`A sheet holds at most ${MOST_PHASES} phases and parts; this formula has ${phaseCount}.`, "Join phases first.");
+  const names = (formula.splits ?? []).map(({ name }) => name);
+  const twice = names.find((name, at) => names.indexOf(name) < at);
+  if (twice !== undefined) say(`Two parts have the name "${twice}".`, "Rename one of them in the file.");
+  const bare = formula.splits?.find(({ sharePercent }) => sharePercent <= 0);
+  if (bare !== undefined) say(`The part "${bare.name}" has a share of 0 %.`, "Give it a share in the file.");
+}
+
+/** Its phases but those that hold lines of parts alone: a part brings its own letter. */
+function ownPhases({ phases, lines, splits = [] }: Formula): Formula["phases"] {
+  const ofParts = new Set(splits.flatMap((split) => split.lines.map(({ phase }) => phase)));
+  const ofSheet = new Set(lines.map(({ phase }) => phase));
+  const named = new Set(splits.map(({ name }) => name));
+  return phases.filter(({ id, title = "" }) => ofSheet.has(id) || !(ofParts.has(id) || named.has(partName(title, id))));
 }
 
 /** Materials of the file that the maker's library does not have as they are, under slugs that are still free. */
@@ -90,7 +102,9 @@ function contentOf(
     readonly peaks: Readonly<Record<string, number>>;
   },
 ): { readonly content: DraftContent; readonly lineIds: ReadonlyMap<string, string> } {
-  const letters = new Map(formula.phases.map(({ id }, at) => [id, String.fromCharCode(65 + at)]));
+  const own = ownPhases(formula);
+  const letterAt = (at: number): string => String.fromCharCode(65 + at);
+  const letters = new Map(own.map(({ id }, at) => [id, letterAt(at)]));
   const slugOf = (slug: string): string => around.renamed.get(slug) ?? slug;
   const { materials: _, process: _process, ...whole } = formula;
   const lines = formula.lines.map((line) => ({
@@ -99,17 +113,35 @@ function contentOf(
     material: slugOf(line.material),
     phase: letters.get(line.phase) ?? "A",
   }));
-  const phases = formula.phases.map(({ id, title, temperatureC }) => ({
-    letter: letters.get(id) ?? "A",
-    title: (title ?? (id.length > 1 ? id : "")).slice(0, 40),
-    temperatureC: temperatureC ?? null,
+  const splits = (formula.splits ?? []).map((split, at) => ({
+    ...split,
+    name: split.name.slice(0, PHASE_TITLE_LENGTH),
+    lines: split.lines.map((line) => ({
+      ...line,
+      id: crypto.randomUUID(),
+      material: slugOf(line.material),
+      phase: letterAt(own.length + at),
+    })),
   }));
+  const phases = [
+    ...own.map(({ id, title, temperatureC }) => ({
+      ...{ letter: letters.get(id) ?? "A", temperatureC: temperatureC ?? null },
+      title: (title ?? (id.length > 1 ? id : "")).slice(0, PHASE_TITLE_LENGTH),
+      ...{ sharePercent: null, addUpToPercent: null, mayAdd: "" },
+    })),
+    ...splits.map(({ name, sharePercent, open }, at) => ({
+      ...{ letter: letterAt(own.length + at), title: name, temperatureC: null, sharePercent },
+      ...{ addUpToPercent: open?.addUpToPercent ?? null, mayAdd: open?.what ?? "" },
+    })),
+  ];
   const read: Formula = {
     ...whole,
     name: formula.name.slice(0, NAME_LENGTH),
     phases: phases.map(({ letter, title, temperatureC }) => ({ id: letter, title, ...(temperatureC === null ? {} : { temperatureC }) })),
     lines,
+    ...(formula.splits === undefined ? {} : { splits }),
   };
+  const all: readonly FormulaLine[] = [...lines, ...splits.flatMap((split) => split.lines)];
   const content: DraftContent = {
     name: read.name,
     profile: read.profile,
@@ -119,7 +151,7 @@ function contentOf(
     method: read.method ?? "",
     phases,
     // The sheet keeps the order of its phases.
-    lines: [...lines]
+    lines: [...all]
       .sort((a, b) => (a.phase < b.phase ? -1 : a.phase > b.phase ? 1 : 0))
       .map((line) => ({
         id: line.id,
@@ -133,7 +165,7 @@ function contentOf(
     assessment: assess(read, around.materials, { saltPeaks: around.peaks }),
     coreVersion,
   };
-  return { content, lineIds: new Map(formula.lines.map(({ id }, at) => [id, lines[at]?.id ?? id])) };
+  return { content, lineIds: new Map(wholeLines(formula).map(({ id }, at) => [id, all[at]?.id ?? id])) };
 }
 
 function missing(slug: string): never {

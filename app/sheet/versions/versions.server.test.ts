@@ -39,7 +39,31 @@ describe("the difference of two versions", () => {
   });
 });
 
+const parted = {
+  ...{ format: "tensidrum-formula/1", name: "Hand gel", profile: "hand-wash", batchGrams: 900 },
+  phases: [{ id: "A" }, { id: "colours" }],
+  lines: [{ id: "w", phase: "A", material: "water-distilled", qs: true }],
+  splits: [
+    { name: "gold", sharePercent: 30, lines: [{ id: "m", phase: "colours", material: "mica", percent: 0.05 }] },
+    { name: "to finish", sharePercent: 40, lines: [], open: { addUpToPercent: 9, what: "scent" } },
+  ],
+};
+
 describe("files", () => {
+  it("a formula in parts comes in as parts, and goes out with the same shares, lines and what others may add", async () => {
+    const { formulaId: own } = await importFormula(JSON.stringify(parted));
+    const { typed } = await openSheet({ formulaId: own }, "");
+    expect(typed.phases.map(({ letter, title, part }) => [letter, title, part?.share])).toEqual([
+      ["A", "", undefined],
+      ["B", "gold", "30.00"],
+      ["C", "to finish", "40.00"],
+    ]);
+    const out = JSON.parse(await (await exportFile({ formulaId: own, number: 1 }, "formula.json")).text()) as Formula;
+    expect(out.splits).toMatchObject([{ name: "gold", sharePercent: 30, lines: [{ material: "mica", percent: 0.05 }] }, parted.splits[1]]);
+    const again = await importFormula(JSON.stringify(out));
+    expect((await openSheet({ formulaId: again.formulaId }, "")).typed.phases).toEqual(typed.phases);
+  });
+
   it("a formula goes out and comes in again with the same readings", async () => {
     const before = await read({ formulaId, number: 2 });
     const file = await (await exportFile({ formulaId, number: 2 }, "formula.json")).text();
@@ -85,15 +109,10 @@ describe("files", () => {
     ["a newer version", '{"format":"tensidrum-formula/9"}', /tensidrum-formula\/9|format/],
     ["no JSON", "once upon a time", /./],
     ["nothing", "  ", /nothing to read/],
-    ["named parts", "parts", /named parts/],
+    ["two parts of one name", "parts", /Two parts have the name "half"/],
   ])("%s is refused in words, and nothing is stored", async (_, text, words) => {
-    const parts = JSON.stringify({
-      format: "tensidrum-formula/1",
-      profile: "body-wash",
-      batchGrams: 1,
-      lines: [{ id: "w", phase: "A", material: "water-distilled", qs: true }],
-      splits: [{ name: "half", sharePercent: 50, lines: [] }],
-    });
+    const half = { name: "half", sharePercent: 50, lines: [] };
+    const parts = JSON.stringify({ ...parted, splits: [half, half] });
     const many = await countFormulas(database(), currentMakerId());
     await expect(importFormula(text === "parts" ? parts : text)).rejects.toThrow(words);
     expect(await countFormulas(database(), currentMakerId())).toBe(many);

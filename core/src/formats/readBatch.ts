@@ -1,3 +1,4 @@
+import { wholeLines } from "../formula/resolveLines.ts";
 import type { FieldFault } from "../quantities/refusal.ts";
 import type { Formula } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
@@ -107,7 +108,7 @@ export function readBatch(value: unknown, library: MaterialsBySlug): BatchFile {
   const written = checked<Written & { readonly format: string }>(batchSchema, value);
   const formula = wholeFormula(written.formula, library, "formula");
   const { lots = [], entries, format: _, ...rest } = written;
-  const lines = new Set(formula.lines.map(({ id }) => id));
+  const lines = new Set(wholeLines(formula).map(({ id }) => id));
   const faults = [
     ...lots.flatMap(({ line }, at) => (lines.has(line) ? [] : [fault(`lots[${at}].line`, `"${line}" is no line of the formula`)])),
     ...entryFaults(entries, lines),

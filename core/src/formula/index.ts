@@ -14,8 +14,8 @@ export type { Changeable, FormulaChange } from "./changes/formulaChange.ts";
 export { openRecipe } from "./changes/openRecipe.ts";
 export type { OpenAmount, OpenRecipe } from "./changes/openRecipe.ts";
 export { USUAL_LOSS_PERCENT, batchForContainers, batchForMaterial, roundsForPot, scaleToBatch, type PotRounds } from "./changes/scaling.ts";
-export { formulaOfDraft, nothingMeasured } from "./draft.ts";
-export type { Draft, DraftLine, Measured } from "./draft.ts";
+export { draftPhase, formulaOfDraft, nothingMeasured, partName } from "./draft.ts";
+export type { Draft, DraftLine, DraftPart, DraftPhase, KeptPhase, Measured } from "./draft.ts";
 export { finestDecimals, gramsText } from "./gramsShown.ts";
 export { leavesOf } from "./leaves.ts";
 export type { Leaf } from "./leaves.ts";
@@ -23,7 +23,7 @@ export { OPEN_BELOW_PERCENT, OVER_ABOVE_PERCENT, massBalance } from "./massBalan
 export type { MassBalance, MassState } from "./massBalance.ts";
 export { profileOf, profiles } from "./profiles.ts";
 export type { Profile, ProfileSlug } from "./profiles.ts";
-export { resolveLines } from "./resolveLines.ts";
+export { resolveLines, wholeLines } from "./resolveLines.ts";
 export { schoolOf, schools } from "./schools.ts";
 export type { School, SchoolSlug } from "./schools.ts";
 export { completeSnapshot, formulaForExport } from "./snapshot.ts";
@@ -36,6 +36,7 @@ export type {
   Formula,
   FormulaLine,
   MeasuredProduct,
+  OpenPart,
   LinePortion,
   OwnProcess,
   OwnStep,

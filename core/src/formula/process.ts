@@ -1,10 +1,10 @@
+import { wholeLines } from "./resolveLines.ts";
 import type { Formula, OwnProcess } from "./types.ts";
 
 /** The formula with the maker's own steps, of the lines it has; without any where there are none. */
 export function withProcess(formula: Formula, process: OwnProcess | null): Formula {
   if (process === null) return formula;
-  const lines = [...formula.lines, ...(formula.splits ?? []).flatMap((split) => split.lines)];
-  return { ...formula, process: processForLines(process, new Map(lines.map(({ id }) => [id, id]))) };
+  return { ...formula, process: processForLines(process, new Map(wholeLines(formula).map(({ id }) => [id, id]))) };
 }
 
 /**

@@ -16,7 +16,7 @@ export function withOwnMaterials(library: MaterialsBySlug, own: readonly Materia
  * Every line with its share of the whole batch. A line of a named part counts with its share of that part, so that
  * 0.3 % scent in a half of the batch are 0.15 % of it.
  */
-function wholeLines(formula: Formula): readonly FormulaLine[] {
+export function wholeLines(formula: Pick<Formula, "lines" | "splits">): readonly FormulaLine[] {
   if (formula.splits === undefined || formula.splits.length === 0) return formula.lines;
   const own = formula.splits.flatMap((split) =>
     split.lines.map((line): FormulaLine => ({ ...line, percent: (line.percent * split.sharePercent) / 100 })),

@@ -1,6 +1,7 @@
 import { isSameMaterial } from "../library/isSameMaterial.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import { Refusal } from "../quantities/refusal.ts";
+import { wholeLines } from "./resolveLines.ts";
 import type { Formula } from "./types.ts";
 
 /**
@@ -19,7 +20,7 @@ export function completeSnapshot(formula: Formula, materials: MaterialsBySlug): 
     embedded.set(slug, material);
     for (const part of material.parts ?? []) embed(part.material);
   };
-  for (const line of formula.lines) embed(line.material);
+  for (const line of wholeLines(formula)) embed(line.material);
   return { ...formula, materials: [...embedded.values()] };
 }
 

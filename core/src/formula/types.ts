@@ -34,6 +34,16 @@ export interface SplitLine {
   /** % w/w of that part. */
   readonly percent: number;
   readonly assayPercent?: number;
+  /** What the recipe it came from says, as it was written. */
+  readonly asWritten?: string;
+}
+
+/** What others may add to a part that is left open. */
+export interface OpenPart {
+  /** At most, % of what is finished: up to 9 % are 9 g to 91 g of the part. */
+  readonly addUpToPercent: number;
+  /** What it may be, in the maker's words. */
+  readonly what?: string;
 }
 
 /** A named part of the batch with something of its own: a scent, a colour. */
@@ -42,6 +52,8 @@ export interface Split {
   /** Its share of the finished batch, %. */
   readonly sharePercent: number;
   readonly lines: readonly SplitLine[];
+  /** Left open for others to finish. */
+  readonly open?: OpenPart;
 }
 
 /** What was measured on the finished product; it stands above what is computed. */

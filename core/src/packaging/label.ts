@@ -7,6 +7,7 @@ import type { MaterialsBySlug } from "../library/material.ts";
 import { allergenAmounts, allergenThresholdPercent, type Allergen } from "../formula/sums/allergens.ts";
 import { ingredientNames, type Naming } from "./ingredientNames.ts";
 import { usualMarket, type Market } from "../library/markets.ts";
+import { formulaOfPart } from "./parts.ts";
 import { labelWarnings } from "./warnings.ts";
 
 export interface LabelIngredient {
@@ -34,18 +35,46 @@ export interface Label {
 export function labelOf(formula: Formula, naming: Naming, library: MaterialsBySlug, market: Market = usualMarket): Label {
   const profile = aimedProfile(formula);
   const { sheet } = resolveLines(formula, library);
-  const allergens = namedAllergens(sheet, profile, market);
+  const allergens = allergensOfAll(formula, sheet, profile, { library, market });
   const ingredients = ingredientList(sheet, naming, allergens);
-  return { ingredients, allergens, warnings: labelWarnings(sheet, profile), mayContain: onlyInParts(sheet, naming, ingredients) };
+  return {
+    ingredients,
+    allergens,
+    warnings: labelWarnings(sheet, profile),
+    mayContain: onlyInParts(sheet, { naming, profile, market }, ingredients),
+  };
 }
 
 /** What is listed and not in the base that all parts share. */
-function onlyInParts(sheet: ResolvedSheet, naming: Naming, listed: readonly LabelIngredient[]): readonly string[] {
+function onlyInParts(
+  sheet: ResolvedSheet,
+  { naming, profile, market }: { readonly naming: Naming; readonly profile: Profile; readonly market: Market },
+  listed: readonly LabelIngredient[],
+): readonly string[] {
   if (sheet.formula.splits === undefined) return [];
   const ids = new Set(sheet.formula.lines.map(({ id }) => id));
   const base: ResolvedSheet = { ...sheet, lines: sheet.lines.filter(({ line }) => ids.has(line.id)) };
-  const shared = new Set(ingredientList(base, naming, []).map(({ name }) => name));
+  const shared = new Set([...ingredientList(base, naming, []), ...namedAllergens(base, profile, market)].map(({ name }) => name));
   return listed.map(({ name }) => name).filter((name) => !shared.has(name));
+}
+
+/** The allergens that must be named; of a divided batch those of every part and of the base, each judged in its own. */
+function allergensOfAll(
+  formula: Formula,
+  sheet: ResolvedSheet,
+  profile: Profile,
+  { library, market }: { readonly library: MaterialsBySlug; readonly market: Market },
+): readonly Allergen[] {
+  const { splits = [] } = formula;
+  if (splits.length === 0) return namedAllergens(sheet, profile, market);
+  const most = new Map<string, Allergen>();
+  for (const name of [null, ...splits.map((split) => split.name)]) {
+    const { sheet: own } = resolveLines(formulaOfPart(formula, name, library), library);
+    for (const allergen of namedAllergens(own, profile, market)) {
+      if (allergen.percent > (most.get(allergen.name)?.percent ?? 0)) most.set(allergen.name, allergen);
+    }
+  }
+  return [...most.values()].sort((a, b) => b.percent - a.percent);
 }
 
 function namedAllergens(sheet: ResolvedSheet, profile: Profile, market: Market): readonly Allergen[] {

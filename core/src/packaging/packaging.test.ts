@@ -231,6 +231,17 @@ describe("named parts", () => {
     expect(() => formulaOfPart(parted, "mint", library)).toThrow("mint");
   });
 
+  it("what the parts leave is the base alone, and an allergen of one part stands on the label for all", () => {
+    expect(formulaOfPart(parted, null, library).lines.map(({ id }) => id)).not.toContain("j");
+    const splits = [{ name: "lavender", sharePercent: 2, lines: [{ id: "l", phase: "A", material: "lavender-oil", percent: 1 }] }];
+    const little = { ...parted, splits };
+    const own = labelOf(formulaOfPart(little, "lavender", library), "inci", library);
+    const all = labelOf(little, "inci", library);
+    expect(own.allergens.map(({ name }) => name)).toContain("Linalool");
+    expect(all.allergens.map(({ name }) => name)).toEqual(own.allergens.map(({ name }) => name));
+    expect(all.mayContain).toContain("Linalool");
+  });
+
   it("a label for all of them says what only some contain", () => {
     expect(labelOf(parted, "inci", library).mayContain).toContain("Juniperus Communis Fruit Oil");
     expect(labelOf(parted, "inci", library).mayContain).not.toContain("Aqua");

@@ -83,7 +83,7 @@ export function formulaAsMade(
   if (splits === undefined) return { ...whole, batchGrams, lines };
   const parts = splits.map((split) => ({
     ...split,
-    lines: split.lines.map((line) => ({ ...line, percent: (share(line.id) * 100) / split.sharePercent })),
+    lines: split.lines.map((line) => ({ ...line, percent: split.sharePercent > 0 ? (share(line.id) * 100) / split.sharePercent : 0 })),
   }));
   return { ...whole, batchGrams, lines, splits: parts };
 }

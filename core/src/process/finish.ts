@@ -109,17 +109,24 @@ function dispersePart(plan: Planner): void {
   plan.add({ id: "disperse", code: "disperse", facts, stage: "thickness", vessel: "main", lines, wait: LOOK_AGAIN });
 }
 
+/** A part of more than this is the whole batch, %: nothing is drawn for it. */
+const WHOLE_BATCH_PERCENT = 99.99;
+
 /** Divides the base into named parts, each with lines of its own. */
 export function dividePart(plan: Planner): void {
-  const { splits } = plan.bench.sheet.formula;
+  const { splits, batchGrams } = plan.bench.sheet.formula;
   if (splits === undefined || splits.length === 0) return;
   const byId = new Map(plan.bench.lines.map((resolved) => [resolved.line.id, resolved]));
   splits.forEach(({ name, sharePercent, lines }, at) => {
-    const vessel: VesselId = `part-${at + 1}`;
-    const own = lines.map(({ id }) => byId.get(id)).filter((line): line is ResolvedLine => line !== undefined);
     const from = plan.bench.kind === "dry" ? "bowl" : "main";
-    const facts = { name, percent: sharePercent };
-    plan.add({ id: `divide-${at + 1}`, code: "draw-part", facts, stage: "part", vessel, from, measures: "part" });
+    const isWhole = sharePercent > WHOLE_BATCH_PERCENT;
+    const vessel: VesselId = isWhole ? from : `part-${at + 1}`;
+    const own = lines.map(({ id }) => byId.get(id)).filter((line): line is ResolvedLine => line !== undefined);
+    if (!isWhole) {
+      const ownPercent = own.reduce((sum, { percent }) => sum + percent, 0);
+      const facts = { name, grams: (batchGrams * (sharePercent - ownPercent)) / 100 };
+      plan.add({ id: `divide-${at + 1}`, code: "draw-part", facts, stage: "part", vessel, from, measures: "part" });
+    }
     if (own.length === 0) return;
     const finishing = { name, ...plan.weighed(own) };
     plan.add({ id: `part-${at + 1}`, code: "finish-part", facts: finishing, stage: "part", vessel, lines: own, wait: LOOK_AGAIN });

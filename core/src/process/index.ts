@@ -14,13 +14,14 @@ export type { BatchEntry, ClarityLook, DosedAgent, DosedSalt, PhWay, ReadOff, Th
 export { containerTypes, fillChecks, fillUses } from "./batch/fillPlan.ts";
 export type { ContainerType, FillCheck, FillDensity, FillUse, PlannedContainer } from "./batch/fillPlan.ts";
 export { fillingOf } from "./batch/filling.ts";
-export type { FilledContainer, Filling, FillingRow } from "./batch/filling.ts";
+export type { FilledContainer, Filling, FillingPart, FillingRow } from "./batch/filling.ts";
 export { doneFormula } from "./batch/doneFormula.ts";
 export { lotsDosed } from "./batch/lotsDosed.ts";
 export { massAccount } from "./batch/massAccount.ts";
 export type { MassAccount } from "./batch/massAccount.ts";
 export { nextStep } from "./batch/nextStep.ts";
 export type { NextStep } from "./batch/nextStep.ts";
+export { partsOf } from "./batch/parts.ts";
 export { planBatch } from "./batch/planBatch.ts";
 export { preflight } from "./batch/preflight.ts";
 export type { LotForBatch, PreflightItem } from "./batch/preflight.ts";

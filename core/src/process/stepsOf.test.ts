@@ -237,6 +237,21 @@ describe("what else the list knows", () => {
     // 60 % of 600 g with 0.3 % is 1.08 g
     expect(parts.at("j").do).toContain("1.08 g juniper");
     expect(parts.vessels).toContain("part-2");
+    // 360 g less 1.08 g
+    expect(parts.at("divide-1").do).toContain("358.92 g of the finished base");
+  });
+
+  it("a part that is the whole batch is not drawn: what is its own goes into the beaker", () => {
+    const list = stepsOf(
+      formulaOf(
+        "body-wash",
+        { A: [22, ["water-distilled", "q.s."]], B: [22, ["sles-2eo-28", 30]] },
+        { splits: [{ name: "all", sharePercent: 100, lines: [{ id: "j", phase: "B", material: "juniper-berry-oil", percent: 0.3 }] }] },
+      ),
+      library,
+    );
+    expect(list.steps.filter(({ measures }) => measures === "part")).toEqual([]);
+    expect(list.steps.find(({ lines }) => lines.includes("j"))?.vessel).toBe("main");
   });
 
   it("what does not dissolve goes into the thickened batch, what dissolves into the water", () => {

@@ -50,6 +50,7 @@ const entry = Joi.object({
         count: Joi.number().integer().min(1).max(10_000).required(),
         grams: positiveField.required(),
         tareGrams: orUnknown(positiveField).required(),
+        part: nameField,
       }),
     )
     .min(1)

@@ -34,6 +34,7 @@ const splitLine = Joi.object({
   material: slugField.required(),
   percent: percentField.required(),
   assayPercent: percentField,
+  asWritten: Joi.string().max(LONGEST_AS_WRITTEN),
 });
 
 /** The maker's own steps. */
@@ -98,6 +99,7 @@ export const formulaSchema = Joi.object({
         name: textField.required(),
         sharePercent: percentField.required(),
         lines: Joi.array().items(splitLine).max(MOST_LINES).required(),
+        open: Joi.object({ addUpToPercent: Joi.number().greater(0).less(100).required(), what: Joi.string().allow("").max(300) }),
       }),
     )
     .max(100),

@@ -12,6 +12,7 @@ const place = Joi.number().min(-1_000).max(1_000);
 /** A label to true scale: fields in their places, mm. */
 export const labelSchema = Joi.object({
   format: formatField("tensidrum-label/1"),
+  isShared: Joi.boolean().default(false),
   name: Joi.string().allow("").max(120).required(),
   widthMm: side.required(),
   heightMm: side.required(),

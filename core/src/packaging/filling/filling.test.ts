@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { batchState } from "../../process/batch/batchState.ts";
 import type { BatchEntry } from "../../process/batch/entries.ts";
 import type { PlannedContainer } from "../../process/batch/fillPlan.ts";
-import { fillingOf } from "../../process/batch/filling.ts";
+import { fillingOf, type FillingRow } from "../../process/batch/filling.ts";
 import { whyNot } from "../../process/batch/admit.ts";
 import { planBatch } from "../../process/batch/planBatch.ts";
 import { done, entry } from "../../testing/batchEntries.ts";
@@ -118,6 +118,37 @@ describe("a filling run", () => {
   });
 });
 
+describe("a batch in parts", () => {
+  const coloured = planBatch(
+    {
+      ...sheetOf([
+        ["water-distilled", "q.s."],
+        ["cocamidopropyl-betaine", 30],
+      ]),
+      splits: [
+        { name: "gold", sharePercent: 30, lines: [{ id: "gold", phase: "A", material: "mica", percent: 1 }] },
+        { name: "plain", sharePercent: 30, lines: [] },
+      ],
+    },
+    900,
+    library,
+  );
+  const weighedIn: readonly BatchEntry[] = [...coloured.targets].map(([line, grams]) => entry({ kind: "weighed", line, grams }));
+  const of = (...entries: readonly BatchEntry[]) => fillingOf(coloured, batchState(coloured, [...weighedIn, ...entries]));
+
+  it("270 g of each and 360 g of the base are filled by themselves, each with its own account", () => {
+    const gold = row({ id: "g", part: "gold", count: 2 });
+    expect(of().parts.map(({ part, toFillGrams }) => [part, Math.round(toFillGrams)])).toEqual([
+      ["gold", 270],
+      ["plain", 270],
+      [null, 360],
+    ]);
+    const { parts, leftGrams } = of(planned(gold, row({ id: "p", part: "plain" })), filled(1, 103.1, "g"), filled(2, 100, "g"));
+    expect(parts.map(({ filledGrams }) => filledGrams)).toEqual([expect.closeTo(203.1, 9), 0, 0]);
+    expect(leftGrams).toBeCloseTo(900 - 203.1, 6);
+  });
+});
+
 describe("what a filling is planned into", () => {
   const bottle: FillChoice = { container: "b", name: "Bottle", type: "bottle", nominalMl: 100, brimfulMl: 112, tareGrams: 21, pieces: 12 };
   const jar: FillChoice = { container: "j", name: "Jar", type: "jar", nominalMl: 30, brimfulMl: 34, tareGrams: null, pieces: null };
@@ -154,6 +185,30 @@ describe("what a filling is planned into", () => {
       rest: [],
     });
     expect([lackGrams, leftGrams]).toEqual([50, 0]);
+  });
+
+  it("planned anew, what is filled stays and counts; a kind that failed its trial gets no more, and its content is gone", () => {
+    const at = { entry: "e", number: 1, grams: 103, readOff: null };
+    const of = (id: string, changes: Partial<FillingRow>): FillingRow => ({
+      ...{ id, container: "b", name: "Bottle", type: "bottle", use: "use", count: 5, grams: 103, tareGrams: null },
+      ...{ filled: [at, { ...at, number: 2 }], tried: null },
+      ...changes,
+    });
+    const anew = (rows: readonly FillingRow[]) =>
+      planFilling(581 - 206, 1.03, { choices: [bottle, jar], fixed: [{ container: "b", use: "use", count: 3 }], rest: ["b", "j"], rows })
+        .rows;
+    // Three are wanted and two are filled: one more is fixed, two more fit, and the jars take what is left.
+    expect(anew([of("b-use", {})]).map(({ name, count }) => [name, count])).toEqual([
+      ["Bottle", 5],
+      ["Jar", 2],
+    ]);
+    const failed = anew([of("b-use", { tried: { works: false, text: "froths" } })]);
+    expect(failed.map(({ name, count }) => [name, count])).toEqual([["Jar", 12]]);
+  });
+
+  it("parts have rows of their own", () => {
+    const { rows } = planFilling(290, 1, { choices: [bottle], fixed: [], rest: ["b"], part: "blue" });
+    expect(rows).toMatchObject([{ id: "b-use-blue", part: "blue", count: 2 }]);
   });
 
   it("never plans more than there is", () => {

@@ -59,6 +59,8 @@ export interface LabelDesign {
   readonly market: MarketSlug;
   /** The net content as mass in g and oz, or as volume in mL and fl oz. */
   readonly netIn: NetIn;
+  /** One label for all parts of a batch: what only some of them hold is told as "may contain". */
+  readonly isShared: boolean;
   readonly boxes: readonly LabelBox[];
 }
 

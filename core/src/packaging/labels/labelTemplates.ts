@@ -7,7 +7,7 @@ export const labelTemplates = ["wrap", "front", "back", "lid", "small"] as const
 export type LabelTemplate = (typeof labelTemplates)[number];
 
 const EDGE_MM = 2;
-const USUAL = { openMonths: null, market: "eu", netIn: "mass" } as const;
+const USUAL = { openMonths: null, market: "eu", netIn: "mass", isShared: false } as const;
 
 /** What the last lines of the back share of its height; the code to scan stands beside them. */
 const FOOT = 0.22;

@@ -1,16 +1,19 @@
 import { aimedProfile } from "../../formula/aim.ts";
 import { resolveLines } from "../../formula/resolveLines.ts";
-import type { Formula } from "../../formula/types.ts";
+import type { Formula, OpenPart } from "../../formula/types.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { marketOf } from "../../library/markets.ts";
+import { writtenShort } from "../../quantities/written.ts";
 import { labelOf } from "../label.ts";
 import { netVolumeText, netWeightText } from "../labelDetails.ts";
 import { labelCautions } from "../warnings.ts";
 import type { LabelDesign, LabelTexts } from "./labelDesign.ts";
 
 export interface LabelledBatch {
-  /** As it was made. */
+  /** As it was made: the whole batch where one label serves all parts, else that of the part. */
   readonly formula: Formula;
+  /** What others may add to it; null where it is finished. */
+  readonly openPart: OpenPart | null;
   readonly library: MaterialsBySlug;
   readonly code: string;
   /** In one container, g. */
@@ -23,7 +26,7 @@ export interface LabelledBatch {
 
 /** What each field of a label says of a batch. Where it is made and whom to ask is for the maker to write. */
 export function labelTexts(
-  { formula, library, code, netGrams, densityGramsPerMl, bestBefore }: LabelledBatch,
+  { formula, openPart, library, code, netGrams, densityGramsPerMl, bestBefore }: LabelledBatch,
   { naming, market, netIn, openMonths }: Pick<LabelDesign, "naming" | "market" | "netIn" | "openMonths">,
 ): LabelTexts {
   const profile = aimedProfile(formula);
@@ -33,7 +36,12 @@ export function labelTexts(
   return {
     name: formula.name,
     what: profile.name,
-    directions: profile.leftOn === true ? "Spread a little on the skin." : "Lather with water, then rinse off well.",
+    directions:
+      openPart !== null
+        ? finishText(openPart)
+        : profile.leftOn === true
+          ? "Spread a little on the skin."
+          : "Lather with water, then rinse off well.",
     ingredients: `Ingredients: ${names.join(", ")}.${may}`,
     cautions: labelCautions(resolveLines(formula, library).sheet, profile).join(" "),
     net: netIn === "volume" && densityGramsPerMl !== null ? netVolumeText(netGrams / densityGramsPerMl) : netWeightText(netGrams),
@@ -43,6 +51,15 @@ export function labelTexts(
     "made-in": "",
     contact: "",
   };
+}
+
+/** How others finish what is left open: up to 9 % are 9 g to every 91 g. Water would thin what keeps it. */
+function finishText({ addUpToPercent, what = "" }: OpenPart): string {
+  const may = what.trim() === "" ? "" : ` May be added: ${what.trim().replace(/\.$/, "")}.`;
+  return (
+    `To finish: stir up to ${writtenShort(addUpToPercent, 1)} g into every ${writtenShort(100 - addUpToPercent, 1)} g.${may} ` +
+    "No water and nothing that holds it: it is preserved as it stands. Keep what you finished no longer than this label says."
+  );
 }
 
 /** How long it keeps once it is open; nothing where nobody says. */

@@ -51,6 +51,7 @@ const design = (...boxes: readonly LabelBox[]): LabelDesign => ({
     openMonths: null,
     market: "eu",
     netIn: "mass",
+    isShared: false,
     boxes,
   },
 });
@@ -147,9 +148,14 @@ describe("what a label says", () => {
     ["cocamidopropyl-betaine", 20],
     ["sweet-almond-oil", 1],
   ]);
-  const batch = { formula, library, code: "GR-1", netGrams: 254.4, densityGramsPerMl: 1.03, bestBefore: "2027-03-01" };
+  const batch = { formula, openPart: null, library, code: "GR-1", netGrams: 254.4, densityGramsPerMl: 1.03, bestBefore: "2027-03-01" };
   const usual = { naming: "inci", market: "eu", netIn: "mass", openMonths: null } as const;
   const texts = labelTexts(batch, usual);
+
+  it("of a base for others says how much of what may be added, and that water may not", () => {
+    const { directions } = labelTexts({ ...batch, openPart: { addUpToPercent: 9, what: "scent and oils." } }, usual);
+    expect(directions).toContain("up to 9 g into every 91 g. May be added: scent and oils. No water");
+  });
 
   it("names what is in it, what to mind, how much, and until when", () => {
     expect(texts.ingredients).toMatch(/^Ingredients: Aqua, /u);

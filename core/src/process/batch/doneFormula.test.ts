@@ -62,6 +62,26 @@ describe("the next formula from what was done", () => {
     expect(salts.map(({ percent }) => percent)).toEqual([Math.round(((100 * 7) / 502) * 1000) / 1000]);
   });
 
+  it("keeps its parts with what went into them: 1.2 g of 1 g planned in a half of 500 g are 0.48 %", () => {
+    const halves = planBatch(
+      {
+        ...plan.formula,
+        splits: [{ name: "gold", sharePercent: 50, lines: [{ id: "mica", phase: "A", material: "mica", percent: 0.4 }] }],
+      },
+      500,
+      library,
+    );
+    const entries = [
+      weighed("water-distilled", 344),
+      weighed("cocamidopropyl-betaine", 150),
+      weighed("sodium-benzoate", 5),
+      weighed("mica", 1.2),
+    ];
+    const [gold] = doneFormula(halves, entries).splits ?? [];
+    expect(gold).toMatchObject({ name: "gold", sharePercent: 50 });
+    expect(gold?.lines[0]?.percent).toBeCloseTo((100 * 1.2) / 250.1, 2);
+  });
+
   it("carries the last pH that was read, not one taken back", () => {
     const read = (ph: number) => entry({ kind: "ph-read", step: "ph", ph, way: "dilution", sampleGrams: 2 });
     const [first, second] = [read(6.4), read(5.3)];

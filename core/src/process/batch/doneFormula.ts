@@ -42,13 +42,18 @@ export function doneFormula(plan: BatchPlan, entries: readonly BatchEntry[]): Fo
   );
   const { ph } = batchResult(plan, entries);
   const measured = { ...plan.formula.measured, ...(ph === null ? {} : { ph }) };
-  const { splits: _splits, ...whole } = made;
+  const { splits, ...whole } = made;
+  const parts = splits?.map((split) => ({
+    ...split,
+    lines: split.lines.map((line) => ({ ...line, percent: rounded(line.percent) })).filter(({ percent }) => percent > 0),
+  }));
   // Parts of a line were weighed by themselves; the next version has the line in one piece, and the process parts it again.
   const inOnePiece = joinedPortions({ lines, ...(plan.formula.process === undefined ? {} : { process: plan.formula.process }) });
   return {
     ...whole,
     batchGrams: plan.formula.batchGrams,
     lines: [...inOnePiece, ...added.map((line) => ({ ...line, percent: rounded(line.percent ?? 0) }))],
+    ...(parts === undefined ? {} : { splits: parts }),
     ...(Object.keys(measured).length === 0 ? {} : { measured }),
   };
 }

@@ -27,6 +27,8 @@ export interface PlannedContainer {
   readonly grams: number;
   /** Of an empty one with its closure; null where nobody weighed it. */
   readonly tareGrams: number | null;
+  /** Name of the part of the batch that goes into it; left out for the whole batch, or for what of the base is left. */
+  readonly part?: string;
 }
 
 export interface FillDensity {

@@ -2,7 +2,9 @@ import type { BatchEntry, ReadOff } from "./entries.ts";
 import type { FillCheck, FillDensity, PlannedContainer } from "./fillPlan.ts";
 import type { BatchPlan } from "./batchPlan.ts";
 import type { BatchState } from "./batchState.ts";
+import { contentsOf } from "./contents.ts";
 import { massAccount } from "./massAccount.ts";
+import { partsOf } from "./parts.ts";
 
 /** One container that was filled. */
 export interface FilledContainer {
@@ -20,10 +22,21 @@ export interface FillingRow extends PlannedContainer {
   readonly tried: { readonly works: boolean; readonly text: string } | null;
 }
 
+/** What of the batch is filled by itself: a named part, or what of the base is left. */
+export interface FillingPart {
+  /** Null for the whole batch, or for the rest of the base. */
+  readonly part: string | null;
+  /** What there is of it to fill, g. */
+  readonly toFillGrams: number;
+  readonly filledGrams: number;
+}
+
 /** A filling run where it stands. */
 export interface Filling {
   readonly density: FillDensity | null;
   readonly rows: readonly FillingRow[];
+  /** The named parts, then what of the base is left; the batch alone where it is not divided. */
+  readonly parts: readonly FillingPart[];
   /** What there is to fill, g: the yield, or while it is not weighed what went in less the samples. */
   readonly toFillGrams: number;
   readonly isYieldKnown: boolean;
@@ -40,7 +53,7 @@ export interface Filling {
  * Where a filling run stands after its entries. 580.8 g of yield, five bottles of 103.1 g and two jars of 30.9 g filled leave
  * 3.5 g in the beaker.
  */
-export function fillingOf(plan: BatchPlan, state: Pick<BatchState, "lines" | "standing" | "finished">): Filling {
+export function fillingOf(plan: BatchPlan, state: BatchState): Filling {
   const { standing } = state;
   const planned = standing.findLast((entry) => entry.kind === "fill-planned");
   const filled = standing.filter((entry) => entry.kind === "container-filled");
@@ -53,6 +66,7 @@ export function fillingOf(plan: BatchPlan, state: Pick<BatchState, "lines" | "st
   return {
     density: planned?.kind === "fill-planned" ? planned.density : null,
     rows,
+    parts: fillingParts(plan, state, { rows, toFillGrams }),
     toFillGrams,
     isYieldKnown: account.yieldGrams !== null,
     filledGrams,
@@ -61,6 +75,29 @@ export function fillingOf(plan: BatchPlan, state: Pick<BatchState, "lines" | "st
     next: due === undefined ? null : { row: due, number: nextNumber(due) },
     checks: new Set(standing.flatMap((entry) => (entry.kind === "fill-checked" ? [entry.check] : []))),
   };
+}
+
+/** Less than this of the base is no rest to fill, g. */
+const NO_REST_GRAMS = 0.5;
+
+/** Each part with what is in its beaker: 290 g drawn and 0.6 g of dye are 290.6 g; what the parts leave of the batch is the base. */
+function fillingParts(
+  plan: BatchPlan,
+  state: BatchState,
+  { rows, toFillGrams }: Pick<Filling, "rows" | "toFillGrams">,
+): readonly FillingPart[] {
+  const filledOf = (part: string | null): number =>
+    rows.reduce((sum, row) => ((row.part ?? null) === part ? row.filled.reduce((grams, one) => grams + one.grams, sum) : sum), 0);
+  const contents = contentsOf(plan, state);
+  const parts = partsOf(plan).map(({ name, step }): FillingPart => {
+    const vessel = plan.steps.find(({ id }) => id === step)?.vessel;
+    const last = plan.steps.findLast((one) => one.vessel === vessel);
+    return { part: name, toFillGrams: contents.get(last?.id ?? step) ?? 0, filledGrams: filledOf(name) };
+  });
+  const restGrams = toFillGrams - parts.reduce((sum, one) => sum + one.toFillGrams, 0);
+  const filledGrams = filledOf(null);
+  if (parts.length > 0 && restGrams < NO_REST_GRAMS && filledGrams === 0) return parts;
+  return [...parts, { part: null, toFillGrams: Math.max(0, restGrams), filledGrams }];
 }
 
 /** Rows of the newest plan, and those of earlier ones that were filled already: they stay in the sums. */

@@ -12,9 +12,9 @@ export interface PartOfBatch {
 
 /** The parts of a batch in order; none for a formula that is not divided. */
 export function partsOf({ formula, steps }: Pick<BatchPlan, "formula" | "steps">): readonly PartOfBatch[] {
-  const drawing = steps.filter(({ measures }) => measures === "part");
+  const drawing = new Map(steps.flatMap(({ id, measures, vessel }) => (measures === "part" ? [[vessel, id] as const] : [])));
   return (formula.splits ?? []).flatMap(({ name, sharePercent, lines }, at) => {
-    const step = drawing[at]?.id;
+    const step = drawing.get(`part-${at + 1}`);
     return step === undefined ? [] : [{ step, name, sharePercent, lines: lines.map(({ id }) => id) }];
   });
 }

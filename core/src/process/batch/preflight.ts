@@ -1,5 +1,6 @@
 import { namedAsWritten } from "../../library/notChosen.ts";
 import { leavesOf } from "../../formula/leaves.ts";
+import { wholeLines } from "../../formula/resolveLines.ts";
 import type { Material } from "../../library/material.ts";
 import { shownMaterial } from "../../library/shownMaterial.ts";
 import { writtenMass } from "../../quantities/written.ts";
@@ -116,7 +117,7 @@ function processItems({ formula, materials, steps }: BatchPlan, vessels: readonl
 
 function worn({ formula, materials }: BatchPlan): string {
   const flags = new Set(
-    formula.lines.flatMap(({ material }) => {
+    wholeLines(formula).flatMap(({ material }) => {
       const known = materials.get(material);
       return known === undefined ? [] : flagsOf(known, materials);
     }),
@@ -131,11 +132,11 @@ function flagsOf(material: Material, materials: BatchPlan["materials"]): readonl
 }
 
 function isWaterLine({ formula, materials }: BatchPlan, line: string): boolean {
-  return materials.get(formula.lines.find(({ id }) => id === line)?.material ?? "")?.role === "water";
+  return materials.get(wholeLines(formula).find(({ id }) => id === line)?.material ?? "")?.role === "water";
 }
 
 function nameOfLine({ formula, materials }: BatchPlan, line: string): string {
-  const found = formula.lines.find(({ id }) => id === line);
+  const found = wholeLines(formula).find(({ id }) => id === line);
   const material = materials.get(found?.material ?? "");
   return material === undefined ? "a line" : shownMaterial(namedAsWritten(material, found?.asWritten)).name;
 }

@@ -1,10 +1,11 @@
 import { saltOf } from "../../formula/sums/hiddenSalt.ts";
+import { wholeLines } from "../../formula/resolveLines.ts";
 import type { BatchPlan } from "./batchPlan.ts";
 
 type Lines = Pick<BatchPlan, "formula" | "materials">;
 
 function materialOf({ formula, materials }: Lines, line: string) {
-  return materials.get(formula.lines.find(({ id }) => id === line)?.material ?? "");
+  return materials.get(wholeLines(formula).find(({ id }) => id === line)?.material ?? "");
 }
 
 /** Salt in the material of a line, %; 100 where it has none to tell. */

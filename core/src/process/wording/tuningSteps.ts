@@ -1,3 +1,4 @@
+import { writtenMass } from "../../quantities/written.ts";
 import { listed, type Amount, type StepText, type Weighed } from "./stepText.ts";
 
 /** Steps of pH, thickness, rest and filling, and the bench before all. */
@@ -55,9 +56,9 @@ export const tuningSteps = {
     do: `Stir in ${listed(amounts)}.`,
     why: "Without water they set no pH now, only when it is used.",
   }),
-  "draw-part": ({ name, percent }: { readonly name: string; readonly percent: number }): StepText => ({
+  "draw-part": ({ name, grams }: { readonly name: string; readonly grams: number }): StepText => ({
     title: `Draw the part "${name}"`,
-    do: `Weigh ${percent} % of the finished base into a beaker of its own.`,
+    do: `Weigh ${writtenMass(grams)} of the finished base into a beaker of its own.`,
     why: "Each part gets its own label, so its weight must be known.",
   }),
   "finish-part": ({ name, amounts }: Weighed & { readonly name: string }): StepText => ({
