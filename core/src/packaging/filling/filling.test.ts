@@ -6,7 +6,7 @@ import type { PlannedContainer } from "../../process/batch/fillPlan.ts";
 import { fillingOf, type FillingRow } from "../../process/batch/filling.ts";
 import { whyNot } from "../../process/batch/admit.ts";
 import { planBatch } from "../../process/batch/planBatch.ts";
-import { done, entry } from "../../testing/batchEntries.ts";
+import { done, entry, weighed } from "../../testing/batchEntries.ts";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import { containerFacts, suitsThickness } from "./containerTypes.ts";
 import { netVerdict, tolerableLackGrams } from "./netTolerance.ts";
@@ -133,7 +133,7 @@ describe("a batch in parts", () => {
     900,
     library,
   );
-  const weighedIn: readonly BatchEntry[] = [...coloured.targets].map(([line, grams]) => entry({ kind: "weighed", line, grams }));
+  const weighedIn: readonly BatchEntry[] = [...coloured.targets].map(([line, grams]) => weighed(line, grams));
   const of = (...entries: readonly BatchEntry[]) => fillingOf(coloured, batchState(coloured, [...weighedIn, ...entries]));
 
   it("270 g of each and 360 g of the base are filled by themselves, each with its own account", () => {
