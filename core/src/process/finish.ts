@@ -128,16 +128,34 @@ export function dividePart(plan: Planner): void {
       plan.add({ id: `divide-${at + 1}`, code: "draw-part", facts, stage: "part", vessel, from, measures: "part" });
     }
     if (own.length === 0) return;
-    const finishing = { name, ...plan.weighed(own) };
-    plan.add({ id: `part-${at + 1}`, code: "finish-part", facts: finishing, stage: "part", vessel, lines: own, wait: LOOK_AGAIN });
+    const isColour = own.every(({ material }) => material.role === "colour");
+    const finishing = { name, isColour, ...plan.weighed(own) };
+    plan.add({
+      id: `part-${at + 1}`,
+      code: "finish-part",
+      facts: finishing,
+      stage: "part",
+      vessel,
+      lines: own,
+      ...(isColour ? {} : { wait: LOOK_AGAIN }),
+    });
   });
+}
+
+/** Colours move nothing but the look: a wash rests whole and is parted the next day. What scents or cares rests with its part. */
+export function isPartedAfterRest({ sheet, lines, kind }: Planner["bench"]): boolean {
+  const own = new Set((sheet.formula.splits ?? []).flatMap((split) => split.lines.map(({ id }) => id)));
+  const isColour = ({ line, material }: ResolvedLine): boolean => !own.has(line.id) || material.role === "colour";
+  return kind === "wet" && (sheet.formula.splits ?? []).length > 0 && lines.every(isColour);
 }
 
 /** Rest, judge, fill. Nothing is fixed before it has rested. */
 export function restPart(plan: Planner): void {
   const { profile } = plan.bench.sheet.formula;
   const { kind, wait } = restOf(plan);
-  plan.add({ id: "rest", code: "rest", facts: { kind }, stage: "rest", vessel: null, wait });
+  const isPartedNow = isPartedAfterRest(plan.bench);
+  plan.add({ id: "rest", code: "rest", facts: { kind }, stage: "rest", vessel: isPartedNow ? "main" : null, wait });
+  if (isPartedNow) dividePart(plan);
   if (profile === "whipped-cleanser" && plan.bench.kind === "wet") {
     plan.add({ id: "whip-last", code: "whip-last", stage: "finish", vessel: null });
   }

@@ -241,6 +241,29 @@ describe("what else the list knows", () => {
     expect(parts.at("divide-1").do).toContain("358.92 g of the finished base");
   });
 
+  it("colours go in when the wash has rested whole; the parts are filled from their own beakers", () => {
+    const gel = reading(
+      stepsOf(
+        formulaOf(
+          "hand-wash",
+          { A: [22, ["water-distilled", "q.s."]], B: [22, ["decyl-glucoside", 14]] },
+          {
+            splits: [
+              { name: "gold", sharePercent: 32, lines: [{ id: "g", phase: "B", material: "mica-gold", percent: 0.05 }] },
+              { name: "plain", sharePercent: 32, lines: [] },
+            ],
+          },
+        ),
+        library,
+      ),
+    );
+    gel.inOrder("rest", "divide-1", "g", "fill");
+    gel.inOrder("rest", "divide-2", "fill");
+    expect(gel.at("g").check).toContain("what really went in");
+    expect(gel.at("divide-1").after).toEqual(["rest"]);
+    expect(gel.at("fill").after).toEqual(expect.arrayContaining(["part-1", "divide-2"]));
+  });
+
   it("a part that is the whole batch is not drawn: what is its own goes into the beaker", () => {
     const list = stepsOf(
       formulaOf(

@@ -5,7 +5,7 @@ import type { Formula } from "../formula/types.ts";
 import { weighSheet } from "../formula/weighSheet.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import { workbench } from "./batchKind.ts";
-import { coolDownPart, dividePart, grainPart, restPart, temperPart, tuningPart, whipAgain, whipHot } from "./finish.ts";
+import { coolDownPart, dividePart, grainPart, isPartedAfterRest, restPart, temperPart, tuningPart, whipAgain, whipHot } from "./finish.ts";
 import { makeDry, makeOil, makeStock, meetInContainer, oilLayer } from "./otherKinds.ts";
 import { ownSteps, type LinesOfSteps } from "./own/ownSteps.ts";
 import { planner, type Planner } from "./planner.ts";
@@ -92,7 +92,7 @@ function makeWet(plan: Planner): void {
   grainPart(plan);
   tuningPart(plan);
   if (plan.bench.kind === "layers") meetInContainer(plan);
-  dividePart(plan);
+  if (!isPartedAfterRest(plan.bench)) dividePart(plan);
 }
 
 function moveToMain(plan: Planner, from: "fats" | "surfactants"): void {

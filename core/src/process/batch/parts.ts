@@ -35,5 +35,7 @@ export function drawnTargetGrams(
   if (planned <= 0) return 0;
   const whole = [...targets.values()].reduce((sum, each) => sum + each, 0);
   const own = lines.reduce((sum, id) => sum + (targets.get(id) ?? 0), 0);
-  return (base(grams) * ((whole * sharePercent) / 100 - own)) / planned;
+  // Of a base that was made elsewhere nothing was weighed: it is drawn as planned.
+  const now = base(grams) > 0 ? base(grams) : planned;
+  return (now * ((whole * sharePercent) / 100 - own)) / planned;
 }

@@ -61,11 +61,13 @@ export const tuningSteps = {
     do: `Weigh ${writtenMass(grams)} of the finished base into a beaker of its own.`,
     why: "Each part gets its own label, so its weight must be known.",
   }),
-  "finish-part": ({ name, amounts }: Weighed & { readonly name: string }): StepText => ({
+  "finish-part": ({ name, amounts, isColour }: Weighed & { readonly name: string; readonly isColour: boolean }): StepText => ({
     title: `Finish the part "${name}"`,
-    do: `Fold in ${listed(amounts)}.`,
-    why: "What only this part has goes into it alone.",
-    check: "Look again after ten minutes: scent can thin it.",
+    do: `Fold in ${listed(amounts)}${isColour ? ", little by little" : ""}.`,
+    why: isColour ? "Colour goes by the eye: less is put right, more is not." : "What only this part has goes into it alone.",
+    check: isColour
+      ? "Look at it in a glass against white. Record what really went in."
+      : "Look again after ten minutes: scent can thin it.",
   }),
   rest: ({ kind }: { readonly kind: keyof typeof REST }): StepText => ({
     title: "Let it rest, covered",
