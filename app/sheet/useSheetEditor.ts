@@ -77,7 +77,11 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
         setWantedFocus(line.id);
       },
       addNewPhase: () => change(null, withNewPhase),
-      addNewPart: () => change(null, withNewPart),
+      /** The next line goes into the newest part: it is the last. */
+      addNewPart: () => {
+        change(null, withNewPart);
+        setPhase("");
+      },
       undo: () => void isHistoryRead.current.then(() => dispatch({ kind: "undo" })),
       redo: () => void isHistoryRead.current.then(() => dispatch({ kind: "redo" })),
       replace: (sheet: TypedSheet) => dispatch({ kind: "replace", sheet }),

@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from "@playwright/test";
-import { acknowledged, done, typedWeight, wanted } from "./atTheBench";
+import { acknowledged, done, takeTyped, typedWeight, wanted } from "./atTheBench";
 import { beginFormula, saved, scriptsReady } from "./test";
 
 /** A formula as a practitioner has it: an aim, a size, and the list as it is written down. */
@@ -30,6 +30,61 @@ export async function writeSheet(page: Page, { name, aim, batch, recipe, tempera
     await page.getByLabel(new RegExp(`^Temperature of phase ${phase},`)).fill(temperature);
   }
   await expect(saved(page)).toBeVisible();
+}
+
+/** A named part of a batch: its share, and what goes into it alone. */
+export interface JobPart {
+  readonly name: string;
+  /** In % or in g. */
+  readonly share: string;
+  readonly line?: readonly [material: string, percent: string];
+}
+
+/** Divides the batch of a sheet, part by part. */
+export async function addPart(page: Page, { name, share, line }: JobPart): Promise<void> {
+  await page.getByRole("button", { name: "New part" }).click();
+  await page
+    .getByRole("textbox", { name: /^Name of part/ })
+    .last()
+    .fill(name);
+  await page.getByLabel(`Share of the batch, ${name}: % or g`).fill(share);
+  if (line === undefined) return;
+  const [material, percent] = line;
+  const search = page.getByPlaceholder("add a material: name, INCI name or role");
+  await search.fill(material);
+  await page
+    .getByRole("listbox")
+    .getByRole("option", { name: new RegExp(material, "i") })
+    .first()
+    .click();
+  await page.getByLabel(new RegExp(`^${material}.*, percent`)).fill(percent);
+}
+
+/** Plans a part of a batch, so many of each container. */
+export async function planPart(page: Page, part: string, counts: Readonly<Record<string, string>>): Promise<void> {
+  const plan = page.getByRole("region", { name: "Plan" });
+  const anew = plan.getByRole("button", { name: "Plan it anew" });
+  if (await anew.isVisible()) await anew.click();
+  const choice = plan.getByRole("combobox", { name: "part", exact: true });
+  await choice.selectOption(part);
+  for (const box of await plan.getByRole("table").first().getByRole("checkbox").all()) await box.uncheck();
+  for (const [container, count] of Object.entries(counts)) {
+    await plan.getByRole("checkbox", { name: container }).check();
+    await plan.getByLabel(`How many of ${container}`).fill(count);
+  }
+  await page.getByRole("button", { name: "Fill by this plan" }).click();
+  await expect(plan.getByRole("button", { name: "Plan it anew" })).toBeVisible();
+}
+
+/** Fills every container of the plan with what it is to hold. */
+export async function fillAll(page: Page, most: number): Promise<void> {
+  for (let filled = 0; filled < most; filled += 1) {
+    const head = page.locator("#step-head");
+    const title = (await head.textContent()) ?? "";
+    if (title === "All containers are filled.") return;
+    await takeTyped(page);
+    await expect(head).not.toHaveText(title);
+  }
 }
 
 export const activeMatter = (page: Page): Locator => page.getByRole("region", { name: "Active matter" }).locator("output");

@@ -49,9 +49,6 @@ export interface LineRowProps {
   readonly drag?: RowDrag;
 }
 
-/** Characters of a percent that fit in its cell in usual letters. */
-const SHORT_PERCENT = 6;
-
 /** Characters that fit beside each other in the column of materials. */
 const ROOM_CHARACTERS = 33;
 
@@ -169,7 +166,6 @@ function PercentCell({
         value={isRest ? (restPercent ?? "") : line.percent}
         readOnly={isRest || !isDraft}
         data-over={(isRest && isOver) || undefined}
-        data-long={(isRest && (restPercent ?? "").length > SHORT_PERCENT) || undefined}
         aria-label={`${name}, percent`}
         aria-invalid={problem !== undefined || undefined}
         aria-describedby={problem === undefined ? undefined : `problem-${line.id}`}

@@ -33,8 +33,8 @@ interface LineTableProps {
   readonly onLastEnter: () => void;
 }
 
-/** Six digits are more than any scale shows, and hide the noise of the sum. */
-const REST_DECIMALS = 6;
+/** A hundredth of a gram in a kilogram; it hides the noise of the sum, and fits the cell. */
+const REST_DECIMALS = 3;
 
 /** The lines by phase: percent in, active matter and grams out. */
 export function LineTable(props: LineTableProps) {

@@ -58,7 +58,6 @@ export const PartHead = memo(function PartHead({ phase, part, batchGrams, isDraf
           {share.ok && (
             <span className={classes.sum}>
               {isInGrams ? `${writtenShort(share.value, 1)} %` : writtenMass((batchGrams * share.value) / 100)}
-              {isEmpty && ", nothing of its own"}
             </span>
           )}
           {isDraft && part.addUpTo === "" && (

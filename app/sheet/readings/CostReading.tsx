@@ -1,4 +1,5 @@
-import { costOf, type PackPrice } from "@tensidrum/core/packaging";
+import { wholeLines } from "@tensidrum/core/formula";
+import { costOf, costOfParts, type PackPrice } from "@tensidrum/core/packaging";
 import { namedAsWritten, shownMaterial } from "@tensidrum/core/library";
 import { lotsOfLine, packPriceOf } from "@tensidrum/core/inventory";
 import { useMemo } from "react";
@@ -25,8 +26,9 @@ export function CostReading() {
   const { formula, shown } = useReadingsInSight(false);
   const cost = useMemo(() => {
     if (lots === null) return null;
-    const materialOf = new Map(formula.lines.map(({ id, material }) => [id, material]));
-    const writtenOf = new Map(formula.lines.map(({ id, asWritten }) => [id, asWritten]));
+    const whole = wholeLines(formula);
+    const materialOf = new Map(whole.map(({ id, material }) => [id, material]));
+    const writtenOf = new Map(whole.map(({ id, asWritten }) => [id, asWritten]));
     const chosen = new Map(editor.typed.lines.map((line) => [line.id, line.lots ?? []]));
     const lines = shown.lines.map(({ id, grams }) => ({
       line: id,
@@ -38,12 +40,23 @@ export function CostReading() {
       const material = known.materials.bySlug.get(materialOf.get(id) ?? "");
       return material === undefined ? id : shownMaterial(namedAsWritten(material, writtenOf.get(id))).name;
     });
-    return { ...of, names, isPriced: of.unpriced.length < lines.filter(({ grams }) => grams > 0).length };
+    return {
+      ...of,
+      names,
+      parts: costOfParts(formula, lines),
+      isPriced: of.unpriced.length < lines.filter(({ grams }) => grams > 0).length,
+    };
   }, [lots, formula, shown, known, editor.typed.lines]);
   if (cost === null || !cost.isPriced) return <p className={classes.none}>Cost: no prices of these materials are on the shelf.</p>;
   return (
     <p className={classes.line}>
       <strong>Cost {money(cost.per100Grams ?? 0)}</strong> for 100 g, {money(cost.total)} for the batch <EstimateMark of="cost" />
+      {cost.parts.length > 0 && (
+        <>
+          <br />
+          Materials for 100 g: {cost.parts.map(({ name, per100Grams }) => `${name} ${money(per100Grams ?? 0)}`).join(", ")}
+        </>
+      )}
       {cost.names.length > 0 && (
         <>
           <br />

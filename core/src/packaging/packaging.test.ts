@@ -7,6 +7,7 @@ import { bestMix } from "./filling/bestMix.ts";
 import { fillCount, fillMassGrams } from "./filling/fillMass.ts";
 import { labelOf } from "./label.ts";
 import { bestBefore, netWeightText } from "./labelDetails.ts";
+import { costOfParts } from "./costOfParts.ts";
 import { formulaOfPart } from "./parts.ts";
 
 describe("filling", () => {
@@ -240,6 +241,23 @@ describe("named parts", () => {
     expect(own.allergens.map(({ name }) => name)).toContain("Linalool");
     expect(all.allergens.map(({ name }) => name)).toEqual(own.allergens.map(({ name }) => name));
     expect(all.mayContain).toContain("Linalool");
+  });
+
+  it("each costs its share of the base and what is its own", () => {
+    // 600 g: 60 % are 360 g with 1.08 g of oil at 100 a kg; the base costs 2 a kg.
+    const lines = [
+      { line: "water-distilled", grams: 478.92, pack: { price: 2, packGrams: 1_000 } },
+      { line: "coco-glucoside", grams: 120, pack: { price: 2, packGrams: 1_000 } },
+      { line: "j", grams: 1.08, pack: { price: 100, packGrams: 1_000 } },
+    ];
+    const [juniper, plain] = costOfParts(parted, lines);
+    expect(juniper?.materials).toBeCloseTo(0.002 * 358.92 + 0.108, 9);
+    expect(plain?.per100Grams).toBeCloseTo(0.2, 9);
+    expect((juniper?.materials ?? 0) + (plain?.materials ?? 0)).toBeCloseTo(
+      costOf({ lines, pieces: [], yieldGrams: 600, containers: 0 }).total,
+      9,
+    );
+    expect(costOfParts({ ...parted, splits: [] }, lines)).toEqual([]);
   });
 
   it("a label for all of them says what only some contain", () => {
