@@ -42,6 +42,7 @@ test("a label is laid out by keys and by hand, kept, printed to scale, and read 
   const wide = Number(await name.getByLabel("wide").inputValue());
   await page.keyboard.press("Shift+ArrowLeft");
   await expect(name.getByLabel("wide")).toHaveValue(String(wide - 0.5));
+  const netTop = /and ([\d.]+) mm,/.exec((await boxOf("net content").getAttribute("aria-label")) ?? "")?.[1] ?? "";
   const held = (await boxOf("net content").boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
   await page.mouse.move(held.x + held.width / 2, held.y + held.height / 2);
   await page.mouse.down();
@@ -50,6 +51,9 @@ test("a label is laid out by keys and by hand, kept, printed to scale, and read 
   await expect(page.getByRole("region", { name: "Field: net content" })).toBeVisible();
   const after = (await boxOf("net content").boundingBox()) ?? held;
   expect(after.y).toBeLessThan(held.y - 10);
+  // However far the hand went, it is taken back as one.
+  await button(page, "Undo").click();
+  await expect(boxOf("net content")).toHaveAttribute("aria-label", new RegExp(`at [\\d.]+ and ${String(netTop).replace(".", "\\.")} mm`));
 
   // What sounds like healing is pointed at, what the letters lack is told, and too much text does not fit.
   await boxOf("directions").focus();
@@ -91,6 +95,17 @@ test("a label is laid out by keys and by hand, kept, printed to scale, and read 
   const rule = await readPdf(await (await page.request.get(`/fill/${batch}/label.pdf?test=on`)).body());
   expect(rule.words.map(({ text }) => text).join(" ")).toContain("50 mm: print at 100 %");
   expect(rule.code).toBe(code.code);
+
+  // On a sheet of cut labels it has no room, and one that is half used up begins where it is free.
+  await page.getByLabel("paper").selectOption("A4, 3 × 7 of 63.5 × 38.1 mm");
+  await expect(page.getByText("Not one label of this size has room on that paper.")).toBeVisible();
+  await page.getByLabel("paper").selectOption("A4");
+  await page.getByLabel("first place").fill("3");
+  await expect(page.getByText("The first 2 places of the first sheet stay free")).toBeVisible();
+  const later = await readPdf(
+    await (await page.request.get((await page.getByRole("link", { name: "PDF", exact: true }).getAttribute("href")) ?? "")).body(),
+  );
+  expect((later.words.find(({ text }) => text === "Ingredients:")?.y ?? 0) - (first?.y ?? 0)).toBeCloseTo(144, 0);
 
   // The next time it begins with the label that was kept.
   await page.reload();

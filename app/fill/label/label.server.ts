@@ -70,6 +70,12 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
   const splits = formula.splits ?? [];
   const openPart = (splits.find(({ name }) => name === part) ?? (partsOf(plan).length === 0 ? splits[0] : undefined))?.open ?? null;
   const ofPart = splits.length === 0 || partsOf(plan).length === 0 ? formula : formulaOfPart(formula, row?.part ?? null, library);
+  const whyThen = (months: number): string => {
+    const day = bestBefore({ madeOn, months, lotExpiries: expiries });
+    const lot = lots.find(({ endsOn }) => endsOn === day);
+    if (lot !== undefined) return `Best before ${writtenDay(day)}: its lot ${lot.code} ends then.`;
+    return `Best before ${writtenDay(day)}: ${months === 1 ? "a month" : `${months} months`} after it was made, on ${writtenDay(madeOn)}.`;
+  };
   const densityGramsPerMl = filling.density?.gramsPerMl ?? assessSums(formula, library).densityGramsPerMl;
   const texts = (changes: Partial<LabelDesign> = {}): LabelTexts => {
     const isShared = changes.isShared ?? design.isShared;
@@ -114,7 +120,10 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
     bestBefore: Object.fromEntries(Array.from({ length: MOST_MONTHS }, (_, at) => [at + 1, `Best before ${lasts(at + 1)}`])) as Readonly<
       Record<number, string>
     >,
-    earliestExpiry: expiries.length === 0 ? null : writtenDay(expiries.toSorted()[0] ?? ""),
+    /** Why it is that day, by months. */
+    bestBeforeWhy: Object.fromEntries(Array.from({ length: MOST_MONTHS }, (_, at) => [at + 1, whyThen(at + 1)])) as Readonly<
+      Record<number, string>
+    >,
     qr: qrModules(batch.code),
     count: Math.max(1, countOf(row === undefined ? [] : [row])),
     /** Where one label serves all parts: all of that kind. */

@@ -1,10 +1,10 @@
 import { readJson, readLabelDesign } from "@tensidrum/core/formats";
-import { labelPapers, labelTemplates, type LabelDesign, type LabelPaper } from "@tensidrum/core/packaging";
+import { labelPapers, labelTemplates, type LabelDesign } from "@tensidrum/core/packaging";
 import { Refusal } from "@tensidrum/core/quantities";
 import { choice, group, id, text, tick, whole } from "../../frame/fields.server";
 import { readAddress, readForm, readQuestions } from "../../frame/readForm.server";
 
-const papers = Object.keys(labelPapers) as LabelPaper[];
+const papers = labelPapers.map(({ id: of }) => of);
 const MOST_LABELS = 500;
 
 /** Which containers of the batch the label is for, and how it begins where none is kept. */
@@ -13,6 +13,8 @@ const questions = group({
   template: choice(["", ...labelTemplates], ""),
   paper: choice(papers, "a4"),
   count: whole(1, MOST_LABELS),
+  /** The first place of the first sheet that is free. */
+  from: whole(1, MOST_LABELS).default(1),
   /** One label with a rule to measure. */
   test: tick(),
 });

@@ -1,4 +1,4 @@
-import { labelGrid, labelPapers, layOutLabel, type LabelDesign, type LabelPaper, type LabelTexts } from "@tensidrum/core/packaging";
+import { labelGrid, layOutLabel, paperOf, type LabelDesign, type LabelPaper, type LabelTexts } from "@tensidrum/core/packaging";
 import { Refusal } from "@tensidrum/core/quantities";
 import { createRequire } from "node:module";
 import PDFDocument from "pdfkit";
@@ -16,6 +16,8 @@ interface Printing {
   readonly qr: readonly (readonly boolean[])[];
   readonly paper: LabelPaper;
   readonly count: number;
+  /** The first place of the first sheet that is free, from 1. */
+  readonly from: number;
   /** One label beside a rule of 50 mm. */
   readonly isTest: boolean;
 }
@@ -24,8 +26,8 @@ interface Printing {
  * Labels as a PDF to true scale: every line where the layout has it, the letters of the application embedded.
  * @throws Refusal where not one label has room on the paper.
  */
-export async function labelPdf(design: LabelDesign, { texts, qr, paper, count, isTest }: Printing): Promise<Uint8Array<ArrayBuffer>> {
-  const page = labelPapers[paper];
+export async function labelPdf(design: LabelDesign, { texts, qr, paper, count, from, isTest }: Printing): Promise<Uint8Array<ArrayBuffer>> {
+  const page = paperOf(paper);
   const { places } = labelGrid(design, paper, { edgeMm: EDGE_MM });
   if (places.length === 0) {
     throw new Refusal(
@@ -51,10 +53,11 @@ export async function labelPdf(design: LabelDesign, { texts, qr, paper, count, i
   }
   const laid = layOutLabel(design, texts);
   const wanted = isTest ? 1 : count;
-  for (let at = 0; at < wanted; at += 1) {
-    if (at % places.length === 0) doc.addPage();
+  const free = isTest ? 0 : Math.min(from, places.length) - 1;
+  for (let at = free; at < free + wanted; at += 1) {
+    if (at === free || at % places.length === 0) doc.addPage();
     const place = places[at % places.length] ?? { x: 0, y: 0 };
-    drawLabel(doc, { design, laid, qr, place });
+    drawLabel(doc, { design, laid, qr, place, isCut: page.cut !== undefined });
   }
   if (isTest) drawRule(doc, page.heightMm);
   doc.end();
@@ -69,11 +72,13 @@ interface Drawing {
   readonly laid: ReturnType<typeof layOutLabel>;
   readonly qr: Printing["qr"];
   readonly place: { readonly x: number; readonly y: number };
+  /** Labels that are cut already need no line to cut by. */
+  readonly isCut: boolean;
 }
 
-function drawLabel(doc: PDFKit.PDFDocument, { design, laid, qr, place }: Drawing): void {
+function drawLabel(doc: PDFKit.PDFDocument, { design, laid, qr, place, isCut }: Drawing): void {
   const at = (mm: number): number => mm * POINTS_PER_MM;
-  doc.lineWidth(HAIR_POINTS).rect(at(place.x), at(place.y), at(design.widthMm), at(design.heightMm)).stroke("#888888");
+  if (!isCut) doc.lineWidth(HAIR_POINTS).rect(at(place.x), at(place.y), at(design.widthMm), at(design.heightMm)).stroke("#888888");
   doc.fillColor("#000000");
   for (const { box, lines, points } of laid) {
     if (box.field === "qr") {

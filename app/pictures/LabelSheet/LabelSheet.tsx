@@ -10,8 +10,12 @@ interface LabelSheetProps {
   readonly selected: string | null;
   readonly nameOf: (id: string) => string;
   readonly onSelect: (id: string) => void;
-  /** Moves a box, or with `isSize` its lower right corner, mm; `isLast` when the hand lets go. */
-  readonly onMove: (id: string, by: { readonly x: number; readonly y: number }, how: { readonly isSize: boolean }) => void;
+  /** Moves a box, or with `isSize` its lower right corner, mm; what one hold of the hand moves has one `hold`. */
+  readonly onMove: (
+    id: string,
+    by: { readonly x: number; readonly y: number },
+    how: { readonly isSize: boolean; readonly hold: string | null },
+  ) => void;
 }
 
 const STEP_MM = 0.5;
@@ -21,7 +25,7 @@ const GRIP_MM = 2;
 export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMove }: LabelSheetProps) {
   const { viewBox, across, down } = labelRules(design.widthMm, design.heightMm);
   const svg = useRef<SVGSVGElement>(null);
-  const held = useRef<{ readonly id: string; readonly isSize: boolean; x: number; y: number } | null>(null);
+  const held = useRef<{ readonly id: string; readonly isSize: boolean; readonly hold: string; x: number; y: number } | null>(null);
   const mmAt = (event: PointerEvent): { readonly x: number; readonly y: number } => {
     const matrix = svg.current?.getScreenCTM();
     if (matrix == null) return { x: 0, y: 0 };
@@ -30,7 +34,7 @@ export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMov
   };
   const take = (event: PointerEvent<SVGElement>, id: string, isSize: boolean) => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    held.current = { id, isSize, ...mmAt(event) };
+    held.current = { id, isSize, hold: `${id} ${event.timeStamp}`, ...mmAt(event) };
     onSelect(id);
   };
   const move = (event: PointerEvent) => {
@@ -38,7 +42,7 @@ export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMov
     if (hand === null) return;
     const { x, y } = mmAt(event);
     if (x === hand.x && y === hand.y) return;
-    onMove(hand.id, { x: x - hand.x, y: y - hand.y }, { isSize: hand.isSize });
+    onMove(hand.id, { x: x - hand.x, y: y - hand.y }, { isSize: hand.isSize, hold: hand.hold });
     held.current = { ...hand, x, y };
   };
   const letGo = () => {
@@ -48,7 +52,7 @@ export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMov
     const by = steps[event.key];
     if (by === undefined) return;
     event.preventDefault();
-    onMove(id, { x: by.x * STEP_MM, y: by.y * STEP_MM }, { isSize: event.shiftKey });
+    onMove(id, { x: by.x * STEP_MM, y: by.y * STEP_MM }, { isSize: event.shiftKey, hold: null });
   };
   return (
     <svg

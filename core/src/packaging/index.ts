@@ -30,7 +30,7 @@ export { LABEL_FONT, mmOfPoints } from "./labels/labelFont.ts";
 export { layOutLabel, textOfBox } from "./labels/layOutLabel.ts";
 export type { LaidBox, LaidLine } from "./labels/layOutLabel.ts";
 export { leastPointsOf } from "./labels/leastSizes.ts";
-export { labelGrid, labelPapers } from "./labels/labelSheet.ts";
+export { labelGrid, labelPapers, paperOf } from "./labels/labelSheet.ts";
 export type { LabelGrid, LabelPaper } from "./labels/labelSheet.ts";
 export { labelFromTemplate, labelTemplates } from "./labels/labelTemplates.ts";
 export type { LabelTemplate } from "./labels/labelTemplates.ts";

@@ -40,6 +40,13 @@ export function labelCautions(sheet: ResolvedSheet, profile: Profile): readonly 
   ];
 }
 
+/** What the label of a bench bottle says: it is no cosmetic, and what its materials ask for. */
+export function benchCautions({ lines }: ResolvedSheet): readonly string[] {
+  const cautions = lines.flatMap(({ material, percent }) => (percent > 0 && material.caution !== null ? [material.caution] : []));
+  const isCorrosive = lines.some(({ material, percent }) => percent > 0 && material.flags.includes("corrosive"));
+  return [...(isCorrosive ? ["Corrosive: gloves and goggles."] : []), "Keep away from children and food.", ...new Set(cautions)];
+}
+
 /** Warnings for who makes the label: what it says itself, and the notes of law of its materials. */
 export function labelWarnings(sheet: ResolvedSheet, profile: Profile): readonly string[] {
   const notes = new Set<string>();

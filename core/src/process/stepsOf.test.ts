@@ -259,7 +259,7 @@ describe("what else the list knows", () => {
     );
     gel.inOrder("rest", "divide-1", "g", "fill");
     gel.inOrder("rest", "divide-2", "fill");
-    expect(gel.at("g").check).toContain("what really went in");
+    expect(gel.at("g").check).toContain("really took");
     expect(gel.at("divide-1").after).toEqual(["rest"]);
     expect(gel.at("fill").after).toEqual(expect.arrayContaining(["part-1", "divide-2"]));
   });

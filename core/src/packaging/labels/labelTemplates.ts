@@ -2,7 +2,7 @@ import type { LabelBox, LabelDesign, LabelField } from "./labelDesign.ts";
 import { leastPointsOf } from "./leastSizes.ts";
 
 /** Kinds of labels to begin from. */
-export const labelTemplates = ["wrap", "front", "back", "lid", "small"] as const;
+export const labelTemplates = ["wrap", "front", "back", "lid", "small", "stock"] as const;
 
 export type LabelTemplate = (typeof labelTemplates)[number];
 
@@ -38,6 +38,14 @@ const SMALL: readonly Part[] = [
   ["batch", 0.15, { points: 6, align: "centre" }],
   ["best-before", 0.15, { points: 6, align: "centre" }],
 ];
+/** A bottle of the bench: what it is, what to mind, and until when. */
+const STOCK: readonly Part[] = [
+  ["name", 0.3, { points: 14, isBold: true }],
+  ["cautions", 0.4, { points: 7 }],
+  ["batch", 0.1, { points: 7 }],
+  ["best-before", 0.1, { points: 7 }],
+  ["contact", 0.1, { points: 7 }],
+];
 const LID: readonly Part[] = [
   ["name", 0.6, { points: 16, align: "centre", isBold: true }],
   ["what", 0.4, { points: 9, align: "centre" }],
@@ -56,7 +64,10 @@ export function labelFromTemplate(
   const boxes =
     template === "wrap"
       ? [...column(FRONT, EDGE_MM, half), ...column(BACK, EDGE_MM + half + 2 * EDGE_MM, half), code]
-      : [...column({ front: FRONT, back: BACK, lid: LID, small: SMALL }[template], EDGE_MM, whole), ...(template === "back" ? [code] : [])];
+      : [
+          ...column({ front: FRONT, back: BACK, lid: LID, small: SMALL, stock: STOCK }[template], EDGE_MM, whole),
+          ...(template === "back" ? [code] : []),
+        ];
   return { format: "tensidrum-label/1", name: "", widthMm, heightMm, naming: "inci", months: 12, ...USUAL, boxes };
 }
 

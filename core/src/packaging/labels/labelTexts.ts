@@ -4,9 +4,11 @@ import type { Formula, OpenPart } from "../../formula/types.ts";
 import type { MaterialsBySlug } from "../../library/material.ts";
 import { marketOf } from "../../library/markets.ts";
 import { writtenShort } from "../../quantities/written.ts";
+import { batchKind } from "../../process/batchKind.ts";
+import type { Profile } from "../../formula/profiles.ts";
 import { labelOf } from "../label.ts";
 import { netVolumeText, netWeightText } from "../labelDetails.ts";
-import { labelCautions } from "../warnings.ts";
+import { benchCautions, labelCautions } from "../warnings.ts";
 import type { LabelDesign, LabelTexts } from "./labelDesign.ts";
 
 export interface LabelledBatch {
@@ -30,20 +32,17 @@ export function labelTexts(
   { naming, market, netIn, openMonths }: Pick<LabelDesign, "naming" | "market" | "netIn" | "openMonths">,
 ): LabelTexts {
   const profile = aimedProfile(formula);
+  const { sheet } = resolveLines(formula, library);
+  const isStock = batchKind(sheet, sheet.lines) === "stock";
   const { ingredients, mayContain } = labelOf(formula, naming, library, marketOf(market));
   const names = ingredients.filter(({ name }) => !mayContain.includes(name)).map(({ name }) => name);
   const may = mayContain.length === 0 ? "" : ` May contain: ${mayContain.join(", ")}.`;
   return {
     name: formula.name,
-    what: profile.name,
-    directions:
-      openPart !== null
-        ? finishText(openPart)
-        : profile.leftOn === true
-          ? "Spread a little on the skin."
-          : "Lather with water, then rinse off well.",
+    what: isStock ? "stock solution" : profile.name,
+    directions: isStock ? "For the bench, not for the skin." : directionsOf(profile, openPart),
     ingredients: `Ingredients: ${names.join(", ")}.${may}`,
-    cautions: labelCautions(resolveLines(formula, library).sheet, profile).join(" "),
+    cautions: (isStock ? benchCautions(sheet) : labelCautions(sheet, profile)).join(" "),
     net: netIn === "volume" && densityGramsPerMl !== null ? netVolumeText(netGrams / densityGramsPerMl) : netWeightText(netGrams),
     batch: `Batch ${code}`,
     "best-before": `Best before ${bestBefore}`,
@@ -51,6 +50,11 @@ export function labelTexts(
     "made-in": "",
     contact: "",
   };
+}
+
+function directionsOf({ leftOn }: Profile, openPart: OpenPart | null): string {
+  if (openPart !== null) return finishText(openPart);
+  return leftOn === true ? "Spread a little on the skin." : "Lather with water, then rinse off well.";
 }
 
 /** How others finish what is left open: up to 9 % are 9 g to every 91 g. Water would thin what keeps it. */

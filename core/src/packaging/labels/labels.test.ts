@@ -5,7 +5,7 @@ import type { LabelBox, LabelDesign, LabelTexts } from "./labelDesign.ts";
 import { missingIn, mmOfPoints, textWidthMm } from "./labelFont.ts";
 import { layOutLabel } from "./layOutLabel.ts";
 import { leastPointsOf } from "./leastSizes.ts";
-import { labelGrid } from "./labelSheet.ts";
+import { labelGrid, labelPapers, paperOf } from "./labelSheet.ts";
 import { labelFromTemplate, labelTemplates } from "./labelTemplates.ts";
 import { labelTexts } from "./labelTexts.ts";
 
@@ -139,6 +139,27 @@ describe("labels on a sheet", () => {
   it("a label wider than the sheet has no place on it", () => {
     expect(labelGrid({ widthMm: 220, heightMm: 20 }, "a4").places).toEqual([]);
     expect(labelGrid({ widthMm: 20, heightMm: 300 }, "letter").places).toEqual([]);
+    expect(labelGrid({ widthMm: 63.6, heightMm: 38.1 }, "a4-21").places).toEqual([]);
+  });
+
+  it("on labels that are cut already it stands in the middle of each: 60 by 36 mm on 63.5 by 38.1", () => {
+    const { columns, rows, places } = labelGrid({ widthMm: 60, heightMm: 36 }, "a4-21");
+    expect([columns, rows, places.length]).toEqual([3, 7, 21]);
+    expect(places[0]).toEqual({ x: 7.25 + 1.75, y: expect.closeTo(15.15 + 1.05, 9) as number });
+    expect(places[4]!.x - places[0]!.x).toBeCloseTo(66, 9);
+    expect(places[4]!.y - places[0]!.y).toBeCloseTo(38.1, 9);
+  });
+
+  it.each(labelPapers.map(({ id }) => id))("no label of the sheet %s stands beyond the paper", (id) => {
+    const { widthMm, heightMm, cut } = paperOf(id);
+    const size = cut ?? { widthMm: 30, heightMm: 20 };
+    const { places } = labelGrid(size, id);
+    expect(places.length).toBeGreaterThanOrEqual(8);
+    for (const { x, y } of places) {
+      expect(Math.min(x, y)).toBeGreaterThanOrEqual(0);
+      expect(x + size.widthMm).toBeLessThanOrEqual(widthMm + 0.05);
+      expect(y + size.heightMm).toBeLessThanOrEqual(heightMm + 0.05);
+    }
   });
 });
 
@@ -151,6 +172,17 @@ describe("what a label says", () => {
   const batch = { formula, openPart: null, library, code: "GR-1", netGrams: 254.4, densityGramsPerMl: 1.03, bestBefore: "2027-03-01" };
   const usual = { naming: "inci", market: "eu", netIn: "mass", openMonths: null } as const;
   const texts = labelTexts(batch, usual);
+
+  it("of a stock solution: for the bench, with what its material asks for", () => {
+    const acid = sheetOf([
+      ["water-distilled", "q.s."],
+      ["citric-acid-anhydrous", 50],
+    ]);
+    const { what, directions, cautions } = labelTexts({ ...batch, formula: acid }, usual);
+    expect([what, directions]).toEqual(["stock solution", "For the bench, not for the skin."]);
+    expect(cautions).toContain("Keep away from children");
+    expect(cautions).not.toContain("inner arm");
+  });
 
   it("of a base for others says how much of what may be added, and that water may not", () => {
     const { directions } = labelTexts({ ...batch, openPart: { addUpToPercent: 9, what: "scent and oils." } }, usual);

@@ -66,7 +66,7 @@ export const tuningSteps = {
     do: `Fold in ${listed(amounts)}${isColour ? ", little by little" : ""}.`,
     why: isColour ? "Colour goes by the eye: less is put right, more is not." : "What only this part has goes into it alone.",
     check: isColour
-      ? "Look at it in a glass against white. Record what really went in."
+      ? "Look at it in a glass against white. Record how much it really took."
       : "Look again after ten minutes: scent can thin it.",
   }),
   rest: ({ kind }: { readonly kind: keyof typeof REST }): StepText => ({
