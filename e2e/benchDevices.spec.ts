@@ -3,6 +3,7 @@ import type { BatchEntry } from "@tensidrum/core/process";
 import { sendEntries } from "./testing/sendEntries";
 import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, takeTyped, typedWeight } from "./testing/atTheBench";
 import { cutWire } from "./testing/cutWire";
+import { pageKept } from "./testing/pageKept";
 import { expect, scriptsReady, test } from "./testing/test";
 
 test.use({ ownApplication: "bench devices" });
@@ -31,15 +32,7 @@ test("the connection cut for ten minutes: the work goes on, the queue shows, a r
   await done(page).click();
   await expect(typedWeight(page)).toBeVisible();
   await acknowledged(page);
-  // The worker that stands in for the server has kept the page.
-  await page.evaluate(async (address) => {
-    await navigator.serviceWorker.ready;
-    for (let at = 0; at < 100; at += 1) {
-      if ((await caches.match(address, { ignoreVary: true })) !== undefined) return;
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
-    throw new Error("the page was not kept");
-  }, page.url());
+  await pageKept(page);
 
   wire.cut();
   await context.setOffline(true);

@@ -3,7 +3,7 @@ import { shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { saltPeaks } from "./saltPeaks.server";
 import { briefMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
-import { percentText, writtenShort, type Scale } from "@tensidrum/core/quantities";
+import { percentText, toDecimals, writtenShort, type Scale } from "@tensidrum/core/quantities";
 import type { Database } from "../../db/client.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listAcknowledgements } from "../../db/acknowledgements/queries.server";
@@ -54,7 +54,13 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
       temperature: temperatureC === null ? "" : String(temperatureC),
       ...(sharePercent === null
         ? {}
-        : { part: { share: percentText(sharePercent), addUpTo: addUpToPercent === null ? "" : percentText(addUpToPercent), mayAdd } }),
+        : {
+            part: {
+              share: percentText(toDecimals(sharePercent, SHARE_DECIMALS)),
+              addUpTo: addUpToPercent === null ? "" : percentText(addUpToPercent),
+              mayAdd,
+            },
+          }),
     })),
     lines: lines.map((line) => ({
       id: line.id,
@@ -72,6 +78,9 @@ async function typedLines(db: Database, makerId: string, found: Awaited<ReturnTy
   };
   return { version, typed, materials: new Map(lines.map((line) => [line.materialId, line.facts])) };
 }
+
+/** A part that was typed in grams is a share of many digits: a thousandth of a gram in a kilogram is enough. */
+const SHARE_DECIMALS = 4;
 
 type StoredLineLot = Awaited<ReturnType<typeof listLineLots>>[number];
 

@@ -63,7 +63,7 @@ export function Streams({ steps, vessels, currentId, isSmall = false, isBare = f
         })}
         {strands.map(({ vessel, name, x, top }) => (
           <text key={vessel} className={classes.name} x={x} y={top - 21} textAnchor="middle">
-            {name.replace(/ beaker$/, "")}
+            {name.replace(/ beaker$/, "").replace(/^beaker of "(.*)"$/, "$1")}
           </text>
         ))}
       </svg>

@@ -35,46 +35,39 @@ export interface Label {
 export function labelOf(formula: Formula, naming: Naming, library: MaterialsBySlug, market: Market = usualMarket): Label {
   const profile = aimedProfile(formula);
   const { sheet } = resolveLines(formula, library);
-  const allergens = allergensOfAll(formula, sheet, profile, { library, market });
+  const allergens = namedAllergens(sheet, profile, market);
   const ingredients = ingredientList(sheet, naming, allergens);
   return {
     ingredients,
     allergens,
     warnings: labelWarnings(sheet, profile),
-    mayContain: onlyInParts(sheet, { naming, profile, market }, ingredients),
+    mayContain: onlyInParts(sheet, { naming, profile, market, library }, ingredients),
   };
 }
 
-/** What is listed and not in the base that all parts share. */
+/**
+ * What is listed and not in the base that all parts share, and the allergens of a part: each is judged in its part, where there
+ * is more of it than in all of the batch.
+ */
 function onlyInParts(
   sheet: ResolvedSheet,
-  { naming, profile, market }: { readonly naming: Naming; readonly profile: Profile; readonly market: Market },
+  {
+    naming,
+    profile,
+    market,
+    library,
+  }: { readonly naming: Naming; readonly profile: Profile; readonly market: Market; readonly library: MaterialsBySlug },
   listed: readonly LabelIngredient[],
 ): readonly string[] {
-  if (sheet.formula.splits === undefined) return [];
+  const { splits = [] } = sheet.formula;
+  if (splits.length === 0) return [];
   const ids = new Set(sheet.formula.lines.map(({ id }) => id));
   const base: ResolvedSheet = { ...sheet, lines: sheet.lines.filter(({ line }) => ids.has(line.id)) };
   const shared = new Set([...ingredientList(base, naming, []), ...namedAllergens(base, profile, market)].map(({ name }) => name));
-  return listed.map(({ name }) => name).filter((name) => !shared.has(name));
-}
-
-/** The allergens that must be named; of a divided batch those of every part and of the base, each judged in its own. */
-function allergensOfAll(
-  formula: Formula,
-  sheet: ResolvedSheet,
-  profile: Profile,
-  { library, market }: { readonly library: MaterialsBySlug; readonly market: Market },
-): readonly Allergen[] {
-  const { splits = [] } = formula;
-  if (splits.length === 0) return namedAllergens(sheet, profile, market);
-  const most = new Map<string, Allergen>();
-  for (const name of [null, ...splits.map((split) => split.name)]) {
-    const { sheet: own } = resolveLines(formulaOfPart(formula, name, library), library);
-    for (const allergen of namedAllergens(own, profile, market)) {
-      if (allergen.percent > (most.get(allergen.name)?.percent ?? 0)) most.set(allergen.name, allergen);
-    }
-  }
-  return [...most.values()].sort((a, b) => b.percent - a.percent);
+  const ofParts = splits.flatMap(({ name }) =>
+    namedAllergens(resolveLines(formulaOfPart(sheet.formula, name, library), library).sheet, profile, market),
+  );
+  return [...new Set([...listed, ...ofParts].map(({ name }) => name))].filter((name) => !shared.has(name));
 }
 
 function namedAllergens(sheet: ResolvedSheet, profile: Profile, market: Market): readonly Allergen[] {

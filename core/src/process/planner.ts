@@ -160,6 +160,6 @@ function freeId(ids: Set<string>, wanted: string): string {
 function vesselsOf(used: ReadonlySet<VesselId>, partNames: readonly string[]): readonly Vessel[] {
   return [...used].map((id): Vessel => {
     if (id in vesselNames) return { id, name: vesselNames[id as keyof typeof vesselNames] };
-    return { id, name: `${partNames[Number(id.slice("part-".length)) - 1] ?? ""} beaker` };
+    return { id, name: `beaker of "${partNames[Number(id.slice("part-".length)) - 1] ?? ""}"` };
   });
 }
