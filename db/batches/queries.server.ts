@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, isNull, notInArray, or, sql } from "drizzle-orm";
+import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, isNull, notInArray, or, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { versions } from "../formulas/schema";
 import { lots, movements } from "../inventory/schema";
@@ -48,6 +48,18 @@ export async function listOpenBatchesOf(db: Executor, makerId: string, of: { rea
     .orderBy(asc(batches.startedAt));
 }
 
+/** Batches with their entries, or those of some kinds, in the order they came. */
+async function withEntries<Row extends { readonly id: string }>(db: Executor, makerId: string, rows: readonly Row[], kinds?: SQL) {
+  if (rows.length === 0) return [];
+  const ids = rows.map(({ id }) => id);
+  const found = await db
+    .select({ batchId: batchEntries.batchId, entry: batchEntries.entry })
+    .from(batchEntries)
+    .where(and(eq(batchEntries.makerId, makerId), inArray(batchEntries.batchId, ids), kinds))
+    .orderBy(asc(batchEntries.position));
+  return rows.map((row) => ({ ...row, entries: found.filter(({ batchId }) => batchId === row.id).map(({ entry }) => entry) }));
+}
+
 /** The closed batches of a formula, or one of them, the one finished last first, with all that tells what came of them. */
 export async function listClosedBatchesOf(
   db: Executor,
@@ -71,21 +83,7 @@ export async function listClosedBatchesOf(
     .where(and(eq(batches.makerId, makerId), isNotNull(batches.finishedAt), eq(versions.formulaId, formulaId), only))
     .orderBy(desc(batches.finishedAt))
     .limit(most);
-  if (rows.length === 0) return [];
-  const entries = await db
-    .select({ batchId: batchEntries.batchId, entry: batchEntries.entry })
-    .from(batchEntries)
-    .where(
-      and(
-        eq(batchEntries.makerId, makerId),
-        inArray(
-          batchEntries.batchId,
-          rows.map(({ id }) => id),
-        ),
-      ),
-    )
-    .orderBy(asc(batchEntries.position));
-  return rows.map((row) => ({ ...row, entries: entries.filter(({ batchId }) => batchId === row.id).map(({ entry }) => entry) }));
+  return withEntries(db, makerId, rows);
 }
 
 /** Lots of a batch of which more was used than they held, with the lines they were for and what they lack, g. */
@@ -157,14 +155,7 @@ export async function listOpenBatches(db: Executor, makerId: string) {
     .from(batches)
     .where(and(eq(batches.makerId, makerId), isNull(batches.finishedAt)))
     .orderBy(asc(batches.startedAt));
-  if (open.length === 0) return [];
-  const ids = open.map(({ id }) => id);
-  const rows = await db
-    .select({ batchId: batchEntries.batchId, entry: batchEntries.entry })
-    .from(batchEntries)
-    .where(and(eq(batchEntries.makerId, makerId), inArray(batchEntries.batchId, ids), inArray(batchEntries.kind, [...kindsOfWaits])))
-    .orderBy(asc(batchEntries.position));
-  return open.map((batch) => ({ ...batch, entries: rows.filter(({ batchId }) => batchId === batch.id).map(({ entry }) => entry) }));
+  return withEntries(db, makerId, open, inArray(batchEntries.kind, [...kindsOfWaits]));
 }
 
 /** The newest batches, open and closed, with all that counts for what is in them and what it was filled into. */
@@ -175,22 +166,7 @@ export async function listFillable(db: Executor, makerId: string, most: number) 
     .where(eq(batches.makerId, makerId))
     .orderBy(desc(batches.startedAt))
     .limit(most);
-  if (newest.length === 0) return [];
-  const rows = await db
-    .select({ batchId: batchEntries.batchId, entry: batchEntries.entry })
-    .from(batchEntries)
-    .where(
-      and(
-        eq(batchEntries.makerId, makerId),
-        inArray(
-          batchEntries.batchId,
-          newest.map(({ id }) => id),
-        ),
-        notInArray(batchEntries.kind, ["noted", "photographed"]),
-      ),
-    )
-    .orderBy(asc(batchEntries.position));
-  return newest.map((batch) => ({ ...batch, entries: rows.filter(({ batchId }) => batchId === batch.id).map(({ entry }) => entry) }));
+  return withEntries(db, makerId, newest, notInArray(batchEntries.kind, ["noted", "photographed"]));
 }
 
 /** The last finished batch of a version in which something was dosed, with what was weighed, read and dosed; or `undefined`. */

@@ -69,36 +69,37 @@ export const demoScent = {
 
 type DemoContainer = Omit<OwnContainer, "id">;
 
-const container = (name: string, type: DemoContainer["type"], facts: Omit<DemoContainer, "name" | "type">): DemoContainer => ({
-  ...{ name, type },
-  ...facts,
-});
-
 export const demoContainers: readonly DemoContainer[] = [
-  container("Pump bottle, tall", "pump", {
+  {
+    ...{ name: "Pump bottle, tall", type: "pump" },
     ...{ nominalMl: 250, brimfulMl: 276, headspaceMl: 10, dipTubeMl: 6, tareGrams: 34.2, pieces: 14, priceEach: 0.92 },
     ...{ labelWidthMm: 120, labelHeightMm: 70, note: "" },
-  }),
-  container("Foam pump", "foaming-pump", {
+  },
+  {
+    ...{ name: "Foam pump", type: "foaming-pump" },
     ...{ nominalMl: 150, brimfulMl: 178, headspaceMl: 22, dipTubeMl: 6, tareGrams: 29.6, pieces: 8, priceEach: 1.35 },
     ...{ labelWidthMm: 100, labelHeightMm: 60, note: "only what runs like water" },
-  }),
-  container("Flip-top, guests", "bottle", {
+  },
+  {
+    ...{ name: "Flip-top, guests", type: "bottle" },
     ...{ nominalMl: 50, brimfulMl: 56, headspaceMl: 3, dipTubeMl: 0, tareGrams: 11.4, pieces: 40, priceEach: 0.38 },
     ...{ labelWidthMm: 60, labelHeightMm: 40, note: "" },
-  }),
-  container("Wide jar", "jar", {
+  },
+  {
+    ...{ name: "Wide jar", type: "jar" },
     ...{ nominalMl: 100, brimfulMl: 112, headspaceMl: 6, dipTubeMl: 0, tareGrams: 26.8, pieces: 6, priceEach: 0.64 },
     ...{ labelWidthMm: 140, labelHeightMm: 30, note: "balms and whipped soap" },
-  }),
-  container("Soft tube", "tube", {
+  },
+  {
+    ...{ name: "Soft tube", type: "tube" },
     ...{ nominalMl: 75, brimfulMl: 92, headspaceMl: 8, dipTubeMl: 0, tareGrams: 9.8, pieces: 12, priceEach: 0.55 },
     ...{ labelWidthMm: 50, labelHeightMm: 90, note: "" },
-  }),
-  container("Sample jar", "jar", {
+  },
+  {
+    ...{ name: "Sample jar", type: "jar" },
     ...{ nominalMl: 30, brimfulMl: 34, headspaceMl: 2, dipTubeMl: 0, tareGrams: 12.1, pieces: 24, priceEach: 0.22 },
     ...{ labelWidthMm: 45, labelHeightMm: 20, note: "testers and retained samples" },
-  }),
+  },
 ];
 
 export const demoCurrency = "€";

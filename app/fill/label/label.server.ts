@@ -9,7 +9,7 @@ import {
 } from "@tensidrum/core/packaging";
 import { assessSums } from "@tensidrum/core/assessment";
 import { markets } from "@tensidrum/core/library";
-import { batchState, doneFormula, fillingOf, hasWeighed, materialsOf, partsOf, storedPlan, type FillingRow } from "@tensidrum/core/process";
+import { batchState, doneFormula, fillingOf, materialsOf, partsOf, storedPlan, type FillingRow } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import { materialsBeside } from "../../../db/batches/beside.server";
 import { findBatch, listBatchLots, listEntries } from "../../../db/batches/queries.server";
@@ -62,7 +62,8 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
   const netGrams = netOf(row);
   const design = kept ?? labelFromTemplate(template === "" ? usualTemplate(sides) : template, { ...sides, netGrams });
   // A batch of which nothing was weighed yet is labelled as it is planned.
-  const formula = hasWeighed(state.standing) ? doneFormula(plan, entries) : plan.formula;
+  const isWeighed = plan.formula.lines.some(({ id }) => (state.lines.get(id)?.actualGrams ?? 0) > 0);
+  const formula = isWeighed ? doneFormula(plan, entries) : plan.formula;
   const library = new Map([...materialsOf(plan.formula), ...[...beside.values()].map((facts) => [facts.slug, facts] as const)]);
   const expiries = lots.flatMap(({ endsOn }) => (endsOn === null ? [] : [endsOn]));
   const madeOn = batch.startedAt.toISOString().slice(0, 10);

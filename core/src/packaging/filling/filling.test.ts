@@ -147,6 +147,24 @@ describe("a batch in parts", () => {
     expect(parts.map(({ filledGrams }) => filledGrams)).toEqual([expect.closeTo(203.1, 9), 0, 0]);
     expect(leftGrams).toBeCloseTo(900 - 203.1, 6);
   });
+
+  it("a base that was made elsewhere is known by what was drawn of it", () => {
+    const skipped = coloured.steps
+      .filter(({ stage }) => stage !== "part")
+      .map(({ id }) => entry({ kind: "skipped", step: id, reason: "made elsewhere" }));
+    const { toFillGrams, parts } = fillingOf(coloured, batchState(coloured, [...skipped, weighed("gold", 2.7)]));
+    expect(toFillGrams).toBeCloseTo(540, 6);
+    expect(parts.map(({ part }) => part)).toEqual(["gold", "plain"]);
+  });
+
+  it("a container that was tried for one part is tried for all of them", () => {
+    const of1 = { container: "c", type: "pump" } as const;
+    const plan2 = planned(row({ ...of1, id: "g", part: "gold", count: 2 }), row({ ...of1, id: "p", part: "plain", count: 2 }));
+    const tried = entry({ kind: "container-tried", row: "g", works: true, text: "" });
+    const state = batchState(coloured, [...weighedIn, plan2, filled(1, 100, "g"), tried]);
+    expect(fillingOf(coloured, state).rows.map((one) => one.tried?.works)).toEqual([true, true]);
+    expect(readyToFill(coloured, state, "2026-11-28T10:00:00.000Z").filter(({ check }) => check === "trial")).toHaveLength(1);
+  });
 });
 
 describe("what a filling is planned into", () => {

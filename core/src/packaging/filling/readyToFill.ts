@@ -49,7 +49,11 @@ export function readyToFill(plan: BatchPlan, state: BatchState, now: string): re
 }
 
 function ofRows(filling: Filling, pascalSeconds: number | null): readonly ReadyCheck[] {
-  return filling.rows.flatMap((row): readonly ReadyCheck[] => {
+  // Parts and testers share their kinds of containers: each kind is told once.
+  const kinds = filling.rows.filter(
+    (row, at, all) => row.container === null || all.findIndex(({ container }) => container === row.container) === at,
+  );
+  return kinds.flatMap((row): readonly ReadyCheck[] => {
     const facts = containerFacts[row.type];
     const { id, name, tried } = row;
     const high = facts.suits.high;
@@ -63,10 +67,12 @@ function ofRows(filling: Filling, pascalSeconds: number | null): readonly ReadyC
   });
 }
 
-/** When the step before filling was done, ISO: what is read after it was read on the rested batch. */
+/** When the step before filling was done, or the rest before it is parted, ISO: what is read after it was read on the rested batch. */
 function restBegan({ steps }: BatchState): string | null {
+  const rest = steps.findLastIndex(({ step }) => step.stage === "rest");
   const fill = steps.findIndex(({ step }) => step.code === "fill");
-  return steps.slice(0, fill < 0 ? undefined : fill).findLast(({ at }) => at !== null)?.at ?? null;
+  const end = rest >= 0 && rest < fill ? rest + 1 : fill < 0 ? undefined : fill;
+  return steps.slice(0, end).findLast(({ at }) => at !== null)?.at ?? null;
 }
 
 /** As read last, Pa·s; seconds of a funnel and words say nothing here. */

@@ -49,6 +49,9 @@ export interface Filling {
   readonly checks: ReadonlySet<FillCheck>;
 }
 
+/** Less than this of the base is no rest to fill, g. */
+const NO_REST_GRAMS = 0.5;
+
 /**
  * Where a filling run stands after its entries. 580.8 g of yield, five bottles of 103.1 g and two jars of 30.9 g filled leave
  * 3.5 g in the beaker.
@@ -59,7 +62,9 @@ export function fillingOf(plan: BatchPlan, state: BatchState): Filling {
   const filled = standing.filter((entry) => entry.kind === "container-filled");
   const rows = rowsOf(standing, planned?.kind === "fill-planned" ? planned.filling : []);
   const account = massAccount(plan, state);
-  const toFillGrams = account.yieldGrams ?? Math.max(0, account.inGrams - account.samplesGrams);
+  const drawnGrams = partsInBeakers(plan, state).reduce((sum, { grams }) => sum + grams, 0);
+  // Of a base that was made elsewhere only the parts are known.
+  const toFillGrams = account.yieldGrams ?? Math.max(drawnGrams, account.inGrams - account.samplesGrams);
   const filledGrams = filled.reduce((sum, { grams }) => sum + grams, 0);
   const lostGrams = standing.reduce((sum, entry) => sum + (entry.kind === "fill-lost" ? entry.grams : 0), 0);
   const due = rows.find((row) => row.filled.length < row.count && row.tried?.works !== false);
@@ -77,8 +82,17 @@ export function fillingOf(plan: BatchPlan, state: BatchState): Filling {
   };
 }
 
-/** Less than this of the base is no rest to fill, g. */
-const NO_REST_GRAMS = 0.5;
+/** What is in the beaker of each named part, g. */
+function partsInBeakers(plan: BatchPlan, state: BatchState): readonly { readonly name: string; readonly grams: number }[] {
+  const parts = partsOf(plan);
+  if (parts.length === 0) return [];
+  const contents = contentsOf(plan, state);
+  return parts.map(({ name, step }) => {
+    const vessel = plan.steps.find(({ id }) => id === step)?.vessel;
+    const last = plan.steps.findLast((one) => one.vessel === vessel);
+    return { name, grams: contents.get(last?.id ?? step) ?? 0 };
+  });
+}
 
 /** Each part with what is in its beaker: 290 g drawn and 0.6 g of dye are 290.6 g; what the parts leave of the batch is the base. */
 function fillingParts(
@@ -88,11 +102,8 @@ function fillingParts(
 ): readonly FillingPart[] {
   const filledOf = (part: string | null): number =>
     rows.reduce((sum, row) => ((row.part ?? null) === part ? row.filled.reduce((grams, one) => grams + one.grams, sum) : sum), 0);
-  const contents = contentsOf(plan, state);
-  const parts = partsOf(plan).map(({ name, step }): FillingPart => {
-    const vessel = plan.steps.find(({ id }) => id === step)?.vessel;
-    const last = plan.steps.findLast((one) => one.vessel === vessel);
-    return { part: name, toFillGrams: contents.get(last?.id ?? step) ?? 0, filledGrams: filledOf(name) };
+  const parts = partsInBeakers(plan, state).map(({ name, grams }): FillingPart => {
+    return { part: name, toFillGrams: grams, filledGrams: filledOf(name) };
   });
   const restGrams = toFillGrams - parts.reduce((sum, one) => sum + one.toFillGrams, 0);
   const filledGrams = filledOf(null);
@@ -106,8 +117,13 @@ function rowsOf(standing: readonly BatchEntry[], planned: readonly PlannedContai
   const before = standing
     .flatMap((entry) => (entry.kind === "fill-planned" ? entry.filling : []))
     .filter((row, at, all) => !ids.has(row.id) && all.findLastIndex(({ id }) => id === row.id) === at);
-  const rows = [...planned, ...before.map((row) => ({ ...row, count: 0 }))].map((row): FillingRow => {
-    const tried = standing.findLast((entry) => entry.kind === "container-tried" && entry.row === row.id);
+  const all = [...planned, ...before.map((row) => ({ ...row, count: 0 }))];
+  // A kind that was tried for one part, or as a tester, is tried for all.
+  const rows = all.map((row): FillingRow => {
+    const ofKind = new Set(
+      all.filter(({ id, container }) => id === row.id || (container !== null && container === row.container)).map(({ id }) => id),
+    );
+    const tried = standing.findLast((entry) => entry.kind === "container-tried" && ofKind.has(entry.row));
     return {
       ...row,
       tried: tried?.kind === "container-tried" ? { works: tried.works, text: tried.text } : null,
