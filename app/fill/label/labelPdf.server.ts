@@ -1,5 +1,6 @@
 import { labelGrid, layOutLabel, paperOf, type LabelDesign, type LabelPaper, type LabelTexts } from "@tensidrum/core/packaging";
 import { Refusal } from "@tensidrum/core/quantities";
+import { darkRuns } from "./darkRuns";
 import { createRequire } from "node:module";
 import PDFDocument from "pdfkit";
 
@@ -83,11 +84,8 @@ function drawLabel(doc: PDFKit.PDFDocument, { design, laid, qr, place, isCut }: 
   for (const { box, lines, points } of laid) {
     if (box.field === "qr") {
       const square = Math.min(box.width, box.height) / Math.max(1, qr.length);
-      qr.forEach((cells, y) =>
-        cells.forEach((isDark, x) => {
-          if (isDark) doc.rect(at(place.x + box.x + x * square), at(place.y + box.y + y * square), at(square), at(square));
-        }),
-      );
+      for (const { x, y, length } of darkRuns(qr))
+        doc.rect(at(place.x + box.x + x * square), at(place.y + box.y + y * square), at(length * square), at(square));
       doc.fill("#000000");
       continue;
     }

@@ -1,3 +1,4 @@
+import { darkRuns } from "./darkRuns";
 import { layOutLabel, mmOfPoints, type LabelDesign, type LabelTexts } from "@tensidrum/core/packaging";
 
 const written = (mm: number): string => String(Math.round(mm * 1000) / 1000);
@@ -28,13 +29,10 @@ function squares(
   box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number },
 ): string {
   const side = Math.min(box.width, box.height) / Math.max(1, qr.length);
-  return qr
-    .flatMap((cells, row) =>
-      cells.flatMap((isDark, column) =>
-        isDark
-          ? [`M${written(box.x + column * side)} ${written(box.y + row * side)}h${written(side)}v${written(side)}h-${written(side)}z`]
-          : [],
-      ),
+  return darkRuns(qr)
+    .map(
+      ({ x, y, length }) =>
+        `M${written(box.x + x * side)} ${written(box.y + y * side)}h${written(length * side)}v${written(side)}h-${written(length * side)}z`,
     )
     .join("");
 }

@@ -94,39 +94,48 @@ function fewestOf(whole: number, sizes: readonly number[], most: readonly number
 function largestOf(whole: number, sizes: readonly number[], most: readonly number[]): readonly number[] {
   const order = sizes.map((_, choice) => choice).sort((a, b) => sizes[a]! - sizes[b]!);
   /** Amounts that the sizes up to this one reach, a bit each. */
-  const reached = [1n];
+  const reached = [bitRow(whole)];
+  reached[0]![0] = 1;
   const lots = lotsOf(most);
+  let highest = 0;
   for (const choice of order) {
-    let amounts = reached.at(-1)!;
+    const amounts = reached.at(-1)!.slice();
     for (const lot of lots) {
-      if (lot.choice === choice) amounts |= BigInt.asUintN(whole + 1, amounts << BigInt(lot.count * sizes[choice]!));
+      if (lot.choice !== choice) continue;
+      const mass = lot.count * sizes[choice]!;
+      highest = Math.min(whole, highest + mass);
+      addShifted(amounts, mass, highest);
     }
     reached.push(amounts);
   }
-  const isReached = reached.map(bitReader);
+  const isReached = (at: number, amount: number): boolean => ((reached[at]![amount >>> WORD_SHIFT]! >>> (amount % WORD)) & 1) === 1;
   let amount = whole;
-  while (amount > 0 && !isReached.at(-1)!(amount)) amount -= 1;
+  while (amount > 0 && !isReached(order.length, amount)) amount -= 1;
   const counts = sizes.map(() => 0);
   for (let at = order.length - 1; at >= 0; at -= 1) {
     const choice = order[at]!;
     const size = sizes[choice]!;
     let count = Math.min(most[choice]!, Math.floor(amount / size));
-    while (count > 0 && !isReached[at]!(amount - count * size)) count -= 1;
+    while (count > 0 && !isReached(at, amount - count * size)) count -= 1;
     counts[choice] = count;
     amount -= count * size;
   }
   return counts;
 }
 
-const BITS_OF_DIGIT = 4;
+const WORD = 32;
+const WORD_SHIFT = 5;
 
-/** Reads single bits of a long row; taking them off a large number one by one would copy it each time. */
-function bitReader(row: bigint): (at: number) => boolean {
-  let digits = "";
-  return (at) => {
-    // Many rows are never asked.
-    if (digits === "") digits = row.toString(16);
-    const digit = digits.length - 1 - Math.floor(at / BITS_OF_DIGIT);
-    return digit >= 0 && ((parseInt(digits[digit]!, 16) >> (at % BITS_OF_DIGIT)) & 1) === 1;
-  };
+function bitRow(most: number): Uint32Array {
+  return new Uint32Array((most >>> WORD_SHIFT) + 1);
+}
+
+/** Every amount that is reached, and each of them with a mass more: from the highest down, so that none is taken twice. */
+function addShifted(row: Uint32Array, mass: number, highest: number): void {
+  const [words, bits] = [mass >>> WORD_SHIFT, mass % WORD];
+  for (let at = highest >>> WORD_SHIFT; at >= words; at -= 1) {
+    const from = at - words;
+    const low = bits === 0 || from === 0 ? 0 : row[from - 1]! >>> (WORD - bits);
+    row[at] = row[at]! | (row[from]! << bits) | low;
+  }
 }
