@@ -1,28 +1,12 @@
-import { readFileSync } from "node:fs";
 import { chromium, type Page } from "@playwright/test";
 import playwrightConfig from "../playwright.config";
 import { type Measured, quantile } from "./measure";
-
-interface TraceEvent {
-  readonly name: string;
-  readonly ts: number;
-  readonly dur?: number;
-  readonly pid: number;
-  readonly tid: number;
-  readonly args?: { readonly data?: { readonly type?: string } };
-}
+import { workAfter } from "./trace";
 
 const KEYS = 140;
 const WARM_UP = 20;
 /** Shorter than the quiet half second after which the sheet saves itself. */
 const PAUSE_MILLISECONDS = 100;
-/** What follows a key is over well before the next one. */
-const WINDOW_MICROSECONDS = 80_000;
-
-/** Scripting, style, layout and paint, as the trace names them. */
-const WORK =
-  /^(EventDispatch|FunctionCall|EvaluateScript|TimerFire|FireAnimationFrame|FireIdleCallback|RunMicrotasks|MinorGC|MajorGC|UpdateLayoutTree|Layout|PrePaint|Paint|Layerize|UpdateLayer|Commit|HitTest)$/;
-
 /** Main-thread work of every keystroke in a percent cell, from a Chromium trace. */
 export async function benchKeystrokes(sheet: string, traceFile: string): Promise<Measured[]> {
   const browser = await chromium.launch(playwrightConfig.use?.launchOptions ?? {});
@@ -38,8 +22,7 @@ export async function benchKeystrokes(sheet: string, traceFile: string): Promise
   }
   await browser.stopTracing();
   await browser.close();
-  const { traceEvents } = JSON.parse(readFileSync(traceFile, "utf8")) as { traceEvents: TraceEvent[] };
-  const samples = millisecondsPerKey(traceEvents).slice(WARM_UP);
+  const samples = workAfter("keydown", traceFile).slice(WARM_UP);
   return [
     { what: `browser: keystroke on 40 lines, median of ${samples.length}`, value: quantile(samples, 0.5), unit: "ms", limit: 8 },
     { what: "browser: keystroke on 40 lines, 95th percentile", value: quantile(samples, 0.95), unit: "ms", limit: 16 },
@@ -67,26 +50,4 @@ async function keepTriangleWorking(page: Page): Promise<void> {
   await page.getByRole("application").waitFor();
   await page.locator("path[class*=band]").first().waitFor({ state: "attached" });
   await page.keyboard.press("Escape");
-}
-
-/** Work on the page's main thread after each keydown, nested events counted once, ms. */
-function millisecondsPerKey(events: readonly TraceEvent[]): number[] {
-  const keys = events.filter((event) => event.name === "EventDispatch" && event.args?.data?.type === "keydown");
-  const first = keys[0];
-  if (first === undefined) throw new Error("The trace holds no keystroke");
-  const work = events
-    .filter((event) => event.pid === first.pid && event.tid === first.tid && event.dur !== undefined && WORK.test(event.name))
-    .sort((a, b) => a.ts - b.ts);
-  return keys.map(({ ts }) => {
-    let covered = 0;
-    let until = ts;
-    for (const event of work) {
-      if (event.ts < ts) continue;
-      if (event.ts > ts + WINDOW_MICROSECONDS) break;
-      const end = event.ts + (event.dur ?? 0);
-      covered += Math.max(0, end - Math.max(event.ts, until));
-      until = Math.max(until, end);
-    }
-    return covered / 1000;
-  });
 }

@@ -9,6 +9,7 @@ import { benchCore } from "./coreBench";
 import { benchFilling } from "./fillingBench";
 import { benchInstruments } from "./instrumentBench";
 import { benchKeystrokes } from "./keystrokeBench";
+import { benchLabel } from "./labelBench";
 import { benchLedger } from "./ledgerBench";
 import { benchList } from "./listBench";
 import { benchLoad } from "./loadBench";
@@ -41,6 +42,7 @@ try {
     shelf: () => benchShelf(sheet),
     steps: () => benchSteps(sheet),
     filling: benchFilling,
+    label: () => benchLabel(application.address, `${folder.path}/label.json`),
   };
   for (const [name, measure] of Object.entries(parts)) {
     if (wanted.length === 0 || wanted.includes(name)) results.push(...(await measure()));

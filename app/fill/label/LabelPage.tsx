@@ -9,7 +9,7 @@ import { Frame } from "../../frame/Frame";
 import { fillStations } from "../../frame/stationNav/stations";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { LabelSheet } from "../../pictures/LabelSheet/LabelSheet";
-import { withBox, withBoxMoved, withField, withoutBox } from "./editLabel";
+import { boxAlone, withBox, withBoxMoved, withField, withoutBox } from "./editLabel";
 import { FieldPanel } from "./FieldPanel";
 import type { OpenLabel } from "./label.server";
 import { LabelChoices } from "./LabelChoices";
@@ -71,7 +71,8 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
             <LabelSheet
               {...{ design, laid, qr, selected, nameOf }}
               onSelect={setSelected}
-              onMove={(id, by, { isSize, hold }) => change((of) => withBoxMoved(of, id, by, isSize), hold)}
+              heldBox={(held) => layOutLabel(boxAlone(withBoxMoved(design, held), held.id), said)[0]}
+              onMove={(moved) => change((of) => withBoxMoved(of, moved))}
             />
             <LabelFaults laid={laid} design={design} nameOf={nameOf} />
             {design.netIn === "volume" && open.isDensityEstimated && (

@@ -9,9 +9,9 @@ const boxOf = (design: LabelDesign, id: string) => design.boxes.find((box) => bo
 describe("a label that is changed", () => {
   it("moves a box by what the hand moved, and its corner where that is taken", () => {
     const { x = 0, y = 0, width = 0 } = boxOf(label, "name") ?? {};
-    expect(boxOf(withBoxMoved(label, "name", { x: 1, y: 2 }, false), "name")).toMatchObject({ x: x + 1, y: y + 2, width });
-    expect(boxOf(withBoxMoved(label, "name", { x: 1, y: 0 }, true), "name")).toMatchObject({ x, y, width: width + 1 });
-    expect(withBoxMoved(label, "none", { x: 1, y: 1 }, false)).toBe(label);
+    expect(boxOf(withBoxMoved(label, { id: "name", isSize: false, x: 1, y: 2 }), "name")).toMatchObject({ x: x + 1, y: y + 2, width });
+    expect(boxOf(withBoxMoved(label, { id: "name", isSize: true, x: 1, y: 0 }), "name")).toMatchObject({ x, y, width: width + 1 });
+    expect(withBoxMoved(label, { id: "none", isSize: false, x: 1, y: 1 })).toBe(label);
   });
 
   it("never leaves a box beyond the label or without a side", () => {
@@ -19,7 +19,7 @@ describe("a label that is changed", () => {
       fc.property(
         fc.array(fc.tuple(fc.integer({ min: -90, max: 90 }), fc.integer({ min: -60, max: 60 }), fc.boolean()), { maxLength: 12 }),
         (hands) => {
-          const moved = hands.reduce((design, [x, y, isSize]) => withBoxMoved(design, "net", { x, y }, isSize), label);
+          const moved = hands.reduce((design, [x, y, isSize]) => withBoxMoved(design, { id: "net", isSize, x, y }), label);
           const { x = 0, y = 0, width = 0, height = 0 } = boxOf(moved, "net") ?? {};
           expect(Math.min(x, y)).toBeGreaterThanOrEqual(0);
           expect(Math.min(width, height)).toBeGreaterThanOrEqual(2);

@@ -1,3 +1,4 @@
+import type { Moved } from "../../pictures/LabelSheet/LabelSheet";
 import type { LabelBox, LabelDesign, LabelField } from "@tensidrum/core/packaging";
 
 /** A box keeps at least this side, mm. */
@@ -9,25 +10,25 @@ export function withBox(design: LabelDesign, id: string, changes: Partial<LabelB
 }
 
 /** A box moved, or made larger or smaller at its lower right corner; it stays on the label. */
-export function withBoxMoved(
-  design: LabelDesign,
-  id: string,
-  by: { readonly x: number; readonly y: number },
-  isSize: boolean,
-): LabelDesign {
+export function withBoxMoved(design: LabelDesign, { id, isSize, x, y }: Moved): LabelDesign {
   const box = design.boxes.find((one) => one.id === id);
   if (box === undefined) return design;
   const within = (value: number, least: number, most: number): number => tenth(Math.min(Math.max(value, least), Math.max(least, most)));
   if (isSize) {
     return withBox(design, id, {
-      width: within(box.width + by.x, LEAST_SIDE_MM, design.widthMm - box.x),
-      height: within(box.height + by.y, LEAST_SIDE_MM, design.heightMm - box.y),
+      width: within(box.width + x, LEAST_SIDE_MM, design.widthMm - box.x),
+      height: within(box.height + y, LEAST_SIDE_MM, design.heightMm - box.y),
     });
   }
   return withBox(design, id, {
-    x: within(box.x + by.x, 0, design.widthMm - box.width),
-    y: within(box.y + by.y, 0, design.heightMm - box.height),
+    x: within(box.x + x, 0, design.widthMm - box.width),
+    y: within(box.y + y, 0, design.heightMm - box.height),
   });
+}
+
+/** The label with nothing on it but one box, to lay that one out alone. */
+export function boxAlone(design: LabelDesign, id: string): LabelDesign {
+  return { ...design, boxes: design.boxes.filter((box) => box.id === id) };
 }
 
 /** Another field in the upper left corner; a second one of a field gets a name of its own. */

@@ -1,5 +1,5 @@
 import { mmOfPoints, type LabelDesign, type LaidBox } from "@tensidrum/core/packaging";
-import { useRef, type KeyboardEvent, type PointerEvent } from "react";
+import { memo, useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { labelRules, onGrid } from "./geometry";
 import classes from "./LabelSheet.module.css";
 
@@ -10,22 +10,30 @@ interface LabelSheetProps {
   readonly selected: string | null;
   readonly nameOf: (id: string) => string;
   readonly onSelect: (id: string) => void;
-  /** Moves a box, or with `isSize` its lower right corner, mm; what one hold of the hand moves has one `hold`. */
-  readonly onMove: (
-    id: string,
-    by: { readonly x: number; readonly y: number },
-    how: { readonly isSize: boolean; readonly hold: string | null },
-  ) => void;
+  /** How a box stands while the hand holds it. */
+  readonly heldBox: (held: Moved) => LaidBox | undefined;
+  /** A box was moved, or with `isSize` its lower right corner, mm: by a key, or when the hand lets go. */
+  readonly onMove: (moved: Moved) => void;
+}
+
+/** By how much a box is moved, mm. */
+export interface Moved {
+  readonly id: string;
+  readonly isSize: boolean;
+  readonly x: number;
+  readonly y: number;
 }
 
 const STEP_MM = 0.5;
 const GRIP_MM = 2;
 
 /** A label to scale with its fields, to be moved by hand or by the arrow keys; with Shift their size changes. */
-export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMove }: LabelSheetProps) {
+export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, heldBox, onMove }: LabelSheetProps) {
   const { viewBox, across, down } = labelRules(design.widthMm, design.heightMm);
   const svg = useRef<SVGSVGElement>(null);
-  const held = useRef<{ readonly id: string; readonly isSize: boolean; readonly hold: string; x: number; y: number } | null>(null);
+  const began = useRef({ x: 0, y: 0 });
+  // Only what is held is drawn again while the hand moves.
+  const [held, setHeld] = useState<Moved | null>(null);
   const mmAt = (event: PointerEvent): { readonly x: number; readonly y: number } => {
     const matrix = svg.current?.getScreenCTM();
     if (matrix == null) return { x: 0, y: 0 };
@@ -34,26 +42,36 @@ export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMov
   };
   const take = (event: PointerEvent<SVGElement>, id: string, isSize: boolean) => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    held.current = { id, isSize, hold: `${id} ${event.timeStamp}`, ...mmAt(event) };
+    began.current = mmAt(event);
+    setHeld({ id, isSize, x: 0, y: 0 });
     onSelect(id);
   };
   const move = (event: PointerEvent) => {
-    const hand = held.current;
-    if (hand === null) return;
-    const { x, y } = mmAt(event);
-    if (x === hand.x && y === hand.y) return;
-    onMove(hand.id, { x: x - hand.x, y: y - hand.y }, { isSize: hand.isSize, hold: hand.hold });
-    held.current = { ...hand, x, y };
+    if (held === null) return;
+    const at = mmAt(event);
+    const [x, y] = [at.x - began.current.x, at.y - began.current.y];
+    if (x !== held.x || y !== held.y) setHeld({ ...held, x, y });
   };
   const letGo = () => {
-    held.current = null;
+    if (held !== null && (held.x !== 0 || held.y !== 0)) onMove(held);
+    setHeld(null);
   };
   const onKeyDown = (event: KeyboardEvent, id: string) => {
     const by = steps[event.key];
     if (by === undefined) return;
     event.preventDefault();
-    onMove(id, { x: by.x * STEP_MM, y: by.y * STEP_MM }, { isSize: event.shiftKey, hold: null });
+    onMove({ id, isSize: event.shiftKey, x: by.x * STEP_MM, y: by.y * STEP_MM });
   };
+  const newest = useRef({ take, onKeyDown, onSelect });
+  useEffect(() => {
+    newest.current = { take, onKeyDown, onSelect };
+  });
+  // The same for the whole life of the label: a box that is not held need not be drawn again for it.
+  const [acts] = useState<BoxActs>(() => ({
+    take: (event, id, isSize) => newest.current.take(event, id, isSize),
+    press: (event, id) => newest.current.onKeyDown(event, id),
+    select: (id) => newest.current.onSelect(id),
+  }));
   return (
     <svg
       ref={svg}
@@ -63,7 +81,7 @@ export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMov
       aria-label={`Label of ${design.widthMm} by ${design.heightMm} mm`}
       onPointerMove={move}
       onPointerUp={letGo}
-      onPointerCancel={letGo}
+      onPointerCancel={() => setHeld(null)}
     >
       <rect width={design.widthMm} height={design.heightMm} className={classes.paper} />
       <g className={classes.rule} aria-hidden="true">
@@ -88,55 +106,89 @@ export function LabelSheet({ design, laid, qr, selected, nameOf, onSelect, onMov
           </g>
         ))}
       </g>
-      {laid.map(({ box, lines, points, state }) => (
-        <g key={box.id}>
-          {box.field === "qr" && <Squares qr={qr} x={box.x} y={box.y} size={Math.min(box.width, box.height)} />}
-          {lines.map((line, at) => (
-            <text
-              key={at}
-              x={line.x}
-              y={line.y}
-              fontSize={mmOfPoints(points)}
-              fontWeight={box.isBold ? 700 : 400}
-              textLength={line.width > 0 ? line.width : undefined}
-              lengthAdjust="spacingAndGlyphs"
-              aria-hidden="true"
-            >
-              {line.text}
-            </text>
-          ))}
-          <rect
-            x={box.x}
-            y={box.y}
-            width={box.width}
-            height={box.height}
-            className={classes.box}
-            data-state={state}
-            data-selected={box.id === selected || undefined}
-            role="button"
-            tabIndex={0}
-            aria-pressed={box.id === selected}
-            aria-label={`${nameOf(box.id)}, ${stateWords[state]}; at ${box.x} and ${box.y} mm, ${box.width} by ${box.height} mm`}
-            onFocus={() => onSelect(box.id)}
-            onPointerDown={(event) => take(event, box.id, false)}
-            onKeyDown={(event) => onKeyDown(event, box.id)}
+      {laid.map((one) => {
+        const { id } = one.box;
+        const shown = held?.id === id ? (heldBox(held) ?? one) : one;
+        return (
+          <BoxOnLabel
+            key={id}
+            laid={shown}
+            qr={one.box.field === "qr" ? qr : NO_QR}
+            name={nameOf(id)}
+            isSelected={id === selected}
+            acts={acts}
           />
-          {box.id === selected && (
-            <rect
-              x={box.x + box.width - GRIP_MM / 2}
-              y={box.y + box.height - GRIP_MM / 2}
-              width={GRIP_MM}
-              height={GRIP_MM}
-              className={classes.grip}
-              aria-hidden="true"
-              onPointerDown={(event) => take(event, box.id, true)}
-            />
-          )}
-        </g>
-      ))}
+        );
+      })}
     </svg>
   );
 }
+
+const NO_QR: LabelSheetProps["qr"] = [];
+
+interface BoxActs {
+  readonly take: (event: PointerEvent<SVGElement>, id: string, isSize: boolean) => void;
+  readonly press: (event: KeyboardEvent, id: string) => void;
+  readonly select: (id: string) => void;
+}
+
+interface BoxOnLabelProps {
+  readonly laid: LaidBox;
+  readonly qr: LabelSheetProps["qr"];
+  readonly name: string;
+  readonly isSelected: boolean;
+  readonly acts: BoxActs;
+}
+
+/** One field with its lines as they print. */
+const BoxOnLabel = memo(function BoxOnLabel({ laid: { box, lines, points, state }, qr, name, isSelected, acts }: BoxOnLabelProps) {
+  return (
+    <g>
+      {box.field === "qr" && <Squares qr={qr} x={box.x} y={box.y} size={Math.min(box.width, box.height)} />}
+      {lines.map((line, at) => (
+        <text
+          key={at}
+          x={line.x}
+          y={line.y}
+          fontSize={mmOfPoints(points)}
+          fontWeight={box.isBold ? 700 : 400}
+          textLength={line.width > 0 ? line.width : undefined}
+          lengthAdjust="spacingAndGlyphs"
+          aria-hidden="true"
+        >
+          {line.text}
+        </text>
+      ))}
+      <rect
+        x={box.x}
+        y={box.y}
+        width={box.width}
+        height={box.height}
+        className={classes.box}
+        data-state={state}
+        data-selected={isSelected || undefined}
+        role="button"
+        tabIndex={0}
+        aria-pressed={isSelected}
+        aria-label={`${name}, ${stateWords[state]}; at ${box.x} and ${box.y} mm, ${box.width} by ${box.height} mm`}
+        onFocus={() => acts.select(box.id)}
+        onPointerDown={(event) => acts.take(event, box.id, false)}
+        onKeyDown={(event) => acts.press(event, box.id)}
+      />
+      {isSelected && (
+        <rect
+          x={box.x + box.width - GRIP_MM / 2}
+          y={box.y + box.height - GRIP_MM / 2}
+          width={GRIP_MM}
+          height={GRIP_MM}
+          className={classes.grip}
+          aria-hidden="true"
+          onPointerDown={(event) => acts.take(event, box.id, true)}
+        />
+      )}
+    </g>
+  );
+});
 
 const steps: Readonly<Record<string, { readonly x: number; readonly y: number }>> = {
   ArrowLeft: { x: -1, y: 0 },
