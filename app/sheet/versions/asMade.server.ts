@@ -30,7 +30,8 @@ async function asMade({ formulaId, batch: batchId }: BatchAddress) {
   }
   const { typed } = await typedVersion(db, makerId, { formulaId, number: batch.number });
   const done = doneFormula(batch.plan, batch.entries);
-  const percentOf = new Map(done.lines.map(({ id, percent }) => [id, percent]));
+  const ofParts = (done.splits ?? []).flatMap((split) => split.lines);
+  const percentOf = new Map([...done.lines, ...ofParts].map(({ id, percent }) => [id, percent]));
   const known = new Set(typed.lines.map(({ id }) => id));
   const added = done.lines.filter(({ id }) => !known.has(id));
   const idOf = new Map(
@@ -42,7 +43,8 @@ async function asMade({ formulaId, batch: batchId }: BatchAddress) {
       )
     ).map(({ id, facts }) => [facts.slug, id]),
   );
-  const phase = typed.lines.at(-1)?.phase ?? "A";
+  const parts = new Set(typed.phases.flatMap(({ letter, part }) => (part === undefined ? [] : [letter])));
+  const phase = typed.lines.findLast((line) => !parts.has(line.phase))?.phase ?? "A";
   const lines: readonly TypedLine[] = [
     ...typed.lines.flatMap((line): readonly TypedLine[] => {
       if (line.id === typed.restLineId) return [line];
