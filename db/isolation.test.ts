@@ -15,6 +15,7 @@ import * as materialQueries from "./materials/queries.server";
 import * as batchQueries from "./batches/queries.server";
 import * as batchWrites from "./batches/writes.server";
 import { labelFromTemplate } from "@tensidrum/core/packaging";
+import * as priceQueries from "./prices/queries.server";
 import * as labelQueries from "./labels/queries.server";
 import * as containerQueries from "./containers/queries.server";
 import * as scaleQueries from "./scales/queries.server";
@@ -63,6 +64,7 @@ async function possessions() {
     "batch_entries",
     "batch_containers",
     "labels",
+    "price_wishes",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -256,6 +258,14 @@ const asked: Record<string, () => Promise<unknown>> = {
   },
   saveLabel: async () =>
     refused(labelQueries.saveLabel(db, stranger.id, { formulaId: greenRoom.id, containerId: null, part: "" }, labelOfNothing)),
+  findPriceWish: async () => {
+    const found = await priceQueries.findPriceWish(db, stranger.id, greenRoom.id);
+    return found === undefined ? [] : [found];
+  },
+  savePriceWish: async () =>
+    refused(
+      priceQueries.savePriceWish(db, stranger.id, greenRoom.id, { labelEach: 9, marginPercent: 9, taxPercent: 9, shopPer100Grams: 9 }),
+    ),
   saveContainer: async () => {
     await containerQueries.saveContainer(db, stranger.id, { ...container, name: "Taken" });
     return [];

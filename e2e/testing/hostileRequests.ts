@@ -75,6 +75,7 @@ const reading = [
   "/bench/:id/photos/:id",
   "/fill/:id",
   "/fill/:id/label",
+  "/fill/:id/cost",
   "/fill/:id/label.pdf",
   "/fill/:id/label.json",
   "/fill/:id/label.svg",

@@ -51,7 +51,11 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
           </p>
           {yieldWords(record.account) !== null && <p>{yieldWords(record.account)}</p>}
           {record.readLast !== "" && <p>{record.readLast}</p>}
-          {record.cost !== null && <p>{record.cost}</p>}
+          {record.cost !== null && (
+            <p>
+              {record.cost} <Link to={`/fill/${id}/cost`}>What a bottle costs</Link>
+            </p>
+          )}
           {record.filled.length > 0 && <p>{record.filled.join(". ")}.</p>}
           {tares.length > 0 && <p>Tare weights: {tares.map(({ vessel, grams }) => `${vessel} ${written(grams, 1)} g`).join(", ")}.</p>}
         </header>

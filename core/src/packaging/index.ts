@@ -13,6 +13,8 @@ export { labelOf } from "./label.ts";
 export type { Label, LabelIngredient } from "./label.ts";
 export { batchCode, batchCodeStart } from "./batchCode.ts";
 export { bestBefore, netWeightText } from "./labelDetails.ts";
+export { batchCost, costLayers } from "./batchCost.ts";
+export type { BatchCost, BatchCostFacts, ContainerCost, CostLayer, PriceWish, UsedContainers, UsedMaterial } from "./batchCost.ts";
 export { costOfParts } from "./costOfParts.ts";
 export type { PartCost } from "./costOfParts.ts";
 export { formulaOfPart } from "./parts.ts";

@@ -1,0 +1,50 @@
+import { batchCost, costLayers } from "@tensidrum/core/packaging";
+import { listClosedBatchesOf } from "../../../db/batches/queries.server";
+import { findPriceWish, savePriceWish } from "../../../db/prices/queries.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
+import type { FieldProblem } from "../../frame/formAnswer";
+import { viewBatch } from "../batch/stored.server";
+import { batchCostFacts } from "./usedMaterials.server";
+import { noWish, readWish, typedWish, type TypedWish } from "./wish.server";
+
+/** So many batches of a formula stand beside each other. */
+const MOST_BESIDE = 6;
+
+async function costOfBatch(batchId: string) {
+  const { plan, entries, view } = await viewBatch(batchId);
+  const wish = (await findPriceWish(database(), currentMakerId(), view.formulaId)) ?? noWish;
+  return { view, wish, cost: batchCost(await batchCostFacts(view, plan, entries), wish) };
+}
+
+/** What a batch cost, what one of its containers does, and the batches of its formula beside it. */
+export async function openCost(batchId: string) {
+  const { view, wish, cost } = await costOfBatch(batchId);
+  const { formulaId } = view;
+  const others = formulaId === null ? [] : await listClosedBatchesOf(database(), currentMakerId(), formulaId, { most: MOST_BESIDE });
+  const beside = await Promise.all(
+    others.map(async ({ id, code, number }) => ({ id, code, number, per100Grams: (await costOfBatch(id)).cost.per100Grams })),
+  );
+  const [one] = cost.kinds;
+  return {
+    id: view.id,
+    code: view.code,
+    name: view.name,
+    isKept: formulaId !== null,
+    typed: typedWish(wish),
+    cost,
+    layers: one === undefined ? [] : costLayers(cost, one),
+    beside: beside.length > 1 ? beside : [],
+  };
+}
+
+export type OpenCost = Awaited<ReturnType<typeof openCost>>;
+
+/** Keeps what is settled for the formula of a batch, or says at which field it must be fixed. */
+export async function keepWish(batchId: string, typed: TypedWish): Promise<readonly FieldProblem[]> {
+  const { wish, problems } = readWish(typed);
+  if (problems.length > 0) return problems;
+  const { view } = await viewBatch(batchId);
+  if (view.formulaId === null) return [{ field: "", message: "The formula of this batch was deleted: nothing is kept for it." }];
+  await savePriceWish(database(), currentMakerId(), view.formulaId, wish);
+  return [];
+}
