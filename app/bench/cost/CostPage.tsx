@@ -54,13 +54,17 @@ export function CostPage({ open, answered }: CostPageProps) {
               </Text>
             )}
             {isPriced && (
-              <Text fz="var(--text-head)">
-                {cost.per100Grams === null
-                  ? ""
-                  : `${money(cost.per100Grams)} for 100 g, ${money(10 * cost.per100Grams)} for a kilo of content`}
-              </Text>
+              <div>
+                {cost.per100Grams !== null && (
+                  <Text m={0} fz="var(--text-head)">
+                    <strong>{money(cost.per100Grams)}</strong> for 100 g, {money(10 * cost.per100Grams)} for a kilo of content
+                  </Text>
+                )}
+                <Text m={0} c="var(--ink-2)">
+                  {sharedWords(open)}
+                </Text>
+              </div>
             )}
-            {isPriced && <Text c="var(--ink-2)">{sharedWords(open)}</Text>}
             {cost.kinds.length > 0 ? <Kinds kinds={cost.kinds} /> : <Text>Nothing of it is filled for use yet.</Text>}
             <Materials open={open} />
             {cost.unpriced.length > 0 && <Text role="status">Without a price: {cost.unpriced.join(", ")}. It costs more than that.</Text>}
@@ -101,7 +105,8 @@ function sharedWords({ cost }: OpenCost): string {
   const { sharedOver, soldGrams, besidePercent } = cost;
   if (sharedOver === "in") return `Shared over ${writtenMass(soldGrams)} that went in: the yield is not weighed yet.`;
   const over = sharedOver === "filled" ? "in containers for use" : "of yield";
-  const borne = besidePercent > 0.05 ? ` They bear ${written(besidePercent, 1)} % that was lost, sampled, tried or kept.` : "";
+  const borne =
+    besidePercent > 0.05 ? ` They bear ${written(besidePercent, 1)} % that was lost, sampled, tried, kept or is not filled.` : "";
   return `Shared over ${writtenMass(soldGrams)} ${over}.${borne}`;
 }
 
@@ -114,11 +119,23 @@ function Kinds({ kinds }: { readonly kinds: readonly ContainerCost[] }) {
       <thead>
         <tr>
           <th scope="col">container</th>
-          <th scope="col">content</th>
-          <th scope="col">with bottle and label</th>
-          <th scope="col">price</th>
-          <th scope="col">with tax</th>
-          {isCompared && <th scope="col">of the shop’s</th>}
+          <th scope="col" data-number>
+            content
+          </th>
+          <th scope="col" data-number>
+            with bottle and label
+          </th>
+          <th scope="col" data-number>
+            price
+          </th>
+          <th scope="col" data-number>
+            with tax
+          </th>
+          {isCompared && (
+            <th scope="col" data-number>
+              of the shop’s
+            </th>
+          )}
         </tr>
       </thead>
       <tbody>
@@ -150,8 +167,12 @@ function Materials({ open: { cost } }: { readonly open: OpenCost }) {
         <tr>
           <th scope="col">material</th>
           <th scope="col">lot</th>
-          <th scope="col">taken</th>
-          <th scope="col">cost</th>
+          <th scope="col" data-number>
+            taken
+          </th>
+          <th scope="col" data-number>
+            cost
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -197,7 +218,7 @@ function Beside({ open: { id, beside } }: { readonly open: OpenCost }) {
           <tr key={other}>
             <th scope="row">{other === id ? <strong>{code}</strong> : <Link to={`/fill/${other}/cost`}>{code}</Link>}</th>
             <td>version {number}</td>
-            <td data-number>{per100Grams === null ? "" : money(per100Grams)}</td>
+            <td data-number>{per100Grams === null ? "no price" : money(per100Grams)}</td>
           </tr>
         ))}
       </tbody>

@@ -22,7 +22,10 @@ export async function openCost(batchId: string) {
   const { formulaId } = view;
   const others = formulaId === null ? [] : await listClosedBatchesOf(database(), currentMakerId(), formulaId, { most: MOST_BESIDE });
   const beside = await Promise.all(
-    others.map(async ({ id, code, number }) => ({ id, code, number, per100Grams: (await costOfBatch(id)).cost.per100Grams })),
+    others.map(async ({ id, code, number }) => {
+      const { materialsTotal, per100Grams } = (await costOfBatch(id)).cost;
+      return { id, code, number, per100Grams: materialsTotal > 0 ? per100Grams : null };
+    }),
   );
   const [one] = cost.kinds;
   return {

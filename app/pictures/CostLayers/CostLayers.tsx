@@ -28,11 +28,18 @@ export function CostLayers({ layers, money, label }: CostLayersProps) {
           <rect className={classes.layer} data-kind={kind} data-shade={at % 3} x={left} y={y} width={width} height={high} />
           <path className={classes.leader} d={`M${left + width} ${y + high / 2}L${labelX - 4} ${wordsY}`} />
           <text className={classes.words} x={labelX} y={wordsY + 4}>
-            <tspan className={classes.cost}>{money(cost)}</tspan> {name}
+            <tspan className={classes.cost}>{money(cost)}</tspan> {shortened(name)}
           </text>
         </g>
       ))}
       <rect className={classes.glass} x={left} y={0} width={width} height={height} rx={6} />
     </svg>
   );
+}
+
+/** Letters that have room beside the bottle; the table beside has the whole name. */
+const MOST_LETTERS = 32;
+
+function shortened(name: string): string {
+  return name.length <= MOST_LETTERS ? name : `${name.slice(0, MOST_LETTERS - 1).trimEnd()}…`;
 }
