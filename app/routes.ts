@@ -16,6 +16,8 @@ export default [
   route("shelf/make/solution", "shelf/preparations/solutionRoute.tsx"),
   route("shelf/make/water", "shelf/preparations/waterRoute.tsx"),
   route("shelf/lots/:lot/label", "shelf/preparations/labelRoute.tsx"),
+  route("shelf/lots/:lot/trace", "bench/trace/traceRoute.tsx"),
+  route("shelf/lots/:lot/trace.csv", "bench/trace/traceFileRoute.ts"),
   route("scents", "shelf/scents/scentsRoute.tsx"),
   route("scents/:scent", "shelf/scents/scentRoute.tsx"),
   route("shelf/:material", "shelf/materialRoute.tsx"),

@@ -63,6 +63,7 @@ async function possessions() {
     "batch_lots",
     "batch_entries",
     "batch_containers",
+    "given_containers",
     "labels",
     "price_wishes",
     "batch_photos",
@@ -258,6 +259,10 @@ const asked: Record<string, () => Promise<unknown>> = {
   },
   saveLabel: async () =>
     refused(labelQueries.saveLabel(db, stranger.id, { formulaId: greenRoom.id, containerId: null, part: "" }, labelOfNothing)),
+  batchesOfLot: async () => stockQueries.batchesOfLot(db, stranger.id, lotId),
+  holdLot: async () => ((await stockWrites.holdLot(db, stranger.id, lotId, "taken")) ? ["another's lot"] : []),
+  listFilledContainers: async () => batchQueries.listFilledContainers(db, stranger.id, [batchId]),
+  noteGiven: async () => refused(batchWrites.noteGiven(db, stranger.id, { batchId, rowId: "bottles" }, "taken")),
   findPriceWish: async () => {
     const found = await priceQueries.findPriceWish(db, stranger.id, greenRoom.id);
     return found === undefined ? [] : [found];

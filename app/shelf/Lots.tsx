@@ -95,6 +95,11 @@ function Lot({ lot, answered }: LotProps) {
         {facts.join(" · ")}
         {lot.promisedGrams > 0 && ` · ${mass(lot.promisedGrams)} reserved for a batch`}
       </p>
+      {lot.onHold !== "" && (
+        <p className={classes.held}>
+          <strong>On hold:</strong> {lot.onHold}
+        </p>
+      )}
       {lot.note !== "" && <p>{lot.note}</p>}
       <Form method="post" className={classes.hand} key={lot.movementId}>
         <DefaultButton name="kind" value="none" />
@@ -126,7 +131,11 @@ function Lot({ lot, answered }: LotProps) {
           <UnstyledButton type="submit" name="kind" value="discard" disabled={isBusy}>
             Discard
           </UnstyledButton>
+          <UnstyledButton type="submit" name="kind" value={lot.onHold === "" ? "hold" : "release"} disabled={isBusy}>
+            {lot.onHold === "" ? "Put on hold" : "Take the hold off"}
+          </UnstyledButton>
           <Link to={`/shelf/lots/${lot.id}/label`}>Label</Link>
+          <Link to={`/shelf/lots/${lot.id}/trace`}>Where it went</Link>
           {lot.isUntouched && (
             <ConfirmButton
               name="kind"

@@ -72,7 +72,7 @@ export const lotForm = group({
 });
 
 /** "none": Enter was pressed in a field, and no button. */
-export const handKinds = ["use", "weigh", "discard", "remove", "none"] as const;
+export const handKinds = ["use", "weigh", "discard", "remove", "none", "hold", "release"] as const;
 
 /** What a maker does to a lot by hand: takes some, corrects to a weighing, discards some, or deletes a lot typed by mistake. */
 export const movementForm = group({ id: id(), lotId: id(), kind: choice(handKinds), grams: text(40), note: text(200) });

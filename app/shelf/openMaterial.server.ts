@@ -68,6 +68,7 @@ export async function openMaterial(slug: string) {
       code: lot.code,
       supplier: lot.supplier,
       note: lot.note,
+      onHold: lot.onHold,
       assay: lot.assayPercent === null ? null : `${writtenShort(lot.assayPercent, 2)} %`,
       lacksCertificate: lot.assayPercent === null && facts.countsAsActive === true,
       pricePerKilogram: lot.price === null ? null : (1000 * lot.price) / lot.packGrams,

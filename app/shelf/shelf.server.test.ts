@@ -9,7 +9,7 @@ import { insertFormula } from "../../db/formulas/writes.server";
 import { findMaterial } from "../../db/materials/queries.server";
 import { addMovement } from "../../db/inventory/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
-import type { ShelfFilter } from "./forms.server";
+import type { ShelfFilter, TypedMovement } from "./forms.server";
 import { openMaterial } from "./openMaterial.server";
 import { openReceive } from "./receive.server";
 import type { TypedLot } from "./readLot";
@@ -35,9 +35,23 @@ const typedLot = (changes: Partial<TypedLot> = {}) => ({
   note: "",
   ...changes,
 });
-const byHand = (lotId: string, kind: "use" | "weigh" | "discard" | "remove", grams = "", note = "") =>
+const byHand = (lotId: string, kind: TypedMovement["kind"], grams = "", note = "") =>
   moveByHand({ id: crypto.randomUUID(), lotId, kind, grams, note });
 const lotOf = async (lotId: string, slug = "glycerin") => (await openMaterial(slug)).lots.find(({ id }) => id === lotId);
+
+describe("a lot on hold", () => {
+  it("is put on hold with why, is told so, and is free again", async () => {
+    const lot = typedLot();
+    await receive(lot);
+    expect((await byHand(lot.id, "hold")).map(({ field }) => field)).toEqual(["note"]);
+    expect(await byHand(lot.id, "hold", "", "smells of paint")).toEqual([]);
+    expect((await lotOf(lot.id))?.onHold).toBe("smells of paint");
+    expect(await byHand(lot.id, "release")).toEqual([]);
+    expect((await lotOf(lot.id))?.onHold).toBe("");
+    expect(await byHand(lot.id, "remove")).toEqual([]);
+    await expect(byHand(crypto.randomUUID(), "hold", "", "gone")).rejects.toThrow("not on your shelf");
+  });
+});
 
 describe("an empty shelf", () => {
   it("holds nothing, sees to nothing, and knows the library", async () => {

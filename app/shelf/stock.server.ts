@@ -4,7 +4,7 @@ import { currentMakerId, database } from "../../db/workplace.server";
 import { brokenConstraint } from "../../db/failures.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
 import { findLot, standingLots } from "../../db/inventory/queries.server";
-import { addMovement, deleteLot, receiveLot, type NewMovement } from "../../db/inventory/writes.server";
+import { addMovement, deleteLot, holdLot, receiveLot, type NewMovement } from "../../db/inventory/writes.server";
 import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
 import type { TypedMovement } from "./forms.server";
 import { LEAST_GRAMS, readLot, type TypedLot } from "./readLot";
@@ -44,6 +44,7 @@ export async function moveByHand(typed: TypedMovement): Promise<readonly FieldPr
   const makerId = currentMakerId();
   if (typed.kind === "none") return wholeProblem("Choose what to do with it: use, weigh or discard.");
   if (typed.kind === "remove") return removeLot(typed.lotId);
+  if (typed.kind === "hold" || typed.kind === "release") return holdByHand(typed);
   const read = typed.kind === "weigh" ? readNumber(typed.grams.replace(/\s*g\s*$/i, "")) : readMassGrams(typed.grams);
   if (!read.ok || read.value < 0) return [{ field: "grams", message: "Give grams: 84, 1.2 kg." }];
   const grams = Math.round(read.value / LEAST_GRAMS) / Math.round(1 / LEAST_GRAMS);
@@ -75,6 +76,13 @@ export function movementOf(
     );
   }
   return { kind: kind === "use" ? "use" : "discard", grams: -grams, note };
+}
+
+async function holdByHand({ kind, lotId, note }: TypedMovement): Promise<readonly FieldProblem[]> {
+  if (kind === "hold" && note === "") return [{ field: "note", message: "Say why it is on hold: it is told at the bench." }];
+  const isThere = await holdLot(database(), currentMakerId(), lotId, kind === "hold" ? note : "");
+  if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
+  return [];
 }
 
 async function removeLot(lotId: string): Promise<readonly FieldProblem[]> {

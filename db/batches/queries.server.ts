@@ -2,7 +2,7 @@ import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, isNull, no
 import type { Executor } from "../client.server";
 import { versions } from "../formulas/schema";
 import { lots, movements } from "../inventory/schema";
-import { batchEntries, batches, batchLots, batchPhotos } from "./schema";
+import { batchContainers, batchEntries, batches, batchLots, batchPhotos, givenContainers } from "./schema";
 
 /** The batches of a maker, those still being made first, then the newest. */
 export async function listBatches(db: Executor, makerId: string, most: number) {
@@ -199,7 +199,14 @@ export async function findLastTuned(db: Executor, makerId: string, versionId: st
 /** The lots promised to the lines of a batch. */
 export async function listBatchLots(db: Executor, makerId: string, batchId: string) {
   return db
-    .select({ line: batchLots.lineId, lotId: batchLots.lotId, grams: batchLots.grams, code: lots.code, endsOn: lots.endsOn })
+    .select({
+      line: batchLots.lineId,
+      lotId: batchLots.lotId,
+      grams: batchLots.grams,
+      code: lots.code,
+      endsOn: lots.endsOn,
+      onHold: lots.onHold,
+    })
     .from(batchLots)
     .innerJoin(lots, eq(lots.id, batchLots.lotId))
     .where(and(eq(batchLots.makerId, makerId), eq(batchLots.batchId, batchId)))
@@ -213,4 +220,23 @@ export async function codesOfBatches(db: Executor, makerId: string, start: strin
     .from(batches)
     .where(and(eq(batches.makerId, makerId), sql`starts_with(${batches.code}, ${start})`));
   return rows.map(({ code }) => code);
+}
+
+/** What batches were filled into, and to whom it went where that was noted. */
+export async function listFilledContainers(db: Executor, makerId: string, batchIds: readonly string[]) {
+  if (batchIds.length === 0) return [];
+  const { batchId, rowId, name, use, count, grams } = batchContainers;
+  return db
+    .select({ batchId, rowId, name, use, count, grams, toWhom: sql<string>`coalesce(${givenContainers.toWhom}, '')` })
+    .from(batchContainers)
+    .leftJoin(
+      givenContainers,
+      and(
+        eq(givenContainers.batchId, batchContainers.batchId),
+        eq(givenContainers.rowId, batchContainers.rowId),
+        eq(givenContainers.makerId, batchContainers.makerId),
+      ),
+    )
+    .where(and(eq(batchContainers.makerId, makerId), inArray(batchContainers.batchId, [...batchIds])))
+    .orderBy(asc(batchContainers.batchId), asc(batchContainers.rowId));
 }

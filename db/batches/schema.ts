@@ -105,6 +105,26 @@ export const batchContainers = pgTable(
   ],
 );
 
+/** To whom the containers of a row of a filling plan went, in the maker's words; it stays when the filling is entered anew. */
+export const givenContainers = pgTable(
+  "given_containers",
+  {
+    batchId: uuid("batch_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    rowId: text("row_id").notNull(),
+    toWhom: text("to_whom").notNull(),
+  },
+  (table) => [
+    primaryKey({ name: "given_containers_pkey", columns: [table.batchId, table.rowId] }),
+    foreignKey({
+      name: "given_containers_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    check("given_containers_length", sql`char_length(${table.toWhom}) between 1 and 300 and char_length(${table.rowId}) <= 200`),
+  ],
+);
+
 /** What was entered at the bench, in the order it came. A row is never changed; a mistake is taken back by another. */
 export const batchEntries = pgTable(
   "batch_entries",

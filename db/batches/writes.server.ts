@@ -5,7 +5,7 @@ import { and, asc, eq, inArray, isNotNull, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { containers } from "../containers/schema";
 import { lots, movements } from "../inventory/schema";
-import { batchContainers, batchEntries, batches, batchLots, batchPhotos } from "./schema";
+import { batchContainers, batchEntries, batches, batchLots, batchPhotos, givenContainers } from "./schema";
 
 export interface NewBatch {
   readonly id: string;
@@ -278,4 +278,27 @@ async function booksOf(db: Executor, makerId: string, batchId: string): Promise<
     .where(and(eq(movements.makerId, makerId), eq(movements.batchId, batchId)))
     .groupBy(movements.lotId);
   return new Map(rows.map(({ lotId, ...booked }) => [lotId, booked]));
+}
+
+/** Notes to whom the containers of a row went; an empty text takes the note off. */
+export async function noteGiven(
+  db: Executor,
+  makerId: string,
+  { batchId, rowId }: { readonly batchId: string; readonly rowId: string },
+  toWhom: string,
+): Promise<void> {
+  if (toWhom === "") {
+    await db
+      .delete(givenContainers)
+      .where(and(eq(givenContainers.makerId, makerId), eq(givenContainers.batchId, batchId), eq(givenContainers.rowId, rowId)));
+    return;
+  }
+  await db
+    .insert(givenContainers)
+    .values({ batchId, makerId, rowId, toWhom })
+    .onConflictDoUpdate({
+      target: [givenContainers.batchId, givenContainers.rowId],
+      set: { toWhom },
+      setWhere: eq(givenContainers.makerId, makerId),
+    });
 }

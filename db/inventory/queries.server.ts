@@ -3,6 +3,7 @@ import type { ShelfLot } from "@tensidrum/core/inventory";
 import { and, asc, desc, eq, inArray, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { materials, ownFacts } from "../materials/schema";
+import { batches } from "../batches/schema";
 import { lots, movements } from "./schema";
 
 /** A lot with what its movements leave. */
@@ -17,6 +18,7 @@ const lotColumns = {
   openedOn: lots.openedOn,
   endsOn: lots.endsOn,
   note: lots.note,
+  onHold: lots.onHold,
   /** Nothing of it is reserved for a batch, g. */
   freeGrams: sql<number>`coalesce(sums.free, 0)`.mapWith(Number).as("free_grams"),
   /** In the bottle, promised or not, g. */
@@ -48,9 +50,9 @@ export async function listLots(db: Executor, makerId: string) {
   return lotsWithFacts(db, makerId, undefined);
 }
 
-/** Lots with something left in them whose material has a role. */
+/** Lots with something left in them and not on hold whose material has a role. */
 export async function listLotsOfRole(db: Executor, makerId: string, role: Role) {
-  return lotsWithFacts(db, makerId, sql`${materials.facts} ->> 'role' = ${role} and sums.in_it > 0`);
+  return lotsWithFacts(db, makerId, sql`${materials.facts} ->> 'role' = ${role} and sums.in_it > 0 and ${lots.onHold} = ''`);
 }
 
 /** One lot with the facts of its material, or `undefined`. */
@@ -122,4 +124,23 @@ export async function movementsOfMaterial(db: Executor, makerId: string, materia
     .where(and(eq(movements.makerId, makerId), eq(lots.materialId, materialId)))
     .orderBy(desc(movements.position))
     .limit(most);
+}
+
+/** Every batch that took of a lot, the newest first, with what it took, g. */
+export async function batchesOfLot(db: Executor, makerId: string, lotId: string) {
+  const usedGrams = sql<number>`coalesce(-sum(${movements.grams}) filter (where ${movements.kind} in ('use', 'correct')), 0)`.mapWith(
+    Number,
+  );
+  const reservedGrams =
+    sql<number>`coalesce(-sum(${movements.grams}) filter (where ${movements.kind} in ('reserve', 'release')), 0)`.mapWith(Number);
+  return db
+    .select({
+      ...{ id: batches.id, code: batches.code, formula: batches.formula, startedAt: batches.startedAt, finishedAt: batches.finishedAt },
+      ...{ usedGrams, reservedGrams },
+    })
+    .from(movements)
+    .innerJoin(batches, and(eq(batches.id, movements.batchId), eq(batches.makerId, movements.makerId)))
+    .where(and(eq(movements.makerId, makerId), eq(movements.lotId, lotId)))
+    .groupBy(batches.id)
+    .orderBy(desc(batches.startedAt));
 }

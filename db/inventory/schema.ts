@@ -30,6 +30,8 @@ export const lots = pgTable(
     openedOn: date("opened_on"),
     endsOn: date("ends_on"),
     note: text("note").notNull().default(""),
+    /** Why nothing is to be taken of it just now; empty where it is not on hold. */
+    onHold: text("on_hold").notNull().default(""),
     createdAt: timestamp("created_at", { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
@@ -38,6 +40,7 @@ export const lots = pgTable(
     index("lots_material").on(table.materialId),
     check("lots_code_length", sql`char_length(${table.code}) between 1 and 60`),
     check("lots_words", sql`char_length(${table.supplier}) <= 120 and char_length(${table.note}) <= 500`),
+    check("lots_on_hold_length", sql`char_length(${table.onHold}) <= 200`),
     check("lots_assay", sql`${table.assayPercent} > 0 and ${table.assayPercent} <= 100`),
     check("lots_pack", sql`${table.packGrams} > 0 and ${table.packGrams} <= ${sql.raw(String(MOST_GRAMS))}`),
     check("lots_price", sql`${table.price} >= 0 and ${table.price} <= ${sql.raw(String(MOST_PRICE))}`),

@@ -126,3 +126,13 @@ export async function shelveMadeLot(
     return true;
   });
 }
+
+/** Puts a lot on hold with why, or with an empty text takes the hold off. Returns whether there is such a lot. */
+export async function holdLot(db: Executor, makerId: string, lotId: string, why: string): Promise<boolean> {
+  const changed = await db
+    .update(lots)
+    .set({ onHold: why })
+    .where(and(eq(lots.makerId, makerId), eq(lots.id, lotId)))
+    .returning({ id: lots.id });
+  return changed.length > 0;
+}

@@ -82,6 +82,8 @@ const reading = [
   "/shelf/:id",
   "/shelf/:id/own",
   "/shelf/lots/:id/label",
+  "/shelf/lots/:id/trace",
+  "/shelf/lots/:id/trace.csv",
   "/scents/:id",
 ];
 

@@ -77,7 +77,9 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
     if (wish === "none" || target < LEAST_GRAMS) return [];
     const own = standing.filter((lot) => lot.materialId === materialId && lot.freeGrams > 0);
     if (wish !== "") return [{ line: id, lotId: wish, grams: target }];
-    const proposed = proposeLots({ line: id, grams: target, lots: own, chosen: chosen.filter(({ lineId }) => lineId === id) });
+    // Of several lots one that is on hold is not offered by itself; chosen on the sheet it is asked about.
+    const free = own.some(({ onHold }) => onHold === "") ? own.filter(({ onHold }) => onHold === "") : own;
+    const proposed = proposeLots({ line: id, grams: target, lots: free, chosen: chosen.filter(({ lineId }) => lineId === id) });
     return proposed.filter((share) => share.grams >= LEAST_GRAMS);
   });
   const lotOf = new Map(standing.map((lot) => [lot.id, lot]));
@@ -92,7 +94,14 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
     vessels,
     lots: shares.map(({ line, lotId, grams: wantedGrams }) => {
       const lot = lotOf.get(lotId);
-      return { line, code: lot?.code ?? "?", wantedGrams, freeGrams: lot?.freeGrams ?? 0, endsOn: lot?.endsOn ?? null };
+      return {
+        line,
+        code: lot?.code ?? "?",
+        wantedGrams,
+        freeGrams: lot?.freeGrams ?? 0,
+        endsOn: lot?.endsOn ?? null,
+        onHold: lot?.onHold ?? "",
+      };
     }),
     tares,
     today: isoToday(),
@@ -135,7 +144,7 @@ export async function openBegin(wanted: Wanted, grams: string, typed: Typed = no
       from: shares.filter(({ line }) => line === id).map((share) => ({ code: lotOf.get(share.lotId)?.code ?? "?", grams: share.grams })),
       lots: standing
         .filter((lot) => lot.materialId === materialId && lot.freeGrams > 0)
-        .map((lot) => ({ id: lot.id, code: lot.code, freeGrams: lot.freeGrams })),
+        .map((lot) => ({ id: lot.id, code: lot.onHold === "" ? lot.code : `${lot.code} (on hold)`, freeGrams: lot.freeGrams })),
     })),
   };
 }

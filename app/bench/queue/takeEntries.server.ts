@@ -23,7 +23,7 @@ export async function takeEntries(batchId: string, entries: readonly BatchEntry[
   const refused: { id: string; why: string }[] = [];
   await addEntries(database(), currentMakerId(), batchId, (stored) => {
     refused.length = 0;
-    const decided = decide(plan, { stored, startedAt }, entries);
+    const decided = decide(plan, { stored, startedAt, lots }, entries);
     refused.push(...decided.refused);
     return { entries: decided.taken, ...afterwards(plan, lots, [...stored, ...decided.taken]) };
   });
@@ -42,12 +42,24 @@ export async function takeEntries(batchId: string, entries: readonly BatchEntry[
   };
 }
 
+type LotOfBatch = LotShare & { readonly code: string; readonly onHold: string };
+
 interface Before {
   readonly stored: readonly BatchEntry[];
   readonly startedAt: Date;
+  readonly lots: readonly LotOfBatch[];
 }
 
-function decide(plan: BatchPlan, { stored, startedAt }: Before, sent: readonly BatchEntry[]) {
+/** A line all of whose lots are on hold is not weighed from them; null where one of them may be taken. */
+function whyHeld(lots: readonly LotOfBatch[], entry: BatchEntry): string | null {
+  if (entry.kind !== "weighed") return null;
+  const own = lots.filter(({ line }) => line === entry.line);
+  const [first] = own;
+  if (first === undefined || own.some(({ onHold }) => onHold === "")) return null;
+  return `Lot ${first.code} is on hold: ${first.onHold} Take the hold off on the Shelf, or close this batch and begin it with another lot.`;
+}
+
+function decide(plan: BatchPlan, { stored, startedAt, lots }: Before, sent: readonly BatchEntry[]) {
   const all = [...stored];
   const known = new Set(stored.map(({ id }) => id));
   const taken: BatchEntry[] = [];
@@ -55,7 +67,7 @@ function decide(plan: BatchPlan, { stored, startedAt }: Before, sent: readonly B
   for (const entry of sent) {
     if (known.has(entry.id)) continue;
     const at = momentOf(entry, startedAt);
-    const why = at === null ? beforeBegin(entry, startedAt) : whyNot(plan, all, entry);
+    const why = at === null ? beforeBegin(entry, startedAt) : (whyHeld(lots, entry) ?? whyNot(plan, all, entry));
     if (at === null || why !== null) {
       refused.push({ id: entry.id, why: why ?? "" });
       continue;
@@ -126,7 +138,7 @@ export async function takePhoto(batchId: string, photo: NewPhoto, entry: BatchEn
   await addPhoto(database(), currentMakerId(), batchId, {
     photo,
     decide: (stored) => {
-      const { taken } = decide(plan, { stored, startedAt }, [entry]);
+      const { taken } = decide(plan, { stored, startedAt, lots }, [entry]);
       return { entries: taken, ...afterwards(plan, lots, [...stored, ...taken]) };
     },
   });

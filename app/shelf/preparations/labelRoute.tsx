@@ -8,7 +8,7 @@ import { shelfStations } from "../shelfStation";
 import type { Route } from "./+types/labelRoute";
 import { openLabel } from "./label.server";
 import classes from "./Label.module.css";
-import { readLotId } from "./lotId.server";
+import { readLotId } from "../../frame/lotId.server";
 
 export const loader = answer(async ({ params }: Route.LoaderArgs) => openLabel(readLotId(params.lot)));
 

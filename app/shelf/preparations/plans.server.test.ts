@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { readForm, readQuestions } from "../../frame/readForm.server";
-import { readLotId } from "./lotId.server";
+import { readLotId } from "../../frame/lotId.server";
 import { solutionForm, solutionQuestions } from "./solutionForm.server";
 import { waterForm, waterQuestions } from "./waterForm.server";
 

@@ -121,6 +121,7 @@ describe("before the first weight", () => {
     wantedGrams: 50,
     freeGrams: 50,
     endsOn: null,
+    onHold: "",
     ...changes,
   });
   const stops = (lots: readonly LotForBatch[], tares = new Map<string, number>()) =>
@@ -142,6 +143,7 @@ describe("before the first weight", () => {
   it("a lot may be used on its last day, not after", () => {
     expect(stops([lot({ endsOn: "2026-11-26" })])).toEqual([]);
     expect(stops([lot({ endsOn: "2026-11-25" })])).toEqual(["ended CG-1"]);
+    expect(stops([lot({ onHold: "smells of paint" })])).toEqual(["hold CG-1 coco-glucoside"]);
     const today = { today: "2026-11-26", writtenDay: (iso: string) => `day ${iso}` };
     const items = preflight({ plan, vessels, lots: [lot({ endsOn: "2026-11-25" })], tares: new Map(), ...today });
     expect(items.find(({ id }) => id === "ended CG-1")?.what).toContain("expired on day 2026-11-25.");

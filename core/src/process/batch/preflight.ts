@@ -20,6 +20,8 @@ export interface LotForBatch {
   readonly freeGrams: number;
   /** ISO date; null where it does not say. */
   readonly endsOn: string | null;
+  /** Why nothing is to be taken of it; empty where it is not on hold. */
+  readonly onHold: string;
 }
 
 export interface PreflightAsk {
@@ -85,6 +87,15 @@ export function preflight({ plan, vessels, lots, tares, today, writtenDay }: Pre
       state: "fine",
       what: `No lot is chosen for ${bare.map((line) => nameOfLine(plan, line)).join(", ")}.`,
       why: "The stock ledger and a recall do not know where they came from.",
+    });
+  }
+  for (const { code, line, onHold } of lots) {
+    if (onHold === "") continue;
+    items.push({
+      id: `hold ${code} ${line}`,
+      state: "stop",
+      what: `Lot ${code} of ${nameOfLine(plan, line)} is on hold: ${onHold}`,
+      why: "Choose another lot, or take the hold off on the Shelf.",
     });
   }
   for (const { code, line, endsOn } of lots) {

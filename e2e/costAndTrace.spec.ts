@@ -49,3 +49,40 @@ test("what a bottle costs: by its lots, its bottle and its label, with the price
   await page.reload();
   await expect(page.getByLabel("of the price stays")).toHaveValue("40");
 });
+
+test("a lot is put on hold with why, leads to the bottles it is in, and is asked about before the next batch", async ({ page }) => {
+  test.setTimeout(120_000);
+  const batch = await madeBatch(page, GREEN_ROOM_BATCH, 960, true);
+  await page.goto(`/fill/${batch}`);
+  await scriptsReady(page);
+  await page.getByLabel("How many of Pump bottle, tall").fill("1");
+  await page.getByRole("button", { name: "Fill by this plan" }).click();
+  await fillAll(page, 3);
+  await expect(page.getByText("All containers are filled.")).toBeVisible();
+
+  await page.goto("/shelf/juniper-berry-oil");
+  const lot = page.getByRole("article", { name: "Lot J-1" });
+  await lot.getByRole("button", { name: "Put on hold" }).click();
+  await expect(lot.getByText("Say why it is on hold")).toBeVisible();
+  await lot.getByLabel("why").fill("smells of turpentine");
+  await lot.getByRole("button", { name: "Put on hold" }).click();
+  await expect(lot.getByText("On hold: smells of turpentine")).toBeVisible();
+  await lot.getByRole("link", { name: "Where it went" }).click();
+
+  const code = (await page.locator(`a[href="/bench/${batch}/record"]`).innerText()).trim();
+  const fetched = page.getByRole("region", { name: code });
+  await expect(fetched.getByRole("row", { name: /1 × Pump bottle, tall/ })).toBeVisible();
+  await fetched.getByLabel("To whom Pump bottle, tall went").fill("dressing room 2");
+  await fetched.getByRole("button", { name: "Keep" }).first().click();
+  await expect(fetched.getByLabel("To whom Pump bottle, tall went")).toHaveValue("dressing room 2");
+  expect(await seriousIn(page)).toEqual([]);
+  const csv = await (await page.request.get((await page.getByRole("link", { name: "As CSV" }).getAttribute("href")) ?? "")).text();
+  expect(csv).toContain("dressing room 2");
+
+  // Before the next batch it is a stop, with why; another lot, or none, may be chosen.
+  await page.goto(GREEN_ROOM_BATCH);
+  await expect(page.getByText(/Lot J-1 of .* is on hold: smells of turpentine/)).toBeVisible();
+  await page.goto("/shelf/juniper-berry-oil");
+  await lot.getByRole("button", { name: "Take the hold off" }).click();
+  await expect(lot.getByRole("button", { name: "Put on hold" })).toBeVisible();
+});

@@ -1,6 +1,6 @@
 import { Refusal } from "@tensidrum/core/quantities";
-import { group, id } from "../../frame/fields.server";
-import { readAddress } from "../../frame/readForm.server";
+import { group, id } from "./fields.server";
+import { readAddress } from "./readForm.server";
 
 /** Reads the identifier of a lot from an address. */
 export function readLotId(lot: string | undefined): string {

@@ -1,0 +1,155 @@
+import { Button, Group, Stack, Text, TextInput, UnstyledButton } from "@mantine/core";
+import { written, writtenShort } from "@tensidrum/core/quantities";
+import { Form, Link, useNavigation } from "react-router";
+import { DataTable } from "../../components/DataTable";
+import { FormError } from "../../components/FormError";
+import { PageHeader } from "../../components/PageHeader";
+import quiet from "../../components/quiet.module.css";
+import { sentenceAbove, type FormAnswer } from "../../frame/formAnswer";
+import { Frame } from "../../frame/Frame";
+import { stationsSeenFrom } from "../../frame/stationNav/stations";
+import { StationNav } from "../../frame/stationNav/StationNav";
+import { useUnits } from "../../frame/units";
+import type { OpenTrace } from "./trace.server";
+import type { SentNote } from "./traceForm.server";
+
+interface TracePageProps {
+  readonly open: OpenTrace;
+  readonly answered: FormAnswer<SentNote> | null;
+}
+
+const SHEET = { to: "/", state: "your formulas", isAlarm: false } as const;
+
+/** Where a lot went, batch by batch and container by container: what to fetch when something is wrong with it. */
+export function TracePage({ open: { lot, batches }, answered }: TracePageProps) {
+  const { mass } = useUnits();
+  const filled = batches.flatMap(({ containers }) => containers);
+  const count = filled.reduce((sum, row) => sum + row.count, 0);
+  return (
+    <Frame
+      head={
+        <>
+          <PageHeader>Where it went</PageHeader>
+          <Text component="span" size="sm" c="var(--ink-2)">
+            {lot.name}, lot <strong>{lot.code}</strong>
+          </Text>
+        </>
+      }
+      doors={
+        <>
+          <Link to={`/shelf/${lot.material}`}>Lot {lot.code}</Link>
+          <a href={`/shelf/lots/${lot.id}/trace.csv`} data-act="The list as a table">
+            As CSV
+          </a>
+          <Button h={36} onClick={() => window.print()} data-act="Print the list" data-key="p">
+            Print
+          </Button>
+        </>
+      }
+      line={
+        <StationNav stations={stationsSeenFrom("shelf", SHEET, { to: "/shelf", state: `lot ${lot.code}`, isAlarm: lot.onHold !== "" })} />
+      }
+    >
+      <title>{`Where lot ${lot.code} went, Tensidrum`}</title>
+      <Stack gap="lg">
+        <div>
+          <Text m={0} fz="var(--text-head)">
+            {batches.length === 0
+              ? "No batch took of it."
+              : `${batches.length === 1 ? "One batch" : `${batches.length} batches`}, ${count === 1 ? "one container" : `${count} containers`}.`}
+          </Text>
+          <Text m={0} c="var(--ink-2)">
+            {mass(lot.leftGrams)} of {mass(lot.packGrams)} are left
+            {lot.supplier !== "" && `, from ${lot.supplier}`}.
+          </Text>
+        </div>
+        {lot.onHold !== "" && (
+          <Text role="status" c="var(--signal)">
+            <strong>On hold:</strong> {lot.onHold}
+          </Text>
+        )}
+        {lot.onHold === "" && batches.length > 0 && (
+          <Text>
+            Is something wrong with it? Put it on hold at <Link to={`/shelf/${lot.material}`}>the lot</Link> first, so that no batch takes
+            more of it. Then fetch what is listed here.
+          </Text>
+        )}
+        <FormError>{sentenceAbove(answered)}</FormError>
+        {batches.map((batch) => (
+          <BatchOfLot key={batch.id} batch={batch} />
+        ))}
+      </Stack>
+    </Frame>
+  );
+}
+
+const useWords = { use: "", tester: "tester", retained: "kept to watch" } as const;
+
+function BatchOfLot({ batch }: { readonly batch: OpenTrace["batches"][number] }) {
+  const { id, code, name, begun, usedGrams, reservedGrams, isOpen, containers } = batch;
+  return (
+    <section aria-label={code}>
+      <h2>
+        <Link to={`/bench/${id}/record`}>{code}</Link> <small>{name}</small>
+      </h2>
+      <Text m={0}>
+        Begun {begun}
+        {usedGrams > 0 && `, took ${written(usedGrams, 1)} g`}
+        {reservedGrams > 0 && `, ${written(reservedGrams, 1)} g are reserved for it`}
+        {isOpen && ", is being made"}.
+      </Text>
+      {containers.length === 0 ? (
+        <Text m={0}>Nothing of it was filled one by one: look for it in its beakers and bulk containers.</Text>
+      ) : (
+        <DataTable isRuled>
+          <thead>
+            <tr>
+              <th scope="col">fetch</th>
+              <th scope="col" data-number>
+                content
+              </th>
+              <th scope="col">to whom it went</th>
+            </tr>
+          </thead>
+          <tbody>
+            {containers.map((row) => (
+              <tr key={row.rowId}>
+                <th scope="row">
+                  <strong>{row.count}</strong> × {row.name} <small>{useWords[row.use]}</small>
+                </th>
+                <td data-number>{writtenShort(row.grams, 1)} g</td>
+                <td>
+                  <Given batch={id} row={row} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </DataTable>
+      )}
+    </section>
+  );
+}
+
+function Given({ batch, row }: { readonly batch: string; readonly row: OpenTrace["batches"][number]["containers"][number] }) {
+  const { state } = useNavigation();
+  return (
+    <Form method="post" preventScrollReset>
+      <input type="hidden" name="batch" value={batch} />
+      <input type="hidden" name="row" value={row.rowId} />
+      <Group gap="sm" wrap="nowrap">
+        <TextInput
+          key={row.toWhom}
+          name="to"
+          w={280}
+          maxLength={300}
+          defaultValue={row.toWhom}
+          placeholder="dressing room 2, guests of 12 May"
+          aria-label={`To whom ${row.name} went`}
+        />
+        <UnstyledButton type="submit" className={quiet.quiet} disabled={state !== "idle"}>
+          Keep
+        </UnstyledButton>
+      </Group>
+    </Form>
+  );
+}

@@ -1,0 +1,63 @@
+import { shownFormulaName } from "@tensidrum/core/formula";
+import { shownMaterial } from "@tensidrum/core/library";
+import { Refusal } from "@tensidrum/core/quantities";
+import Papa from "papaparse";
+import { listFilledContainers } from "../../../db/batches/queries.server";
+import { noteGiven } from "../../../db/batches/writes.server";
+import { brokenConstraint } from "../../../db/failures.server";
+import { batchesOfLot, findLotWithMaterial } from "../../../db/inventory/queries.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
+import { writtenDay } from "../../frame/dates.server";
+import { fileAnswer } from "../../frame/fileAnswer.server";
+import type { SentNote } from "./traceForm.server";
+
+/** Where a lot went: the batches that took of it, what they were filled into, and to whom that went. */
+export async function openTrace(lotId: string) {
+  const [db, makerId] = [database(), currentMakerId()];
+  const lot = await findLotWithMaterial(db, makerId, lotId);
+  if (lot === undefined) throw new Refusal("not-found", "No lot stands at this address.", "Go to the shelf and look for it there.");
+  const batches = await batchesOfLot(db, makerId, lotId);
+  const containers = await listFilledContainers(db, makerId, batches.map(({ id }) => id)); // prettier-ignore
+  return {
+    lot: {
+      ...{ id: lotId, code: lot.code, onHold: lot.onHold, leftGrams: lot.leftGrams, packGrams: lot.packGrams, supplier: lot.supplier },
+      ...{ material: lot.facts.slug, name: shownMaterial(lot.facts).name },
+    },
+    batches: batches.map(({ id, code, formula, startedAt, finishedAt, usedGrams, reservedGrams }) => ({
+      ...{ id, code, usedGrams, reservedGrams, isOpen: finishedAt === null },
+      name: shownFormulaName(formula.name),
+      begun: writtenDay(startedAt),
+      containers: containers.filter(({ batchId }) => batchId === id).map(({ batchId: _, ...row }) => row),
+    })),
+  };
+}
+
+export type OpenTrace = Awaited<ReturnType<typeof openTrace>>;
+
+const useWords = { use: "for use", tester: "tester", retained: "kept to watch" } as const;
+
+/** What is to be fetched, a row for each kind of container of each batch; a batch that was not filled has one without. */
+export async function traceFile(lotId: string): Promise<Response> {
+  const { lot, batches } = await openTrace(lotId);
+  const rows = batches.flatMap(({ code, name, begun, usedGrams, containers }): readonly Readonly<Record<string, string | number>>[] => {
+    const batch = { material: lot.name, lot: lot.code, batch: code, formula: name, begun, "taken, g": usedGrams };
+    const none = { containers: "", name: "", use: "", "content, g": "", "to whom": "" };
+    if (containers.length === 0) return [{ ...batch, ...none }];
+    return containers.map(({ name: container, use, count, grams, toWhom }) => ({
+      ...batch,
+      ...{ containers: count, name: container, use: useWords[use], "content, g": grams, "to whom": toWhom },
+    }));
+  });
+  const csv = Papa.unparse(rows, { escapeFormulae: true, newline: "\r\n" });
+  return fileAnswer(csv, { type: "text/csv; charset=utf-8", name: `lot-${lot.code.replace(/[^\w-]+/g, "-")}.csv` });
+}
+
+/** Keeps to whom the containers of a row went. */
+export async function keepGiven({ batch, row, to }: SentNote): Promise<void> {
+  try {
+    await noteGiven(database(), currentMakerId(), { batchId: batch, rowId: row }, to);
+  } catch (error) {
+    if (brokenConstraint(error) !== "missing") throw error;
+    throw new Refusal("not-found", "This batch is not here any more.", "Load the page again.");
+  }
+}
