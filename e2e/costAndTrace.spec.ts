@@ -73,7 +73,9 @@ test("a lot is put on hold with why, leads to the bottles it is in, and is asked
   const fetched = page.getByRole("region", { name: code });
   await expect(fetched.getByRole("row", { name: /1 × Pump bottle, tall/ })).toBeVisible();
   await fetched.getByLabel("To whom Pump bottle, tall went").fill("dressing room 2");
-  await fetched.getByRole("button", { name: "Keep" }).first().click();
+  const kept = page.waitForResponse((response) => response.request().method() === "POST" && response.ok());
+  await fetched.getByRole("row", { name: /Pump bottle, tall/ }).getByRole("button", { name: "Keep" }).click();
+  await kept;
   await expect(fetched.getByLabel("To whom Pump bottle, tall went")).toHaveValue("dressing room 2");
   expect(await seriousIn(page)).toEqual([]);
   const csv = await (await page.request.get((await page.getByRole("link", { name: "As CSV" }).getAttribute("href")) ?? "")).text();

@@ -103,7 +103,7 @@ export function CostPage({ open, answered }: CostPageProps) {
 
 function sharedWords({ cost }: OpenCost): string {
   const { sharedOver, soldGrams, besidePercent } = cost;
-  if (sharedOver === "in") return `Shared over ${writtenMass(soldGrams)} that went in: the yield is not weighed yet.`;
+  if (sharedOver === "in") return `Shared over ${writtenMass(soldGrams)} that was weighed: the yield is not known yet.`;
   const over = sharedOver === "filled" ? "in containers for use" : "of yield";
   const borne =
     besidePercent > 0.05 ? ` They bear ${written(besidePercent, 1)} % that was lost, sampled, tried, kept or is not filled.` : "";
