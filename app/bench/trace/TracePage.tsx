@@ -21,7 +21,7 @@ interface TracePageProps {
 const SHEET = { to: "/", state: "your formulas", isAlarm: false } as const;
 
 /** Where a lot went, batch by batch and container by container: what to fetch when something is wrong with it. */
-export function TracePage({ open: { lot, batches }, answered }: TracePageProps) {
+export function TracePage({ open: { lot, batches, byHandGrams }, answered }: TracePageProps) {
   const { mass } = useUnits();
   const filled = batches.flatMap(({ containers }) => containers);
   const count = filled.reduce((sum, row) => sum + row.count, 0);
@@ -61,6 +61,7 @@ export function TracePage({ open: { lot, batches }, answered }: TracePageProps) 
           <Text m={0} c="var(--ink-2)">
             {mass(lot.leftGrams)} of {mass(lot.packGrams)} are left
             {lot.supplier !== "" && `, from ${lot.supplier}`}.
+            {byHandGrams > 0.05 && ` ${mass(byHandGrams)} were taken by hand: its stock ledger says for what.`}
           </Text>
         </div>
         {lot.onHold !== "" && (
@@ -140,7 +141,7 @@ function Given({ batch, row }: { readonly batch: string; readonly row: OpenTrace
         <TextInput
           key={row.toWhom}
           name="to"
-          w={280}
+          w={{ base: 110, sm: 280 }}
           maxLength={300}
           defaultValue={row.toWhom}
           placeholder="dressing room 2, guests of 12 May"

@@ -16,13 +16,16 @@ export async function openTrace(lotId: string) {
   const [db, makerId] = [database(), currentMakerId()];
   const lot = await findLotWithMaterial(db, makerId, lotId);
   if (lot === undefined) throw new Refusal("not-found", "No lot stands at this address.", "Go to the shelf and look for it there.");
-  const batches = await batchesOfLot(db, makerId, lotId);
+  // A batch that gave back what was reserved for it took nothing.
+  const batches = (await batchesOfLot(db, makerId, lotId)).filter(({ usedGrams, reservedGrams }) => usedGrams > 0 || reservedGrams > 0);
   const containers = await listFilledContainers(db, makerId, batches.map(({ id }) => id)); // prettier-ignore
   return {
     lot: {
       ...{ id: lotId, code: lot.code, onHold: lot.onHold, leftGrams: lot.leftGrams, packGrams: lot.packGrams, supplier: lot.supplier },
       ...{ material: lot.facts.slug, name: shownMaterial(lot.facts).name },
     },
+    /** What left it and went into no batch, g. */
+    byHandGrams: batches.reduce((left, { usedGrams }) => left - usedGrams, lot.packGrams - lot.leftGrams),
     batches: batches.map(({ id, code, formula, startedAt, finishedAt, usedGrams, reservedGrams }) => ({
       ...{ id, code, usedGrams, reservedGrams, isOpen: finishedAt === null },
       name: shownFormulaName(formula.name),
