@@ -4,6 +4,7 @@ export default [
   index("today/todayRoute.tsx"),
   route("shelf", "shelf/shelfRoute.tsx"),
   route("shelf/receive", "shelf/receiveRoute.tsx"),
+  route("shelf/outlook", "shelf/outlook/outlookRoute.tsx"),
   route("shelf/import", "shelf/importing/importRoute.tsx"),
   route("shelf/import/progress", "shelf/importing/progressRoute.ts"),
   route("shelf/lots.csv", "shelf/importing/exportRoute.ts", { id: "lots.csv" }),

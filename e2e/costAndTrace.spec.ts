@@ -74,7 +74,10 @@ test("a lot is put on hold with why, leads to the bottles it is in, and is asked
   await expect(fetched.getByRole("row", { name: /1 × Pump bottle, tall/ })).toBeVisible();
   await fetched.getByLabel("To whom Pump bottle, tall went").fill("dressing room 2");
   const kept = page.waitForResponse((response) => response.request().method() === "POST" && response.ok());
-  await fetched.getByRole("row", { name: /Pump bottle, tall/ }).getByRole("button", { name: "Keep" }).click();
+  await fetched
+    .getByRole("row", { name: /Pump bottle, tall/ })
+    .getByRole("button", { name: "Keep" })
+    .click();
   await kept;
   await expect(fetched.getByLabel("To whom Pump bottle, tall went")).toHaveValue("dressing room 2");
   expect(await seriousIn(page)).toEqual([]);

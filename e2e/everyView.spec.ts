@@ -40,6 +40,7 @@ const views = {
     ["bench", "/bench"],
     ["what is to be filled", "/fill"],
     ["containers", "/fill/containers"],
+    ["what can be made", "/shelf/outlook"],
     ["before a batch", `/bench/begin/5ea50000-0000-4000-8000-00000000c100/1`],
     ["salt-curve samples", "/bench/salt-samples/5ea50000-0000-4000-8000-00000000a200/1"],
     ["practice run", "/bench/practice/5ea50000-0000-4000-8000-00000000a200/1"],

@@ -1,5 +1,7 @@
 export { bookedForBatch, wantedOfLots } from "./bookedForBatch.ts";
 export type { Booked, Booking, LotShare } from "./bookedForBatch.ts";
+export { largestBatch } from "./largestBatch.ts";
+export type { LargestBatch } from "./largestBatch.ts";
 export { lotsOfLine } from "./lotsOfLine.ts";
 export type { LotOfLine, LotsOfLine } from "./lotsOfLine.ts";
 export { needsAttention } from "./needsAttention.ts";

@@ -1,0 +1,90 @@
+import { Stack, Text } from "@mantine/core";
+import { writtenMass } from "@tensidrum/core/quantities";
+import { Fragment } from "react";
+import { Link } from "react-router";
+import { DataTable } from "../../components/DataTable";
+import { PageHeader } from "../../components/PageHeader";
+import { Frame } from "../../frame/Frame";
+import { StationNav } from "../../frame/stationNav/StationNav";
+import { shelfStations } from "../shelfStation";
+import type { OpenOutlook } from "./outlook.server";
+
+/** What can be made of what stands on the shelf, and what is lacking for the rest. */
+export function OutlookPage({ open: { enough, less, lacking } }: { readonly open: OpenOutlook }) {
+  const count = enough.length + less.length + lacking.length;
+  return (
+    <Frame
+      head={<PageHeader>What can I make?</PageHeader>}
+      doors={<Link to="/shelf">Shelf</Link>}
+      line={<StationNav stations={shelfStations(`${enough.length} of ${count} formulas`)} />}
+    >
+      <title>What can I make?, Tensidrum</title>
+      <Stack gap="xl">
+        <Text m={0} maw={640} c="var(--ink-2)">
+          By the lots that are free, in date and not on hold. Water counts as there. What is reserved for a batch is not free.
+        </Text>
+        {count === 0 && (
+          <Text>
+            There is no formula yet. <Link to="/">Begin one on Today</Link>.
+          </Text>
+        )}
+        <Rows title="Enough for the batch as written" rows={enough} />
+        <Rows title="A smaller batch" rows={less} />
+        <Rows title="Something is not there" rows={lacking} />
+      </Stack>
+    </Frame>
+  );
+}
+
+function Rows({ title, rows }: { readonly title: string; readonly rows: OpenOutlook["enough"] }) {
+  if (rows.length === 0) return null;
+  return (
+    <section aria-label={title}>
+      <h2>{title}</h2>
+      <DataTable isRuled>
+        <thead>
+          <tr>
+            <th scope="col">formula</th>
+            <th scope="col" data-number>
+              batch as written
+            </th>
+            <th scope="col" data-number>
+              largest batch
+            </th>
+            <th scope="col">{rows[0]?.grams === 0 ? "lacks" : "used up by it"}</th>
+            <th scope="col">
+              <span className="only-for-readers">make it</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ id, name, number, batchGrams, grams, limitedBy, isFinal }) => (
+            <tr key={id}>
+              <th scope="row">
+                <Link to={`/sheet/${id}`}>{name}</Link> <small>v{number}</small>
+              </th>
+              <td data-number>{writtenMass(batchGrams)}</td>
+              <td data-number>
+                <strong>{grams === null ? "any" : grams === 0 ? "none" : writtenMass(roundedDown(grams))}</strong>
+              </td>
+              <td>
+                {limitedBy.map((material, at) => (
+                  <Fragment key={material.slug}>
+                    {at > 0 && ", "}
+                    <Link to={`/shelf/${material.slug}`}>{material.name}</Link>
+                  </Fragment>
+                ))}
+              </td>
+              <td>{grams !== 0 && (isFinal ? <Link to={`/bench/begin/${id}/${number}`}>Make it</Link> : "a draft")}</td>
+            </tr>
+          ))}
+        </tbody>
+      </DataTable>
+    </section>
+  );
+}
+
+/** To whole grams, downwards: what is promised is there. */
+function roundedDown(grams: number): number {
+  return grams >= 10 ? Math.floor(grams) : Math.floor(grams * 10) / 10;
+}
