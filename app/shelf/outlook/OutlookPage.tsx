@@ -36,6 +36,9 @@ export function OutlookPage({ open: { enough, less, lacking } }: { readonly open
   );
 }
 
+/** A column a phone has no room for. */
+const WIDE = "mantine-visible-from-sm";
+
 function Rows({ title, rows }: { readonly title: string; readonly rows: OpenOutlook["enough"] }) {
   if (rows.length === 0) return null;
   return (
@@ -45,7 +48,7 @@ function Rows({ title, rows }: { readonly title: string; readonly rows: OpenOutl
         <thead>
           <tr>
             <th scope="col">formula</th>
-            <th scope="col" data-number>
+            <th scope="col" data-number className={WIDE}>
               batch as written
             </th>
             <th scope="col" data-number>
@@ -63,7 +66,9 @@ function Rows({ title, rows }: { readonly title: string; readonly rows: OpenOutl
               <th scope="row">
                 <Link to={`/sheet/${id}`}>{name}</Link> <small>v{number}</small>
               </th>
-              <td data-number>{writtenMass(batchGrams)}</td>
+              <td data-number className={WIDE}>
+                {writtenMass(batchGrams)}
+              </td>
               <td data-number>
                 <strong>{grams === null ? "any" : grams === 0 ? "none" : writtenMass(roundedDown(grams))}</strong>
               </td>
