@@ -74,7 +74,7 @@ export const benchForm: Joi.ObjectSchema<BenchForm> = group({
   by: cell,
   bead: group(Object.fromEntries(beadFields.map((field) => [field, cell])) as Record<(typeof beadFields)[number], typeof cell>),
   count: cell,
-  row: text(80),
+  row: text(120),
   number: cell,
   works: cell,
   check: cell,

@@ -31,7 +31,8 @@ export type SheetEditor = ReturnType<typeof useSheetEditor>;
 export function useSheetEditor(loaded: TypedSheet, versionId: string) {
   const [history, dispatch] = useReducer(sheetHistory, loaded, startHistory);
   const [openLineId, setOpenLine] = useState<string | null>(null);
-  const [phase, setPhase] = useState(loaded.phases.at(-1)?.letter ?? "A");
+  // Of a sheet with parts the next line is for all of them, until the hand is on one.
+  const [phase, setPhase] = useState(loaded.phases.findLast(({ part }) => part === undefined)?.letter ?? "A");
   const [wantedFocus, setWantedFocus] = useState<string | null>(null);
 
   const resume = useCallback((before: SheetHistory) => dispatch({ kind: "resume", history: before }), []);

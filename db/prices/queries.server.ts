@@ -6,7 +6,7 @@ import { priceWishes } from "./schema";
 /** What was settled for a formula; where nothing was, what was settled last for another, but for its shop. */
 export async function findPriceWish(db: Executor, makerId: string, formulaId: string | null): Promise<PriceWish | undefined> {
   const { labelEach, marginPercent, taxPercent, shopPer100Grams } = priceWishes;
-  const isOwn = formulaId === null ? sql<boolean>`false` : sql<boolean>`${priceWishes.formulaId} = ${formulaId}`;
+  const isOwn = sql<boolean>`${priceWishes.formulaId} is not distinct from ${formulaId}::uuid`;
   const [row] = await db
     .select({ isOwn, labelEach, marginPercent, taxPercent, shopPer100Grams })
     .from(priceWishes)

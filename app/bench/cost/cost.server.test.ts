@@ -2,6 +2,7 @@ import type { BatchEntry } from "@tensidrum/core/process";
 import { beforeAll, describe, expect, it } from "vitest";
 import { listContainers } from "../../../db/containers/queries.server";
 import { demoFormulas } from "../../../db/demo/formulas";
+import { deleteFormula } from "../../../db/formulas/writes.server";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { begin } from "../begin/begin.server";
@@ -87,6 +88,14 @@ describe("what a batch cost", () => {
     expect(kept).toEqual({ label: "0.1", margin: "40", tax: "20", shop: "5" });
     expect(cost.kinds[0]?.each).toBeCloseTo(before + 0.1, 9);
     expect(cost.kinds[0]?.priceWithTax).toBeCloseTo(((before + 0.1) / 0.6) * 1.2, 9);
+  });
+
+  it("is told also when its formula was deleted, with what was settled last for another; nothing is kept for it", async () => {
+    await deleteFormula(database(), currentMakerId(), formulaId);
+    const { isKept, cost, beside } = await openCost(id);
+    expect([isKept, beside]).toEqual([false, []]);
+    expect(cost.materialsTotal).toBeGreaterThan(0);
+    expect((await keepWish(id, typed)).map(({ message }) => message)).toEqual([expect.stringContaining("was deleted")]);
   });
 
   it.each([

@@ -38,7 +38,15 @@ export function FillPlanner({ filling, containers, density }: FillPlannerProps) 
   const choices = containers.map(choiceOf);
   const smallest = [...choices].sort((a, b) => a.nominalMl - b.nominalMl)[0]?.container ?? "";
   const [wish, setWish] = useState<Wish>({
-    ...{ density: "", volume: "", counts: {}, testers: "", retained: smallest, testerOf: smallest, isToTheLip: false },
+    ...{
+      density: "",
+      volume: "",
+      counts: {},
+      testers: "",
+      retained: isKeptOfOther(filling) ? "" : smallest,
+      testerOf: smallest,
+      isToTheLip: false,
+    },
     rest: choices
       .filter(({ pieces }) => pieces !== 0)
       .map(({ container }) => container)
@@ -194,6 +202,12 @@ function ContainerSelect({ label, value, choices, onChange }: ContainerSelectPro
 function nextPart({ parts, rows }: Filling): FillingPart {
   const isPlanned = ({ part }: FillingPart): boolean => rows.some((row) => row.count > 0 && (row.part ?? null) === part);
   return parts.find((one) => !isPlanned(one)) ?? parts[0] ?? { part: null, toFillGrams: 0, filledGrams: 0 };
+}
+
+/** One is kept to watch of another part already: one of the batch is enough, unless the maker wants more. */
+function isKeptOfOther(filling: Filling): boolean {
+  const { part } = nextPart(filling);
+  return filling.rows.some((row) => row.use === "retained" && row.count > 0 && (row.part ?? null) !== part);
 }
 
 /** What is planned of the other parts stays as it is. */

@@ -9,7 +9,7 @@ const MOST_LABELS = 500;
 
 /** Which containers of the batch the label is for, and how it begins where none is kept. */
 const questions = group({
-  row: text(80),
+  row: text(120),
   template: choice(["", ...labelTemplates], ""),
   paper: choice(papers, "a4"),
   count: whole(1, MOST_LABELS),
@@ -28,7 +28,7 @@ export function readBatch(batch: string | undefined): string {
   return readAddress(group({ batch: id() }), { batch }, nothing).batch;
 }
 
-const sent = group({ row: text(80), design: text(200_000) });
+const sent = group({ row: text(120), design: text(200_000) });
 
 /** Reads the label a page sends. */
 export async function readSentLabel(request: Request): Promise<{ readonly row: string; readonly design: LabelDesign }> {

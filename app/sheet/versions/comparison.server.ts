@@ -1,4 +1,5 @@
 import { differenceOf } from "@tensidrum/core/assessment";
+import { wholeLines } from "@tensidrum/core/formula";
 import { nameOfSlug } from "@tensidrum/core/library";
 import type { VersionFormula } from "./versionFormula.server";
 
@@ -10,7 +11,7 @@ export function comparisonOf(before: Compared, after: Compared, saltPeaks: Reado
   const difference = differenceOf(before.formula, after.formula, libraries, { saltPeaks });
   return {
     head: difference.head,
-    lineCount: new Set([...before.formula.lines, ...after.formula.lines].map(({ id }) => id)).size,
+    lineCount: new Set([...wholeLines(before.formula), ...wholeLines(after.formula)].map(({ id }) => id)).size,
     lines: difference.lines.map(({ id, before: a, after: b }) => ({
       id,
       name: b === null ? nameOfSlug(a?.material ?? "", before.materials) : nameOfSlug(b.material, after.materials),

@@ -27,10 +27,12 @@ export function labelCautions(sheet: ResolvedSheet, profile: Profile): readonly 
       for (const flag of leaf.material.flags) if (flag in TRACES) flags.add(flag);
     }
   }
+  const hasGrains = sheet.lines.some(({ material, percent }) => percent > 0 && material.role === "exfoliant");
   const traces = Object.entries(TRACES).flatMap(([flag, word]) => (flags.has(flag) ? [word] : []));
   return [
     ...ALWAYS,
     ...(traces.length > 0 ? [`Contains, or may contain traces of: ${traces.join(", ")}.`] : []),
+    ...(hasGrains ? ["Holds grains that scrub: rub gently, never on sore skin or near the eyes."] : []),
     ...(profile.slug === "powder-cleanser" ? ["Powder: do not breathe in the dust; keep it dry."] : []),
     ...(profile.slug === "cleansing-oil" ? ["Keep water and wet fingers out of the container."] : []),
     ...(profile.slug === "shake-remover" ? ["Shake before use."] : []),

@@ -173,6 +173,15 @@ describe("what a label says", () => {
   const usual = { naming: "inci", market: "eu", netIn: "mass", openMonths: null } as const;
   const texts = labelTexts(batch, usual);
 
+  it("of a scrub says to rub gently", () => {
+    const scrub = sheetOf([
+      ["water-distilled", "q.s."],
+      ["pumice-powder", 8],
+    ]);
+    expect(labelTexts({ ...batch, formula: scrub }, usual).cautions).toContain("Holds grains that scrub");
+    expect(texts.cautions).not.toContain("grains");
+  });
+
   it("of a stock solution: for the bench, with what its material asks for", () => {
     const acid = sheetOf([
       ["water-distilled", "q.s."],
