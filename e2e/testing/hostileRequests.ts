@@ -82,7 +82,6 @@ const reading = [
   "/shelf/:id",
   "/shelf/:id/own",
   "/shelf/lots/:id/label",
-  "/shelf/outlook",
   "/shelf/lots/:id/trace",
   "/shelf/lots/:id/trace.csv",
   "/scents/:id",
