@@ -21,6 +21,7 @@ import {
   withPhaseTitle,
   withRestLine,
 } from "./typed/editing";
+import { titleField } from "./typed/readTyped";
 import { useKeptHistory } from "./saving/useKeptHistory";
 import { type SheetHistory, sheetHistory, startHistory } from "./typed/sheetHistory";
 import type { TypedAim, TypedLine, TypedMeasured, TypedSheet } from "./typed/typedSheet";
@@ -34,6 +35,8 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
   // Of a sheet with parts the next line is for all of them, until the hand is on one.
   const [phase, setPhase] = useState(loaded.phases.findLast(({ part }) => part === undefined)?.letter ?? "A");
   const [wantedFocus, setWantedFocus] = useState<string | null>(null);
+  /** A part was just added and wants its name. */
+  const [isNaming, setNaming] = useState(false);
 
   const resume = useCallback((before: SheetHistory) => dispatch({ kind: "resume", history: before }), []);
   const isHistoryRead = useKeptHistory(versionId, history, resume);
@@ -82,6 +85,7 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
       addNewPart: () => {
         change(null, withNewPart);
         setPhase("");
+        setNaming(true);
       },
       undo: () => void isHistoryRead.current.then(() => dispatch({ kind: "undo" })),
       redo: () => void isHistoryRead.current.then(() => dispatch({ kind: "redo" })),
@@ -96,6 +100,13 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
     focusPercent(wantedFocus);
     setWantedFocus(null);
   }, [wantedFocus, history.now]);
+
+  useEffect(() => {
+    const newest = history.now.phases.at(-1);
+    if (!isNaming || newest?.part === undefined) return;
+    document.querySelector<HTMLInputElement>(`input[name="${titleField(newest.letter)}"]`)?.focus();
+    setNaming(false);
+  }, [isNaming, history.now]);
 
   const lastLetter = history.now.phases.at(-1)?.letter ?? "A";
   const newLinePhase = history.now.phases.some(({ letter }) => letter === phase) ? phase : lastLetter;
