@@ -65,7 +65,8 @@ export function CostPage({ open, answered }: CostPageProps) {
                 </Text>
               </div>
             )}
-            {cost.kinds.length > 0 ? <Kinds kinds={cost.kinds} /> : <Text>Nothing of it is filled for use yet.</Text>}
+            {isPriced && cost.kinds.length > 0 && <Kinds kinds={cost.kinds} />}
+            {cost.kinds.length === 0 && <Text>Nothing of it is filled for use yet.</Text>}
             <Materials open={open} />
             {cost.unpriced.length > 0 && <Text role="status">Without a price: {cost.unpriced.join(", ")}. It costs more than that.</Text>}
             {beside.length > 0 && <Beside open={open} />}
@@ -73,7 +74,7 @@ export function CostPage({ open, answered }: CostPageProps) {
         </Grid.Col>
         <Grid.Col span={{ base: 12, md: 5 }}>
           <Stack gap="lg">
-            {one !== undefined && layers.length > 0 && (
+            {isPriced && one !== undefined && layers.length > 0 && (
               <section aria-labelledby="layers-head">
                 <h2 id="layers-head">Where the money goes</h2>
                 <Text size="sm" c="var(--ink-2)">
