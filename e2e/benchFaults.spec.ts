@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
 import { startCluster } from "../scripts/cluster.mjs";
 import { acknowledged, beginBatch, done, GREEN_ROOM_BATCH, takeTyped, typedWeight } from "./testing/atTheBench";
+import { killed } from "./testing/killed";
 import { expect, FAILED_LOAD, test } from "./testing/test";
 
 // While the database is gone a form is answered with 503.
@@ -34,9 +35,7 @@ test("the server killed in the middle of weighing: after a restart every acknowl
   const page = await browser.newPage({ baseURL: application.address });
   const batch = await beforeFirstWeight(page);
   const grams = await takeWeight(page);
-  const ended = new Promise((resolve) => application.process.on("exit", resolve));
-  application.process.kill("SIGKILL");
-  await ended;
+  await killed(application);
   await page.close();
 
   application = await start({ DATABASE_URL: cluster.url });

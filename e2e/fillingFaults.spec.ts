@@ -4,6 +4,7 @@ import { acknowledged, GREEN_ROOM_BATCH, takeTyped } from "./testing/atTheBench"
 import { cutWire } from "./testing/cutWire";
 import { madeBatch } from "./testing/madeBatch";
 import { pageKept } from "./testing/pageKept";
+import { killed } from "./testing/killed";
 import { expect, FAILED_LOAD, scriptsReady, test } from "./testing/test";
 
 test.use({ ownApplication: "filling", allowedConsole: [FAILED_LOAD, /ERR_CONNECTION_REFUSED/] });
@@ -73,9 +74,7 @@ test("the server killed while bottles are filled: after a restart every acknowle
   await takeTyped(page);
   await expect(bottle(page, 2)).toBeVisible();
   await acknowledged(page);
-  const ended = new Promise((resolve) => application.process.on("exit", resolve));
-  application.process.kill("SIGKILL");
-  await ended;
+  await killed(application);
   await page.close();
 
   application = await start({ DATABASE_URL: cluster.url });

@@ -35,7 +35,7 @@ export function useSheetEditor(loaded: TypedSheet, versionId: string) {
   // Of a sheet with parts the next line is for all of them, until the hand is on one.
   const [phase, setPhase] = useState(loaded.phases.findLast(({ part }) => part === undefined)?.letter ?? "A");
   const [wantedFocus, setWantedFocus] = useState<string | null>(null);
-  /** A part was just added and wants its name. */
+  /** A part was just added and is to be named. */
   const [isNaming, setNaming] = useState(false);
 
   const resume = useCallback((before: SheetHistory) => dispatch({ kind: "resume", history: before }), []);

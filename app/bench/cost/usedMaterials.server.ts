@@ -1,4 +1,5 @@
 import type { BatchCostFacts, UsedMaterial } from "@tensidrum/core/packaging";
+import { wholeLines } from "@tensidrum/core/formula";
 import { shownMaterial } from "@tensidrum/core/library";
 import { fillingOf, type BatchEntry, type BatchPlan } from "@tensidrum/core/process";
 import { listBatchLots } from "../../../db/batches/queries.server";
@@ -28,7 +29,7 @@ export async function usedMaterials(view: BatchView, plan: BatchPlan, all: reado
     return [{ name: facts === undefined ? code : shownMaterial(facts).name, code, grams: usedGrams, price, packGrams }];
   });
   const fromLot = new Set(shares.map(({ line }) => line));
-  const slugOf = new Map(plan.formula.lines.map(({ id, material }) => [id, material]));
+  const slugOf = new Map(wholeLines(plan.formula).map(({ id, material }) => [id, material]));
   const isWater = (line: string): boolean => plan.materials.get(slugOf.get(line) ?? "")?.role === "water";
   const bare = (name: string, grams: number): UsedMaterial => ({ name, code: "", grams, price: null, packGrams: 1 });
   return [

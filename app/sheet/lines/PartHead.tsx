@@ -1,4 +1,4 @@
-import { memo } from "react";
+import { memo, useState } from "react";
 import { addUpToField, mayAddField, readShare, shareField, titleField } from "../typed/readTyped";
 import { MAY_ADD_LENGTH, PHASE_TITLE_LENGTH, type TypedPart, type TypedPhase } from "../typed/typedSheet";
 import { writtenMass, writtenShort } from "@tensidrum/core/quantities";
@@ -22,6 +22,7 @@ const USUAL_ADDED = "10";
 /** Over the lines of a part: its name, its share of the batch, and what others may add where it is left open. */
 export const PartHead = memo(function PartHead({ phase, part, batchGrams, isDraft, isEmpty, problems, actions }: PartHeadProps) {
   const { letter, title } = phase;
+  const [isOpened, setOpened] = useState(false);
   const share = readShare(part.share, batchGrams);
   const name = title === "" ? `part ${letter}` : title;
   const isOpen = part.addUpTo.trim() !== "";
@@ -61,7 +62,14 @@ export const PartHead = memo(function PartHead({ phase, part, batchGrams, isDraf
             </span>
           )}
           {isDraft && part.addUpTo === "" && (
-            <button type="button" className={classes.leaveOpen} onClick={() => actions.typePart(letter, "addUpTo", USUAL_ADDED)}>
+            <button
+              type="button"
+              className={classes.leaveOpen}
+              onClick={() => {
+                setOpened(true);
+                actions.typePart(letter, "addUpTo", USUAL_ADDED);
+              }}
+            >
               leave open for others
             </button>
           )}
@@ -72,6 +80,8 @@ export const PartHead = memo(function PartHead({ phase, part, batchGrams, isDraf
                 className={classes.number}
                 name={addUpToField(letter)}
                 value={part.addUpTo}
+                // The button that was pressed is gone: the caret goes to what it opened.
+                autoFocus={isOpened}
                 readOnly={!isDraft}
                 inputMode="decimal"
                 autoComplete="off"

@@ -35,7 +35,7 @@ export function CostReading() {
       grams,
       pack: packOfLots(chosen.get(id) ?? [], grams) ?? packPriceOf(lots, materialOf.get(id) ?? ""),
     }));
-    const of = costOf({ lines, pieces: [], yieldGrams: formula.batchGrams, containers: 0 });
+    const of = costOf(lines, formula.batchGrams);
     const names = of.unpriced.map((id) => {
       const material = known.materials.bySlug.get(materialOf.get(id) ?? "");
       return material === undefined ? id : shownMaterial(namedAsWritten(material, writtenOf.get(id))).name;

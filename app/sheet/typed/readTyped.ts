@@ -1,4 +1,4 @@
-import type { Aim, Measured, ProfileSlug } from "@tensidrum/core/formula";
+import type { Aim, KeptPhase, Measured, ProfileSlug } from "@tensidrum/core/formula";
 import { partName, profileOf } from "@tensidrum/core/formula";
 import { isBlank, readMassGrams, readNumber, readPercent, textProblem, writtenShort, type ReadNumber } from "@tensidrum/core/quantities";
 import type { FieldProblem } from "../../frame/formAnswer";
@@ -22,24 +22,13 @@ export interface ReadLine {
   readonly lots: readonly { readonly lotId: string; readonly grams: number | null }[];
 }
 
-export interface ReadPhase {
-  readonly letter: string;
-  readonly title: string;
-  readonly temperatureC: number | null;
-  /** Of the batch, %, where it is a part. */
-  readonly sharePercent: number | null;
-  /** What others may add to the part, % of what they finish. */
-  readonly addUpToPercent: number | null;
-  readonly mayAdd: string;
-}
-
 export interface ReadSheet {
   readonly name: string;
   readonly profile: ProfileSlug;
   readonly batchGrams: number;
   readonly aim: Aim;
   readonly measured: Measured;
-  readonly phases: readonly ReadPhase[];
+  readonly phases: readonly KeptPhase[];
   readonly lines: readonly ReadLine[];
   readonly method: string;
 }
@@ -128,7 +117,7 @@ function readPart(
   { share, addUpTo, mayAdd }: TypedPart,
   batchGrams: number,
   say: Say,
-): typeof noPart | Omit<ReadPhase, "letter" | "title" | "temperatureC"> {
+): typeof noPart | Omit<KeptPhase, "letter" | "title" | "temperatureC"> {
   const read = readShare(share, batchGrams);
   if (!read.ok || read.value <= 0 || read.value > 100)
     say(shareField(letter), "Give the share of this part: above 0 and up to 100 %, or its grams with the unit.");
@@ -151,7 +140,7 @@ export function readShare(share: string, batchGrams: number): ReadNumber {
 const WHOLE_PERCENT = 100.005;
 
 /** What parts cannot be together: two of one name, more than the batch, or filled up by a line of their own. */
-function sayOfParts(typed: TypedSheet, phases: readonly ReadPhase[], say: Say): void {
+function sayOfParts(typed: TypedSheet, phases: readonly KeptPhase[], say: Say): void {
   const parts = phases.filter(({ sharePercent }) => sharePercent !== null);
   const names = parts.map(({ title, letter }) => partName(title, letter));
   parts.forEach(({ letter }, at) => {

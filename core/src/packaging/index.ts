@@ -1,7 +1,7 @@
 export { claimsIn } from "./claims.ts";
 export type { Claim } from "./claims.ts";
 export { costOf } from "./cost.ts";
-export type { Cost, CostWish, CostedLine, CostedPiece, PackPrice } from "./cost.ts";
+export type { Cost, CostedLine, PackPrice } from "./cost.ts";
 export { bestMix } from "./filling/bestMix.ts";
 export type { ContainerMix, MixChoice } from "./filling/bestMix.ts";
 export { fillCount, fillMassGrams } from "./filling/fillMass.ts";

@@ -134,32 +134,22 @@ describe("the best mix of sizes", () => {
 });
 
 describe("cost", () => {
-  const wish = {
-    lines: [{ line: "b", grams: 120, pack: { price: 14, packGrams: 1000 } }],
-    pieces: [{ name: "bottle", count: 11, priceEach: 0.9 }],
-    yieldGrams: 2900,
-    containers: 11,
-  };
+  const line = { line: "b", grams: 120, pack: { price: 14, packGrams: 1000 } };
 
-  it("120 g of 14 the kilogram and 11 bottles at 0.90: 1.68 + 9.90 = 11.58, 1.7545 each at a margin of 40 %", () => {
-    const cost = costOf({ ...wish, marginPercent: 40, shopPricePer100Grams: 2 });
-    expect(cost.total).toBeCloseTo(11.58, 9);
-    expect(cost.per100Grams).toBeCloseTo(0.39931, 5);
-    expect(cost.perContainer).toBeCloseTo(1.052727, 6);
-    expect(cost.priceForMargin).toBeCloseTo(1.754545, 6);
-    expect(cost.shopRatio).toBeCloseTo(0.199655, 6);
-    expect(cost.unpriced).toEqual([]);
+  it("120 g of 14 the kilogram are 1.68, in 600 g 0.28 for 100 g", () => {
+    const { total, per100Grams, unpriced } = costOf([line], 600);
+    expect([total, per100Grams, unpriced]).toEqual([expect.closeTo(1.68, 9), expect.closeTo(0.28, 9), []]);
   });
 
-  it("names what has no price, and knows nothing per container without one", () => {
-    const cost = costOf({ ...wish, lines: [...wish.lines, { line: "x", grams: 5, pack: null }], containers: 0 });
-    expect(cost.unpriced).toEqual(["x"]);
-    expect([cost.perContainer, cost.priceForMargin, cost.shopRatio]).toEqual([null, null, null]);
+  it("names what has no price, and knows nothing for 100 g of nothing", () => {
+    expect(costOf([line, { line: "x", grams: 5, pack: null }, { line: "y", grams: 0, pack: null }], 0)).toMatchObject({
+      unpriced: ["x"],
+      per100Grams: null,
+    });
   });
 
-  it("refuses a margin of all and a pack of nothing", () => {
-    expect(() => costOf({ ...wish, marginPercent: 100 })).toThrow("margin");
-    expect(() => costOf({ ...wish, lines: [{ line: "b", grams: 1, pack: { price: 1, packGrams: 0 } }] })).toThrow("line b");
+  it("refuses a pack of nothing", () => {
+    expect(() => costOf([{ line: "b", grams: 1, pack: { price: 1, packGrams: 0 } }], 1)).toThrow("line b");
   });
 });
 
@@ -252,10 +242,7 @@ describe("named parts", () => {
     const [juniper, plain] = costOfParts(parted, lines);
     expect(juniper?.materials).toBeCloseTo(0.002 * 358.92 + 0.108, 9);
     expect(plain?.per100Grams).toBeCloseTo(0.2, 9);
-    expect((juniper?.materials ?? 0) + (plain?.materials ?? 0)).toBeCloseTo(
-      costOf({ lines, pieces: [], yieldGrams: 600, containers: 0 }).total,
-      9,
-    );
+    expect((juniper?.materials ?? 0) + (plain?.materials ?? 0)).toBeCloseTo(costOf(lines, 600).total, 9);
     expect(costOfParts({ ...parted, splits: [] }, lines)).toEqual([]);
   });
 
