@@ -6,7 +6,6 @@ export default [
   route("shelf/receive", "shelf/receiveRoute.tsx"),
   route("shelf/outlook", "shelf/outlook/outlookRoute.tsx"),
   route("shelf/import", "shelf/importing/importRoute.tsx"),
-  route("shelf/import/progress", "shelf/importing/progressRoute.ts"),
   route("shelf/lots.csv", "shelf/importing/exportRoute.ts", { id: "lots.csv" }),
   route("shelf/materials.csv", "shelf/importing/exportRoute.ts", { id: "materials.csv" }),
   route("shelf/materials.json", "shelf/importing/exportRoute.ts", { id: "materials.json" }),
@@ -62,6 +61,10 @@ export default [
   route("weighing/:formulaId/:number", "weighing/weighingRoute.tsx"),
   route("settings", "settings/settingsRoute.tsx"),
   route("settings/devices", "settings/devicesRoute.ts"),
+  route("settings/backups", "settings/backups/backupsRoute.tsx"),
+  route("settings/backups/file", "settings/backups/receiveRoute.ts"),
+  route("settings/backups/:name", "settings/backups/backupFileRoute.ts"),
+  route("progress", "frame/progress/progressRoute.ts"),
   route("materials.json", "sheet/materialsRoute.ts"),
   route("*", "frame/notFoundRoute.tsx"),
 ] satisfies RouteConfig;

@@ -4,6 +4,7 @@ import { makeDataFolder } from "../e2e/testing/dataFolder";
 import { startCluster } from "../scripts/cluster.mjs";
 import { startApplication } from "../e2e/testing/startApplication";
 import { makeFormula } from "./benchFormula";
+import { benchBackup } from "./backupBench";
 import { benchBatch } from "./batchBench";
 import { benchCore } from "./coreBench";
 import { benchFilling } from "./fillingBench";
@@ -43,6 +44,7 @@ try {
     steps: () => benchSteps(sheet),
     filling: benchFilling,
     label: () => benchLabel(application.address, `${folder.path}/label.json`),
+    backup: () => benchBackup(cluster.url, folder.path),
   };
   for (const [name, measure] of Object.entries(parts)) {
     if (wanted.length === 0 || wanted.includes(name)) results.push(...(await measure()));

@@ -16,5 +16,8 @@ export function helpText(): string {
     "",
     ...list,
     "",
+    "tensid backup [FILE]   everything of yours into one file, without the application",
+    "tensid restore FILE    makes everything as it is in the file; says what would change first",
+    "",
   ].join("\n");
 }

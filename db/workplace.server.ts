@@ -7,6 +7,8 @@ export interface AppState {
   readonly listeners: Map<string, Set<() => void>>;
   /** Makers of the sessions that were looked up; a session never changes its maker. */
   readonly makerOf: Map<string, string>;
+  /** Where backups are kept on this machine; null where it keeps none. */
+  readonly backupsFolder: string | null;
 }
 
 /** What a request works with. */
@@ -22,8 +24,8 @@ export const zoneOfMachine = (): string => new Intl.DateTimeFormat().resolvedOpt
 
 const workplaces = new AsyncLocalStorage<Workplace>();
 
-export function appStateOn(db: Database): AppState {
-  return { db, listeners: new Map(), makerOf: new Map() };
+export function appStateOn(db: Database, backupsFolder: string | null = null): AppState {
+  return { db, listeners: new Map(), makerOf: new Map(), backupsFolder };
 }
 
 /** Does a job with this workplace; so does everything it waits for. */

@@ -169,7 +169,21 @@ async function serve({ folder, revive, ...place }) {
     throw error;
   }
   writeFileSync(`${folder}/port`, `${port}\n`);
-  return { url: `postgresql://${SUPERUSER}@${encodeURIComponent(socket)}:${port}/${DATABASE}`, port, stop, ended };
+  return { url: urlOf(socket, port), port, stop, ended };
+}
+
+/** @param {string} socket @param {number} port */
+function urlOf(socket, port) {
+  return `postgresql://${SUPERUSER}@${encodeURIComponent(socket)}:${port}/${DATABASE}`;
+}
+
+/** The connection string of a server that runs from this folder; undefined where none does. @param {string} folder */
+export function runningCluster(folder) {
+  const [file, portFile] = [`${clusterFolder(folder)}/postmaster.pid`, `${folder}/port`];
+  if (!existsSync(file) || !existsSync(portFile)) return undefined;
+  const pid = Number(readFileSync(file, "utf8").split("\n")[0]);
+  if (!isAlive(pid) || commandOf(pid) !== "postgres") return undefined;
+  return urlOf(socketFolder(folder), Number(readFileSync(portFile, "utf8")));
 }
 
 /** Runs the server until it answers. @param {Place} place @param {readonly string[]} asClient */

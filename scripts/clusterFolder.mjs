@@ -23,7 +23,7 @@ export const SUPERUSER = "tensidrum";
 /** A socket's path may have 107 bytes; its name takes about twenty of them. */
 const LONGEST_SOCKET_FOLDER = 85;
 /** What a data folder of ours may hold; anything else belongs to somebody else. */
-const OURS = /^(?:postgres(?:\.new-\d+)?(?:\.password)?|socket|password|port|start\.pid|lock|lan|lost\+found)$/;
+const OURS = /^(?:postgres(?:\.new-\d+)?(?:\.password)?|socket|password|port|start\.pid|lock|lan|backups|lost\+found)$/;
 
 /**
  * A data folder for nobody but its owner, made when it is not there.

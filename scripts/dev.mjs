@@ -2,7 +2,7 @@ import { root } from "./commands.mjs";
 import { readOptions } from "./options.mjs";
 import { checkNode, ensureNodePackages } from "./packages.mjs";
 import { Obstacle, run, say } from "./say.mjs";
-import { checkPort, standUpDatabase } from "./standUp.mjs";
+import { BACKUPS, checkPort, standUpDatabase } from "./standUp.mjs";
 
 await run(async () => {
   const { port, demo, lan } = readOptions("bin/dev");
@@ -38,7 +38,7 @@ await run(async () => {
   const opened = openDatabase(database.url);
   closers.push(() => opened.close());
   // The application's code is loaded anew after every change; what it keeps between requests stays.
-  const state = appStateOn(opened.db);
+  const state = appStateOn(opened.db, BACKUPS);
   await prepareDatabase({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, say });
 
   const { guards } = await load();

@@ -9,6 +9,8 @@ import { Obstacle, say } from "./say.mjs";
 
 /** Where the project keeps its database; tests keep theirs elsewhere. */
 export const DATA = process.env.TENSIDRUM_DATA ?? `${root}/.data`;
+/** Where backups are kept: one of each day, and those that were asked for. */
+export const BACKUPS = `${DATA}/backups`;
 const OWNER = `${DATA}/start.pid`;
 
 /** Stops with a sentence when somebody listens on that port already. @param {number} port @param {string} [host] */

@@ -4,7 +4,7 @@ import { listenForFaults } from "./faults.mjs";
 import { readOptions } from "./options.mjs";
 import { checkNode, ensureNodePackages } from "./packages.mjs";
 import { Obstacle, run, say } from "./say.mjs";
-import { checkPort, closedPort, DATA, standUpDatabase } from "./standUp.mjs";
+import { BACKUPS, checkPort, closedPort, DATA, standUpDatabase } from "./standUp.mjs";
 
 await run(async () => {
   const { port, demo, lan } = readOptions("bin/start");
@@ -39,7 +39,8 @@ await run(async () => {
   const network = lan ? await localNetwork(port + 1) : undefined;
   listenForFaults({ describe: describeFault, end });
   try {
-    server = await serve({ port, connectionString: database.url, clientFolder: `${root}/build/client`, lan: network });
+    const options = { port, connectionString: database.url, clientFolder: `${root}/build/client`, lan: network };
+    server = await serve({ ...options, backupsFolder: BACKUPS, say });
   } catch (error) {
     // It was free at the start, but the database took its time.
     await database.stop();

@@ -11,6 +11,9 @@ const BUNDLE = `${FOLDER}/tensid.cjs`;
 /** The bundle as Node.js compiled it the first time; half the start is spared with it. */
 const COMPILED = `${FOLDER}/tensid.${process.version}.cache`;
 
+/** They need the database, the others only the core. */
+const DATABASE_COMMANDS = ["backup", "restore"];
+
 /** Time of the latest change under a path, ms. @param {string} path @returns {number} */
 function latestChange(path) {
   const stats = statSync(path);
@@ -82,5 +85,13 @@ function keepCompiled(script) {
 
 // Only the answer goes to standard output.
 sayOnStandardError();
-await run(ensureBundle);
-runBundle();
+const args = process.argv.slice(2);
+if (DATABASE_COMMANDS.includes(args[0] ?? "")) {
+  await run(async () => {
+    const { runBackup } = await import("./backup.mjs");
+    await runBackup(args);
+  });
+} else {
+  await run(ensureBundle);
+  runBundle();
+}

@@ -2,6 +2,7 @@ import { constants } from "node:zlib";
 import compression from "compression";
 import express, { type RequestHandler } from "express";
 import { createServer, type Server } from "node:http";
+import { keepDailyBackups } from "../db/backup/keptBackups.server";
 import { openDatabase } from "../db/client.server";
 import { appStateOn } from "../db/workplace.server";
 import { describeFault } from "../app/frame/describeFault.server";
@@ -12,6 +13,9 @@ import { knownMethods, sameOrigin } from "./guards/sameOrigin";
 import { serveLan, type LanOptions } from "./lan";
 import { pages } from "./pages";
 
+export { compareBackup, restoreBackup } from "../db/backup/restoreBackup.server";
+export { writeBackup } from "../db/backup/writeBackup.server";
+export { makerOfSession, THIS_MACHINE } from "../db/makers/queries.server";
 export { prepareDatabase } from "../db/prepare.server";
 export { appStateOn, describeFault, openDatabase, pages };
 
@@ -43,12 +47,15 @@ interface ServeOptions {
   readonly port: number;
   readonly connectionString: string;
   readonly clientFolder: string;
+  /** Where backups are kept; a new one each day. */
+  readonly backupsFolder: string;
+  readonly say: (step: string) => void;
   /** Absent: nobody but this machine reaches it. */
   readonly lan?: LanOptions | undefined;
 }
 
 /** Serves the built application on the loopback and, where it is wanted, to paired devices of the local network. */
-export async function serve({ port, connectionString, clientFolder, lan }: ServeOptions) {
+export async function serve({ port, connectionString, clientFolder, backupsFolder, say, lan }: ServeOptions) {
   const database = openDatabase(connectionString);
   const application = express();
   application.disable("x-powered-by");
@@ -64,7 +71,7 @@ export async function serve({ port, connectionString, clientFolder, lan }: Serve
   );
   application.use("/assets", express.static(`${clientFolder}/assets`, { immutable: true, maxAge: ONE_YEAR }));
   application.use(express.static(clientFolder, { maxAge: "1h", index: false }));
-  application.use(pages(appStateOn(database.db)));
+  application.use(pages(appStateOn(database.db, backupsFolder)));
   application.use(apology);
   const network = lan === undefined ? undefined : await serveLan(application, guards(lan.hosts), lan);
   if (network !== undefined) setTimeouts(network.server);
@@ -85,9 +92,11 @@ export async function serve({ port, connectionString, clientFolder, lan }: Serve
     server.once("error", reject);
     server.listen(port, "127.0.0.1", resolve);
   });
+  const endDaily = keepDailyBackups(database.db, { folder: backupsFolder, say });
   return {
     async close() {
       streams.close();
+      await endDaily();
       await Promise.all([server, ...(network === undefined ? [] : [network.server])].map(closeServer));
       await database.close();
     },

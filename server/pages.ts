@@ -1,3 +1,4 @@
+import { Readable } from "node:stream";
 import { parse as parseCookie } from "cookie";
 import { writeReadableStreamToWritable } from "@react-router/node";
 import type { Request as Incoming, RequestHandler, Response as Outgoing } from "express";
@@ -8,7 +9,7 @@ import { pairingDesk, refusedBefore, requestOrigin } from "../app/frame/requestC
 import { THIS_MACHINE } from "../db/makers/queries.server";
 import type { AppState } from "../db/workplace.server";
 import { busyPage } from "./busyPage";
-import { readBody } from "./guards/bodyLimits";
+import { readBody, streamedBody } from "./guards/bodyLimits";
 import { isEventStream } from "./guards/eventStreams";
 import { busyReading, busySending, type EarlyRefusal } from "./guards/refusals";
 import { Turns } from "./guards/turns";
@@ -25,8 +26,8 @@ export const pages =
   (state: AppState): RequestHandler =>
   async (incoming, outgoing, next) => {
     try {
-      const body = incoming.method === "POST" ? await readBody(incoming) : undefined;
-      const isRefused = body !== undefined && !Buffer.isBuffer(body);
+      const body = incoming.method === "POST" ? await bodyOf(incoming) : undefined;
+      const isRefused = body !== undefined && !Buffer.isBuffer(body) && !(body instanceof ReadableStream);
       // A refused body is not read to its end, so this connection can carry nothing more.
       if (isRefused) outgoing.set("Connection", "close");
       const release = isEventStream(incoming.path) ? undefined : await turns.take();
@@ -34,7 +35,7 @@ export const pages =
       try {
         const busy = incoming.method === "POST" ? busySending : busyReading;
         const refusal = release === "busy" ? busy : isRefused ? body : null;
-        const request = requestOf(incoming, outgoing, refusal === null && Buffer.isBuffer(body) ? body : undefined);
+        const request = requestOf(incoming, outgoing, refusal === null && !isRefused ? body : undefined);
         const answer = await handle(request, contextOf(incoming, outgoing, { refusal, state }));
         if (release !== "busy") release?.();
         await send(outgoing, answer);
@@ -45,6 +46,12 @@ export const pages =
       next(error);
     }
   };
+
+async function bodyOf(incoming: Incoming): Promise<Buffer | ReadableStream | EarlyRefusal> {
+  const streamed = streamedBody(incoming);
+  if (streamed === null) return readBody(incoming);
+  return streamed === "streamed" ? (Readable.toWeb(incoming) as ReadableStream) : streamed;
+}
 
 function isDocument(incoming: Incoming): boolean {
   return incoming.method === "GET" && !incoming.path.endsWith(".data") && (incoming.headers.accept ?? "").includes("text/html");
@@ -71,7 +78,7 @@ function contextOf(
 }
 
 /** The request as the routes take it. */
-function requestOf(incoming: Incoming, outgoing: Outgoing, body: Buffer | undefined): Request {
+function requestOf(incoming: Incoming, outgoing: Outgoing, body: Buffer | ReadableStream | undefined): Request {
   const headers = new Headers();
   for (const [name, values] of Object.entries(incoming.headers)) {
     for (const value of values === undefined ? [] : [values].flat()) headers.append(name, value);
@@ -93,8 +100,14 @@ function requestOf(incoming: Incoming, outgoing: Outgoing, body: Buffer | undefi
     method: incoming.method,
     headers,
     signal: gone.signal,
-    ...(body === undefined || body.length === 0 ? {} : { body: new Uint8Array(body) }),
+    ...sentBody(body),
   });
+}
+
+function sentBody(body: Buffer | ReadableStream | undefined): RequestInit {
+  // A stream is read while the answer waits; the declared types do not know of it yet.
+  if (body instanceof ReadableStream) return { body, duplex: "half" } as RequestInit;
+  return body === undefined || body.length === 0 ? {} : { body: new Uint8Array(body) };
 }
 
 async function send(outgoing: Outgoing, answer: Response): Promise<void> {

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { stationsSeenFrom } from "../frame/stationNav/stations";
@@ -65,6 +66,12 @@ export function SettingsPage({ settings, answered }: SettingsPageProps) {
           <section id="units" aria-labelledby="units-head">
             <h2 id="units-head">Money and mass</h2>
             <UnitsForm typed={typed?.intent === "units" ? typed.currency : null} message={saidOf("units")} />
+          </section>
+          <section id="backups" aria-labelledby="backups-head">
+            <h2 id="backups-head">Backups</h2>
+            <p className={classes.why}>
+              One of each day is kept here. <Link to="/settings/backups">Make one, take it to another machine, restore one</Link>
+            </p>
           </section>
           <section id="codes" aria-labelledby="codes-head">
             <h2 id="codes-head">Codes of batches</h2>

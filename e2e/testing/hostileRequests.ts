@@ -99,7 +99,7 @@ const searches = [
   "/shelf/materials/compare?one=:t&other=:t",
   "/shelf/make/solution?of=:t&strength=:t&grams=:t",
   "/shelf/make/water?name=:t&plant=:t&water=:t",
-  "/shelf/import/progress?job=:t",
+  "/progress?job=:t",
   `/sheet/${CURTAIN}?find=:t`,
   `/sheet/${CURTAIN}/difference?from=:t&to=:t`,
   `/scents/${SCENT}?profile=:t&percent=:t`,

@@ -12,6 +12,9 @@ const PASSED_OVER_MILLISECONDS = 5_000;
 
 const FORM_TYPES = ["application/x-www-form-urlencoded", "multipart/form-data"];
 
+/** Bodies that are too large to be held are handed on as they come. */
+const STREAMED = { path: /^\/settings\/backups\/file$/, type: "application/octet-stream" };
+
 interface BodyRule {
   readonly path: RegExp;
   readonly mostBytes: number;
@@ -42,13 +45,24 @@ const unpackers: ReadonlyMap<string, () => Readable & NodeJS.WritableStream> = n
   ["br", createBrotliDecompress],
 ]);
 
+/** Whether the body of a request goes on to its route as it comes, or why it is not taken; null for every other request. */
+export function streamedBody(request: Request): "streamed" | EarlyRefusal | null {
+  if (!STREAMED.path.test(request.path)) return null;
+  const type = typeOf(request);
+  return type === STREAMED.type ? "streamed" : wrongType(type === "" ? "something without a type" : type);
+}
+
+function typeOf(request: Request): string {
+  return (request.headers["content-type"] ?? "").split(";")[0]?.trim().toLowerCase() ?? "";
+}
+
 /** The body of a request, whole and unpacked, or why it is not taken. Nothing over the limit of its route is kept. */
 export async function readBody(request: Request): Promise<Buffer | EarlyRefusal> {
   const { mostBytes, types } = bodyRuleOf(request.path);
   const said = Number(request.headers["content-length"] ?? 0);
   const isEmpty = said === 0 && request.headers["transfer-encoding"] === undefined;
   if (isEmpty) return Buffer.alloc(0);
-  const type = (request.headers["content-type"] ?? "").split(";")[0]?.trim().toLowerCase() ?? "";
+  const type = typeOf(request);
   if (!types.includes(type)) return wrongType(type === "" ? "something without a type" : type);
   if (said > mostBytes) {
     await passOver(request);

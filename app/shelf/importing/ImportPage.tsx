@@ -1,14 +1,14 @@
 import { Button, Checkbox, NativeSelect, Textarea, UnstyledButton } from "@mantine/core";
-import { useEffect, useState } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { FileDrop } from "../../components/FileDrop";
 import { PageHeader } from "../../components/PageHeader";
 import { Frame } from "../../frame/Frame";
 import { shelfStations } from "../shelfStation";
+import { ProgressBar } from "../../frame/progress/ProgressBar";
+import { useJob } from "../../frame/progress/useJob";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { lotColumns, materialColumns } from "./columns";
 import type { ListPreview } from "./importList.server";
-import { ImportBar } from "./ImportBar";
 import classes from "./ImportPage.module.css";
 import type { FormAnswer } from "../../frame/formAnswer";
 import { FormError } from "../../components/FormError";
@@ -165,15 +165,8 @@ function Preview({ preview, isBusy }: { readonly preview: ListPreview; readonly 
         </Button>
         <Link to="/shelf/import">Begin again</Link>
         <Link to="/shelf">Leave it, import nothing</Link>
-        {isBusy && job !== "" && <ImportBar job={job} />}
+        {isBusy && job !== "" && <ProgressBar job={job} label="Import" first="reading the rows" />}
       </p>
     </Form>
   );
-}
-
-/** The page's name for its import; without scripts there is none, and no bar. */
-function useJob(): string {
-  const [job, setJob] = useState("");
-  useEffect(() => setJob(crypto.randomUUID()), []);
-  return job;
 }

@@ -1,4 +1,5 @@
-import { choice, file, group, keyed, list, text, tick, verbatim, whole, type TypedOf } from "../../frame/fields.server";
+import { choice, file, group, keyed, list, tick, verbatim, whole, type TypedOf } from "../../frame/fields.server";
+import { jobField } from "../../frame/progress/progress.server";
 import { lotColumns, materialColumns, type ColumnChoice } from "./columns";
 import type { ChosenRows } from "./importList.server";
 import type { ImportKind } from "./importRow";
@@ -18,7 +19,7 @@ export const importForm = group({
   /** What it was read as; then the columns stand for that. */
   wasKind: choice(["", ...kinds], ""),
   /** Identifier of the import, for its bar. */
-  job: text(40),
+  job: jobField(),
   columns: keyed(whole(0, MOST_COLUMNS - 1).allow("")).custom((columns: object, helpers) =>
     Object.keys(columns).every((field) => fields.includes(field)) ? columns : helpers.error("object.unknown"),
   ),
@@ -26,9 +27,6 @@ export const importForm = group({
   below: tick(),
 });
 export type TypedImport = TypedOf<typeof importForm>;
-
-/** How far which import has got. */
-export const progressQuestions = group({ job: text(40) });
 
 export interface WantedImport {
   readonly content: Uint8Array | string;

@@ -3,7 +3,7 @@ import type { FieldProblem } from "../../frame/formAnswer";
 import { wantedImport, type TypedImport } from "./importForm.server";
 import { importList, previewList, type ListPreview } from "./importList.server";
 import type { ImportKind } from "./importRow";
-import { forgetProgress, noteProgress } from "./progress.server";
+import { forgetProgress, noteProgress } from "../../frame/progress/progress.server";
 
 type Taken = { readonly imported: ImportKind } | { readonly preview: ListPreview | null; readonly problems: readonly FieldProblem[] };
 

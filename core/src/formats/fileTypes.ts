@@ -59,4 +59,13 @@ export interface UnmixFile {
   readonly ingredients: readonly { readonly name: string; readonly min?: number; readonly max?: number }[];
   /** Index of the last ingredient at or above 1 %, from 0; null where the label does not tell. */
   readonly onePercentLineAfter?: number | null;
+} /** The first line of a backup: what the lines below it hold. */
+export interface BackupHead {
+  readonly format: "tensidrum-backup/1";
+  /** ISO moment everything in it is of. */
+  readonly madeAt: string;
+  /** State of the tables it was made from: how many changes they had seen. */
+  readonly tables: number;
+  /** Lines of each kind, in the order they follow. */
+  readonly rows: Readonly<Record<string, number>>;
 }

@@ -1,4 +1,5 @@
 export type {
+  BackupHead,
   BeadDropFile,
   FindFile,
   MicellesFile,
@@ -11,11 +12,12 @@ export type {
 } from "./fileTypes.ts";
 export { formatNames } from "./formatNames.ts";
 export type { FormatName } from "./formatNames.ts";
-export { readBatch, readEntries } from "./readBatch.ts";
+export { readBatch, readEntries, readStoredEntry } from "./readBatch.ts";
 export type { BatchFile } from "./readBatch.ts";
 export {
   formatSchemas,
   readAny,
+  readBackupHead,
   readBeadDrop,
   readDilution,
   readFind,

@@ -1,10 +1,11 @@
+import Joi from "joi";
 import { wholeLines } from "../formula/resolveLines.ts";
 import type { FieldFault } from "../quantities/refusal.ts";
 import type { Formula } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import type { BatchEntry } from "../process/batch/entries.ts";
 import { checked, refusalOf } from "./checked.ts";
-import { batchSchema, entriesSchema } from "./files/batchFile.ts";
+import { batchSchema, entriesSchema, entryFields } from "./files/batchFile.ts";
 import { wholeFormula } from "./readFormula.ts";
 
 /** The record of a batch as a file tells it. */
@@ -84,6 +85,27 @@ const MAY: Partial<Readonly<Record<BatchEntry["kind"], readonly string[]>>> = {
   noted: ["step"],
   photographed: ["step"],
 };
+
+/** The shape of an entry of one kind, with what that kind must and may tell and nothing else. */
+const entrySchemas: ReadonlyMap<string, Joi.Schema> = new Map(
+  Object.entries(NEEDS).map(([kind, needs]) => {
+    const may = ["because", ...(MAY[kind as BatchEntry["kind"]] ?? [])];
+    const fields = [
+      ...["id", "at", "kind", ...needs].map((field) => [field, entryFields[field]?.required().invalid(null)]),
+      ...may.map((field) => [field, entryFields[field]]),
+    ];
+    return [kind, Joi.object(Object.fromEntries(fields) as Joi.SchemaMap)];
+  }),
+);
+
+/**
+ * Reads one entry that was stored before, quicker than `readEntries` and by the same rules.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+export function readStoredEntry(value: unknown): BatchEntry {
+  const kind = (value as { readonly kind?: unknown } | null)?.kind;
+  return checked<BatchEntry>((typeof kind === "string" ? entrySchemas.get(kind) : undefined) ?? Joi.object(entryFields), value);
+}
 
 /**
  * Reads entries of a batch as a device sends them.

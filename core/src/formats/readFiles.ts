@@ -5,6 +5,7 @@ import type { Formula } from "../formula/types.ts";
 import { withOwnMaterials } from "../formula/resolveLines.ts";
 import type { Material, MaterialsBySlug } from "../library/material.ts";
 import { checked, refusalOf } from "./checked.ts";
+import { backupHeadSchema } from "./files/backupFile.ts";
 import { batchSchema } from "./files/batchFile.ts";
 import { dilutionSchema, micellesSchema, unmixSchema } from "./files/blendFiles.ts";
 import { formulaSchema } from "./files/formulaFile.ts";
@@ -14,6 +15,7 @@ import { materialsFileSchema } from "./files/materialFile.ts";
 import { findSchema, recipeSchema } from "./files/textFiles.ts";
 import type { FormatName } from "./formatNames.ts";
 import type {
+  BackupHead,
   BeadDropFile,
   FindFile,
   MicellesFile,
@@ -45,6 +47,7 @@ export const formatSchemas: Readonly<Record<FormatName, Joi.ObjectSchema>> = {
   "tensidrum-find/1": findSchema,
   "tensidrum-batch/1": batchSchema,
   "tensidrum-label/1": labelSchema,
+  "tensidrum-backup/1": backupHeadSchema,
 };
 
 export interface DilutionFile extends DilutionParts {
@@ -215,6 +218,12 @@ function boxFaults({ boxes }: LabelDesign): readonly FieldFault[] {
   });
 }
 
+/**
+ * Reads the first line of a backup, format tensidrum-backup/1.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+export const readBackupHead = (value: unknown): BackupHead => readPlain("tensidrum-backup/1", value);
+
 /** Reads a file of any format by the rules of that format. */
 export function readAny(format: FormatName, value: unknown, library: MaterialsBySlug): unknown {
   switch (format) {
@@ -246,5 +255,7 @@ export function readAny(format: FormatName, value: unknown, library: MaterialsBy
       return readBatch(value, library);
     case "tensidrum-label/1":
       return readLabelDesign(value);
+    case "tensidrum-backup/1":
+      return readBackupHead(value);
   }
 }

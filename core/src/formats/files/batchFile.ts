@@ -15,8 +15,8 @@ const moment = Joi.string()
 
 const phField = Joi.number().min(0).max(14);
 
-/** What happened, in order. Which fields stand with which kind is for the reader. */
-const entry = Joi.object({
+/** What an entry can tell. Which fields stand with which kind is for the reader. */
+export const entryFields: Readonly<Record<string, Joi.Schema>> = {
   id: idField.required(),
   at: moment.required(),
   kind: Joi.string()
@@ -107,9 +107,10 @@ const entry = Joi.object({
   minutes: positiveField,
   wait: idField,
   yieldGrams: positiveField,
-});
+};
 
-export const entriesSchema = Joi.array().items(entry).max(MOST_ENTRIES).required();
+/** What happened, in order. */
+export const entriesSchema = Joi.array().items(Joi.object(entryFields)).max(MOST_ENTRIES).required();
 
 /** The record of a batch: what it was planned from, its lots, and everything that was entered. */
 export const batchSchema = Joi.object({

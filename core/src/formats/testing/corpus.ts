@@ -396,5 +396,15 @@ const labels: readonly CorpusFile[] = [
   beyond(L, "a box that stands twice", { ...label, boxes: [labelBox, labelBox] }, "boxes[1].id"),
 ];
 
+const K = "tensidrum-backup/1";
+const backupHead = { format: K, madeAt: "2026-11-30T08:00:00.000Z", tables: 27, rows: { formulas: 2, lots: 14 } };
+const backups: readonly CorpusFile[] = [
+  good(K, "the head of a backup", backupHead),
+  good(K, "of a maker who has nothing", { ...backupHead, rows: {} }),
+  bad(K, "no moment", without(backupHead, "madeAt"), "madeAt"),
+  bad(K, "fewer rows than none", { ...backupHead, rows: { lots: -1 } }, "rows.lots"),
+  bad(K, "half a change of the tables", { ...backupHead, tables: 2.5 }, "tables"),
+];
+
 /** Good and bad files of every format. */
-export const corpus: readonly CorpusFile[] = [...formulas, ...others, ...measured, ...batchFiles, ...labels];
+export const corpus: readonly CorpusFile[] = [...formulas, ...others, ...measured, ...batchFiles, ...labels, ...backups];
