@@ -86,5 +86,7 @@ function sentence(groups: readonly ChangedGroup[], isEmptyHere: boolean, isSame:
   if (isSame) return "All is here as it is in the backup. There is nothing to restore.";
   if (isEmptyHere) return "Nothing is here yet. Everything comes from the backup.";
   const goes = groups.some(({ removed }) => removed > 0);
-  return goes ? "Restoring it makes all as it was then. What was made since is removed." : "Restoring it brings back what is missing or changed. Nothing is removed.";
+  return goes
+    ? "Restoring it makes all as it was then. What was made since is removed."
+    : "Restoring it brings back what is missing or changed. Nothing is removed.";
 }
