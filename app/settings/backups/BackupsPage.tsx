@@ -1,4 +1,4 @@
-import { Alert, Anchor, Button, Code, Group, Stack, Text } from "@mantine/core";
+import { Anchor, Button, Code, Grid, Group, Stack, Text } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
 import { DataTable } from "../../components/DataTable";
 import { FormError } from "../../components/FormError";
@@ -42,10 +42,12 @@ export function BackupsPage({ open: { kept, bytes, folder, made, restored }, ans
       line={<StationNav stations={stationsSeenFrom(null, { to: "/", state: "from Today", isAlarm: false })} />}
     >
       <title>Backups, Tensidrum</title>
-      <Stack gap="lg" maw={860}>
+      <Stack gap="lg">
         <FormError>{answered !== null && "sentence" in answered ? answered.sentence : null}</FormError>
         {restored !== undefined && compared === null && (
-          <Alert role="status">Everything is as in {restored}. What was here before is kept below.</Alert>
+          <Text m={0} fw={650} role="status">
+            Everything is as in {restored}. What was here before is kept below.
+          </Text>
         )}
         <Text m={0} maw={640} c="var(--ink-2)">
           A backup is one file with everything of yours: formulas with all versions, batches with entries and photos, lots, labels,
@@ -66,14 +68,20 @@ export function BackupsPage({ open: { kept, bytes, folder, made, restored }, ans
           </Group>
         </Form>
         {compared !== null && <Compared compared={compared} job={job} isBusy={busyWith !== null} />}
-        <section aria-labelledby="kept-head">
-          <h2 id="kept-head">Kept on this machine</h2>
-          <Kept kept={kept} job={job} isBusy={busyWith !== null} />
-          <Text m="8px 0 0" c="var(--ink-2)">
-            One of each day Tensidrum runs, for seven days. All together {writtenBytes(bytes)} in <Code>{folder}</Code>.
-          </Text>
-        </section>
-        <SendBackup />
+        <Grid gap="xl">
+          <Grid.Col span={{ base: 12, md: 8 }}>
+            <section aria-labelledby="kept-head">
+              <h2 id="kept-head">Kept on this machine</h2>
+              <Kept kept={kept} job={job} isBusy={busyWith !== null} />
+              <Text m="8px 0 0" c="var(--ink-2)">
+                One of each day Tensidrum runs, for seven days. All together {writtenBytes(bytes)} in <Code>{folder}</Code>.
+              </Text>
+            </section>
+          </Grid.Col>
+          <Grid.Col span={{ base: 12, md: 4 }}>
+            <SendBackup />
+          </Grid.Col>
+        </Grid>
       </Stack>
     </Frame>
   );

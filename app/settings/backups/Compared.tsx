@@ -16,51 +16,55 @@ const many = (count: number): string => (count === 0 ? "–" : count.toLocaleStr
 
 /** What restoring a backup would change here, and the button that does it. */
 export function Compared({ compared: { name, made, fingerprint, groups, isEmptyHere, isSame }, job, isBusy }: ComparedProps) {
+  const different = groups.filter(({ added, changed, removed }) => added + changed + removed > 0);
   return (
     <Box component="section" aria-labelledby="compared-head" className={classes.compared} tabIndex={-1}>
       <h2 id="compared-head">The backup of {made}</h2>
       <Text m="0 0 8px">{sentence(groups, isEmptyHere, isSame)}</Text>
-      <DataTable isRuled>
-        <thead>
-          <tr>
-            <th scope="col">rows of</th>
-            <th scope="col" data-number>
-              here
-            </th>
-            <th scope="col" data-number>
-              in it
-            </th>
-            <th scope="col" data-number>
-              added
-            </th>
-            <th scope="col" data-number>
-              changed
-            </th>
-            <th scope="col" data-number>
-              removed
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {groups.map((group) => (
-            <tr key={group.name}>
-              <th scope="row">
-                {group.name}
-                {group.removedNames.length > 0 && (
-                  <Text component="small" display="block" c="var(--signal)">
-                    removed: {group.removedNames.join(", ")}
-                  </Text>
-                )}
+      {different.length > 0 && (
+        <DataTable isRuled>
+          <thead>
+            <tr>
+              <th scope="col">rows of</th>
+              <th scope="col" data-number>
+                here
               </th>
-              <td data-number>{many(group.here)}</td>
-              <td data-number>{many(group.inBackup)}</td>
-              <td data-number>{many(group.added)}</td>
-              <td data-number>{many(group.changed)}</td>
-              <td data-number>{many(group.removed)}</td>
+              <th scope="col" data-number>
+                in it
+              </th>
+              <th scope="col" data-number>
+                added
+              </th>
+              <th scope="col" data-number>
+                changed
+              </th>
+              <th scope="col" data-number>
+                removed
+              </th>
             </tr>
-          ))}
-        </tbody>
-      </DataTable>
+          </thead>
+          <tbody>
+            {different.map((group) => (
+              <tr key={group.name}>
+                <th scope="row">
+                  {group.name}
+                  {group.removedNames.length > 0 && (
+                    <Text component="small" display="block" c="var(--signal)">
+                      removed: {group.removedNames.join(", ")}
+                    </Text>
+                  )}
+                </th>
+                <td data-number>{many(group.here)}</td>
+                <td data-number>{many(group.inBackup)}</td>
+                <td data-number>{many(group.added)}</td>
+                <td data-number>{many(group.changed)}</td>
+                <td data-number>{many(group.removed)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </DataTable>
+      )}
+      {!isSame && different.length < groups.length && <Text m="8px 0 0">All else is the same here and in it.</Text>}
       {!isSame && (
         <Form method="post">
           <input type="hidden" name="name" value={name} />

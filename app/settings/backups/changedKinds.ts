@@ -1,3 +1,4 @@
+import { shownFormulaName } from "@tensidrum/core/formula";
 import type { KindDifference } from "../../../db/backup/restoreBackup.server";
 
 /** What a maker calls what lies in several tables. */
@@ -42,7 +43,7 @@ export function changedKinds(kinds: readonly KindDifference[]): ChangedKinds {
     const of = kinds.filter(({ kind }) => names.includes(kind));
     const sum = (key: "here" | "inBackup" | "added" | "changed" | "removed") => of.reduce((total, one) => total + one[key], 0);
     if (sum("here") + sum("inBackup") === 0) return [];
-    const removedNames = of.flatMap((one) => one.removedNames);
+    const removedNames = of.flatMap((one) => one.removedNames.map(shownFormulaName));
     return [
       {
         name,
