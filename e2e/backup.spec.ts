@@ -108,5 +108,5 @@ test("everything goes to another machine as one file, and comes back as it was",
     expect(tensid(`${folder}/there`, "restore", `${folder}/none`).status).toBe(1);
   });
 
-  expect(here.output()).toMatch(/Kept today's backup of everything: .*\.backup, 0\.\d\d MB/);
+  expect(there.output()).toMatch(/Kept today's backup of everything: .*\.backup, 0\.\d\d MB/);
 });
