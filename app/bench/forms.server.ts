@@ -2,7 +2,7 @@ import { readEntries, readJson } from "@tensidrum/core/formats";
 import { readOffs, type BatchEntry } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import Joi from "joi";
-import { choice, group, id, keyed, list, text, whole, type TypedOf } from "../frame/fields.server";
+import { choice, group, id, idOrNone, keyed, list, text, whole, type TypedOf } from "../frame/fields.server";
 import { readAddress, readForm, readQuestions } from "../frame/readForm.server";
 import { beadFields, benchIntents, type BenchForm } from "./batch/benchForm";
 
@@ -21,13 +21,15 @@ export function readBatchId(batch: string | undefined): string {
 }
 
 /** The size a batch is wanted in. */
-export const beginQuestions = group({ grams: text(40) });
+export const beginQuestions = group({ grams: text(40), plan: idOrNone() });
 
 /** What a batch is to be begun with, as typed. */
 export const beginForm = group({
   /** "look": only the page is wanted anew, with another size or other lots. */
   intent: choice(["begin", "look"], "begin"),
   id: id(),
+  /** The planned batch this one is. */
+  plan: idOrNone(),
   grams: text(40),
   size: group({
     by: choice(["mass", "containers", "hand"], "mass"),
@@ -45,7 +47,8 @@ export const beginForm = group({
   /** Batches of the version that are being made, and beside which another is wanted all the same. */
   another: list(id().optional(), 200),
 });
-export type WantedBatch = Omit<TypedOf<typeof beginForm>, "intent">;
+/** Without a plan the batch was planned by nobody. */
+export type WantedBatch = Omit<TypedOf<typeof beginForm>, "intent" | "plan"> & { readonly plan?: string };
 
 const cell = text(20);
 

@@ -15,10 +15,10 @@ interface LotFormProps extends OpenReceive {
 }
 
 /** What is written on a bottle that came. The browser makes the identifiers anew; without scripts those of the page stand. */
-export function LotForm({ material, materials, ids, answered }: LotFormProps) {
+export function LotForm({ material, materials, known, ids, answered }: LotFormProps) {
   const isBusy = useNavigation().state !== "idle";
   const { currency } = useUnits();
-  const typed = answered?.typed;
+  const typed: Partial<TypedLot> | undefined = answered?.typed ?? known;
   const field = (name: LotField, label: string, more: TextInputProps = {}) => (
     <TextInput
       name={name}
@@ -41,7 +41,7 @@ export function LotForm({ material, materials, ids, answered }: LotFormProps) {
       classNames={{ root: classes.field }}
     />
   );
-  const [draft, setDraft] = useState<TypedLot>(typed ?? { ...nothingTyped, material });
+  const [draft, setDraft] = useState<TypedLot>({ ...nothingTyped, material, ...typed });
   return (
     <div className={classes.page}>
       <Form
@@ -74,6 +74,7 @@ export function LotForm({ material, materials, ids, answered }: LotFormProps) {
         {number("price", "Price of the pack", currency, currency === "" ? "in your currency" : "")}
         {field("openedOn", "Opened on", { type: "date" })}
         {field("endsOn", "Expires on", { type: "date", description: "the last day, or the last of the month on the label" })}
+        {number("afterOpening", "Keeps once it is open", "days", "6 months are 183; the earlier of both dates counts")}
         {field("supplier", "Where it came from", { description: "as you write it", maxLength: 120 })}
         {field("note", "Note", { maxLength: 500 })}
         <Button type="submit" h={40} loading={isBusy}>
@@ -87,7 +88,7 @@ export function LotForm({ material, materials, ids, answered }: LotFormProps) {
 
 const nothingTyped: TypedLot = {
   ...{ material: "", code: "", grams: "", assay: "", price: "" },
-  ...{ supplier: "", openedOn: "", endsOn: "", note: "" },
+  ...{ supplier: "", openedOn: "", endsOn: "", afterOpening: "", note: "" },
 };
 
 function textsOf(form: HTMLFormElement): Readonly<Record<string, string>> {

@@ -1,5 +1,6 @@
-import { TextInput, UnstyledButton } from "@mantine/core";
+import { Button, Group, TextInput, UnstyledButton } from "@mantine/core";
 import { Form, Link, useNavigation } from "react-router";
+import { Fold } from "../components/Fold";
 import { DefaultButton } from "../components/DefaultButton";
 import { useUnits } from "../frame/units";
 import { problemAt, type FormAnswer } from "../frame/formAnswer";
@@ -68,6 +69,12 @@ function signed(grams: number): string {
   return `${grams > 0 ? "+" : "\u2212"}${Math.abs(grams).toFixed(1)}`;
 }
 
+const dateFields = [
+  { name: "openedOn", label: "opened on", type: "date" },
+  { name: "endsOn", label: "expires on", type: "date" },
+  { name: "afterOpening", label: "keeps once open, days", type: "text" },
+] as const;
+
 interface LotProps {
   readonly lot: OpenMaterial["lots"][number];
   readonly answered: LotsProps["answered"];
@@ -80,6 +87,7 @@ function Lot({ lot, answered }: LotProps) {
     lot.lacksCertificate ? "no certificate" : lot.assay === null ? null : `certificate ${lot.assay}`,
     lot.pricePerKilogram === null ? null : `${money(lot.pricePerKilogram)} a kilogram`,
     lot.opened === null ? null : `opened ${lot.opened}`,
+    lot.dates.afterOpening === "" ? null : `keeps ${lot.dates.afterOpening} days once open`,
     lot.ends === null ? null : `expires ${lot.ends}`,
     lot.supplier === "" ? null : `from ${lot.supplier}`,
   ].filter((fact) => fact !== null);
@@ -149,6 +157,24 @@ function Lot({ lot, answered }: LotProps) {
           )}
         </span>
         <FormError>{answered?.sentence}</FormError>
+        <Fold summary="Dates">
+          <Group align="end" gap="sm" wrap="wrap">
+            {dateFields.map(({ name, label, type }) => (
+              <TextInput
+                key={name}
+                name={name}
+                label={label}
+                type={type}
+                inputMode={type === "text" ? "numeric" : undefined}
+                defaultValue={answered?.typed.kind === "dates" ? answered.typed[name] : lot.dates[name]}
+                error={problemAt(answered, name)}
+              />
+            ))}
+            <Button type="submit" name="kind" value="dates" h={36} variant="outline" disabled={isBusy}>
+              Keep the dates
+            </Button>
+          </Group>
+        </Fold>
       </Form>
     </article>
   );

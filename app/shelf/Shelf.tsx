@@ -26,8 +26,8 @@ export function Shelf({ shelf }: { readonly shelf: OpenShelf }) {
       head={<PageHeader beside={shelf.today}>The shelf</PageHeader>}
       doors={
         <>
-          <Link to="/shelf/outlook" data-act="What can I make of the shelf">
-            What can I make?
+          <Link to="/shelf/outlook" data-act="Plan batches; what can I make of the shelf" data-key="o">
+            Outlook
           </Link>
           <Link to="/shelf/import" data-act="Import a list of lots">
             Import a list

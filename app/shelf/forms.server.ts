@@ -50,8 +50,8 @@ export function readMaterialSlug(material: string | undefined): string {
   return readAddress(group({ material: slug() }), { material }, nothing).material;
 }
 
-/** For which material a lot is received. */
-export const receiveQuestions = group({ material: text(120) });
+/** For which material a lot is received, and what is known of its pack. */
+export const receiveQuestions = group({ material: text(120), grams: text(40), supplier: text(120), price: text(40) });
 
 /** Two materials laid side by side. */
 export const compareQuestions = group({ one: text(200), other: text(200) });
@@ -68,12 +68,16 @@ export const lotForm = group({
   supplier: text(120),
   openedOn: text(10),
   endsOn: text(10),
+  afterOpening: text(12),
   note: text(500),
 });
 
 /** "none": Enter was pressed in a field, and no button. */
-export const handKinds = ["use", "weigh", "discard", "remove", "none", "hold", "release"] as const;
+export const handKinds = ["use", "weigh", "discard", "remove", "none", "hold", "release", "dates"] as const;
 
 /** What a maker does to a lot by hand: takes some, corrects to a weighing, discards some, or deletes a lot typed by mistake. */
-export const movementForm = group({ id: id(), lotId: id(), kind: choice(handKinds), grams: text(40), note: text(200) });
+export const movementForm = group({
+  ...{ id: id(), lotId: id(), kind: choice(handKinds), grams: text(40), note: text(200) },
+  ...{ openedOn: text(10), endsOn: text(10), afterOpening: text(12) },
+});
 export type TypedMovement = TypedOf<typeof movementForm>;

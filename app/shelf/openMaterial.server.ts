@@ -74,6 +74,11 @@ export async function openMaterial(slug: string) {
       pricePerKilogram: lot.price === null ? null : (1000 * lot.price) / lot.packGrams,
       packGrams: lot.packGrams,
       opened: day(lot.openedOn),
+      dates: {
+        openedOn: lot.openedOn ?? "",
+        endsOn: lot.printedEndsOn ?? "",
+        afterOpening: lot.afterOpeningDays === null ? "" : String(lot.afterOpeningDays),
+      },
       ends: day(lot.endsOn),
       leftGrams: lot.leftGrams,
       promisedGrams: lot.leftGrams - lot.freeGrams,

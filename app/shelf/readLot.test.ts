@@ -10,13 +10,14 @@ const typed: TypedLot = {
   supplier: "",
   openedOn: "",
   endsOn: "2027-03-31",
+  afterOpening: "",
   note: "",
 };
-const fieldsOf = (changes: Partial<TypedLot>) => readLot({ ...typed, ...changes }).problems.map(({ field }) => field);
+const fieldsOf = (changes: Partial<TypedLot>) => readLot({ ...typed, ...changes }, "€").problems.map(({ field }) => field);
 
 describe("reading a lot", () => {
   it("takes 1,2 kg as 1200 g and a comma in strength and price", () => {
-    const { lot, problems } = readLot({ ...typed, price: "7,40" });
+    const { lot, problems } = readLot({ ...typed, price: "7,40" }, "€");
     expect(problems).toEqual([]);
     expect(lot).toMatchObject({ code: "B-114", packGrams: 1200, assayPercent: 30.4, price: 7.4, openedOn: null, endsOn: "2027-03-31" });
   });
@@ -37,7 +38,11 @@ describe("reading a lot", () => {
   });
 
   it("what may be empty stays open", () => {
-    expect(readLot({ ...typed, assay: "", price: "", endsOn: "" }).lot).toMatchObject({ assayPercent: null, price: null, endsOn: null });
+    expect(readLot({ ...typed, assay: "", price: "", endsOn: "", afterOpening: "" }, "€").lot).toMatchObject({
+      assayPercent: null,
+      price: null,
+      endsOn: null,
+    });
     expect(fieldsOf({ assay: "100", price: "0" })).toEqual([]);
   });
 });

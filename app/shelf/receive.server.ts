@@ -3,7 +3,15 @@ import { currentMakerId, database } from "../../db/workplace.server";
 import { listChoosable } from "../../db/materials/queries.server";
 
 /** What the form of a new lot needs: the materials there are, and identifiers for what it makes. */
-export async function openReceive(material: string) {
+export async function openReceive({
+  material,
+  ...known
+}: {
+  readonly material: string;
+  readonly grams: string;
+  readonly supplier: string;
+  readonly price: string;
+}) {
   const all = await listChoosable(database(), currentMakerId());
   return {
     material: all.find(({ facts }) => facts.slug === material)?.facts.slug ?? "",
@@ -11,6 +19,7 @@ export async function openReceive(material: string) {
       ...{ slug, form, charge, isScent: role === "fragrance" },
       name: shownMaterial(facts).name,
     })),
+    known,
     ids: { id: crypto.randomUUID(), movementId: crypto.randomUUID() },
   };
 }

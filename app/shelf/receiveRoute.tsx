@@ -11,7 +11,7 @@ import { LotForm } from "./LotForm";
 import { openReceive } from "./receive.server";
 import { receive } from "./stock.server";
 
-export const loader = answer(async ({ request }: Route.LoaderArgs) => openReceive(readQuestions(receiveQuestions, request).material));
+export const loader = answer(async ({ request }: Route.LoaderArgs) => openReceive(readQuestions(receiveQuestions, request)));
 
 export const action = answer(async ({ request }: Route.ActionArgs) =>
   takeForm(lotForm, request, async (typed) => {

@@ -1,3 +1,5 @@
+import { endOfLot } from "@tensidrum/core/inventory";
+import dayjs from "dayjs";
 import { beforeAll, describe, expect, it } from "vitest";
 import { sentenceOf } from "../frame/formAnswer";
 import { assess, coreVersion } from "@tensidrum/core/assessment";
@@ -7,6 +9,7 @@ import { referenceLibrary } from "@tensidrum/core/reference";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { insertFormula } from "../../db/formulas/writes.server";
 import { findMaterial } from "../../db/materials/queries.server";
+import { findLot } from "../../db/inventory/queries.server";
 import { addMovement } from "../../db/inventory/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import type { ShelfFilter, TypedMovement } from "./forms.server";
@@ -32,11 +35,14 @@ const typedLot = (changes: Partial<TypedLot> = {}) => ({
   supplier: "",
   openedOn: "",
   endsOn: "",
+  afterOpening: "",
   note: "",
   ...changes,
 });
+const nothingKnown = { grams: "", supplier: "", price: "" } as const;
+const noDates = { openedOn: "", endsOn: "", afterOpening: "" } as const;
 const byHand = (lotId: string, kind: TypedMovement["kind"], grams = "", note = "") =>
-  moveByHand({ id: crypto.randomUUID(), lotId, kind, grams, note });
+  moveByHand({ ...noDates, id: crypto.randomUUID(), lotId, kind, grams, note });
 const lotOf = async (lotId: string, slug = "glycerin") => (await openMaterial(slug)).lots.find(({ id }) => id === lotId);
 
 describe("a lot on hold", () => {
@@ -80,6 +86,31 @@ describe("where a material is", () => {
   });
 });
 
+describe("the end of a lot", () => {
+  it("is the earlier of its own and of the days it keeps once open; using some opens it", async () => {
+    const lot = typedLot({ endsOn: "2090-01-31", afterOpening: "90" });
+    await receive(lot);
+    expect(await lotOf(lot.id)).toMatchObject({ ends: "31 Jan 2090", opened: null });
+    expect(await byHand(lot.id, "use", "10")).toEqual([]);
+    const used = await findLot(database(), currentMakerId(), lot.id);
+    expect(used?.openedOn).toBe(dayjs().format("YYYY-MM-DD"));
+    expect(used?.endsOn).toBe(dayjs().add(90, "day").format("YYYY-MM-DD"));
+    expect(used?.endsOn).toBe(endOfLot({ ...used!, endsOn: used!.printedEndsOn }));
+  });
+
+  it("is corrected by hand, and what is no date or no number of days is said at its field", async () => {
+    const lot = typedLot({ endsOn: "2090-01-31" });
+    await receive(lot);
+    const dates = (typed: object) =>
+      moveByHand({ id: crypto.randomUUID(), lotId: lot.id, kind: "dates", grams: "", note: "", ...noDates, ...typed });
+    expect(await dates({ openedOn: "2088-03-01", afterOpening: "90", endsOn: "2090-01-31" })).toEqual([]);
+    expect((await lotOf(lot.id))?.ends).toBe("30 May 2088");
+    expect((await dates({ openedOn: "1 March" })).map(({ field }) => field)).toEqual(["openedOn"]);
+    expect((await dates({ afterOpening: "half a year" })).map(({ field }) => field)).toEqual(["afterOpening"]);
+    expect((await lotOf(lot.id))?.ends).toBe("30 May 2088");
+  });
+});
+
 describe("receiving a lot", () => {
   it("puts it on the shelf; the same form sent twice is one lot", async () => {
     const typed = typedLot({ grams: "1,5 kg", price: "9", endsOn: "2030-01-31" });
@@ -107,8 +138,8 @@ describe("receiving a lot", () => {
   });
 
   it("begins with the material asked for, and with none where that is nowhere", async () => {
-    expect((await openReceive("glycerin")).material).toBe("glycerin");
-    expect((await openReceive("moondust")).material).toBe("");
+    expect((await openReceive({ ...nothingKnown, material: "glycerin" })).material).toBe("glycerin");
+    expect((await openReceive({ ...nothingKnown, material: "moondust" })).material).toBe("");
   });
 });
 

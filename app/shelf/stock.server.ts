@@ -2,12 +2,13 @@ import { Refusal } from "@tensidrum/core/quantities";
 import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { brokenConstraint } from "../../db/failures.server";
+import { findMaker } from "../../db/makers/queries.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
 import { findLot, standingLots } from "../../db/inventory/queries.server";
-import { addMovement, deleteLot, holdLot, receiveLot, type NewMovement } from "../../db/inventory/writes.server";
+import { addMovement, dateLot, deleteLot, holdLot, receiveLot, type NewMovement } from "../../db/inventory/writes.server";
 import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
 import type { TypedMovement } from "./forms.server";
-import { LEAST_GRAMS, readLot, type TypedLot } from "./readLot";
+import { LEAST_GRAMS, readDates, readLot, type TypedLot } from "./readLot";
 
 /** Every lot with something left in it. */
 export async function standing() {
@@ -18,10 +19,10 @@ export async function standing() {
 export async function receive(
   typed: TypedLot & { readonly id: string; readonly movementId: string },
 ): Promise<{ readonly slug: string } | readonly FieldProblem[]> {
-  const { lot, problems } = readLot(typed);
-  if (problems.length > 0) return problems;
   const db = database();
   const makerId = currentMakerId();
+  const { lot, problems } = readLot(typed, (await findMaker(db, makerId))?.currency ?? "");
+  if (problems.length > 0) return problems;
   const material = (await materialsBySlug(db, makerId, [typed.material])).at(-1);
   if (material === undefined) return [{ field: "material", message: "Choose a material of the library." }];
   try {
@@ -44,6 +45,7 @@ export async function moveByHand(typed: TypedMovement): Promise<readonly FieldPr
   const makerId = currentMakerId();
   if (typed.kind === "none") return wholeProblem("Choose what to do with it: use, weigh or discard.");
   if (typed.kind === "remove") return removeLot(typed.lotId);
+  if (typed.kind === "dates") return dateByHand(typed);
   if (typed.kind === "hold" || typed.kind === "release") return holdByHand(typed);
   const read = typed.kind === "weigh" ? readNumber(typed.grams.replace(/\s*g\s*$/i, "")) : readMassGrams(typed.grams);
   if (!read.ok || read.value < 0) return [{ field: "grams", message: "Give grams: 84, 1.2 kg." }];
@@ -81,6 +83,18 @@ export function movementOf(
 async function holdByHand({ kind, lotId, note }: TypedMovement): Promise<readonly FieldProblem[]> {
   if (kind === "hold" && note === "") return [{ field: "note", message: "Say why it is on hold: it is told at the bench." }];
   const isThere = await holdLot(database(), currentMakerId(), lotId, kind === "hold" ? note : "");
+  if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
+  return [];
+}
+
+async function dateByHand(typed: TypedMovement): Promise<readonly FieldProblem[]> {
+  const problems: FieldProblem[] = [];
+  const dates = readDates(typed, (field, message) => {
+    problems.push({ field, message });
+    return null;
+  });
+  if (problems.length > 0) return problems;
+  const isThere = await dateLot(database(), currentMakerId(), typed.lotId, dates);
   if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
   return [];
 }

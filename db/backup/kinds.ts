@@ -4,11 +4,12 @@ import { acknowledgements } from "../acknowledgements/schema";
 import { batchContainers, batchEntries, batches, batchLots, batchPhotos, givenContainers } from "../batches/schema";
 import { containers } from "../containers/schema";
 import { formulas, lineLots, lines, phases, versions } from "../formulas/schema";
-import { lots, movements } from "../inventory/schema";
+import { lots, lotSources, movements } from "../inventory/schema";
 import { labels } from "../labels/schema";
 import { makers } from "../makers/schema";
 import { materials, ownFacts } from "../materials/schema";
-import { priceWishes } from "../prices/schema";
+import { plannedBatches } from "../planning/schema";
+import { offers, priceWishes } from "../prices/schema";
 import { saltSamples } from "../saltSamples/schema";
 import { scales } from "../scales/schema";
 import { scentCounts, scentRounds, scents } from "../scents/schema";
@@ -67,6 +68,8 @@ export const backupKinds: readonly BackupKind[] = [
   kind(scentRounds),
   kind(scentCounts),
   kind(lots, "code"),
+  kind(lotSources),
+  kind(offers, "supplier"),
   kind(formulas, "name"),
   kind(versions),
   kind(phases),
@@ -81,5 +84,6 @@ export const backupKinds: readonly BackupKind[] = [
   kind(givenContainers),
   kind(batchEntries),
   kind(batchPhotos),
+  kind(plannedBatches),
   kind(movements),
 ];

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, isNull, notInArray, or, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { versions } from "../formulas/schema";
+import { lotEnd } from "../inventory/queries.server";
 import { lots, movements } from "../inventory/schema";
 import { batchContainers, batchEntries, batches, batchLots, batchPhotos, givenContainers } from "./schema";
 
@@ -204,7 +205,7 @@ export async function listBatchLots(db: Executor, makerId: string, batchId: stri
       lotId: batchLots.lotId,
       grams: batchLots.grams,
       code: lots.code,
-      endsOn: lots.endsOn,
+      endsOn: lotEnd,
       onHold: lots.onHold,
     })
     .from(batchLots)

@@ -6,6 +6,7 @@ import {
   bigserial,
   check,
   customType,
+  date,
   foreignKey,
   index,
   integer,
@@ -105,14 +106,16 @@ export const batchContainers = pgTable(
   ],
 );
 
-/** To whom the containers of a row of a filling plan went, in the maker's words; it stays when the filling is entered anew. */
+/** To whom the containers of a row of a filling plan went, in the maker's words, and since when they are open; it stays when the filling is entered anew. */
 export const givenContainers = pgTable(
   "given_containers",
   {
     batchId: uuid("batch_id").notNull(),
     makerId: uuid("maker_id").notNull(),
     rowId: text("row_id").notNull(),
+    /** Empty where nobody noted it. */
     toWhom: text("to_whom").notNull(),
+    openedOn: date("opened_on"),
   },
   (table) => [
     primaryKey({ name: "given_containers_pkey", columns: [table.batchId, table.rowId] }),
@@ -121,7 +124,8 @@ export const givenContainers = pgTable(
       columns: [table.batchId, table.makerId],
       foreignColumns: [batches.id, batches.makerId],
     }).onDelete("cascade"),
-    check("given_containers_length", sql`char_length(${table.toWhom}) between 1 and 300 and char_length(${table.rowId}) <= 200`),
+    check("given_containers_says_something", sql`${table.toWhom} <> '' or ${table.openedOn} is not null`),
+    check("given_containers_length", sql`char_length(${table.toWhom}) <= 300 and char_length(${table.rowId}) <= 200`),
   ],
 );
 

@@ -4,6 +4,7 @@ import { bookedForBatch, type Booked, type LotShare } from "@tensidrum/core/inve
 import { and, asc, eq, inArray, isNotNull, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { containers } from "../containers/schema";
+import { openByUse } from "../inventory/writes.server";
 import { lots, movements } from "../inventory/schema";
 import { batchContainers, batchEntries, batches, batchLots, batchPhotos, givenContainers } from "./schema";
 
@@ -181,6 +182,11 @@ async function book(
     })),
   );
   if (bookings.length > 0) await db.insert(movements).values(bookings);
+  await openByUse(
+    db,
+    makerId,
+    bookings.flatMap(({ kind, lotId }) => (kind === "use" ? [lotId] : [])),
+  );
 }
 
 /**

@@ -6,6 +6,9 @@ import { materials, ownFacts } from "../materials/schema";
 import { batches } from "../batches/schema";
 import { lots, movements } from "./schema";
 
+/** The earlier of its own end and of the days it keeps once it is open, as `endOfLot` of the core has it. */
+export const lotEnd = sql<string | null>`least(${lots.endsOn}, ${lots.openedOn} + ${lots.afterOpeningDays})::text`;
+
 /** A lot with what its movements leave. */
 const lotColumns = {
   id: lots.id,
@@ -16,7 +19,9 @@ const lotColumns = {
   packGrams: lots.packGrams,
   price: lots.price,
   openedOn: lots.openedOn,
-  endsOn: lots.endsOn,
+  endsOn: lotEnd.as("lot_end"),
+  printedEndsOn: lots.endsOn,
+  afterOpeningDays: lots.afterOpeningDays,
   note: lots.note,
   onHold: lots.onHold,
   /** Nothing of it is reserved for a batch, g. */
@@ -41,7 +46,7 @@ async function lotsWithFacts(db: Executor, makerId: string, only: SQL | undefine
     .leftJoin(ownFacts, and(eq(ownFacts.materialId, materials.id), eq(ownFacts.makerId, makerId)))
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
     .where(and(eq(lots.makerId, makerId), only))
-    .orderBy(sql`${lots.endsOn} nulls last`, asc(lots.createdAt));
+    .orderBy(sql`${lotEnd} nulls last`, asc(lots.createdAt));
   return rows.map(({ own, facts, ...lot }) => ({ ...lot, facts: withOwnFacts(facts, own) }));
 }
 
@@ -73,7 +78,7 @@ export async function standingLots(db: Executor, makerId: string): Promise<Shelf
     .innerJoin(materials, eq(materials.id, lots.materialId))
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
     .where(and(eq(lots.makerId, makerId), sql`sums.in_it > 0`))
-    .orderBy(sql`${lots.endsOn} nulls last`, asc(lots.createdAt));
+    .orderBy(sql`${lotEnd} nulls last`, asc(lots.createdAt));
 }
 
 /** What a line needs to know of the lots it is weighed from. */
@@ -93,7 +98,7 @@ export async function lotsOfMaterial(db: Executor, makerId: string, materialId: 
     .from(lots)
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
     .where(and(eq(lots.makerId, makerId), eq(lots.materialId, materialId)))
-    .orderBy(sql`${lots.endsOn} nulls last`, asc(lots.createdAt));
+    .orderBy(sql`${lotEnd} nulls last`, asc(lots.createdAt));
 }
 
 /** One lot, or `undefined`. */

@@ -1,6 +1,20 @@
 import { MOST_GRAMS, MOST_PRICE } from "@tensidrum/core/quantities";
 import { sql } from "drizzle-orm";
-import { bigserial, check, date, foreignKey, index, numeric, pgTable, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
+import {
+  bigserial,
+  check,
+  date,
+  foreignKey,
+  index,
+  integer,
+  numeric,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from "drizzle-orm/pg-core";
 import { makers } from "../makers/schema";
 import { materials } from "../materials/schema";
 
@@ -28,7 +42,10 @@ export const lots = pgTable(
     /** For the whole pack, in the maker's currency; null where unknown. */
     price: numeric("price", { mode: "number" }),
     openedOn: date("opened_on"),
+    /** As printed on it, or as it was made. */
     endsOn: date("ends_on"),
+    /** So long it keeps once it is open, days; null where nobody says. */
+    afterOpeningDays: integer("after_opening_days"),
     note: text("note").notNull().default(""),
     /** Why nothing is to be taken of it just now; empty where it is not on hold. */
     onHold: text("on_hold").notNull().default(""),
@@ -41,9 +58,31 @@ export const lots = pgTable(
     check("lots_code_length", sql`char_length(${table.code}) between 1 and 60`),
     check("lots_words", sql`char_length(${table.supplier}) <= 120 and char_length(${table.note}) <= 500`),
     check("lots_on_hold_length", sql`char_length(${table.onHold}) <= 200`),
+    check("lots_after_opening", sql`${table.afterOpeningDays} between 1 and 3650`),
     check("lots_assay", sql`${table.assayPercent} > 0 and ${table.assayPercent} <= 100`),
     check("lots_pack", sql`${table.packGrams} > 0 and ${table.packGrams} <= ${sql.raw(String(MOST_GRAMS))}`),
     check("lots_price", sql`${table.price} >= 0 and ${table.price} <= ${sql.raw(String(MOST_PRICE))}`),
+  ],
+);
+
+/** From which lots one that was made here was made. */
+export const lotSources = pgTable(
+  "lot_sources",
+  {
+    lotId: uuid("lot_id").notNull(),
+    fromLotId: uuid("from_lot_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+  },
+  (table) => [
+    primaryKey({ name: "lot_sources_pkey", columns: [table.lotId, table.fromLotId] }),
+    foreignKey({ name: "lot_sources_lot", columns: [table.lotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }).onDelete(
+      "cascade",
+    ),
+    foreignKey({ name: "lot_sources_from", columns: [table.fromLotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }).onDelete(
+      "cascade",
+    ),
+    index("lot_sources_from_lot").on(table.fromLotId),
+    check("lot_sources_not_itself", sql`${table.lotId} <> ${table.fromLotId}`),
   ],
 );
 

@@ -1,7 +1,7 @@
-import { and, eq, sql } from "drizzle-orm";
+import { and, eq, inArray, isNull, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { insertOwnMaterial, type OwnMaterial } from "../materials/queries.server";
-import { lots, movements, type MovementKind } from "./schema";
+import { lots, lotSources, movements, type MovementKind } from "./schema";
 
 export interface NewLot {
   readonly id: string;
@@ -13,6 +13,7 @@ export interface NewLot {
   readonly price: number | null;
   readonly openedOn: string | null;
   readonly endsOn: string | null;
+  readonly afterOpeningDays?: number | null;
   readonly note: string;
 }
 
@@ -83,8 +84,33 @@ export async function addMovement(
       .where(and(eq(movements.makerId, makerId), eq(movements.lotId, lotId)));
     const movement = work({ freeGrams: sums?.free ?? 0, leftGrams: sums?.left ?? 0 });
     await tx.insert(movements).values({ ...movement, id: movementId, makerId, lotId });
+    if (movement.kind === "use") await openByUse(tx, makerId, [lotId]);
     return true;
   });
+}
+
+/** Lots that something was taken of are open from today on, unless they were open before. */
+export async function openByUse(db: Executor, makerId: string, lotIds: readonly string[]): Promise<void> {
+  if (lotIds.length === 0) return;
+  await db
+    .update(lots)
+    .set({ openedOn: sql`current_date` })
+    .where(and(eq(lots.makerId, makerId), inArray(lots.id, [...lotIds]), isNull(lots.openedOn)));
+}
+
+/** Corrects when a lot was opened and how long it keeps. Returns whether there is such a lot. */
+export async function dateLot(
+  db: Executor,
+  makerId: string,
+  lotId: string,
+  dates: { readonly openedOn: string | null; readonly endsOn: string | null; readonly afterOpeningDays: number | null },
+): Promise<boolean> {
+  const changed = await db
+    .update(lots)
+    .set(dates)
+    .where(and(eq(lots.makerId, makerId), eq(lots.id, lotId)))
+    .returning({ id: lots.id });
+  return changed.length > 0;
 }
 
 /** Takes a lot away that was typed by mistake. One that has been used stays: the database refuses. */
@@ -123,6 +149,10 @@ export async function shelveMadeLot(
     }
     if (made.material !== null) await insertOwnMaterial(tx, makerId, made.material);
     await receiveLot(tx, makerId, made.lot, made.movementId);
+    const from = [...new Set(made.taken.map(({ lotId }) => lotId))];
+    if (from.length > 0) {
+      await tx.insert(lotSources).values(from.map((fromLotId) => ({ lotId: made.lot.id, fromLotId, makerId })));
+    }
     return true;
   });
 }

@@ -160,7 +160,7 @@ const forms: readonly { readonly path: string; readonly fields: Fields; readonly
   },
   {
     path: "/shelf/receive",
-    fields: { material: "glycerin", code: "H-1", grams: "500", assay: "", price: "", supplier: "", openedOn: "", endsOn: "", note: "" },
+    fields: { material: "glycerin", code: "H-1", grams: "500", assay: "", price: "", supplier: "", openedOn: "", endsOn: "", afterOpening: "", note: "" },
     attacked: ["material", "code", "grams", "assay", "price", "supplier", "openedOn", "endsOn", "note"],
   },
   { path: "/shelf/glycerin", fields: { lotId: LOT, kind: "use", grams: "1", note: "" }, attacked: ["lotId", "kind", "grams", "note"] },

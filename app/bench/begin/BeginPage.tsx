@@ -60,6 +60,7 @@ export function BeginPage({ plan, answered }: BeginPageProps) {
       <Form method="post" className={classes.begin} key={plan.id}>
         <DefaultButton name="intent" value="look" />
         <input type="hidden" name="id" value={plan.id} />
+        <input type="hidden" name="plan" value={plan.planId} />
         {underWay.map(({ id }) => (
           <input key={id} type="hidden" name="another" value={id} />
         ))}

@@ -5,6 +5,7 @@ import { namedAsWritten, shownMaterial, type MaterialsBySlug } from "@tensidrum/
 import { planBatch, preflight, stepsOf, type BatchEntry } from "@tensidrum/core/process";
 import { readNumber, writtenShort } from "@tensidrum/core/quantities";
 import type { LotShare } from "@tensidrum/core/inventory";
+import { beginPlanned } from "../../../db/planning/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { codesOfBatches, findBatch, listOpenBatchesOf } from "../../../db/batches/queries.server";
 import { beginBatch } from "../../../db/batches/writes.server";
@@ -149,7 +150,12 @@ export async function openBegin(wanted: Wanted, grams: string, typed: Typed = no
   };
 }
 
-export type OpenBegin = Awaited<ReturnType<typeof openBegin>>;
+/** The page before a batch that was planned, or before any. */
+export async function openPlanned(wanted: Wanted, { grams, plan }: { readonly grams: string; readonly plan: string }) {
+  return { ...(await openBegin(wanted, grams)), planId: plan };
+}
+
+export type OpenBegin = Awaited<ReturnType<typeof openPlanned>>;
 
 /** Begins the batch and promises its lots to it. Answers what is in the way. */
 export async function begin(wanted: Wanted, form: WantedBatch): Promise<readonly FieldProblem[]> {
@@ -176,7 +182,9 @@ export async function begin(wanted: Wanted, form: WantedBatch): Promise<readonly
     const code = batchCode(pattern, { ...of, taken: await codesOfBatches(db, makerId, batchCodeStart(pattern, of)) });
     try {
       const short = await beginBatch(db, makerId, { ...batch, code }, shares);
-      return short.length > 0 ? wholeProblem("A lot was taken for something else in the meantime. Look at the lots again.") : [];
+      if (short.length > 0) return wholeProblem("A lot was taken for something else in the meantime. Look at the lots again.");
+      if (form.plan !== undefined && form.plan !== "") await beginPlanned(db, makerId, form.plan, form.id);
+      return [];
     } catch (error) {
       if (brokenConstraint(error) !== "taken") throw error;
       // The same form sent twice is one batch; otherwise another batch took the code a moment ago, and the next one is free.

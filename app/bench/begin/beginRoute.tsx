@@ -3,12 +3,12 @@ import { answer } from "../../frame/answer.server";
 import { formAnswer } from "../../frame/formAnswer";
 import { formOf, problemsFrom, readForm, readQuestions } from "../../frame/readForm.server";
 import type { Route } from "./+types/beginRoute";
-import { begin, openBegin } from "./begin.server";
+import { begin, openBegin, openPlanned } from "./begin.server";
 import { BeginPage } from "./BeginPage";
 import { beginForm, beginQuestions, readVersionAddress } from "../forms.server";
 
 export const loader = answer(async ({ params, request }: Route.LoaderArgs) =>
-  openBegin(readVersionAddress(params), readQuestions(beginQuestions, request).grams),
+  openPlanned(readVersionAddress(params), readQuestions(beginQuestions, request)),
 );
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
@@ -17,7 +17,7 @@ export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const isLook = typed.intent === "look";
   const problems = misread.length > 0 || isLook ? misread : await problemsFrom(() => begin(wanted, typed));
   if (problems.length === 0 && !isLook) return redirect(`/bench/${typed.id}`);
-  const begun = await openBegin(wanted, typed.grams, typed);
+  const begun = { ...(await openBegin(wanted, typed.grams, typed)), planId: typed.plan };
   return data({ begun, ...formAnswer(null, problems) }, { status: problems.length === 0 ? 200 : 422 });
 });
 

@@ -21,6 +21,7 @@ export const lotColumns = [
   { field: "price", name: "price of the pack", words: ["price", "cost", "paid"] },
   { field: "endsOn", name: "expires on", words: ["ends", "expiry", "expires", "best before", "endson", "use by"] },
   { field: "openedOn", name: "opened on", words: ["opened", "openedon", "open"] },
+  { field: "afterOpening", name: "days it keeps once open", words: ["afteropening", "days after opening", "pao", "after opening"] },
   { field: "supplier", name: "where it came from", words: ["supplier", "shop", "source", "vendor", "from"] },
   { field: "note", name: "note", words: ["note", "notes", "remark", "comment"] },
 ] as const satisfies readonly (ColumnKind & { field: LotField })[];

@@ -18,8 +18,9 @@ async function lotsCsv(): Promise<string> {
     grams: lot.packGrams,
     assay: lot.assayPercent ?? "",
     price: lot.price ?? "",
-    endsOn: lot.endsOn ?? "",
+    endsOn: lot.printedEndsOn ?? "",
     openedOn: lot.openedOn ?? "",
+    afterOpening: lot.afterOpeningDays ?? "",
     supplier: lot.supplier,
     note: lot.note,
     left: lot.leftGrams,
@@ -82,7 +83,8 @@ async function materialsFile(): Promise<string> {
       packGrams: lot.packGrams,
       packPrice: lot.price,
       openedOn: lot.openedOn,
-      expiresOn: lot.endsOn,
+      expiresOn: lot.printedEndsOn,
+      daysAfterOpening: lot.afterOpeningDays,
     })),
   };
   return `${JSON.stringify(file, null, 2)}\n`;

@@ -132,6 +132,7 @@ function lotRow(
     supplier: raw.supplier ?? "",
     openedOn: raw.openedOn ?? null,
     endsOn: raw.expiresOn ?? null,
+    afterOpeningDays: raw.daysAfterOpening ?? null,
     note: raw.note ?? "",
   };
   return { row, shown, guess: null, problems, item: { kind: "lot", material: raw.material, lot, leftGrams: raw.gramsLeft ?? packGrams } };

@@ -8,7 +8,18 @@ import { readTypedMaterial } from "../owning/readMaterial.server";
 import { readLot, type TypedLot } from "../readLot";
 import { readTable } from "./readTable.server";
 
-const emptyLot: TypedLot = { material: "", code: "", grams: "", assay: "", price: "", supplier: "", openedOn: "", endsOn: "", note: "" };
+const emptyLot: TypedLot = {
+  material: "",
+  code: "",
+  grams: "",
+  assay: "",
+  price: "",
+  supplier: "",
+  openedOn: "",
+  endsOn: "",
+  afterOpening: "",
+  note: "",
+};
 
 const around = { library: new Map(), known: () => null, base: null, taken: new Set<string>() };
 
@@ -25,7 +36,7 @@ const readers: Readonly<Record<string, (text: string) => unknown>> = {
   "a table": (text) => refusing(() => readTable(text)),
   "a file in an older encoding": (text) => refusing(() => readTable(Buffer.from(text, "latin1"))),
   "the cells of a lot": (text) =>
-    readLot({ ...emptyLot, code: text, grams: text, assay: text, price: text, openedOn: text, note: text.slice(0, 600) }),
+    readLot({ ...emptyLot, code: text, grams: text, assay: text, price: text, openedOn: text, note: text.slice(0, 600) }, "€"),
   "an ingredient list": (text) => readTypedMaterial({ ...typedMaterial(null), name: "x", role: "humectant", inci: text }, around),
 };
 

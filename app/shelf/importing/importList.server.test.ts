@@ -104,7 +104,14 @@ describe("a file of everything that is one's own", () => {
         await makeSolution({ of: "citric-acid-anhydrous", strength: "25", grams: "100", months: "3", lot: "" }, twoIds()),
       ).toHaveProperty("lotId");
       const [lot] = await standing();
-      await moveByHand({ id: crypto.randomUUID(), lotId: lot?.id ?? "", kind: "use", grams: "12.5", note: "" });
+      await moveByHand({
+        id: crypto.randomUUID(),
+        lotId: lot?.id ?? "",
+        kind: "use",
+        grams: "12.5",
+        note: "",
+        ...{ openedOn: "", endsOn: "", afterOpening: "" },
+      });
       before = await everything();
       expect(before.lots).toMatchObject([{ gramsLeft: 87.5, packGrams: 100 }]);
       text = await (await shelfFile("materials.json")).text();

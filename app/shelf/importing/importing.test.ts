@@ -9,7 +9,7 @@ import { readTable } from "./readTable.server";
 const materials = referenceLibrary.map((facts) => ({ id: facts.slug, facts }));
 const rowsOf = (text: string, taken: readonly string[] = []) => {
   const table = readTable(text);
-  return lotRows(table, guessColumns(table.heads, lotColumns), { materials, taken: new Set(taken) });
+  return lotRows(table, guessColumns(table.heads, lotColumns), { materials, taken: new Set(taken), currency: "€" });
 };
 
 describe("reading a table", () => {

@@ -18,14 +18,14 @@ export const lotHeads: readonly string[] = ["material", "lot", "pack", "assay, %
 export function lotRows(
   { rows }: Table,
   columns: ColumnChoice,
-  around: { readonly materials: readonly FoundMaterial[]; readonly taken: TakenCodes },
+  around: { readonly materials: readonly FoundMaterial[]; readonly taken: TakenCodes; readonly currency: string },
 ): readonly ImportRow[] {
   const known = knownMaterials(around.materials);
   const seen = new Map<string, number>();
   return rows.map((cells, row): ImportRow => {
     const cell = (field: LotField): string => (columns[field] === undefined ? "" : plainCell(cells[columns[field]] ?? ""));
     const typed = Object.fromEntries(lotColumns.map(({ field }) => [field, cell(field)])) as unknown as TypedLot;
-    const { lot, problems } = readLot(typed);
+    const { lot, problems } = readLot(typed, around.currency);
     const material = known(typed.material);
     const said = problems.map(({ message }) => message);
     if (material === null) said.unshift(typed.material === "" ? "No material is named." : `“${typed.material}” is not in the library.`);

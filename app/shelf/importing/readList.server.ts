@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listChoosable, listOwnMaterials } from "../../../db/materials/queries.server";
+import { findMaker } from "../../../db/makers/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
 import { guessColumns, looksLikeMaterials, lotColumns, materialColumns, type ColumnChoice } from "./columns";
 import { fileHeads, fileRows } from "./fileRows.server";
@@ -22,7 +23,12 @@ export interface ListChoice {
 export async function readList(content: Uint8Array | string, choice: ListChoice): Promise<ReadList> {
   const db = database();
   const makerId = currentMakerId();
-  const [materials, standing, own] = await Promise.all([listChoosable(db, makerId), listLots(db, makerId), listOwnMaterials(db, makerId)]);
+  const [materials, standing, own, maker] = await Promise.all([
+    listChoosable(db, makerId),
+    listLots(db, makerId),
+    listOwnMaterials(db, makerId),
+    findMaker(db, makerId),
+  ]);
   const taken = new Set(standing.map(({ facts, code }) => codeKey(facts.slug, code)));
   const text = decodedText(content);
   if (choice.kind === "file" || (choice.kind === null && /^\s*\{/.test(text))) {
@@ -36,6 +42,6 @@ export async function readList(content: Uint8Array | string, choice: ListChoice)
   const again = typeof content === "string" ? text : Papa.unparse([[...table.heads], ...table.rows.map((cells) => [...cells])]);
   const of = { text: again, heads: table.heads, columns };
   return kind === "lots"
-    ? { ...of, kind, shownHeads: lotHeads, rows: lotRows(table, columns, { materials, taken }) }
+    ? { ...of, kind, shownHeads: lotHeads, rows: lotRows(table, columns, { materials, taken, currency: maker?.currency ?? "" }) }
     : { ...of, kind, shownHeads: materialHeads, rows: materialRows(table, columns, materials) };
 }

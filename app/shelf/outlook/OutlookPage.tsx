@@ -1,95 +1,167 @@
-import { Stack, Text } from "@mantine/core";
-import { writtenMass } from "@tensidrum/core/quantities";
-import { Fragment } from "react";
-import { Link } from "react-router";
+import { Grid, Stack, Text, UnstyledButton } from "@mantine/core";
+import { written, writtenMass } from "@tensidrum/core/quantities";
+import { Form, Link, useNavigation } from "react-router";
 import { DataTable } from "../../components/DataTable";
+import { FormError } from "../../components/FormError";
 import { PageHeader } from "../../components/PageHeader";
+import quiet from "../../components/quiet.module.css";
 import { Frame } from "../../frame/Frame";
+import { sentenceAbove, type FormAnswer } from "../../frame/formAnswer";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { shelfStations } from "../shelfStation";
+import { Makeable } from "./Makeable";
 import type { OpenOutlook } from "./outlook.server";
+import type { TypedPlan } from "./outlookForms.server";
+import { PlanForm } from "./PlanForm";
+import { ToBuy } from "./ToBuy";
 
-/** What can be made of what stands on the shelf, and what is lacking for the rest. */
-export function OutlookPage({ open: { enough, less, lacking } }: { readonly open: OpenOutlook }) {
-  const count = enough.length + less.length + lacking.length;
+interface OutlookPageProps {
+  readonly open: OpenOutlook;
+  readonly answered: FormAnswer<TypedPlan> | null;
+}
+
+/** What is planned, what it lacks, what ends unused, and what can be made of what is there. */
+export function OutlookPage({ open, answered }: OutlookPageProps) {
+  const { plans, toBuy, expiring, makeable } = open;
+  const state = plans.length === 0 ? "nothing planned" : toBuy.length === 0 ? "all is there" : `${toBuy.length} to buy`;
   return (
     <Frame
-      head={<PageHeader>What can I make?</PageHeader>}
-      doors={<Link to="/shelf">Shelf</Link>}
-      line={<StationNav stations={shelfStations(`${enough.length} of ${count} formulas`)} />}
+      head={<PageHeader>Outlook</PageHeader>}
+      doors={
+        <>
+          <Link to="/shelf">Shelf</Link>
+          <a href="/shelf/outlook.ics" data-act="Planned batches as a calendar">
+            Calendar
+          </a>
+          <Link to="/shelf/shopping" data-act="The shopping list" data-key="l">
+            Shopping list
+          </Link>
+        </>
+      }
+      line={<StationNav stations={shelfStations(state, toBuy.length > 0)} />}
     >
-      <title>What can I make?, Tensidrum</title>
-      <Stack gap="xl">
-        <Text m={0} maw={640} c="var(--ink-2)">
-          By the lots that are free, in date and not on hold. Water counts as there. What is reserved for a batch is not free.
-        </Text>
-        {count === 0 && (
-          <Text>
-            There is no formula yet. <Link to="/">Begin one on Today</Link>.
-          </Text>
-        )}
-        <Rows title="Enough for the batch as written" rows={enough} />
-        <Rows title="A smaller batch" rows={less} />
-        <Rows title="Something is not there" rows={lacking} />
-      </Stack>
+      <title>Outlook, Tensidrum</title>
+      <FormError>{answered?.typed.intent === "plan" ? null : sentenceAbove(answered)}</FormError>
+      <Grid gap="xl">
+        <Grid.Col span={{ base: 12, md: 8 }}>
+          <Stack gap="xl">
+            <Planned plans={plans} />
+            {plans.length > 0 && <ToBuy rows={toBuy} />}
+            <Expiring rows={expiring} />
+          </Stack>
+        </Grid.Col>
+        <Grid.Col span={{ base: 12, md: 4 }}>
+          <PlanForm open={open} answered={answered?.typed.intent === "plan" ? answered : null} />
+        </Grid.Col>
+        <Grid.Col span={12}>
+          <Makeable {...makeable} />
+        </Grid.Col>
+      </Grid>
     </Frame>
   );
 }
 
-/** A column a phone has no room for. */
-const WIDE = "mantine-visible-from-sm";
+function Planned({ plans }: { readonly plans: OpenOutlook["plans"] }) {
+  const isBusy = useNavigation().state !== "idle";
+  return (
+    <section aria-labelledby="planned-head">
+      <h2 id="planned-head">Planned batches</h2>
+      {plans.length === 0 ? (
+        <Text m={0}>None yet. Plan one, and it says here what will be lacking.</Text>
+      ) : (
+        <DataTable isRuled>
+          <thead>
+            <tr>
+              <th scope="col">day</th>
+              <th scope="col">what</th>
+              <th scope="col" data-number>
+                size
+              </th>
+              <th scope="col">lacks</th>
+              <th scope="col">
+                <span className="only-for-readers">what to do</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {plans.map(({ id, day, isLate, formulaId, number, state, name, grams, note, lacks }) => (
+              <tr key={id}>
+                <th scope="row">
+                  {day}
+                  {isLate && (
+                    <Text component="small" display="block" c="var(--signal)">
+                      was due
+                    </Text>
+                  )}
+                </th>
+                <td>
+                  <Link to={`/sheet/${formulaId}/${number}`}>{name}</Link> <small>v{number}</small>
+                  {note !== "" && (
+                    <Text component="small" display="block">
+                      {note}
+                    </Text>
+                  )}
+                </td>
+                <td data-number>{writtenMass(grams)}</td>
+                <td>{lacks.length === 0 ? "nothing" : lacks.map((one) => `${one.name} ${written(one.grams, 1)} g`).join(", ")}</td>
+                <td>
+                  {state === "final" ? (
+                    <Link to={`/bench/begin/${formulaId}/${number}?grams=${grams}&plan=${id}`}>Make it</Link>
+                  ) : (
+                    "a draft"
+                  )}{" "}
+                  <Form method="post" style={{ display: "inline" }}>
+                    <input type="hidden" name="id" value={id} />
+                    <UnstyledButton
+                      type="submit"
+                      name="intent"
+                      value="drop"
+                      className={quiet.quiet}
+                      disabled={isBusy}
+                      aria-label={`Drop the plan of ${name}`}
+                    >
+                      Drop
+                    </UnstyledButton>
+                  </Form>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </DataTable>
+      )}
+    </section>
+  );
+}
 
-function Rows({ title, rows }: { readonly title: string; readonly rows: OpenOutlook["enough"] }) {
+function Expiring({ rows }: { readonly rows: OpenOutlook["expiring"] }) {
   if (rows.length === 0) return null;
   return (
-    <section aria-label={title}>
-      <h2>{title}</h2>
+    <section aria-labelledby="expiring-head">
+      <h2 id="expiring-head">Ends before it is used</h2>
       <DataTable isRuled>
         <thead>
           <tr>
-            <th scope="col">formula</th>
-            <th scope="col" data-number className={WIDE}>
-              batch as written
-            </th>
+            <th scope="col">lot</th>
             <th scope="col" data-number>
-              largest batch
+              left over
             </th>
-            <th scope="col">{rows[0]?.grams === 0 ? "lacks" : "used up by it"}</th>
-            <th scope="col">
-              <span className="only-for-readers">make it</span>
-            </th>
+            <th scope="col">ends</th>
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ id, name, number, batchGrams, grams, limitedBy, isFinal }) => (
+          {rows.map(({ id, slug, name, code, grams, ends, isPast }) => (
             <tr key={id}>
               <th scope="row">
-                <Link to={`/sheet/${id}`}>{name}</Link> <small>v{number}</small>
+                <Link to={`/shelf/${slug}`}>{name}</Link> <small>{code}</small>
               </th>
-              <td data-number className={WIDE}>
-                {writtenMass(batchGrams)}
-              </td>
-              <td data-number>
-                <strong>{grams === null ? "any" : grams === 0 ? "none" : writtenMass(roundedDown(grams))}</strong>
-              </td>
+              <td data-number>{written(grams, 1)} g</td>
               <td>
-                {limitedBy.map((material, at) => (
-                  <Fragment key={material.slug}>
-                    {at > 0 && ", "}
-                    <Link to={`/shelf/${material.slug}`}>{material.name}</Link>
-                  </Fragment>
-                ))}
+                {isPast ? <strong>ended</strong> : "on"} {ends}
               </td>
-              <td>{grams !== 0 && (isFinal ? <Link to={`/bench/begin/${id}/${number}`}>Make it</Link> : "a draft")}</td>
             </tr>
           ))}
         </tbody>
       </DataTable>
     </section>
   );
-}
-
-/** To whole grams, downwards: what is promised is there. */
-function roundedDown(grams: number): number {
-  return grams >= 10 ? Math.floor(grams) : Math.floor(grams * 10) / 10;
 }

@@ -1,23 +1,117 @@
-import { largestBatch } from "@tensidrum/core/inventory";
 import { shownFormulaName } from "@tensidrum/core/formula";
-import { nameOfSlug } from "@tensidrum/core/library";
+import { largestBatch, needsOf, ordersFor, outlookOf, type Offer } from "@tensidrum/core/inventory";
+import { nameOfSlug, type MaterialsBySlug } from "@tensidrum/core/library";
 import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
 import { listFormulas } from "../../../db/formulas/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
+import { listPlannable, listPlannedBatches } from "../../../db/planning/queries.server";
+import { listOffers } from "../../../db/prices/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
-import { isoToday } from "../../frame/dates.server";
+import { here, isoToday, writtenDay } from "../../frame/dates.server";
 
 /** Formulas that are looked at, the one changed last first. */
 const MOST = 60;
+/** What ends within so many days is told, or until the last planned batch. Ours: two months, as the shelf itself does. */
+const AHEAD_DAYS = 60;
 
-/** What the shelf makes now: of each formula the largest batch, and what it is used up by. */
+type Lot = Awaited<ReturnType<typeof listLots>>[number];
+
+const mayBeTaken = (lot: Lot): boolean => lot.onHold === "" && lot.freeGrams > 0;
+
+/** What is planned, what it lacks, what to buy for it, and what ends unused. */
 export async function openOutlook() {
   const [db, makerId] = [database(), currentMakerId()];
   const today = isoToday();
-  const [lots, formulas] = await Promise.all([listLots(db, makerId), listFormulas(db, makerId, { limit: MOST, offset: 0 })]);
+  const [lots, plans, versions] = await Promise.all([listLots(db, makerId), listPlannedBatches(db, makerId), listPlannable(db, makerId)]);
+  const needed = await Promise.all(
+    plans.map(async ({ formulaId, number, grams }) => {
+      const { formula, materials } = await formulaOfVersion(db, makerId, { formulaId, number });
+      return { materials, needs: new Map([...needsOf(formula, materials)].map(([slug, percent]) => [slug, (grams * percent) / 100])) };
+    }),
+  );
+  const names: MaterialsBySlug = new Map([
+    ...needed.flatMap(({ materials }) => [...materials]),
+    ...lots.map(({ facts }) => [facts.slug, facts] as const),
+  ]);
+  const ahead = here().add(AHEAD_DAYS, "day").format("YYYY-MM-DD");
+  const last = plans.at(-1)?.plannedOn ?? today;
+  const found = outlookOf(
+    plans.map(({ id, plannedOn }, at) => ({ id, on: plannedOn < today ? today : plannedOn, needs: needed[at]?.needs ?? new Map() })),
+    lots.filter(mayBeTaken).map(({ id, facts, freeGrams, endsOn }) => ({ id, material: facts.slug, freeGrams, endsOn })),
+    last > ahead ? last : ahead,
+  );
+  const named = (slug: string) => ({ slug, name: nameOfSlug(slug, names) });
+  return {
+    newId: crypto.randomUUID(),
+    today,
+    versions: versions.map(({ id, name, number, state, batchGrams }) => ({
+      id,
+      batchGrams,
+      name: `${shownFormulaName(name)} v${number}${state === "draft" ? ", draft" : ""}`,
+    })),
+    plans: plans.map((plan) => ({
+      ...plan,
+      name: shownFormulaName(plan.name),
+      day: here(plan.plannedOn).format("ddd D MMM YYYY"),
+      isLate: plan.plannedOn < today,
+      lacks: (found.lacks.get(plan.id) ?? []).map(({ material, grams }) => ({ ...named(material), grams })),
+    })),
+    toBuy: await orders(found.toBuy, lots, named),
+    expiring: found.expiring.flatMap(({ lot: id, grams, endsOn }) => {
+      const lot = lots.find((one) => one.id === id);
+      return lot === undefined
+        ? []
+        : [{ id, grams, code: lot.code, ...named(lot.facts.slug), ends: writtenDay(endsOn), isPast: endsOn < today }];
+    }),
+    makeable: await makeable(lots, today),
+  };
+}
+
+export type OpenOutlook = Awaited<ReturnType<typeof openOutlook>>;
+
+/** What to order of each material that is lacking: the cheapest pack first, the others beside it. */
+async function orders(
+  toBuy: readonly { readonly material: string; readonly grams: number; readonly neededOn: string }[],
+  lots: readonly Lot[],
+  named: (slug: string) => { readonly slug: string; readonly name: string },
+) {
+  const offers = await listOffers(database(), currentMakerId(), null);
+  const materialIds = new Map(lots.map(({ facts, materialId }) => [facts.slug, materialId]));
+  return Promise.all(
+    toBuy.map(async ({ material, grams, neededOn }) => {
+      const materialId = materialIds.get(material);
+      const own = offers.filter((offer) => offer.materialId === materialId);
+      const bought = lots.filter(({ facts }) => facts.slug === material).map(boughtBefore);
+      const known = [
+        ...own.map((offer) => ({ ...offer, seen: writtenDay(offer.seenAt) })),
+        ...bought.filter(({ key }) => !own.some((offer) => keyOf(offer) === key)),
+      ];
+      const asOffers: readonly Offer[] = known.map(({ id, packGrams, price, leastPacks }) => ({ id, packGrams, price, leastPacks }));
+      const found = ordersFor(grams, asOffers).flatMap(({ offer, ...order }) => {
+        const of = known.find(({ id }) => id === offer);
+        return of === undefined
+          ? []
+          : [{ ...order, supplier: of.supplier, packGrams: of.packGrams, packPrice: of.price, leastPacks: of.leastPacks, seen: of.seen }];
+      });
+      return { ...named(material), grams, neededOn, needed: writtenDay(neededOn), order: found[0] ?? null, others: found.slice(1) };
+    }),
+  );
+}
+
+const keyOf = ({ supplier, packGrams }: { readonly supplier: string; readonly packGrams: number }): string => `${supplier} ${packGrams}`;
+
+/** A pack that was bought before can be bought again. */
+function boughtBefore({ id, supplier, packGrams, price }: Lot) {
+  return { id, supplier, packGrams, price, leastPacks: 1, seen: null, key: keyOf({ supplier, packGrams }) };
+}
+
+/** What the shelf makes now: of each formula the largest batch, and what it is used up by. */
+async function makeable(lots: readonly Lot[], today: string) {
+  const [db, makerId] = [database(), currentMakerId()];
+  const formulas = await listFormulas(db, makerId, { limit: MOST, offset: 0 });
   const free = new Map<string, number>();
-  for (const { facts, freeGrams, onHold, endsOn } of lots) {
-    if (onHold === "" && (endsOn === null || endsOn >= today)) free.set(facts.slug, (free.get(facts.slug) ?? 0) + Math.max(0, freeGrams));
+  for (const { facts, freeGrams, endsOn } of lots.filter(mayBeTaken)) {
+    if (endsOn === null || endsOn >= today) free.set(facts.slug, (free.get(facts.slug) ?? 0) + freeGrams);
   }
   const rows = await Promise.all(
     formulas.map(async ({ id, name, number, state, batchGrams }) => {
@@ -36,5 +130,3 @@ export async function openOutlook() {
     lacking: rows.filter(({ grams }) => grams === 0),
   };
 }
-
-export type OpenOutlook = Awaited<ReturnType<typeof openOutlook>>;

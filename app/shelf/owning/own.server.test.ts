@@ -97,7 +97,7 @@ describe("a material of one's own", () => {
 
   it("that stands on the shelf stays", async () => {
     const lot = { id: crypto.randomUUID(), movementId: crypto.randomUUID(), material: "lakeside-wash-base", code: "B-1", grams: "100" };
-    await receive({ ...lot, assay: "", price: "", supplier: "", openedOn: "", endsOn: "", note: "" });
+    await receive({ ...lot, assay: "", price: "", supplier: "", openedOn: "", endsOn: "", afterOpening: "", note: "" });
     expect(sentenceOf(await takeAway("lakeside-wash-base"))).toContain("Delete it there first");
   });
 

@@ -32,7 +32,7 @@ describe("a stock solution", () => {
 
   beforeAll(async () => {
     const words = { material: "citric-acid-anhydrous", code: "CA-1", grams: "30", assay: "", price: "", supplier: "", note: "" };
-    await receive({ ...lot, ...words, openedOn: "", endsOn: "" });
+    await receive({ ...lot, ...words, openedOn: "", endsOn: "", afterOpening: "" });
   });
 
   it("is planned by strength and amount: of a 99.5 % powder 25.13 g in 74.87 g of water, and what the fine scale can do with it", async () => {

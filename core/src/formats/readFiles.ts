@@ -78,6 +78,8 @@ export interface LotOfFile {
   readonly packPrice?: number | null;
   /** ISO dates. */
   readonly openedOn?: string | null;
+  /** Days it keeps once it is open. */
+  readonly daysAfterOpening?: number | null;
   readonly expiresOn?: string | null;
 }
 

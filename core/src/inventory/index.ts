@@ -1,11 +1,18 @@
 export { bookedForBatch, wantedOfLots } from "./bookedForBatch.ts";
 export type { Booked, Booking, LotShare } from "./bookedForBatch.ts";
+export { endOfLot } from "./endOfLot.ts";
+export type { KeepingDates } from "./endOfLot.ts";
 export { largestBatch } from "./largestBatch.ts";
 export type { LargestBatch } from "./largestBatch.ts";
 export { lotsOfLine } from "./lotsOfLine.ts";
 export type { LotOfLine, LotsOfLine } from "./lotsOfLine.ts";
 export { needsAttention } from "./needsAttention.ts";
 export type { Concern, StandingLot, AttentionItem } from "./needsAttention.ts";
+export { needsOf } from "./needsOf.ts";
+export { ordersFor } from "./ordersFor.ts";
+export type { Offer, Order } from "./ordersFor.ts";
+export { outlookOf } from "./outlook.ts";
+export type { Outlook, OutlookLot, PlannedBatch, Shortage } from "./outlook.ts";
 export { packPriceOf } from "./shelfLot.ts";
 export type { ShelfLot } from "./shelfLot.ts";
 export { shiftShare } from "./shiftShare.ts";

@@ -1,6 +1,6 @@
-import { resolveLines } from "../formula/resolveLines.ts";
 import type { Formula } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
+import { needsOf } from "./needsOf.ts";
 
 /** How much of a formula the shelf makes. */
 export interface LargestBatch {
@@ -18,11 +18,7 @@ export interface LargestBatch {
  * @throws Refusal when a material is unknown
  */
 export function largestBatch(formula: Formula, freeGrams: ReadonlyMap<string, number>, library: MaterialsBySlug): LargestBatch {
-  const { sheet } = resolveLines(formula, library);
-  const shares = new Map<string, number>();
-  for (const { line, material, percent } of sheet.lines) {
-    if (percent > 0 && material.role !== "water") shares.set(line.material, (shares.get(line.material) ?? 0) + percent);
-  }
+  const shares = needsOf(formula, library);
   const allowed = [...shares].map(([material, percent]) => ({ material, grams: (100 * (freeGrams.get(material) ?? 0)) / percent }));
   const grams = allowed.reduce<number | null>((least, one) => (least === null ? one.grams : Math.min(least, one.grams)), null);
   return { grams, limitedBy: allowed.filter((one) => one.grams === grams).map(({ material }) => material) };

@@ -149,6 +149,7 @@ export const materialsFileSchema = Joi.object({
         packGrams: orUnknown(positiveField),
         packPrice: orUnknown(notNegativeField),
         openedOn: orUnknown(Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/)),
+        daysAfterOpening: orUnknown(Joi.number().integer().min(1).max(3_650)),
         expiresOn: orUnknown(Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/)),
       }),
     )

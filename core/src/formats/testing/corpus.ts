@@ -172,6 +172,7 @@ const lot = {
   packGrams: 500,
   packPrice: 7.5,
   openedOn: "2026-05-01",
+  daysAfterOpening: 180,
   expiresOn: null,
 };
 const materialsFile = { format: "tensidrum-materials/1", libraryVersion: "1", materials: washFile.materials, lots: [lot] };

@@ -1,0 +1,72 @@
+import ical from "ical-generator";
+import Papa from "papaparse";
+import { fileAnswer } from "../../frame/fileAnswer.server";
+import { openOutlook, type OpenOutlook } from "./outlook.server";
+
+type ToBuy = OpenOutlook["toBuy"][number];
+
+/** What to buy, by who sells it; what nobody is known to sell stands last. */
+export async function openShopping() {
+  const { toBuy, today } = await openOutlook();
+  const suppliers = [...new Set(toBuy.map(({ order }) => order?.supplier ?? ""))].sort((a, b) =>
+    a === "" ? 1 : b === "" ? -1 : a.localeCompare(b),
+  );
+  return {
+    today,
+    groups: suppliers.map((supplier) => {
+      const rows = toBuy.filter(({ order }) => (order?.supplier ?? "") === supplier);
+      return {
+        supplier,
+        rows,
+        price: rows.reduce((sum, { order }) => sum + (order?.price ?? 0), 0),
+        unpriced: rows.filter(({ order }) => order?.price == null).length,
+      };
+    }),
+  };
+}
+
+export type OpenShopping = Awaited<ReturnType<typeof openShopping>>;
+
+function row({ name, grams, neededOn, order }: ToBuy) {
+  return {
+    material: name,
+    "lacking, g": round(grams),
+    "needed on": neededOn,
+    supplier: order?.supplier ?? "",
+    packs: order?.packs ?? "",
+    "pack, g": order?.packGrams ?? "",
+    "price of a pack": order?.packPrice ?? "",
+    "price of all": order?.price ?? "",
+  };
+}
+
+const round = (grams: number): number => Math.ceil(grams * 10) / 10;
+
+/** The list as a table for a spreadsheet. */
+export async function shoppingCsv(): Promise<Response> {
+  const { toBuy } = await openOutlook();
+  const csv = Papa.unparse(toBuy.map(row), { escapeFormulae: true, newline: "\r\n" });
+  return fileAnswer(csv, { type: "text/csv; charset=utf-8", name: "shopping.csv" });
+}
+
+/** Planned batches and what to buy for them, as whole days of a calendar. */
+export async function outlookCalendar(): Promise<Response> {
+  const { plans, toBuy } = await openOutlook();
+  const calendar = ical({ name: "Batches and shopping", prodId: { company: "tensidrum", product: "outlook", language: "EN" } });
+  for (const { id, plannedOn, name, number, grams, note } of plans) {
+    calendar.createEvent({
+      id,
+      allDay: true,
+      start: dayOf(plannedOn),
+      summary: `Make ${name} v${number}, ${round(grams)} g`,
+      description: note,
+    });
+  }
+  for (const { slug, name, grams, neededOn } of toBuy) {
+    calendar.createEvent({ id: `buy-${slug}`, allDay: true, start: dayOf(neededOn), summary: `Needed by now: ${name}, ${round(grams)} g` });
+  }
+  return fileAnswer(calendar.toString(), { type: "text/calendar; charset=utf-8", name: "outlook.ics" });
+}
+
+/** A calendar day is that day wherever it is read. */
+const dayOf = (day: string): Date => new Date(`${day}T00:00:00`);
