@@ -61,6 +61,7 @@ export default [
   route("fill/:batch/label.svg", "fill/label/labelFileRoute.ts", { id: "label.svg" }),
   route("fill/:batch/label.json", "fill/label/labelFileRoute.ts", { id: "label.json" }),
   route("fill/:batch", "bench/filling/fillingRoute.tsx"),
+  route("fill/:batch/containers", "bench/trace/whereaboutsRoute.tsx"),
   route("fill/:batch/cost", "bench/cost/costRoute.tsx"),
   route("weighing/:formulaId/:number", "weighing/weighingRoute.tsx"),
   route("settings", "settings/settingsRoute.tsx"),

@@ -15,6 +15,7 @@ import * as materialQueries from "./materials/queries.server";
 import * as batchQueries from "./batches/queries.server";
 import * as batchWrites from "./batches/writes.server";
 import { labelFromTemplate } from "@tensidrum/core/packaging";
+import * as planningQueries from "./planning/queries.server";
 import * as priceQueries from "./prices/queries.server";
 import * as labelQueries from "./labels/queries.server";
 import * as containerQueries from "./containers/queries.server";
@@ -44,6 +45,7 @@ let db: Database;
 let close: () => Promise<void>;
 let glycerinId: string;
 let lotId: string;
+let closedLotId: string;
 
 /** Everything the first maker owns, as the database has it. */
 async function possessions() {
@@ -66,6 +68,9 @@ async function possessions() {
     "given_containers",
     "labels",
     "price_wishes",
+    "planned_batches",
+    "offers",
+    "lot_sources",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -96,6 +101,13 @@ beforeAll(async () => {
   lotId = lot.id;
   await containerQueries.saveContainer(db, workshop.id, container);
   await saltSampleQueries.addSaltSample(db, workshop.id, saltSampleBase, saltSample);
+  await planningQueries.planBatchOn(db, workshop.id, plan);
+  await priceQueries.saveOffer(db, workshop.id, { ...offer, materialId: glycerinId });
+  closedLotId = crypto.randomUUID();
+  await stockWrites.receiveLot(db, workshop.id, { ...ownLot(), id: closedLotId, code: "closed" }, crypto.randomUUID());
+  const work = () => ({ kind: "use", grams: -1, note: "" }) as const;
+  const made = { material: null, lot: { ...ownLot(), code: "made" }, movementId: crypto.randomUUID() };
+  await stockWrites.shelveMadeLot(db, workshop.id, { ...made, taken: [{ lotId, movementId: crypto.randomUUID(), work }] });
   await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
   await batchWrites.addPhoto(db, workshop.id, batchId, {
     photo: { id: photoId, picture: Buffer.from("x"), width: 1, height: 1 },
@@ -128,6 +140,9 @@ function content(): formulaWrites.DraftContent {
     coreVersion,
   };
 }
+
+const plan = { id: crypto.randomUUID(), versionId: finalVersionId, plannedOn: "2027-01-01", grams: 100, note: "" };
+const offer = { id: crypto.randomUUID(), supplier: "herb stall", packGrams: 100, price: 1, leastPacks: 1 };
 
 const scentId = stableUuid(`scent ${demoScent.name}`);
 const roundId = stableUuid(`scent ${demoScent.name} 0`);
@@ -261,8 +276,28 @@ const asked: Record<string, () => Promise<unknown>> = {
     refused(labelQueries.saveLabel(db, stranger.id, { formulaId: greenRoom.id, containerId: null, part: "" }, labelOfNothing)),
   batchesOfLot: async () => stockQueries.batchesOfLot(db, stranger.id, lotId),
   holdLot: async () => ((await stockWrites.holdLot(db, stranger.id, lotId, "taken")) ? ["another's lot"] : []),
+  openByUse: async () => {
+    await stockWrites.openByUse(db, stranger.id, [closedLotId]);
+    return [];
+  },
+  dateLot: async () => stockWrites.dateLot(db, stranger.id, lotId, { openedOn: "2026-01-01", endsOn: null, afterOpeningDays: 1 }),
+  lotsMadeOf: async () => stockQueries.lotsMadeOf(db, stranger.id, lotId),
+  lotsOfBatch: async () => stockQueries.lotsOfBatch(db, stranger.id, batchId),
+  listPlannedBatches: async () => planningQueries.listPlannedBatches(db, stranger.id),
+  listPlannable: async () => planningQueries.listPlannable(db, stranger.id),
+  planBatchOn: async () => refused(planningQueries.planBatchOn(db, stranger.id, { ...plan, id: crypto.randomUUID() })),
+  movePlan: async () => planningQueries.movePlan(db, stranger.id, plan.id, "2027-02-02"),
+  beginPlanned: async () => {
+    await planningQueries.beginPlanned(db, stranger.id, plan.id, batchId);
+    return [];
+  },
+  dropPlan: async () => planningQueries.dropPlan(db, stranger.id, plan.id),
+  listOffers: async () => priceQueries.listOffers(db, stranger.id, null),
+  saveOffer: async () => refused(priceQueries.saveOffer(db, stranger.id, { ...offer, materialId: ownMaterialId })),
+  dropOffer: async () => priceQueries.dropOffer(db, stranger.id, offer.id),
   listFilledContainers: async () => batchQueries.listFilledContainers(db, stranger.id, [batchId]),
-  noteGiven: async () => refused(batchWrites.noteGiven(db, stranger.id, { batchId, rowId: "bottles" }, "taken")),
+  noteGiven: async () =>
+    refused(batchWrites.noteGiven(db, stranger.id, { batchId, rowId: "bottles" }, { toWhom: "taken", openedOn: null })),
   findPriceWish: async () => {
     const found = await priceQueries.findPriceWish(db, stranger.id, greenRoom.id);
     return found === undefined ? [] : [found];

@@ -27,6 +27,7 @@ describe("forms of the bench", () => {
     );
     expect(read.typed).toEqual({
       intent: "begin",
+      plan: "",
       id,
       grams: "600",
       size: noSize,

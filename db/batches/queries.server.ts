@@ -226,9 +226,19 @@ export async function codesOfBatches(db: Executor, makerId: string, start: strin
 /** What batches were filled into, and to whom it went where that was noted. */
 export async function listFilledContainers(db: Executor, makerId: string, batchIds: readonly string[]) {
   if (batchIds.length === 0) return [];
-  const { batchId, rowId, name, use, count, grams } = batchContainers;
+  const { batchId, rowId, containerId, name, use, count, grams } = batchContainers;
   return db
-    .select({ batchId, rowId, name, use, count, grams, toWhom: sql<string>`coalesce(${givenContainers.toWhom}, '')` })
+    .select({
+      batchId,
+      rowId,
+      containerId,
+      name,
+      use,
+      count,
+      grams,
+      toWhom: sql<string>`coalesce(${givenContainers.toWhom}, '')`,
+      openedOn: givenContainers.openedOn,
+    })
     .from(batchContainers)
     .leftJoin(
       givenContainers,

@@ -286,14 +286,21 @@ async function booksOf(db: Executor, makerId: string, batchId: string): Promise<
   return new Map(rows.map(({ lotId, ...booked }) => [lotId, booked]));
 }
 
-/** Notes to whom the containers of a row went; an empty text takes the note off. */
+/** What is noted of the containers of a row once they are filled. */
+export interface GivenNote {
+  readonly toWhom: string;
+  /** Written 2026-11-26; null while they are closed. */
+  readonly openedOn: string | null;
+}
+
+/** Notes to whom the containers of a row went and since when they are open; with neither the note goes. */
 export async function noteGiven(
   db: Executor,
   makerId: string,
   { batchId, rowId }: { readonly batchId: string; readonly rowId: string },
-  toWhom: string,
+  { toWhom, openedOn }: GivenNote,
 ): Promise<void> {
-  if (toWhom === "") {
+  if (toWhom === "" && openedOn === null) {
     await db
       .delete(givenContainers)
       .where(and(eq(givenContainers.makerId, makerId), eq(givenContainers.batchId, batchId), eq(givenContainers.rowId, rowId)));
@@ -301,10 +308,10 @@ export async function noteGiven(
   }
   await db
     .insert(givenContainers)
-    .values({ batchId, makerId, rowId, toWhom })
+    .values({ batchId, makerId, rowId, toWhom, openedOn })
     .onConflictDoUpdate({
       target: [givenContainers.batchId, givenContainers.rowId],
-      set: { toWhom },
+      set: { toWhom, openedOn },
       setWhere: eq(givenContainers.makerId, makerId),
     });
 }

@@ -131,6 +131,38 @@ export async function movementsOfMaterial(db: Executor, makerId: string, materia
     .limit(most);
 }
 
+/** The lots that were made of a lot here, and those made of them, as far as it goes; each once, even where they go in a circle. */
+export async function lotsMadeOf(db: Executor, makerId: string, lotId: string) {
+  const { rows } = await db.execute<{ id: string; code: string; slug: string; name: string }>(sql`
+    with recursive made(lot_id) as (
+      select s.lot_id from lot_sources s where s.from_lot_id = ${lotId} and s.maker_id = ${makerId}
+      union
+      select s.lot_id from lot_sources s join made on s.from_lot_id = made.lot_id where s.maker_id = ${makerId}
+    )
+    select l.id, l.code, m.slug, m.facts ->> 'name' as name
+    from made join lots l on l.id = made.lot_id join materials m on m.id = l.material_id
+    where l.maker_id = ${makerId} and l.id <> ${lotId}
+    order by l.created_at`);
+  return rows;
+}
+
+/** The lots a batch took of, with what it took, g. */
+export async function lotsOfBatch(db: Executor, makerId: string, batchId: string) {
+  const usedGrams = sql<number>`-sum(${movements.grams})`.mapWith(Number);
+  return db
+    .select({
+      ...{ id: lots.id, code: lots.code, supplier: lots.supplier, onHold: lots.onHold },
+      ...{ facts: sql<Material>`${materials.facts}`.as("facts"), usedGrams },
+    })
+    .from(movements)
+    .innerJoin(lots, and(eq(lots.id, movements.lotId), eq(lots.makerId, makerId)))
+    .innerJoin(materials, eq(materials.id, lots.materialId))
+    .where(and(eq(movements.makerId, makerId), eq(movements.batchId, batchId), inArray(movements.kind, ["use", "correct"])))
+    .groupBy(lots.id, materials.id)
+    .having(sql`sum(${movements.grams}) < 0`)
+    .orderBy(desc(usedGrams), asc(lots.id));
+}
+
 /** Every batch that took of a lot, the newest first, with what it took, g. */
 export async function batchesOfLot(db: Executor, makerId: string, lotId: string) {
   const usedGrams = sql<number>`coalesce(-sum(${movements.grams}) filter (where ${movements.kind} in ('use', 'correct')), 0)`.mapWith(

@@ -1,6 +1,7 @@
 import type { PriceWish } from "@tensidrum/core/packaging";
 import { and, desc, eq, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
+import { materials } from "../materials/schema";
 import { offers, priceWishes } from "./schema";
 
 /** What was settled for a formula; where nothing was, what was settled last for another, but for its shop. */
@@ -41,8 +42,9 @@ export interface NewOffer {
 export async function listOffers(db: Executor, makerId: string, materialId: string | null) {
   const { id, supplier, packGrams, price, leastPacks, seenAt } = offers;
   return db
-    .select({ id, supplier, packGrams, price, leastPacks, seenAt, materialId: offers.materialId })
+    .select({ id, supplier, packGrams, price, leastPacks, seenAt, material: materials.slug })
     .from(offers)
+    .innerJoin(materials, eq(materials.id, offers.materialId))
     .where(and(eq(offers.makerId, makerId), materialId === null ? undefined : eq(offers.materialId, materialId)))
     .orderBy(desc(seenAt), id);
 }

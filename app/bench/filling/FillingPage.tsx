@@ -92,6 +92,9 @@ export function FillingPage({ open: { sent, containers, density, newId }, refuse
               {planned > 0 && planner}
               <Group>
                 <Link to="/fill/containers">Containers</Link>
+                <Link to={`/fill/${view.id}/containers`} data-act="Where its containers are">
+                  Where they are
+                </Link>
                 <Link to={`/fill/${view.id}/cost`} data-act="What this batch costs">
                   Cost
                 </Link>

@@ -1,15 +1,16 @@
-import { Button, Group, Stack, Text, TextInput, UnstyledButton } from "@mantine/core";
+import { Button, Stack, Text } from "@mantine/core";
+import { Fragment } from "react";
 import { written, writtenShort } from "@tensidrum/core/quantities";
-import { Form, Link, useNavigation } from "react-router";
+import { Link } from "react-router";
 import { DataTable } from "../../components/DataTable";
 import { FormError } from "../../components/FormError";
 import { PageHeader } from "../../components/PageHeader";
-import quiet from "../../components/quiet.module.css";
 import { sentenceAbove, type FormAnswer } from "../../frame/formAnswer";
 import { Frame } from "../../frame/Frame";
 import { stationsSeenFrom } from "../../frame/stationNav/stations";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { useUnits } from "../../frame/units";
+import { Given } from "./Given";
 import type { OpenTrace } from "./trace.server";
 import type { SentNote } from "./traceForm.server";
 
@@ -21,7 +22,7 @@ interface TracePageProps {
 const SHEET = { to: "/", state: "your formulas", isAlarm: false } as const;
 
 /** Where a lot went, batch by batch and container by container: what to fetch when something is wrong with it. */
-export function TracePage({ open: { lot, batches, byHandGrams }, answered }: TracePageProps) {
+export function TracePage({ open: { lot, made, batches, byHandGrams }, answered }: TracePageProps) {
   const { mass } = useUnits();
   const filled = batches.flatMap(({ containers }) => containers);
   const count = filled.reduce((sum, row) => sum + row.count, 0);
@@ -75,9 +76,21 @@ export function TracePage({ open: { lot, batches, byHandGrams }, answered }: Tra
             more of it. Then fetch what is listed here.
           </Text>
         )}
+        {made.length > 0 && (
+          <Text m={0}>
+            Made of it here:{" "}
+            {made.map(({ id, slug, name, code }, at) => (
+              <Fragment key={id}>
+                {at > 0 && ", "}
+                <Link to={`/shelf/${slug}`}>{name}</Link> <small>{code}</small>
+              </Fragment>
+            ))}
+            . Put that on hold too.
+          </Text>
+        )}
         <FormError>{sentenceAbove(answered)}</FormError>
         {batches.map((batch) => (
-          <BatchOfLot key={batch.id} batch={batch} />
+          <BatchOfLot key={`${batch.id} ${batch.through ?? ""}`} batch={batch} />
         ))}
       </Stack>
     </Frame>
@@ -87,7 +100,7 @@ export function TracePage({ open: { lot, batches, byHandGrams }, answered }: Tra
 const useWords = { use: "", tester: "tester", retained: "kept to watch" } as const;
 
 function BatchOfLot({ batch }: { readonly batch: OpenTrace["batches"][number] }) {
-  const { id, code, name, begun, usedGrams, reservedGrams, isOpen, containers } = batch;
+  const { id, code, name, begun, usedGrams, reservedGrams, through, isOpen, containers } = batch;
   return (
     <section aria-label={code}>
       <h2>
@@ -96,6 +109,7 @@ function BatchOfLot({ batch }: { readonly batch: OpenTrace["batches"][number] })
       <Text m={0}>
         Begun {begun}
         {usedGrams > 0 && `, took ${written(usedGrams, 1)} g`}
+        {through !== null && ` of ${through}, which was made of it`}
         {reservedGrams > 0 && `, ${written(reservedGrams, 1)} g are reserved for it`}
         {isOpen && ", is being made"}.
       </Text>
@@ -120,7 +134,7 @@ function BatchOfLot({ batch }: { readonly batch: OpenTrace["batches"][number] })
                 </th>
                 <td data-number>{writtenShort(row.grams, 1)} g</td>
                 <td>
-                  <Given batch={id} row={row} />
+                  <Given batch={id} row={row} openedOn={row.openedOn ?? ""} />
                 </td>
               </tr>
             ))}
@@ -128,29 +142,5 @@ function BatchOfLot({ batch }: { readonly batch: OpenTrace["batches"][number] })
         </DataTable>
       )}
     </section>
-  );
-}
-
-function Given({ batch, row }: { readonly batch: string; readonly row: OpenTrace["batches"][number]["containers"][number] }) {
-  const { state } = useNavigation();
-  return (
-    <Form method="post" preventScrollReset>
-      <input type="hidden" name="batch" value={batch} />
-      <input type="hidden" name="row" value={row.rowId} />
-      <Group gap="sm" wrap="nowrap">
-        <TextInput
-          key={row.toWhom}
-          name="to"
-          w={{ base: 110, sm: 280 }}
-          maxLength={300}
-          defaultValue={row.toWhom}
-          placeholder="dressing room 2, guests of 12 May"
-          aria-label={`To whom ${row.name} went`}
-        />
-        <UnstyledButton type="submit" className={quiet.quiet} disabled={state !== "idle"}>
-          Keep
-        </UnstyledButton>
-      </Group>
-    </Form>
   );
 }

@@ -1,7 +1,12 @@
+import { labelFromTemplate } from "@tensidrum/core/packaging";
 import { planBatch, type BatchEntry } from "@tensidrum/core/process";
+import dayjs from "dayjs";
+import { sql } from "drizzle-orm";
 import { beforeAll, describe, expect, it } from "vitest";
 import { demoFormulas } from "../../../db/demo/formulas";
-import { holdLot } from "../../../db/inventory/writes.server";
+import { findLot } from "../../../db/inventory/queries.server";
+import { holdLot, shelveMadeLot } from "../../../db/inventory/writes.server";
+import { saveLabel } from "../../../db/labels/queries.server";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { begin, openBegin } from "../begin/begin.server";
@@ -9,6 +14,7 @@ import { noSize } from "../begin/batchSize";
 import { storedBatch } from "../batch/stored.server";
 import { takeEntries } from "../queue/takeEntries.server";
 import { keepGiven, openTrace, traceFile } from "./trace.server";
+import { openWhereabouts } from "./whereabouts.server";
 
 onFreshDatabase({ demo: "once" });
 
@@ -72,7 +78,7 @@ describe("where a lot went", () => {
       0,
     );
     expect(refused).toEqual([]);
-    await keepGiven({ batch: id, row: "bottles", to: "dressing room 2" });
+    await keepGiven({ batch: id, row: "bottles", to: "dressing room 2", opened: "" });
     // What is filled later does not lose the note.
     await takeEntries(id, [{ ...head(), kind: "container-filled", row: "bottles", number: 2, grams: 50 }], 0);
     const [found] = (await openTrace(lotId)).batches;
@@ -81,7 +87,48 @@ describe("where a lot went", () => {
     const csv = await (await traceFile(lotId)).text();
     expect(csv.split("\r\n")).toHaveLength(2);
     expect(csv).toContain("dressing room 2");
-    await keepGiven({ batch: id, row: "bottles", to: "" });
+    await keepGiven({ batch: id, row: "bottles", to: "", opened: "" });
     expect((await openTrace(lotId)).batches[0]?.containers[0]?.toWhom).toBe("");
+  });
+
+  it("leads back from the containers to their lots, and the earlier of both dates counts for them", async () => {
+    const { containers, lots } = await openWhereabouts(id);
+    expect(lots.some((lot) => lot.id === lotId && lot.usedGrams > 0)).toBe(true);
+    expect(containers).toMatchObject([{ count: 2, isPast: false, isByOpening: false }]);
+    const design = labelFromTemplate("small", { widthMm: 50, heightMm: 20, netGrams: 50 });
+    await saveLabel(database(), currentMakerId(), { formulaId, containerId: null, part: "" }, { ...design, months: 3, openMonths: 1 });
+    const openedOn = dayjs().subtract(20, "day");
+    expect(await keepGiven({ batch: id, row: "bottles", to: "dressing room 2", opened: openedOn.format("YYYY-MM-DD") })).toEqual([]);
+    const [opened] = (await openWhereabouts(id)).containers;
+    expect(opened).toMatchObject({ isByOpening: true, useUntil: openedOn.add(1, "month").format("D MMM YYYY") });
+    expect((await keepGiven({ batch: id, row: "bottles", to: "", opened: "soon" })).map(({ field }) => field)).toEqual(["opened"]);
+    await expect(openWhereabouts(crypto.randomUUID())).rejects.toThrow("not here");
+  });
+
+  it("goes on through what was made of it here, and ends where that goes in a circle", async () => {
+    const [first, second] = [crypto.randomUUID(), crypto.randomUUID()];
+    const { materialId } = (await findLot(database(), currentMakerId(), lotId))!;
+    const made = (lot: string, code: string, from: string) =>
+      shelveMadeLot(database(), currentMakerId(), {
+        material: null,
+        lot: {
+          ...{ id: lot, materialId, code, supplier: "", note: "", packGrams: 10 },
+          assayPercent: null,
+          price: null,
+          openedOn: null,
+          endsOn: null,
+        },
+        movementId: crypto.randomUUID(),
+        taken: [{ lotId: from, movementId: crypto.randomUUID(), work: () => ({ kind: "use", grams: -1, note: "" }) }],
+      });
+    expect(await made(first, "S-1", lotId)).toBe(true);
+    expect(await made(second, "S-2", first)).toBe(true);
+    await database().execute(
+      sql`insert into lot_sources (lot_id, from_lot_id, maker_id) values (${lotId}, ${second}, ${currentMakerId()})`,
+    );
+    expect((await openTrace(lotId)).made.map(({ code }) => code)).toEqual(["S-1", "S-2"]);
+    expect((await openTrace(second)).batches.map(({ id: batch, through }) => [batch, through])).toEqual([
+      [id, expect.stringContaining("lot ")],
+    ]);
   });
 });

@@ -12,8 +12,8 @@ export const loader = answer(async ({ params }: Route.LoaderArgs) => openTrace(r
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const lot = readLotId(params.lot);
   return takeForm(givenForm, request, async (typed) => {
-    await keepGiven(typed);
-    return redirect(`/shelf/lots/${lot}/trace`);
+    const problems = await keepGiven(typed);
+    return problems.length > 0 ? problems : redirect(`/shelf/lots/${lot}/trace`);
   });
 });
 

@@ -61,6 +61,9 @@ export function OutlookPage({ open, answered }: OutlookPageProps) {
   );
 }
 
+/** A column a phone has no room for. */
+const WIDE = "mantine-visible-from-sm";
+
 function Planned({ plans }: { readonly plans: OpenOutlook["plans"] }) {
   const isBusy = useNavigation().state !== "idle";
   return (
@@ -77,7 +80,9 @@ function Planned({ plans }: { readonly plans: OpenOutlook["plans"] }) {
               <th scope="col" data-number>
                 size
               </th>
-              <th scope="col">lacks</th>
+              <th scope="col" className={WIDE}>
+                lacks
+              </th>
               <th scope="col">
                 <span className="only-for-readers">what to do</span>
               </th>
@@ -96,6 +101,11 @@ function Planned({ plans }: { readonly plans: OpenOutlook["plans"] }) {
                 </th>
                 <td>
                   <Link to={`/sheet/${formulaId}/${number}`}>{name}</Link> <small>v{number}</small>
+                  {lacks.length > 0 && (
+                    <Text component="small" display="block" hiddenFrom="sm">
+                      lacks {lacks.map((one) => one.name).join(", ")}
+                    </Text>
+                  )}
                   {note !== "" && (
                     <Text component="small" display="block">
                       {note}
@@ -103,7 +113,9 @@ function Planned({ plans }: { readonly plans: OpenOutlook["plans"] }) {
                   )}
                 </td>
                 <td data-number>{writtenMass(grams)}</td>
-                <td>{lacks.length === 0 ? "nothing" : lacks.map((one) => `${one.name} ${written(one.grams, 1)} g`).join(", ")}</td>
+                <td className={WIDE}>
+                  {lacks.length === 0 ? "nothing" : lacks.map((one) => `${one.name} ${written(one.grams, 1)} g`).join(", ")}
+                </td>
                 <td>
                   {state === "final" ? (
                     <Link to={`/bench/begin/${formulaId}/${number}?grams=${grams}&plan=${id}`}>Make it</Link>

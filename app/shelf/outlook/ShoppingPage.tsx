@@ -10,6 +10,9 @@ import { shelfStations } from "../shelfStation";
 import type { OpenShopping } from "./shopping.server";
 import { orderWords } from "./ToBuy";
 
+/** A column a phone has no room for. */
+const WIDE = "mantine-visible-from-sm";
+
 /** What to buy for the planned batches, to print and tick, by who sells it. */
 export function ShoppingPage({ open: { groups } }: { readonly open: OpenShopping }) {
   const { money } = useUnits();
@@ -46,7 +49,7 @@ export function ShoppingPage({ open: { groups } }: { readonly open: OpenShopping
                       <span className="only-for-readers">bought</span>
                     </th>
                     <th scope="col">material</th>
-                    <th scope="col" data-number>
+                    <th scope="col" data-number className={WIDE}>
                       lacking
                     </th>
                     <th scope="col">by</th>
@@ -64,9 +67,11 @@ export function ShoppingPage({ open: { groups } }: { readonly open: OpenShopping
                     <tr key={row.slug}>
                       <td aria-hidden>☐</td>
                       <th scope="row">{row.name}</th>
-                      <td data-number>{written(row.grams, 1)} g</td>
+                      <td data-number className={WIDE}>
+                        {written(row.grams, 1)} g
+                      </td>
                       <td>{row.needed}</td>
-                      <td>{orderWords(row)}</td>
+                      <td>{orderWords(row.order === null ? row : { ...row, order: { ...row.order, supplier: "" } })}</td>
                       <td data-number>{row.order?.price == null ? "?" : money(row.order.price)}</td>
                       <td data-no-print>
                         <Link to={receiveAddress(row)} aria-label={`Receive ${row.name}`}>

@@ -42,7 +42,13 @@ export function ToBuy({ rows }: { readonly rows: readonly Row[] }) {
                   <td data-number>{written(row.grams, 1)} g</td>
                   <td>{row.needed}</td>
                   <td>
-                    {orderWords(row)} <Link to={`/shelf/${row.slug}/prices`}>{row.order === null ? "Add a price" : "Prices"}</Link>
+                    {orderWords(row)}. <Link to={`/shelf/${row.slug}/prices`}>{row.order === null ? "Add a price" : "Prices"}</Link>
+                    {row.isMixture && (
+                      <>
+                        {" "}
+                        or <Link to="/shelf/make/solution">make it here</Link>
+                      </>
+                    )}
                     {row.others.length > 0 && (
                       <Text component="small" display="block">
                         or{" "}
@@ -78,8 +84,9 @@ export function ToBuy({ rows }: { readonly rows: readonly Row[] }) {
 
 type Order = NonNullable<Row["order"]>;
 
+/** What to order, by whom it is sold where that is not said beside it. */
 export function orderWords({ order }: Row): string {
-  return order === null ? "no pack known." : `${packWords(order)}.`;
+  return order === null ? "no pack known" : packWords(order);
 }
 
 function packWords({ packs, packGrams, supplier, leastPacks }: Order): string {

@@ -40,7 +40,7 @@ export async function openOutlook() {
     lots.filter(mayBeTaken).map(({ id, facts, freeGrams, endsOn }) => ({ id, material: facts.slug, freeGrams, endsOn })),
     last > ahead ? last : ahead,
   );
-  const named = (slug: string) => ({ slug, name: nameOfSlug(slug, names) });
+  const named = (slug: string) => ({ slug, name: nameOfSlug(slug, names), isMixture: names.get(slug)?.parts !== undefined });
   return {
     newId: crypto.randomUUID(),
     today,
@@ -73,29 +73,25 @@ export type OpenOutlook = Awaited<ReturnType<typeof openOutlook>>;
 async function orders(
   toBuy: readonly { readonly material: string; readonly grams: number; readonly neededOn: string }[],
   lots: readonly Lot[],
-  named: (slug: string) => { readonly slug: string; readonly name: string },
+  named: (slug: string) => { readonly slug: string; readonly name: string; readonly isMixture: boolean },
 ) {
   const offers = await listOffers(database(), currentMakerId(), null);
-  const materialIds = new Map(lots.map(({ facts, materialId }) => [facts.slug, materialId]));
-  return Promise.all(
-    toBuy.map(async ({ material, grams, neededOn }) => {
-      const materialId = materialIds.get(material);
-      const own = offers.filter((offer) => offer.materialId === materialId);
-      const bought = lots.filter(({ facts }) => facts.slug === material).map(boughtBefore);
-      const known = [
-        ...own.map((offer) => ({ ...offer, seen: writtenDay(offer.seenAt) })),
-        ...bought.filter(({ key }) => !own.some((offer) => keyOf(offer) === key)),
-      ];
-      const asOffers: readonly Offer[] = known.map(({ id, packGrams, price, leastPacks }) => ({ id, packGrams, price, leastPacks }));
-      const found = ordersFor(grams, asOffers).flatMap(({ offer, ...order }) => {
-        const of = known.find(({ id }) => id === offer);
-        return of === undefined
-          ? []
-          : [{ ...order, supplier: of.supplier, packGrams: of.packGrams, packPrice: of.price, leastPacks: of.leastPacks, seen: of.seen }];
-      });
-      return { ...named(material), grams, neededOn, needed: writtenDay(neededOn), order: found[0] ?? null, others: found.slice(1) };
-    }),
-  );
+  return toBuy.map(({ material, grams, neededOn }) => {
+    const own = offers.filter((offer) => offer.material === material);
+    const bought = lots.filter(({ facts }) => facts.slug === material).map(boughtBefore);
+    const known = [
+      ...own.map((offer) => ({ ...offer, seen: writtenDay(offer.seenAt) })),
+      ...bought.filter(({ key }) => !own.some((offer) => keyOf(offer) === key)),
+    ];
+    const asOffers: readonly Offer[] = known.map(({ id, packGrams, price, leastPacks }) => ({ id, packGrams, price, leastPacks }));
+    const found = ordersFor(grams, asOffers).flatMap(({ offer, ...order }) => {
+      const of = known.find(({ id }) => id === offer);
+      return of === undefined
+        ? []
+        : [{ ...order, supplier: of.supplier, packGrams: of.packGrams, packPrice: of.price, leastPacks: of.leastPacks, seen: of.seen }];
+    });
+    return { ...named(material), grams, neededOn, needed: writtenDay(neededOn), order: found[0] ?? null, others: found.slice(1) };
+  });
 }
 
 const keyOf = ({ supplier, packGrams }: { readonly supplier: string; readonly packGrams: number }): string => `${supplier} ${packGrams}`;
