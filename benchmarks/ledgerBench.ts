@@ -5,7 +5,7 @@ import { fillLedger } from "../db/testing/fillLedger";
 import { type Measured, quantile } from "./measure";
 
 const LOTS = 1000;
-const MOVEMENTS = 100_000;
+const MOVEMENTS = 1_000_000;
 const SAMPLES = 15;
 
 /** What is left of every lot, summed from a ledger of many movements. */

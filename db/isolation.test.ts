@@ -233,6 +233,8 @@ const asked: Record<string, () => Promise<unknown>> = {
     return stockWrites.shelveMadeLot(db, stranger.id, { material: null, lot: ownLot(), movementId: crypto.randomUUID(), taken });
   },
   listBatches: async () => batchQueries.listBatches(db, stranger.id, 10),
+  listAllBatches: async () => batchQueries.listAllBatches(db, stranger.id),
+  movementsAfter: async () => stockQueries.movementsAfter(db, stranger.id, 0, 10),
   findBatch: async () => batchQueries.findBatch(db, stranger.id, batchId),
   listOpenBatchesOf: async () => batchQueries.listOpenBatchesOf(db, stranger.id, { formulaId: greenRoom.id, number: 1 }),
   listOverdrawnLots: async () => batchQueries.listOverdrawnLots(db, stranger.id, batchId),
@@ -337,6 +339,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   listLots: async () => stockQueries.listLots(db, stranger.id),
   listLotsOfRole: async () => stockQueries.listLotsOfRole(db, stranger.id, "ph-adjuster"),
   standingLots: async () => stockQueries.standingLots(db, stranger.id),
+  listToDiscard: async () => stockQueries.listToDiscard(db, stranger.id, "2099-01-01"),
   lotsOfMaterial: async () => stockQueries.lotsOfMaterial(db, stranger.id, glycerinId),
   findLot: async () => stockQueries.findLot(db, stranger.id, lotId),
   movementsOfMaterial: async () => stockQueries.movementsOfMaterial(db, stranger.id, glycerinId, 10),

@@ -15,6 +15,16 @@ export function BenchList({ bench: { open, others } }: { readonly bench: OpenBen
   return (
     <Frame
       head={<PageHeader>The bench</PageHeader>}
+      doors={
+        <>
+          <a href="/bench/batches.csv" data-act="Download the batches as CSV">
+            Batches as CSV
+          </a>
+          <a href="/bench/costs.csv" data-act="Download what the batches cost as CSV">
+            Costs as CSV
+          </a>
+        </>
+      }
       line={<StationNav stations={benchStations(count === 0 ? "nothing being made" : `${count} being made`)} />}
     >
       <title>The bench, Tensidrum</title>

@@ -42,6 +42,7 @@ function lotWords({ concern, leftGrams }: Concern, mass: (grams: number) => stri
 function endWords({ concern, days }: Concern): string {
   if (concern === "overdrawn") return "has a wrong balance.";
   if (concern === "low" || days === null) return "is down to a tenth of its pack.";
+  if (concern === "discard") return days === -1 ? "is to be discarded since yesterday." : `is to be discarded, ${-days} days past its day.`;
   if (concern === "ended") return days === -1 ? "expired yesterday." : `expired ${-days} days ago.`;
   if (days === 0) return "expires today.";
   return days === 1 ? "expires tomorrow." : `expires in ${days} days.`;

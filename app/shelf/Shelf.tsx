@@ -94,6 +94,9 @@ function MakeHere() {
       <Link to="/shelf/materials/changes" data-act="What changed in the library">
         What changed in it
       </Link>
+      <a href="/shelf/movements.csv" data-act="Download the stock ledger as CSV">
+        The stock ledger as CSV
+      </a>
       <a href="/shelf/materials.json" data-act="Download own materials and lots as a file">
         My shelf as a file
       </a>
@@ -134,7 +137,7 @@ function ShelfGroups({ shelf }: { readonly shelf: OpenShelf }) {
                   <span className={classes.glass}>
                     <Vessel {...thing} tint={board.tint} />
                     {thing.ends !== null && (
-                      <span className={classes.tag} data-soon={thing.concern === "ends" || thing.concern === "ended" || undefined}>
+                      <span className={classes.tag} data-soon={["ends", "ended", "discard"].includes(thing.concern ?? "") || undefined}>
                         {thing.ends}
                       </span>
                     )}
@@ -145,6 +148,7 @@ function ShelfGroups({ shelf }: { readonly shelf: OpenShelf }) {
                   {mass(thing.leftGrams)}
                   {thing.concern === "low" && <em>, low</em>}
                   {thing.concern === "ended" && <em>, ended</em>}
+                  {thing.concern === "discard" && <em>, to discard</em>}
                 </span>
               </li>
             ))}

@@ -12,6 +12,7 @@ import { findMaterial } from "../../db/materials/queries.server";
 import { findLot } from "../../db/inventory/queries.server";
 import { addMovement } from "../../db/inventory/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
+import { movementsCsv } from "./importing/movementsCsv.server";
 import type { ShelfFilter, TypedMovement } from "./forms.server";
 import { openMaterial } from "./openMaterial.server";
 import { openReceive } from "./receive.server";
@@ -108,6 +109,18 @@ describe("the end of a lot", () => {
     expect((await dates({ openedOn: "1 March" })).map(({ field }) => field)).toEqual(["openedOn"]);
     expect((await dates({ afterOpening: "half a year" })).map(({ field }) => field)).toEqual(["afterOpening"]);
     expect((await lotOf(lot.id))?.ends).toBe("30 May 2088");
+  });
+});
+
+describe("the stock ledger as a table", () => {
+  it("has every movement with its unit, and nothing in it is a formula of a spreadsheet", async () => {
+    const lot = typedLot({ code: "=T-1+1" });
+    await receive(lot);
+    await byHand(lot.id, "use", "12.5", "@rehearsal");
+    const lines = (await movementsCsv().text()).trimEnd().split("\r\n");
+    expect(lines[0]).toBe('date,material,slug,lot,what,"grams, g",batch,note');
+    expect(lines.at(-2)).toContain(`Glycerin,glycerin,"'=T-1+1",receive,500,,`);
+    expect(lines.at(-1)).toContain(`"'=T-1+1",use,-12.5,,"'@rehearsal"`);
   });
 });
 

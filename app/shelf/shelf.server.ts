@@ -26,7 +26,10 @@ export async function openShelf(filter: ShelfFilter) {
   const standing = lots.filter(({ leftGrams }) => leftGrams !== 0);
   const lotsOf = new Map(standing.map(({ materialId }) => [materialId, standing.filter((lot) => lot.materialId === materialId)]));
   const wanted = chosen(all, filter, { standing, made });
-  const concerns = needsAttention(standing, today);
+  const concerns = needsAttention(
+    standing.map((lot) => ({ ...lot, isMadeHere: lot.madeAs !== null })),
+    today,
+  );
   const rows = wanted.slice(0, MOST_ROWS).map(({ id, facts }) => {
     const own = lotsOf.get(id) ?? [];
     const board = shelfGroupFor(facts, made.has(id));

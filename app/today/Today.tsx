@@ -46,8 +46,11 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           </span>
         </p>
         <section className={classes.due} aria-label="Needs attention">
-          {total === 0 && board.batches.length === 0 && <p className={classes.sentence}>Nothing resting, nothing due.</p>}
+          {total === 0 && board.batches.length + board.discards.length === 0 && (
+            <p className={classes.sentence}>Nothing resting, nothing due.</p>
+          )}
           {total > 0 && <DaySentence formulas={formulas} />}
+          <Discards discards={board.discards} />
           <Batches batches={board.batches} />
           {board.lan !== null && <WayIn lan={board.lan} />}
         </section>
@@ -71,6 +74,20 @@ export function Today({ board }: { readonly board: TodayBoard }) {
         </nav>
       )}
     </Frame>
+  );
+}
+
+/** What was made here and is past its day. */
+function Discards({ discards }: { readonly discards: TodayBoard["discards"] }) {
+  if (discards.length === 0) return null;
+  return (
+    <ul className={classes.batches} aria-label="To discard">
+      {discards.map(({ id, slug, name, code, since }) => (
+        <li key={id}>
+          Discard <Link to={`/shelf/${slug}`}>{name}</Link> {code}: its day was <strong>{since}</strong>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -3,10 +3,11 @@ import { charges } from "@tensidrum/core/library";
 import { writtenMass } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
+import { listToDiscard } from "../../db/inventory/queries.server";
 import { group, whole } from "../frame/fields.server";
 import type { PairingDesk } from "../frame/requestContext.server";
 import { restsNow } from "../frame/restingBatches.server";
-import { here, writtenDay } from "../frame/dates.server";
+import { here, isoToday, writtenDay } from "../frame/dates.server";
 
 const PAGE = 30;
 const FINDINGS_SHOWN = 2;
@@ -15,10 +16,11 @@ const FINDINGS_SHOWN = 2;
 export async function openToday(page: number, desk: PairingDesk | null) {
   const db = database();
   const makerId = currentMakerId();
-  const [rows, total, batches] = await Promise.all([
+  const [rows, total, batches, discards] = await Promise.all([
     listFormulas(db, makerId, { limit: PAGE, offset: (page - 1) * PAGE }),
     countFormulas(db, makerId),
     restsNow(),
+    listToDiscard(db, makerId, isoToday()),
   ]);
   const now = here();
   return {
@@ -29,6 +31,13 @@ export async function openToday(page: number, desk: PairingDesk | null) {
     pages: Math.max(1, Math.ceil(total / PAGE)),
     total,
     batches,
+    discards: discards.map(({ id, slug, name, code, endsOn }) => ({
+      id,
+      slug,
+      name,
+      code,
+      since: endsOn === null ? "" : writtenDay(endsOn),
+    })),
     lan: desk === null ? null : lanOf(desk),
     newIds: { formulaId: crypto.randomUUID(), versionId: crypto.randomUUID(), waterLineId: crypto.randomUUID() },
     formulas: rows.map((row) => {

@@ -27,6 +27,24 @@ export async function listBatches(db: Executor, makerId: string, most: number) {
     .limit(most);
 }
 
+/** Every batch, the oldest first, with what came of it, g; null where it is not finished or its yield was not weighed. */
+export async function listAllBatches(db: Executor, makerId: string) {
+  return db
+    .select({
+      ...{ id: batches.id, code: batches.code, number: versions.number, startedAt: batches.startedAt, finishedAt: batches.finishedAt },
+      name: sql<string>`${batches.formula} ->> 'name'`,
+      batchGrams: sql<number>`(${batches.formula} ->> 'batchGrams')::float8`,
+      yieldGrams: sql<number | null>`case when ${batches.finishedAt} is not null then (
+        select (entry ->> 'yieldGrams')::float8 from batch_entries as ends
+        where ends.maker_id = batches.maker_id and ends.batch_id = batches.id and kind = 'finished'
+        order by position desc limit 1) end`,
+    })
+    .from(batches)
+    .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, batches.makerId)))
+    .where(eq(batches.makerId, makerId))
+    .orderBy(asc(batches.startedAt), asc(batches.id));
+}
+
 /** One batch as it was planned, with the formula its version is of, or `undefined`. */
 export async function findBatch(db: Executor, makerId: string, batchId: string) {
   const [batch] = await db

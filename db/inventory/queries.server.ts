@@ -1,6 +1,6 @@
 import { withOwnFacts, type Material, type MaterialPart, type Role } from "@tensidrum/core/library";
 import type { ShelfLot } from "@tensidrum/core/inventory";
-import { and, asc, desc, eq, inArray, sql, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, gt, inArray, isNotNull, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { materials, ownFacts } from "../materials/schema";
 import { batches } from "../batches/schema";
@@ -81,6 +81,18 @@ export async function standingLots(db: Executor, makerId: string): Promise<Shelf
     .orderBy(sql`${lotEnd} nulls last`, asc(lots.createdAt));
 }
 
+/** What was made here, still stands and is past its day, the oldest first. */
+export async function listToDiscard(db: Executor, makerId: string, today: string) {
+  const { id, code, leftGrams } = lotColumns;
+  return db
+    .select({ id, code, leftGrams, endsOn: lotEnd, slug: materials.slug, name: sql<string>`${materials.facts} ->> 'name'` })
+    .from(lots)
+    .innerJoin(materials, eq(materials.id, lots.materialId))
+    .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
+    .where(and(eq(lots.makerId, makerId), isNotNull(materials.madeAs), sql`sums.in_it > 0`, sql`${lotEnd} < ${today}`))
+    .orderBy(lotEnd, asc(lots.createdAt));
+}
+
 /** What a line needs to know of the lots it is weighed from. */
 export async function lotsById(db: Executor, makerId: string, ids: readonly string[]) {
   if (ids.length === 0) return [];
@@ -128,6 +140,22 @@ export async function movementsOfMaterial(db: Executor, makerId: string, materia
     .innerJoin(lots, and(eq(lots.id, movements.lotId), eq(lots.makerId, movements.makerId)))
     .where(and(eq(movements.makerId, makerId), eq(lots.materialId, materialId)))
     .orderBy(desc(movements.position))
+    .limit(most);
+}
+
+/** Movements in the order they were entered, from a place on. */
+export async function movementsAfter(db: Executor, makerId: string, position: number, most: number) {
+  return db
+    .select({
+      ...{ position: movements.position, kind: movements.kind, grams: movements.grams, note: movements.note, madeAt: movements.madeAt },
+      ...{ code: lots.code, slug: materials.slug, name: sql<string>`${materials.facts} ->> 'name'`, batch: batches.code },
+    })
+    .from(movements)
+    .innerJoin(lots, and(eq(lots.id, movements.lotId), eq(lots.makerId, movements.makerId)))
+    .innerJoin(materials, eq(materials.id, lots.materialId))
+    .leftJoin(batches, and(eq(batches.id, movements.batchId), eq(batches.makerId, movements.makerId)))
+    .where(and(eq(movements.makerId, makerId), gt(movements.position, position)))
+    .orderBy(asc(movements.position))
     .limit(most);
 }
 

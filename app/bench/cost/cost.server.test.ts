@@ -9,6 +9,8 @@ import { begin } from "../begin/begin.server";
 import { noSize } from "../begin/batchSize";
 import { storedBatch, viewBatch } from "../batch/stored.server";
 import { takeEntries } from "../queue/takeEntries.server";
+import { batchesCsv } from "../record/batchesCsv.server";
+import { costsCsv } from "./costsCsv.server";
 import { keepWish, openCost } from "./cost.server";
 import { readWish } from "./wish.server";
 
@@ -88,6 +90,18 @@ describe("what a batch cost", () => {
     expect(kept).toEqual({ label: "0.1", margin: "40", tax: "20", shop: "5" });
     expect(cost.kinds[0]?.each).toBeCloseTo(before + 0.1, 9);
     expect(cost.kinds[0]?.priceWithTax).toBeCloseTo(((before + 0.1) / 0.6) * 1.2, 9);
+  });
+
+  it("stands with all others in a table, and the batches in one of theirs, units in their heads", async () => {
+    const lines = (await (await costsCsv()).text()).trimEnd().split("\r\n");
+    expect(lines[0]).toContain('"materials, €"');
+    expect(lines).toHaveLength(2);
+    const { code, cost } = await openCost(id);
+    expect(lines[1]).toContain(`${code},`);
+    expect(lines[1]).toContain(String(Math.round(cost.materialsTotal * 10_000) / 10_000));
+    const batches = (await (await batchesCsv()).text()).trimEnd().split("\r\n");
+    expect(batches[0]).toBe('batch,formula,version,"size, g","yield, g","yield, %",begun,finished');
+    expect(batches[1]).toMatch(new RegExp(`^${code},Green Room body wash,1,300,290,96.7,`));
   });
 
   it("is told also when its formula was deleted, with what was settled last for another; nothing is kept for it", async () => {

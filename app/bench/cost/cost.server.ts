@@ -10,7 +10,8 @@ import { noWish, readWish, typedWish, type TypedWish } from "./wish.server";
 /** So many batches of a formula stand beside each other. */
 const MOST_BESIDE = 6;
 
-async function costOfBatch(batchId: string) {
+/** What a batch cost, by the wish of its formula. */
+export async function costOfBatch(batchId: string) {
   const { plan, entries, view } = await viewBatch(batchId);
   const wish = (await findPriceWish(database(), currentMakerId(), view.formulaId)) ?? noWish;
   return { view, wish, cost: batchCost(await batchCostFacts(view, plan, entries), wish) };

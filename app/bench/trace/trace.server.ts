@@ -1,14 +1,13 @@
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { shownMaterial } from "@tensidrum/core/library";
 import { isCalendarDay, Refusal } from "@tensidrum/core/quantities";
-import Papa from "papaparse";
 import { listFilledContainers } from "../../../db/batches/queries.server";
 import { noteGiven } from "../../../db/batches/writes.server";
 import { brokenConstraint } from "../../../db/failures.server";
 import { batchesOfLot, findLotWithMaterial, lotsMadeOf } from "../../../db/inventory/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { writtenDay } from "../../frame/dates.server";
-import { fileAnswer } from "../../frame/fileAnswer.server";
+import { csvAnswer, type CsvRow } from "../../frame/csvAnswer.server";
 import type { FieldProblem } from "../../frame/formAnswer";
 import type { SentNote } from "./traceForm.server";
 
@@ -48,22 +47,34 @@ export type OpenTrace = Awaited<ReturnType<typeof openTrace>>;
 
 const useWords = { use: "for use", tester: "tester", retained: "kept to watch" } as const;
 
+const HEADS = [
+  "material",
+  "lot",
+  "through",
+  "batch",
+  "formula",
+  "begun",
+  "taken, g",
+  "containers",
+  "name",
+  "use",
+  "content, g",
+  "to whom",
+] as const;
+
 /** What is to be fetched, a row for each kind of container of each batch; a batch that was not filled has one without. */
 export async function traceFile(lotId: string): Promise<Response> {
   const { lot, batches } = await openTrace(lotId);
-  const rows = batches.flatMap(
-    ({ code, name, begun, usedGrams, through, containers }): readonly Readonly<Record<string, string | number>>[] => {
-      const batch = { material: lot.name, lot: lot.code, through: through ?? "", batch: code, formula: name, begun, "taken, g": usedGrams };
-      const none = { containers: "", name: "", use: "", "content, g": "", "to whom": "" };
-      if (containers.length === 0) return [{ ...batch, ...none }];
-      return containers.map(({ name: container, use, count, grams, toWhom }) => ({
-        ...batch,
-        ...{ containers: count, name: container, use: useWords[use], "content, g": grams, "to whom": toWhom },
-      }));
-    },
-  );
-  const csv = Papa.unparse(rows, { escapeFormulae: true, newline: "\r\n" });
-  return fileAnswer(csv, { type: "text/csv; charset=utf-8", name: `lot-${lot.code.replace(/[^\w-]+/g, "-")}.csv` });
+  const rows = batches.flatMap(({ code, name, begun, usedGrams, through, containers }): readonly CsvRow[] => {
+    const batch = { material: lot.name, lot: lot.code, through: through ?? "", batch: code, formula: name, begun, "taken, g": usedGrams };
+    const none = { containers: "", name: "", use: "", "content, g": "", "to whom": "" };
+    if (containers.length === 0) return [{ ...batch, ...none }];
+    return containers.map(({ name: container, use, count, grams, toWhom }) => ({
+      ...batch,
+      ...{ containers: count, name: container, use: useWords[use], "content, g": grams, "to whom": toWhom },
+    }));
+  });
+  return csvAnswer(`lot-${lot.code}.csv`, HEADS, [rows]);
 }
 
 /** Keeps to whom the containers of a row went and since when they are open. Answers what is wrong. */

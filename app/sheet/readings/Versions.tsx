@@ -51,6 +51,9 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
             Compare versions
           </Link>
         )}
+        <Link to={`/sheet/${formulaId}/costs`} data-act="What the versions cost">
+          Costs
+        </Link>
         <a href={`/sheet/${formulaId}/${shown}/files/formula.json`} data-act="Download the formula as a file">
           File
         </a>

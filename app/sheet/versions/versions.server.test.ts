@@ -13,6 +13,7 @@ import { openSheet } from "../openSheet.server";
 import { newDraftOf, restoreVersion } from "./newDraft.server";
 import { exportFile } from "./exportFiles.server";
 import { importFormula } from "./importFormula.server";
+import { openVersionCosts } from "./costs.server";
 import { openDifference } from "./openDifference.server";
 import { versionFormula } from "./versionFormula.server";
 
@@ -48,6 +49,25 @@ const parted = {
     { name: "to finish", sharePercent: 40, lines: [], open: { addUpToPercent: 9, what: "scent" } },
   ],
 };
+
+describe("what versions cost beside each other", () => {
+  it("is by the lots of today, whether they were made or not; what has no price is named", async () => {
+    const { id = "" } = demoFormulas.find(({ name }) => name.startsWith("Curtain")) ?? {};
+    const { name, rows } = await openVersionCosts(id);
+    expect(name).toBe("Curtain Call shampoo");
+    expect(rows.map(({ number, isDraft }) => [number, isDraft])).toEqual([
+      [2, true],
+      [1, false],
+    ]);
+    for (const { per100Grams, batch, batchGrams, dearest, unpriced } of rows) {
+      expect(per100Grams).toBeGreaterThan(0);
+      expect(batch).toBeCloseTo(((per100Grams ?? 0) * batchGrams) / 100, 9);
+      expect(dearest?.cost).toBeLessThanOrEqual(per100Grams ?? 0);
+      expect(unpriced).toContain("Citric acid 50 % w/w solution");
+    }
+    await expect(openVersionCosts(crypto.randomUUID())).rejects.toThrow("not here");
+  });
+});
 
 describe("files", () => {
   it("a formula in parts comes in as parts, and goes out with the same shares, lines and what others may add", async () => {

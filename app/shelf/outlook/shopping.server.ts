@@ -1,5 +1,5 @@
 import ical from "ical-generator";
-import Papa from "papaparse";
+import { csvAnswer, type CsvRow } from "../../frame/csvAnswer.server";
 import { fileAnswer } from "../../frame/fileAnswer.server";
 import { openOutlook, type OpenOutlook } from "./outlook.server";
 
@@ -27,7 +27,9 @@ export async function openShopping() {
 
 export type OpenShopping = Awaited<ReturnType<typeof openShopping>>;
 
-function row({ name, grams, neededOn, order }: ToBuy) {
+const HEADS = ["material", "lacking, g", "needed on", "supplier", "packs", "pack, g", "price of a pack", "price of all"] as const;
+
+function row({ name, grams, neededOn, order }: ToBuy): CsvRow {
   return {
     material: name,
     "lacking, g": round(grams),
@@ -45,8 +47,7 @@ const round = (grams: number): number => Math.ceil(grams * 10) / 10;
 /** The list as a table for a spreadsheet. */
 export async function shoppingCsv(): Promise<Response> {
   const { toBuy } = await openOutlook();
-  const csv = Papa.unparse(toBuy.map(row), { escapeFormulae: true, newline: "\r\n" });
-  return fileAnswer(csv, { type: "text/csv; charset=utf-8", name: "shopping.csv" });
+  return csvAnswer("shopping.csv", HEADS, [toBuy.map(row)]);
 }
 
 /** Planned batches and what to buy for them, as whole days of a calendar. */

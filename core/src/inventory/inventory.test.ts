@@ -64,8 +64,17 @@ describe("several lots in one line", () => {
 });
 
 describe("what on the shelf wants attention", () => {
-  const lot = (endsOn: string | null, leftGrams = 500) => ({ endsOn, leftGrams, packGrams: 1000 });
+  const lot = (endsOn: string | null, leftGrams = 500, isMadeHere = false) => ({ endsOn, leftGrams, packGrams: 1000, isMadeHere });
   const concerns = (...lots: ReturnType<typeof lot>[]) => needsAttention(lots, "2026-11-26").map(({ concern, days }) => [concern, days]);
+
+  it("what was made here and is past its day leads, whatever else is wrong", () => {
+    expect(concerns(lot("2026-11-01"), lot(null, -3), lot("2026-11-25", 20, true))).toEqual([
+      ["discard", -1],
+      ["overdrawn", null],
+      ["ended", -25],
+    ]);
+    expect(concerns(lot("2026-11-26", 500, true))).toEqual([["ends", 0]]);
+  });
 
   it("an ending counts from 60 days ahead, and as ended from the day after", () => {
     expect(concerns(lot("2027-01-25"))).toEqual([["ends", 60]]);

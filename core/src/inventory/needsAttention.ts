@@ -5,9 +5,11 @@ export interface StandingLot {
   readonly leftGrams: number;
   readonly packGrams: number;
   readonly endsOn: string | null;
+  /** A solution, a plant water or another thing made here: past its day it is discarded. */
+  readonly isMadeHere: boolean;
 }
 
-export type Concern = "overdrawn" | "ended" | "ends" | "low";
+export type Concern = "discard" | "overdrawn" | "ended" | "ends" | "low";
 
 export interface AttentionItem<Lot> {
   readonly lot: Lot;
@@ -21,11 +23,11 @@ const AHEAD_DAYS = 60;
 /** Below this part of its pack a lot is low, %. Ours. */
 const LOW_PERCENT = 10;
 
-const URGENCY: readonly Concern[] = ["overdrawn", "ended", "ends", "low"];
+const URGENCY: readonly Concern[] = ["discard", "overdrawn", "ended", "ends", "low"];
 
 /**
- * What on the shelf needs attention, the most urgent first: lots of which more was used than they held, lots past their end, lots that end within 60 days, lots down
- * to a tenth of their pack. One that is used up wants none. `today` is written 2026-11-26.
+ * What on the shelf needs attention, the most urgent first: what was made here and is past its day, lots of which more was
+ * used than they held, other lots past their end, lots that end within 60 days, lots down to a tenth of their pack. One that is used up wants none. `today` is written 2026-11-26.
  */
 export function needsAttention<Lot extends StandingLot>(lots: readonly Lot[], today: string): readonly AttentionItem<Lot>[] {
   return lots
@@ -33,7 +35,8 @@ export function needsAttention<Lot extends StandingLot>(lots: readonly Lot[], to
     .flatMap((lot): AttentionItem<Lot>[] => {
       if (lot.leftGrams < 0) return [{ lot, concern: "overdrawn", days: null }];
       const days = lot.endsOn === null ? null : dayjs(lot.endsOn).diff(dayjs(today), "day");
-      if (days !== null && days <= AHEAD_DAYS) return [{ lot, concern: days < 0 ? "ended" : "ends", days }];
+      const past = lot.isMadeHere ? "discard" : "ended";
+      if (days !== null && days <= AHEAD_DAYS) return [{ lot, concern: days < 0 ? past : "ends", days }];
       return lot.leftGrams <= (lot.packGrams * LOW_PERCENT) / 100 ? [{ lot, concern: "low", days: null }] : [];
     })
     .sort((a, b) => URGENCY.indexOf(a.concern) - URGENCY.indexOf(b.concern) || (a.days ?? 0) - (b.days ?? 0));
