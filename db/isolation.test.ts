@@ -71,6 +71,7 @@ async function possessions() {
     "planned_batches",
     "offers",
     "lot_sources",
+    "lot_balances",
     "batch_photos",
     "salt_samples",
     "scents",

@@ -4,7 +4,7 @@ import { and, asc, desc, eq, gt, inArray, isNotNull, sql, type SQL } from "drizz
 import type { Executor } from "../client.server";
 import { materials, ownFacts } from "../materials/schema";
 import { batches } from "../batches/schema";
-import { lots, movements } from "./schema";
+import { lotBalances, lots, movements } from "./schema";
 
 /** The earlier of its own end and of the days it keeps once it is open, as `endOfLot` of the core has it. */
 export const lotEnd = sql<string | null>`least(${lots.endsOn}, ${lots.openedOn} + ${lots.afterOpeningDays})::text`;
@@ -33,9 +33,8 @@ const lotColumns = {
 };
 
 function sumsOf(makerId: string) {
-  return sql`(select lot_id, sum(grams) as free, sum(grams) filter (where kind not in ('reserve', 'release')) as in_it,
-      bool_and(kind = 'receive') as untouched
-    from ${movements} where maker_id = ${makerId} group by lot_id) as sums`;
+  return sql`(select lot_id, free_grams as free, left_grams as in_it, is_untouched as untouched
+    from ${lotBalances} where maker_id = ${makerId}) as sums`;
 }
 
 async function lotsWithFacts(db: Executor, makerId: string, only: SQL | undefined) {
@@ -200,7 +199,8 @@ export async function batchesOfLot(db: Executor, makerId: string, lotId: string)
     sql<number>`coalesce(-sum(${movements.grams}) filter (where ${movements.kind} in ('reserve', 'release')), 0)`.mapWith(Number);
   return db
     .select({
-      ...{ id: batches.id, code: batches.code, formula: batches.formula, startedAt: batches.startedAt, finishedAt: batches.finishedAt },
+      ...{ id: batches.id, code: batches.code, startedAt: batches.startedAt, finishedAt: batches.finishedAt },
+      name: sql<string>`${batches.formula} ->> 'name'`,
       ...{ usedGrams, reservedGrams },
     })
     .from(movements)

@@ -2,6 +2,7 @@ import { MOST_GRAMS, MOST_PRICE } from "@tensidrum/core/quantities";
 import { sql } from "drizzle-orm";
 import {
   bigserial,
+  boolean,
   check,
   date,
   foreignKey,
@@ -22,7 +23,7 @@ export const movementKinds = ["receive", "reserve", "release", "use", "correct",
 
 export type MovementKind = (typeof movementKinds)[number];
 
-/** One bought bottle, jar or bag of a material. What is left of it is never stored: it is the sum of its movements. */
+/** One bought bottle, jar or bag of a material. What is left of it is the sum of its movements. */
 export const lots = pgTable(
   "lots",
   {
@@ -120,5 +121,26 @@ export const movements = pgTable(
     ),
     check("movements_size", sql`abs(${table.grams}) <= ${sql.raw(String(MOST_GRAMS))}`),
     check("movements_note_length", sql`char_length(${table.note}) <= 200`),
+  ],
+);
+
+/** What the movements of each lot come to, kept by the database itself whenever one is entered, so that years of them are not summed again. */
+export const lotBalances = pgTable(
+  "lot_balances",
+  {
+    lotId: uuid("lot_id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    /** Nothing of it is reserved for a batch. */
+    freeGrams: numeric("free_grams", { mode: "number", precision: 15, scale: 3 }).notNull(),
+    /** In the bottle, reserved or not. */
+    leftGrams: numeric("left_grams", { mode: "number", precision: 15, scale: 3 }).notNull(),
+    /** Nothing was ever taken from it, reserved or corrected. */
+    isUntouched: boolean("is_untouched").notNull(),
+  },
+  (table) => [
+    foreignKey({ name: "lot_balances_lot", columns: [table.lotId, table.makerId], foreignColumns: [lots.id, lots.makerId] }).onDelete(
+      "cascade",
+    ),
+    index("lot_balances_maker").on(table.makerId),
   ],
 );

@@ -21,6 +21,9 @@ export async function fillWorkshop(
   await db.execute(sql`insert into batches (id, maker_id, version_id, code, formula, steps, vessels, core_version)
     select m.id, ${makerId}, m.version_id, 'MB-' || m.number, v.snapshot, '[]', '[]', '0'
     from many_batches m join versions v on v.id = m.version_id`);
+  await db.execute(sql`insert into movements (id, maker_id, lot_id, batch_id, kind, grams)
+    select gen_random_uuid(), ${makerId}, (array(select id from lots where maker_id = ${makerId} order by id))[1 + number % 20], id, 'use', -1
+    from many_batches`);
   await db.execute(sql`insert into batch_entries (id, batch_id, maker_id, kind, entry)
     select e.id, e.batch_id, ${makerId}, 'weighed', jsonb_build_object('id', e.id, 'kind', 'weighed', 'at', '2026-11-26T10:00:00Z',
       'step', 'water', 'line', 'a line', 'grams', e.grams)

@@ -34,9 +34,9 @@ export async function openTrace(lotId: string) {
     byHandGrams: batches.reduce((left, { usedGrams, through }) => left - (through === null ? usedGrams : 0), lot.packGrams - lot.leftGrams),
     /** What was made of it here: it is to be fetched too. */
     made: made.map(({ id, code, slug, name }) => ({ id, code, slug, name })),
-    batches: batches.map(({ id, code, formula, startedAt, finishedAt, usedGrams, reservedGrams, through }) => ({
+    batches: batches.map(({ id, code, name, startedAt, finishedAt, usedGrams, reservedGrams, through }) => ({
       ...{ id, code, usedGrams, reservedGrams, through, isOpen: finishedAt === null },
-      name: shownFormulaName(formula.name),
+      name: shownFormulaName(name),
       begun: writtenDay(startedAt),
       containers: containers.filter(({ batchId }) => batchId === id).map(({ batchId: _, ...row }) => row),
     })),
