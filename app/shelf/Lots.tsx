@@ -168,6 +168,7 @@ function Lot({ lot, answered }: LotProps) {
                 inputMode={type === "text" ? "numeric" : undefined}
                 defaultValue={answered?.typed.kind === "dates" ? answered.typed[name] : lot.dates[name]}
                 error={problemAt(answered, name)}
+                classNames={{ input: classes.date }}
               />
             ))}
             <Button type="submit" name="kind" value="dates" h={36} variant="outline" disabled={isBusy}>

@@ -44,7 +44,9 @@ export function VersionCosts({ open: { formulaId, name, rows } }: { readonly ope
             <th scope="col" data-number>
               batch as written
             </th>
-            <th scope="col">dearest material</th>
+            <th scope="col" className="mantine-visible-from-sm">
+              dearest material
+            </th>
             <th scope="col">without a price</th>
           </tr>
         </thead>
@@ -74,7 +76,9 @@ export function VersionCosts({ open: { formulaId, name, rows } }: { readonly ope
                   {writtenMass(row.batchGrams)}
                 </Text>
               </td>
-              <td>{row.dearest === null ? "" : `${row.dearest.name}, ${money(row.dearest.cost)} in 100 g`}</td>
+              <td className="mantine-visible-from-sm">
+                {row.dearest === null ? "" : `${row.dearest.name}, ${money(row.dearest.cost)} in 100 g`}
+              </td>
               <td>{row.unpriced.length === 0 ? "nothing" : `${row.unpriced.join(", ")}: it costs more than that.`}</td>
             </tr>
           ))}

@@ -53,10 +53,12 @@ export function OffersPage({ open: { slug, name, offers, newId }, answered }: Of
                 <th scope="col" data-number>
                   a kilogram
                 </th>
-                <th scope="col" data-number>
+                <th scope="col" data-number className="mantine-visible-from-sm">
                   at least
                 </th>
-                <th scope="col">typed</th>
+                <th scope="col" className="mantine-visible-from-sm">
+                  typed
+                </th>
                 <th scope="col">
                   <span className="only-for-readers">what to do</span>
                 </th>
@@ -69,8 +71,10 @@ export function OffersPage({ open: { slug, name, offers, newId }, answered }: Of
                   <td data-number>{writtenMass(offer.packGrams)}</td>
                   <td data-number>{money(offer.price)}</td>
                   <td data-number>{money(offer.perKilogram)}</td>
-                  <td data-number>{offer.leastPacks === 1 ? "one pack" : `${offer.leastPacks} packs`}</td>
-                  <td>{offer.seen}</td>
+                  <td data-number className="mantine-visible-from-sm">
+                    {offer.leastPacks === 1 ? "one pack" : `${offer.leastPacks} packs`}
+                  </td>
+                  <td className="mantine-visible-from-sm">{offer.seen}</td>
                   <td>
                     <Form method="post">
                       <input type="hidden" name="id" value={offer.id} />
