@@ -19,6 +19,7 @@ import * as planningQueries from "./planning/queries.server";
 import * as priceQueries from "./prices/queries.server";
 import * as labelQueries from "./labels/queries.server";
 import * as containerQueries from "./containers/queries.server";
+import * as watchQueries from "./watch/queries.server";
 import * as scaleQueries from "./scales/queries.server";
 import * as scentQueries from "./scents/queries.server";
 import * as scentWrites from "./scents/writes.server";
@@ -72,6 +73,8 @@ async function possessions() {
     "offers",
     "lot_sources",
     "lot_balances",
+    "planned_checks",
+    "checks",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -110,6 +113,8 @@ beforeAll(async () => {
   const made = { material: null, lot: { ...ownLot(), code: "made" }, movementId: crypto.randomUUID() };
   await stockWrites.shelveMadeLot(db, workshop.id, { ...made, taken: [{ lotId, movementId: crypto.randomUUID(), work }] });
   await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
+  await watchQueries.planChecks(db, workshop.id, batchId, [plannedCheck]);
+  await watchQueries.keepCheck(db, workshop.id, look);
   await batchWrites.addPhoto(db, workshop.id, batchId, {
     photo: { id: photoId, picture: Buffer.from("x"), width: 1, height: 1 },
     decide: () => ({ entries: [dosed], lots: new Map(), filled: [filled], finishedAt: new Date() }),
@@ -152,6 +157,11 @@ const batch = (id: string, code: string): batchWrites.NewBatch => ({
   ...{ id, code, versionId: finalVersionId, steps: [], vessels: [], entries: [], coreVersion },
   formula: formulaOfDraft({ name: "Taken", profile: "body-wash", batchGrams: 1, scales: [], phases: [], lines: [] }),
 });
+const plannedCheck: watchQueries.NewPlannedCheck = { id: crypto.randomUUID(), storage: "room", title: "1 week", dueOn: "2027-01-01" };
+const look: watchQueries.NewCheck = {
+  ...{ id: crypto.randomUUID(), batchId, storage: "room", plannedId: plannedCheck.id, lookedAt: new Date(), ph: 5, viscosity: null },
+  ...{ said: "", clarity: "clear", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },
+};
 const refused = (work: Promise<unknown>) => work.then((answer) => answer ?? "taken over").catch(() => undefined);
 const ownLot = () => ({
   ...{ id: crypto.randomUUID(), materialId: ownMaterialId, code: "mine", supplier: "", note: "", packGrams: 1 },
@@ -295,6 +305,14 @@ const asked: Record<string, () => Promise<unknown>> = {
     return [];
   },
   dropPlan: async () => planningQueries.dropPlan(db, stranger.id, plan.id),
+  planChecks: async () =>
+    refused(watchQueries.planChecks(db, stranger.id, batchId, [{ ...plannedCheck, id: crypto.randomUUID(), title: "x" }])),
+  listPlannedChecks: async () => watchQueries.listPlannedChecks(db, stranger.id, batchId),
+  listDueChecks: async () => watchQueries.listDueChecks(db, stranger.id, 10),
+  listChecks: async () => watchQueries.listChecks(db, stranger.id, batchId),
+  listWatchable: async () => watchQueries.listWatchable(db, stranger.id, 10),
+  keepCheck: async () => refused(watchQueries.keepCheck(db, stranger.id, { ...look, id: crypto.randomUUID(), plannedId: null })),
+  changePlannedCheck: async () => watchQueries.changePlannedCheck(db, stranger.id, plannedCheck.id, { dueOn: "2027-02-02" }),
   listOffers: async () => priceQueries.listOffers(db, stranger.id, null),
   saveOffer: async () => refused(priceQueries.saveOffer(db, stranger.id, { ...offer, materialId: ownMaterialId })),
   dropOffer: async () => priceQueries.dropOffer(db, stranger.id, offer.id),

@@ -46,12 +46,13 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           </span>
         </p>
         <section className={classes.due} aria-label="Needs attention">
-          {total === 0 && board.batches.length + board.discards.length === 0 && (
+          {total === 0 && board.batches.length + board.discards.length + board.checks.length === 0 && (
             <p className={classes.sentence}>Nothing resting, nothing due.</p>
           )}
           {total > 0 && <DaySentence formulas={formulas} />}
           <Discards discards={board.discards} />
           <Batches batches={board.batches} />
+          <Checks checks={board.checks} />
           {board.lan !== null && <WayIn lan={board.lan} />}
         </section>
       </div>
@@ -85,6 +86,21 @@ function Discards({ discards }: { readonly discards: TodayBoard["discards"] }) {
       {discards.map(({ id, slug, name, code, since }) => (
         <li key={id}>
           Discard <Link to={`/shelf/${slug}`}>{name}</Link> {code}: its day was <strong>{since}</strong>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Samples that are to be looked at today or were. */
+function Checks({ checks }: { readonly checks: TodayBoard["checks"] }) {
+  if (checks.length === 0) return null;
+  return (
+    <ul className={classes.batches} aria-label="Samples to look at">
+      {checks.map(({ id, batchId, storage, title, code, isLate }) => (
+        <li key={id}>
+          Look at <Link to={`/watch/${batchId}?sample=${storage}`}>{code}</Link>, {title.toLowerCase()}, {storage}
+          {isLate && <strong>, was due</strong>}
         </li>
       ))}
     </ul>

@@ -4,23 +4,26 @@ import { writtenMass } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import { listToDiscard } from "../../db/inventory/queries.server";
+import { listDueChecks } from "../../db/watch/queries.server";
 import { group, whole } from "../frame/fields.server";
 import type { PairingDesk } from "../frame/requestContext.server";
 import { restsNow } from "../frame/restingBatches.server";
 import { here, isoToday, writtenDay } from "../frame/dates.server";
 
 const PAGE = 30;
+const MOST_CHECKS = 12;
 const FINDINGS_SHOWN = 2;
 
 /** The home board: formulas, newest change first, with what must be fixed in each. Nothing is recomputed here. */
 export async function openToday(page: number, desk: PairingDesk | null) {
   const db = database();
   const makerId = currentMakerId();
-  const [rows, total, batches, discards] = await Promise.all([
+  const [rows, total, batches, discards, checks] = await Promise.all([
     listFormulas(db, makerId, { limit: PAGE, offset: (page - 1) * PAGE }),
     countFormulas(db, makerId),
     restsNow(),
     listToDiscard(db, makerId, isoToday()),
+    listDueChecks(db, makerId, MOST_CHECKS),
   ]);
   const now = here();
   return {
@@ -31,6 +34,9 @@ export async function openToday(page: number, desk: PairingDesk | null) {
     pages: Math.max(1, Math.ceil(total / PAGE)),
     total,
     batches,
+    checks: checks
+      .filter(({ dueOn }) => dueOn <= isoToday())
+      .map(({ id, batchId, storage, title, code, dueOn }) => ({ id, batchId, storage, title, code, isLate: dueOn < isoToday() })),
     discards: discards.map(({ id, slug, name, code, endsOn }) => ({
       id,
       slug,

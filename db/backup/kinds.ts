@@ -12,6 +12,7 @@ import { plannedBatches } from "../planning/schema";
 import { offers, priceWishes } from "../prices/schema";
 import { saltSamples } from "../saltSamples/schema";
 import { scales } from "../scales/schema";
+import { checks, plannedChecks } from "../watch/schema";
 import { scentCounts, scentRounds, scents } from "../scents/schema";
 
 export interface BackupColumn {
@@ -85,5 +86,7 @@ export const backupKinds: readonly BackupKind[] = [
   kind(batchEntries),
   kind(batchPhotos),
   kind(plannedBatches),
+  kind(plannedChecks),
+  kind(checks),
   kind(movements),
 ];

@@ -1,4 +1,4 @@
-export type StationSlug = "shelf" | "sheet" | "bench" | "fill";
+export type StationSlug = "shelf" | "sheet" | "bench" | "fill" | "watch";
 
 export interface Station {
   readonly station: StationSlug;
@@ -19,6 +19,7 @@ const stations: readonly { readonly station: StationSlug; readonly name: string 
   { station: "sheet", name: "Sheet" },
   { station: "bench", name: "Bench" },
   { station: "fill", name: "Fill" },
+  { station: "watch", name: "Watch" },
 ];
 
 /** What stands at a station. */
@@ -30,6 +31,7 @@ export interface OpenStation {
 
 const CUPBOARD: OpenStation = { to: "/shelf", state: "your cupboard", isAlarm: false };
 const FILL: OpenStation = { to: "/fill", state: "your containers", isAlarm: false };
+const WATCH: OpenStation = { to: "/watch", state: "your samples", isAlarm: false };
 /** What the bench says as long as nothing is being made. */
 export const BENCH: OpenStation = { to: "/bench", state: "your batches", isAlarm: false };
 
@@ -40,9 +42,10 @@ export function stationsSeenFrom(
   shelf: OpenStation = CUPBOARD,
   bench: OpenStation = BENCH,
   fill: OpenStation = FILL,
+  watch: OpenStation = WATCH,
 ): readonly Station[] {
   const hereIndex = stations.findIndex(({ station }) => station === here);
-  const open: Readonly<Record<StationSlug, OpenStation>> = { shelf, sheet, bench, fill };
+  const open: Readonly<Record<StationSlug, OpenStation>> = { shelf, sheet, bench, fill, watch };
   return stations.map(({ station, name }, index) => ({
     station,
     name,
@@ -70,4 +73,10 @@ export function fillStations(state: string): readonly Station[] {
     state,
     isAlarm: false,
   });
+}
+
+/** The stations as seen from where samples are watched, with the state of its own. */
+export function watchStations(state: string, isAlarm = false): readonly Station[] {
+  const sheet = { to: "/", state: "your formulas", isAlarm: false };
+  return stationsSeenFrom("watch", sheet, undefined, undefined, undefined, { to: "/watch", state, isAlarm });
 }

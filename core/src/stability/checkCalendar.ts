@@ -1,7 +1,10 @@
+import type { ProfileSlug } from "../formula/profiles.ts";
 import { isoDay } from "../quantities/isoDay.ts";
 
-/** How a kept sample stands. */
-export type Storage = "room" | "warm" | "cold" | "freeze-thaw";
+/** How a kept sample can stand. */
+export const storages = ["room", "warm", "cold", "freeze-thaw", "light"] as const;
+
+export type Storage = (typeof storages)[number];
 
 export interface PlannedCheck {
   /** Hours after the batch was made. */
@@ -13,9 +16,18 @@ export interface PlannedCheck {
   readonly samples: readonly Storage[];
 }
 
+const EARLY: readonly ProfileSlug[] = ["whipped-cleanser", "soap-wash"];
 const HOURS_PER_DAY = 24;
 const WEEK = 7 * HOURS_PER_DAY;
 const ALL: readonly Storage[] = ["room", "warm", "cold"];
+
+/** Whipped cleansers collapse and soap clears within hours. */
+const FIRST_HOURS: Omit<PlannedCheck, "on"> = {
+  afterHours: 4,
+  title: "First hours",
+  look: "Does the foam stand, does it clear? Look, and lift it with a spoon.",
+  samples: ["room"],
+};
 
 const CHECKS: readonly Omit<PlannedCheck, "on">[] = [
   { afterHours: HOURS_PER_DAY, title: "Next day", look: "Clear? Thicker? Bubbles gone? Lather and feel on the hand.", samples: ["room"] },
@@ -29,10 +41,10 @@ const CHECKS: readonly Omit<PlannedCheck, "on">[] = [
     afterHours: WEEK,
     title: "1 week",
     look: "pH, thickness, look, smell, colour; three times frozen and thawed one sample.",
-    samples: [...ALL, "freeze-thaw"],
+    samples: [...ALL, "freeze-thaw", "light"],
   },
   { afterHours: 2 * WEEK, title: "2 weeks", look: "pH, thickness, look, smell, colour.", samples: ALL },
-  { afterHours: 4 * WEEK, title: "4 weeks", look: "pH, thickness, look, smell, colour.", samples: ALL },
+  { afterHours: 4 * WEEK, title: "4 weeks", look: "pH, thickness, look, smell, colour.", samples: [...ALL, "light"] },
   { afterHours: 8 * WEEK, title: "8 weeks", look: "pH, thickness, look, smell, colour.", samples: ALL },
   {
     afterHours: 12 * WEEK,
@@ -43,12 +55,13 @@ const CHECKS: readonly Omit<PlannedCheck, "on">[] = [
 ];
 
 /**
- * When to look at a batch again: next day, 48 hours, 1, 2, 4, 8 and 12 weeks, with the samples kept at room temperature,
- * warm (40 °C), cold (5 °C) and frozen.
+ * When to look at a batch again: after the first hours where it is whipped or soap, next day, 48 hours, 1, 2, 4, 8 and 12 weeks, with the samples kept at room temperature,
+ * warm (40 °C), cold (5 °C), in the light and frozen.
  * @param madeOn ISO date.
  * @throws Refusal for a date that is none.
  */
-export function checkCalendar(madeOn: string): readonly PlannedCheck[] {
+export function checkCalendar(madeOn: string, profile: ProfileSlug): readonly PlannedCheck[] {
   const made = isoDay(madeOn);
-  return CHECKS.map((check) => ({ ...check, on: made.add(check.afterHours / HOURS_PER_DAY, "day").format("YYYY-MM-DD") }));
+  const all = EARLY.includes(profile) ? [FIRST_HOURS, ...CHECKS] : CHECKS;
+  return all.map((check) => ({ ...check, on: made.add(Math.floor(check.afterHours / HOURS_PER_DAY), "day").format("YYYY-MM-DD") }));
 }

@@ -1,23 +1,29 @@
 import { writtenShort } from "../quantities/written.ts";
 
+/** Any of them ends a batch. */
+export const spoilSigns = ["mould", "odd smell", "swelling"] as const;
+
+export type SpoilSign = (typeof spoilSigns)[number];
+
 /** What is looked at in a check; null where it was not. */
 export interface Check {
   readonly ph: number | null;
   /** In the maker's own unit, the same each time. */
   readonly viscosity: number | null;
   /** Seen or smelt. */
-  readonly signs: readonly ("mould" | "odd smell" | "swelling")[];
+  readonly signs: readonly SpoilSign[];
 }
 
 export interface DriftAlarm {
   readonly what: "ph" | "viscosity" | "spoiled";
-  /** Stop using it and throw it away. */
+  /** Stop using it and discard it. */
   readonly discard: boolean;
   readonly text: string;
 }
 
-const MOST_PH = 0.3;
-const MOST_VISCOSITY = 0.3;
+/** pH may move so far from its first reading, thickness by so much of it. */
+export const MOST_PH = 0.3;
+export const MOST_VISCOSITY = 0.3;
 const NOISE = 1e-9;
 
 /**
@@ -30,7 +36,7 @@ export function driftOf(first: Check, now: Check): readonly DriftAlarm[] {
     alarms.push({
       what: "spoiled",
       discard: true,
-      text: `${capital(now.signs.join(", "))}: stop using it and throw the whole batch away.`,
+      text: `${capital(now.signs.join(", "))}: stop using it, and discard the whole batch.`,
     });
   }
   if (first.ph !== null && now.ph !== null && Math.abs(now.ph - first.ph) > MOST_PH + NOISE) {

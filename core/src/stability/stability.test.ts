@@ -52,7 +52,7 @@ describe("drift", () => {
 
 describe("the check calendar", () => {
   it("next day, 48 hours, 1, 2, 4, 8 and 12 weeks after 26 November 2026", () => {
-    expect(checkCalendar("2026-11-26").map(({ on }) => on)).toEqual([
+    expect(checkCalendar("2026-11-26", "body-wash").map(({ on }) => on)).toEqual([
       "2026-11-27",
       "2026-11-28",
       "2026-12-03",
@@ -61,7 +61,8 @@ describe("the check calendar", () => {
       "2027-01-21",
       "2027-02-18",
     ]);
-    expect(() => checkCalendar("tomorrow")).toThrow("no date");
+    expect(checkCalendar("2026-11-26", "whipped-cleanser")[0]).toMatchObject({ on: "2026-11-26", title: "First hours" });
+    expect(() => checkCalendar("tomorrow", "body-wash")).toThrow("no date");
   });
 });
 

@@ -1,0 +1,67 @@
+import { Text } from "@mantine/core";
+import { written } from "@tensidrum/core/quantities";
+import { DataTable } from "../components/DataTable";
+import type { OpenWatch } from "./watch.server";
+
+/** What was seen, the newest first. */
+export function Looked({ looks }: { readonly looks: OpenWatch["looks"] }) {
+  if (looks.length === 0) return <Text m={0}>Nothing was looked at yet.</Text>;
+  return (
+    <section aria-labelledby="looked-head">
+      <h2 id="looked-head">What was seen</h2>
+      <DataTable isRuled>
+        <thead>
+          <tr>
+            <th scope="col">day</th>
+            <th scope="col">sample</th>
+            <th scope="col" data-number>
+              pH
+            </th>
+            <th scope="col" data-number>
+              Pa·s
+            </th>
+            <th scope="col">look, colour, smell</th>
+          </tr>
+        </thead>
+        <tbody>
+          {looks.map(({ id, day, at, storage, ph, viscosity, said, clarity, colour, smell, sedimentMm, signs, note }) => (
+            <tr key={id}>
+              <th scope="row">
+                {day}
+                <Text component="small" display="block">
+                  {at}
+                </Text>
+              </th>
+              <td>{storage}</td>
+              <td data-number>{ph === null ? "" : written(ph, 2)}</td>
+              <td data-number>
+                {viscosity === null ? "" : written(viscosity, 2)}
+                {said !== "" && (
+                  <Text component="small" display="block">
+                    {said}
+                  </Text>
+                )}
+              </td>
+              <td>
+                {[
+                  clarity,
+                  colour === "" ? "" : `colour ${colour}`,
+                  smell === "" ? "" : `smell ${smell}`,
+                  sedimentMm === null ? "" : `${written(sedimentMm, 1)} mm settled`,
+                ]
+                  .filter((one) => one !== "")
+                  .join(", ")}
+                {signs.length > 0 && <strong> {signs.join(", ")}</strong>}
+                {note !== "" && (
+                  <Text component="small" display="block">
+                    {note}
+                  </Text>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </DataTable>
+    </section>
+  );
+}

@@ -1,0 +1,151 @@
+import { Button, Checkbox, Grid, Stack, Text } from "@mantine/core";
+import { storages } from "@tensidrum/core/stability";
+import { Form, Link, useNavigation } from "react-router";
+import { FormError } from "../components/FormError";
+import { PageHeader } from "../components/PageHeader";
+import { Frame } from "../frame/Frame";
+import { problemAt, sentenceAbove, type FormAnswer } from "../frame/formAnswer";
+import { watchStations } from "../frame/stationNav/stations";
+import { StationNav } from "../frame/stationNav/StationNav";
+import { Drift } from "../pictures/Drift/Drift";
+import { CheckForm } from "./CheckForm";
+import { Looked } from "./Looked";
+import { storageNames } from "./looks";
+import { PlannedChecks } from "./PlannedChecks";
+import type { OpenWatch } from "./watch.server";
+import type { TypedWatch } from "./watchForms.server";
+import { meetsWords, shelfLifeWords } from "./watchWords";
+
+interface WatchPageProps {
+  readonly open: OpenWatch;
+  readonly answered: FormAnswer<TypedWatch> | null;
+}
+
+const READINGS = { ph: { what: "pH", unit: "", decimals: 2 }, viscosity: { what: "Thickness", unit: "Pa·s", decimals: 2 } } as const;
+
+/** One batch over its weeks: its readings between their bounds, where they go, and the check that is due. */
+export function WatchPage({ open, answered }: WatchPageProps) {
+  const { id, code, name, made, samples, sample, readings, alarms, shelfLife, days, planned } = open;
+  const next = open.next;
+  return (
+    <Frame
+      head={
+        <>
+          <PageHeader>{name}</PageHeader>
+          <Text component="span" size="sm" c="var(--ink-2)">
+            batch <strong>{code}</strong>, made {made}
+          </Text>
+        </>
+      }
+      doors={
+        <>
+          <Link to="/watch">Watch</Link>
+          <Link to={`/bench/${id}/record`}>Record</Link>
+          <Link to={`/fill/${id}/containers`}>Containers</Link>
+        </>
+      }
+      line={
+        <StationNav
+          stations={watchStations(
+            next === null ? code : `${next.title} is next`,
+            alarms.some(({ discard }) => discard),
+          )}
+        />
+      }
+    >
+      <title>{`${code}, Watch, Tensidrum`}</title>
+      <Stop open={open} />
+      {samples.length === 0 ? (
+        <Begin open={open} answered={answered} />
+      ) : (
+        <Grid gap="xl">
+          <Grid.Col span={{ base: 12, md: 8 }}>
+            <Stack gap="lg">
+              {readings.map(({ of, series, band, trend, meets, from }) => (
+                <section key={of} aria-labelledby={`${of}-head`}>
+                  <h2 id={`${of}-head`}>
+                    {READINGS[of].what} <small>{of === "viscosity" ? "Pa·s" : "10 % dilution"}</small>
+                  </h2>
+                  <Drift {...READINGS[of]} series={series} band={band} trend={trend} days={days} />
+                  {meets !== null && (
+                    <Text m="2px 0 0">
+                      {storageNames[sample]}: {meetsWords(meets, from)}
+                    </Text>
+                  )}
+                </section>
+              ))}
+              <Text m={0}>{shelfLifeWords(shelfLife)}</Text>
+              <Looked looks={open.looks} />
+            </Stack>
+          </Grid.Col>
+          <Grid.Col span={{ base: 12, md: 4 }}>
+            <Stack gap="xl">
+              <CheckForm key={`${open.newId} ${sample}`} open={open} answered={answered?.typed.intent === "keep" ? answered : null} />
+              <PlannedChecks planned={planned} answered={answered} />
+            </Stack>
+          </Grid.Col>
+        </Grid>
+      )}
+    </Frame>
+  );
+}
+
+/** What has moved too far; a sign of spoiling stops everything and lists what to fetch. */
+function Stop({ open: { alarms, containers, id } }: { readonly open: OpenWatch }) {
+  if (alarms.length === 0) return null;
+  const isSpoiled = alarms.some(({ discard }) => discard);
+  return (
+    <Stack gap={4} mb="md" role="alert" pl="md" style={{ borderLeft: "4px solid var(--signal)" }}>
+      {alarms.map(({ what, text }) => (
+        <Text key={what} m={0} fw={650}>
+          {text}
+        </Text>
+      ))}
+      {isSpoiled && (
+        <>
+          <Text m={0}>
+            Do not smell it again from close by. Fetch its containers and tell whoever has one to stop using it; skin or eyes that are sore
+            are for a doctor to look at.
+          </Text>
+          <Text m={0}>
+            {containers.map(({ count, name, toWhom }) => `${count} × ${name}${toWhom === "" ? "" : ` (${toWhom})`}`).join(", ")}{" "}
+            <Link to={`/fill/${id}/containers`}>Where they are</Link>
+          </Text>
+        </>
+      )}
+    </Stack>
+  );
+}
+
+function Begin({ open: { newId, isFinished, id }, answered }: WatchPageProps) {
+  const isBusy = useNavigation().state !== "idle";
+  if (!isFinished) {
+    return (
+      <Text>
+        This batch is not finished yet. <Link to={`/bench/${id}`}>Finish it at the bench</Link>, then put samples aside.
+      </Text>
+    );
+  }
+  return (
+    <Form method="post">
+      <Stack gap="md" align="flex-start" maw={560}>
+        <Text m={0}>
+          Put small jars of it aside and look at them: next day, after 48 hours, and after 1, 2, 4, 8 and 12 weeks. The one at room
+          temperature tells most; a warm one tells it sooner, roughly four times.
+        </Text>
+        <FormError>{sentenceAbove(answered)}</FormError>
+        <input type="hidden" name="id" value={newId} />
+        <Checkbox.Group label="Which samples stand aside" error={problemAt(answered, "samples")} defaultValue={["room", "warm"]}>
+          <Stack gap={8} mt={6}>
+            {storages.map((storage) => (
+              <Checkbox key={storage} name="samples" value={storage} label={storageNames[storage]} />
+            ))}
+          </Stack>
+        </Checkbox.Group>
+        <Button type="submit" name="intent" value="begin" h={44} loading={isBusy}>
+          Watch it
+        </Button>
+      </Stack>
+    </Form>
+  );
+}

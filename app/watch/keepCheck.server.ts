@@ -1,0 +1,83 @@
+import { calibratedOrNull, readThickness } from "./readThickness";
+import { isCalendarDay, readNumber, Refusal } from "@tensidrum/core/quantities";
+import { brokenConstraint } from "../../db/failures.server";
+import { findBatch } from "../../db/batches/queries.server";
+import { findMaker } from "../../db/makers/queries.server";
+import { changePlannedCheck, keepCheck, planChecks } from "../../db/watch/queries.server";
+import { currentMakerId, database } from "../../db/workplace.server";
+import { here, isoToday } from "../frame/dates.server";
+import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
+import { usualChecks } from "./watch.server";
+import type { TypedWatch } from "./watchForms.server";
+
+const MOST_SEDIMENT_MM = 1000;
+
+/** Does what the page of a watched batch asks for. Answers what is wrong. */
+export async function changeWatch(batchId: string, typed: TypedWatch): Promise<readonly FieldProblem[]> {
+  const [db, makerId] = [database(), currentMakerId()];
+  switch (typed.intent) {
+    case "begin": {
+      if (typed.samples.length === 0) return [{ field: "samples", message: "Choose at least one sample to put aside." }];
+      await planChecks(db, makerId, batchId, await usualChecks(batchId, typed.samples));
+      return [];
+    }
+    case "skip":
+      if (typed.why === "") return [{ field: "why", message: "Say why it is left out." }];
+      mustBe(await changePlannedCheck(db, makerId, typed.planned, { skippedBecause: typed.why }));
+      return [];
+    case "move":
+      if (!isCalendarDay(typed.on)) return [{ field: "on", message: "Write the day as year, month, day: 2027-03-31." }];
+      mustBe(await changePlannedCheck(db, makerId, typed.planned, { dueOn: typed.on }));
+      return [];
+    case "keep":
+      return keep(batchId, typed);
+  }
+}
+
+function mustBe(isThere: boolean): void {
+  if (!isThere) throw new Refusal("not-found", "This check is not planned any more.", "Load the page again.");
+}
+
+/** When it was looked at: now, or at noon of another day; else what is wrong with that day. */
+function momentOf(day: string, made: Date): Date | string {
+  if (day === "" || day === isoToday()) return new Date();
+  if (!isCalendarDay(day)) return "Write the day as year, month, day: 2027-03-31.";
+  if (day > isoToday()) return "That day is still to come.";
+  if (day < here(made).format("YYYY-MM-DD")) return "The batch was not made yet on that day.";
+  return here(day).hour(12).toDate();
+}
+
+async function keep(batchId: string, typed: TypedWatch): Promise<readonly FieldProblem[]> {
+  const [db, makerId] = [database(), currentMakerId()];
+  const [batch, maker] = await Promise.all([findBatch(db, makerId, batchId), findMaker(db, makerId)]);
+  if (batch === undefined) throw new Refusal("not-found", "This batch is not here.", "Go to Watch and look for it there.");
+  const problems: FieldProblem[] = [];
+  const number = (field: "ph" | "sediment", most: number, says: string): number | null => {
+    if (typed[field] === "") return null;
+    const read = readNumber(typed[field]);
+    if (read.ok && read.value >= 0 && read.value <= most) return read.value;
+    problems.push({ field, message: says });
+    return null;
+  };
+  const ph = number("ph", 14, "A pH lies between 0 and 14.");
+  const sedimentMm = number("sediment", MOST_SEDIMENT_MM, "Give what has settled in mm, at most the height of the jar.");
+  const thickness = readThickness(typed, calibratedOrNull(maker));
+  if ("problem" in thickness) problems.push({ field: "thickness", message: thickness.problem });
+  const lookedAt = momentOf(typed.on, batch.finishedAt ?? batch.startedAt);
+  if (typeof lookedAt === "string") problems.push({ field: "on", message: lookedAt });
+  if (problems.length > 0 || "problem" in thickness || typeof lookedAt === "string") return problems;
+  const { storage, clarity, colour, smell, signs, note } = typed;
+  const seen = [ph, thickness.viscosity, sedimentMm, clarity, colour, smell, note].some((one) => one !== null && one !== "");
+  if (!seen && signs.length === 0) return wholeProblem("Nothing is entered yet. Read, look or smell, then keep it.");
+  const look = { ph, viscosity: thickness.viscosity, said: thickness.said, clarity, colour, smell, sedimentMm, signs, note };
+  const plannedId = typed.planned === "" ? null : typed.planned;
+  try {
+    await keepCheck(db, makerId, { ...look, id: typed.id, batchId, storage, plannedId, lookedAt });
+  } catch (error) {
+    const broken = brokenConstraint(error);
+    if (broken === "taken") return wholeProblem("Another device has kept this check already. Load the page to see it.");
+    if (broken === "missing") return wholeProblem("This check is not planned any more. Load the page again.");
+    throw error;
+  }
+  return [];
+}

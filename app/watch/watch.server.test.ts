@@ -1,0 +1,136 @@
+import { beforeAll, describe, expect, it } from "vitest";
+import { sql } from "drizzle-orm";
+import { beginBatch } from "../../db/batches/writes.server";
+import { demoFormulas } from "../../db/demo/formulas";
+import { formulaOfVersion } from "../../db/formulas/formulaOfVersion.server";
+import { findVersion } from "../../db/formulas/queries.server";
+import { keepCheck } from "../../db/watch/queries.server";
+import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
+import { currentMakerId, database } from "../../db/workplace.server";
+import { here } from "../frame/dates.server";
+import { checksCalendar } from "./checksCalendar.server";
+import { changeWatch } from "./keepCheck.server";
+import { openWatch, openWatchList } from "./watch.server";
+import type { TypedWatch } from "./watchForms.server";
+
+onFreshDatabase({ demo: "once" });
+
+const id = crypto.randomUUID();
+const DAYS_AGO = 30;
+const nothing: TypedWatch = {
+  ...{ intent: "keep", id: "", samples: [], storage: "room", planned: "", ph: "", thickness: "", by: "Pa·s", word: "" },
+  ...{ clarity: "", colour: "", smell: "", sediment: "", signs: [], note: "", on: "", why: "" },
+};
+const typed = (changes: Partial<TypedWatch> = {}): TypedWatch => ({ ...nothing, id: crypto.randomUUID(), ...changes });
+const fieldsOf = async (changes: Partial<TypedWatch>) => (await changeWatch(id, typed(changes))).map(({ field }) => field);
+
+beforeAll(async () => {
+  const [db, makerId] = [database(), currentMakerId()];
+  const { id: formulaId = "" } = demoFormulas.find(({ name }) => name.startsWith("Green")) ?? {};
+  const { formula } = await formulaOfVersion(db, makerId, { formulaId, number: 1 });
+  const version = await findVersion(db, makerId, { formulaId, number: 1 });
+  const at = here().subtract(DAYS_AGO, "day").toISOString();
+  const entry = { id: crypto.randomUUID(), at, kind: "ph-read", step: "ph", ph: 5.2, way: "dilution", sampleGrams: 0 } as const;
+  const batch = { id, versionId: version?.version.id ?? "", code: "GR-1", formula, steps: [], vessels: [], coreVersion: "0" };
+  await beginBatch(db, makerId, { ...batch, entries: [entry] }, []);
+  await db.execute(sql`update batches set started_at = ${at}, finished_at = ${at} where id = ${id}`);
+});
+
+describe("a batch that is watched", () => {
+  it("is offered once it is finished; its plan follows its day, and what is past is due", async () => {
+    expect((await openWatchList()).others.map(({ code }) => code)).toEqual(["GR-1"]);
+    expect(await fieldsOf({ intent: "begin" })).toEqual(["samples"]);
+    expect(await fieldsOf({ intent: "begin", samples: ["room", "warm"] })).toEqual([]);
+    expect(await fieldsOf({ intent: "begin", samples: ["room", "warm"] })).toEqual([]);
+    const { samples, planned, next, sample } = await openWatch(id, "");
+    expect(samples).toEqual(["room", "warm"]);
+    // Seven of the one at room temperature, five of the warm one.
+    expect(planned).toHaveLength(12);
+    expect([sample, next?.title, next?.dueOn]).toEqual([
+      "room",
+      "Next day",
+      here()
+        .subtract(DAYS_AGO - 1, "day")
+        .format("YYYY-MM-DD"),
+    ]);
+    const { due, coming, watched } = await openWatchList();
+    // After four weeks: next day, 48 hours, 1, 2 and 4 weeks of the one, 1, 2 and 4 weeks of the other.
+    expect([due.length, coming.length]).toEqual([8, 4]);
+    expect(due.every(({ isLate }) => isLate)).toBe(true);
+    expect(watched).toMatchObject([{ code: "GR-1", looked: 0, planned: 12 }]);
+    expect((await (await checksCalendar()).text()).match(/BEGIN:VEVENT/g)).toHaveLength(12);
+  });
+
+  it("takes a look once from two devices, and says what is wrong at its field", async () => {
+    const { next } = await openWatch(id, "room");
+    const look = { planned: next?.id ?? "", ph: "5,18", thickness: "2.4", clarity: "clear" } as const;
+    expect(await fieldsOf(look)).toEqual([]);
+    expect(await fieldsOf(look)).toEqual([""]);
+    expect(await fieldsOf({})).toEqual([""]);
+    expect(await fieldsOf({ ph: "15", sediment: "2000", thickness: "thick" })).toEqual(["ph", "sediment", "thickness"]);
+    expect(await fieldsOf({ ph: "5", thickness: "30", by: "funnel, s" })).toEqual(["thickness"]);
+    expect(await fieldsOf({ ph: "5", on: "2090-01-01" })).toEqual(["on"]);
+    expect(
+      await fieldsOf({
+        ph: "5",
+        on: here()
+          .subtract(DAYS_AGO + 1, "day")
+          .format("YYYY-MM-DD"),
+      }),
+    ).toEqual(["on"]);
+    expect((await openWatch(id, "room")).looks).toHaveLength(1);
+  });
+
+  it("tells where its readings go, the warm one sooner, and how long it keeps, as an estimate", async () => {
+    for (const [day, room, warm] of [
+      [2, 5.19, 5.15],
+      [7, 5.18, 5.08],
+      [14, 5.15, 4.99],
+      [28, 5.11, 4.92],
+    ] as const) {
+      for (const [storage, ph] of [
+        ["room", room],
+        ["warm", warm],
+      ] as const) {
+        const lookedAt = here()
+          .subtract(DAYS_AGO - day, "day")
+          .toDate();
+        await keepCheck(database(), currentMakerId(), {
+          ...{ id: crypto.randomUUID(), batchId: id, storage, plannedId: null, lookedAt, ph, viscosity: null },
+          ...{ said: "", clarity: "", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },
+        });
+      }
+    }
+    const { readings, alarms, shelfLife } = await openWatch(id, "warm");
+    const [ph] = readings;
+    expect(ph?.band).toEqual({ low: 4.9, high: 5.5 });
+    expect(ph?.meets?.likely).toBeGreaterThan(27);
+    expect(ph?.meets?.likely).toBeLessThan(45);
+    expect(alarms).toEqual([]);
+    expect(shelfLife).toMatchObject({ of: "ph", by: "warm" });
+    expect(shelfLife?.low).toBeLessThan(shelfLife?.likely ?? 0);
+    expect(shelfLife?.ageing.isMeasured).toBe(true);
+    expect(shelfLife?.ageing.factor).toBeGreaterThan(2);
+    expect(shelfLife?.ageing.factor).toBeLessThan(6);
+  });
+
+  it("moves and leaves out what is planned, with why", async () => {
+    const { planned } = await openWatch(id, "warm");
+    const one = planned.find(({ title }) => title === "12 weeks")!;
+    expect(await fieldsOf({ intent: "move", planned: one.id, on: "soon" })).toEqual(["on"]);
+    expect(await fieldsOf({ intent: "move", planned: one.id, on: "2090-01-01" })).toEqual([]);
+    expect(await fieldsOf({ intent: "skip", planned: one.id })).toEqual(["why"]);
+    expect(await fieldsOf({ intent: "skip", planned: one.id, why: "the jar broke" })).toEqual([]);
+    expect((await openWatch(id, "warm")).planned.find((all) => all.id === one.id)).toMatchObject({
+      dueOn: "2090-01-01",
+      skippedBecause: "the jar broke",
+    });
+    await expect(changeWatch(id, typed({ intent: "skip", planned: crypto.randomUUID(), why: "x" }))).rejects.toThrow("not planned");
+  });
+
+  it("is stopped at once by a sign of spoiling, of whichever sample", async () => {
+    expect(await fieldsOf({ storage: "warm", signs: ["mould"] })).toEqual([]);
+    const { alarms } = await openWatch(id, "room");
+    expect(alarms).toMatchObject([{ what: "spoiled", discard: true }]);
+  });
+});

@@ -1,0 +1,44 @@
+import Joi from "joi";
+import { clarityLooks } from "@tensidrum/core/process";
+import { spoilSigns, storages } from "@tensidrum/core/stability";
+import { Refusal } from "@tensidrum/core/quantities";
+import { thicknessWords } from "@tensidrum/core/rheology";
+import { choice, group, id, idOrNone, list, text, type TypedOf } from "../frame/fields.server";
+import { readAddress } from "../frame/readForm.server";
+import { changes, thicknessWays } from "./looks";
+
+const intents = ["begin", "keep", "skip", "move"] as const;
+
+/** What is done on the page of a watched batch. */
+export const watchForm = group({
+  intent: choice(intents),
+  id: id(),
+  /** Samples that are put aside when watching begins. */
+  samples: list(choice(storages), storages.length),
+  storage: choice(storages, "room"),
+  planned: idOrNone(),
+  ph: text(20),
+  thickness: text(20),
+  by: choice(thicknessWays, "Pa·s"),
+  word: choice(["", ...thicknessWords], ""),
+  clarity: choice(["", ...clarityLooks], ""),
+  colour: choice(["", ...changes], ""),
+  smell: choice(["", ...changes], ""),
+  sediment: text(20),
+  signs: list(choice(spoilSigns), spoilSigns.length),
+  note: text(500),
+  on: text(10),
+  why: text(200),
+});
+export type TypedWatch = TypedOf<typeof watchForm>;
+
+/** Which sample is looked at. */
+export const watchQuestions = group({ sample: choice(["", ...storages], "") });
+
+const address = Joi.object<{ batch: string }>({ batch: id() });
+
+/** @throws Refusal where no batch can lie at the address */
+export function readWatched(params: object): string {
+  return readAddress(address, params, () => new Refusal("not-found", "This batch is not here.", "Go to Watch and look for it there."))
+    .batch;
+}

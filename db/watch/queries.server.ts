@@ -1,0 +1,110 @@
+import type { Storage } from "@tensidrum/core/stability";
+import { and, asc, eq, isNull, sql } from "drizzle-orm";
+import { batches } from "../batches/schema";
+import type { Executor } from "../client.server";
+import { checks, plannedChecks } from "./schema";
+
+export interface NewPlannedCheck {
+  readonly id: string;
+  readonly storage: Storage;
+  readonly title: string;
+  /** Written 2026-11-26. */
+  readonly dueOn: string;
+}
+
+export interface NewCheck {
+  readonly id: string;
+  readonly batchId: string;
+  readonly storage: Storage;
+  readonly plannedId: string | null;
+  readonly lookedAt: Date;
+  readonly ph: number | null;
+  readonly viscosity: number | null;
+  readonly said: string;
+  readonly clarity: string;
+  readonly colour: string;
+  readonly smell: string;
+  readonly sedimentMm: number | null;
+  readonly signs: string[];
+  readonly note: string;
+}
+
+/** Plans the checks of a batch; what is planned already stays as it is. */
+export async function planChecks(db: Executor, makerId: string, batchId: string, planned: readonly NewPlannedCheck[]): Promise<void> {
+  if (planned.length === 0) return;
+  await db
+    .insert(plannedChecks)
+    .values(planned.map((one) => ({ ...one, makerId, batchId })))
+    .onConflictDoNothing();
+}
+
+/** The planned checks of a batch with whether they were done, in the order of their days. */
+export async function listPlannedChecks(db: Executor, makerId: string, batchId: string) {
+  const { id, storage, title, dueOn, skippedBecause } = plannedChecks;
+  return db
+    .select({ id, storage, title, dueOn, skippedBecause, checkId: checks.id })
+    .from(plannedChecks)
+    .leftJoin(checks, and(eq(checks.plannedId, plannedChecks.id), eq(checks.makerId, makerId)))
+    .where(and(eq(plannedChecks.makerId, makerId), eq(plannedChecks.batchId, batchId)))
+    .orderBy(asc(dueOn), asc(storage));
+}
+
+/** Every planned check that is neither done nor skipped, the next first. */
+export async function listDueChecks(db: Executor, makerId: string, most: number) {
+  const { id, batchId, storage, title, dueOn } = plannedChecks;
+  return db
+    .select({ id, batchId, storage, title, dueOn, code: batches.code, name: sql<string>`${batches.formula} ->> 'name'` })
+    .from(plannedChecks)
+    .innerJoin(batches, and(eq(batches.id, plannedChecks.batchId), eq(batches.makerId, makerId)))
+    .leftJoin(checks, and(eq(checks.plannedId, plannedChecks.id), eq(checks.makerId, makerId)))
+    .where(and(eq(plannedChecks.makerId, makerId), eq(plannedChecks.skippedBecause, ""), isNull(checks.id)))
+    .orderBy(asc(dueOn), asc(batches.code), asc(storage))
+    .limit(most);
+}
+
+/** What was seen of a batch, in order. */
+export async function listChecks(db: Executor, makerId: string, batchId: string) {
+  return db
+    .select()
+    .from(checks)
+    .where(and(eq(checks.makerId, makerId), eq(checks.batchId, batchId)))
+    .orderBy(asc(checks.lookedAt), asc(checks.id));
+}
+
+/** Keeps a check; the same sent twice is one. */
+export async function keepCheck(db: Executor, makerId: string, look: NewCheck): Promise<void> {
+  await db
+    .insert(checks)
+    .values({ ...look, makerId })
+    .onConflictDoNothing({ target: checks.id });
+}
+
+/** Moves a planned check to another day, or skips it with why. Returns whether there is such a plan. */
+export async function changePlannedCheck(
+  db: Executor,
+  makerId: string,
+  plannedId: string,
+  change: { readonly dueOn: string } | { readonly skippedBecause: string },
+): Promise<boolean> {
+  const changed = await db
+    .update(plannedChecks)
+    .set(change)
+    .where(and(eq(plannedChecks.makerId, makerId), eq(plannedChecks.id, plannedId)))
+    .returning({ id: plannedChecks.id });
+  return changed.length > 0;
+}
+
+/** Finished batches, the newest first, with whether they are watched. */
+export async function listWatchable(db: Executor, makerId: string, most: number) {
+  return db
+    .select({
+      ...{ id: batches.id, code: batches.code, finishedAt: batches.finishedAt },
+      name: sql<string>`${batches.formula} ->> 'name'`,
+      planned: sql<number>`(select count(*) from planned_checks p where p.batch_id = ${batches.id})::int`,
+      looked: sql<number>`(select count(*) from checks c where c.batch_id = ${batches.id})::int`,
+    })
+    .from(batches)
+    .where(and(eq(batches.makerId, makerId), sql`${batches.finishedAt} is not null`))
+    .orderBy(sql`${batches.finishedAt} desc`)
+    .limit(most);
+}

@@ -1,0 +1,89 @@
+import { clarityLooks } from "@tensidrum/core/process";
+import { spoilSigns, storages } from "@tensidrum/core/stability";
+import { sql } from "drizzle-orm";
+import { check, date, foreignKey, index, numeric, pgTable, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
+import { batches } from "../batches/schema";
+
+const words = (all: readonly string[]) => sql.raw(all.map((word) => `'${word}'`).join(", "));
+
+/** When a sample of a batch is to be looked at. */
+export const plannedChecks = pgTable(
+  "planned_checks",
+  {
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    batchId: uuid("batch_id").notNull(),
+    /** How the sample stands. */
+    storage: text("storage", { enum: storages }).notNull(),
+    title: text("title").notNull(),
+    dueOn: date("due_on").notNull(),
+    /** Why it is not looked at; empty where it is. */
+    skippedBecause: text("skipped_because").notNull().default(""),
+  },
+  (table) => [
+    foreignKey({
+      name: "planned_checks_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    unique("planned_checks_id_maker").on(table.id, table.makerId),
+    unique("planned_checks_of").on(table.batchId, table.storage, table.title),
+    index("planned_checks_due").on(table.makerId, table.dueOn),
+    check("planned_checks_storage", sql`${table.storage} in (${words(storages)})`),
+    check("planned_checks_lengths", sql`char_length(${table.title}) between 1 and 80 and char_length(${table.skippedBecause}) <= 200`),
+  ],
+);
+
+/** What was seen of a sample, as it was seen; a mistake is followed by another look. */
+export const checks = pgTable(
+  "checks",
+  {
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    batchId: uuid("batch_id").notNull(),
+    storage: text("storage", { enum: storages }).notNull(),
+    /** The planned one this is; null for one in between. */
+    plannedId: uuid("planned_id"),
+    lookedAt: timestamp("looked_at", { withTimezone: true }).notNull(),
+    ph: numeric("ph", { mode: "number" }),
+    /** Pa·s. */
+    viscosity: numeric("viscosity", { mode: "number" }),
+    /** How it was measured, in words. */
+    said: text("said").notNull().default(""),
+    clarity: text("clarity").notNull().default(""),
+    colour: text("colour").notNull().default(""),
+    smell: text("smell").notNull().default(""),
+    /** What has settled or floated up, mm. */
+    sedimentMm: numeric("sediment_mm", { mode: "number" }),
+    signs: text("signs")
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
+    note: text("note").notNull().default(""),
+    storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    foreignKey({
+      name: "checks_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    foreignKey({
+      name: "checks_planned",
+      columns: [table.plannedId, table.makerId],
+      foreignColumns: [plannedChecks.id, plannedChecks.makerId],
+    }).onDelete("cascade"),
+    unique("checks_one_of_a_plan").on(table.plannedId),
+    index("checks_batch_looked").on(table.batchId, table.lookedAt),
+    check("checks_storage", sql`${table.storage} in (${words(storages)})`),
+    check("checks_ph", sql`${table.ph} between 0 and 14`),
+    check("checks_viscosity", sql`${table.viscosity} > 0 and ${table.viscosity} <= 100000`),
+    check("checks_clarity", sql`${table.clarity} in ('', ${words(clarityLooks)})`),
+    check("checks_sediment", sql`${table.sedimentMm} >= 0 and ${table.sedimentMm} <= 1000`),
+    check("checks_signs", sql`${table.signs} <@ array[${words(spoilSigns)}]`),
+    check(
+      "checks_lengths",
+      sql`char_length(${table.said}) <= 120 and char_length(${table.colour}) <= 60 and char_length(${table.smell}) <= 60 and char_length(${table.note}) <= 500`,
+    ),
+  ],
+);
