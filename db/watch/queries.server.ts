@@ -100,8 +100,8 @@ export async function listWatchable(db: Executor, makerId: string, most: number)
     .select({
       ...{ id: batches.id, code: batches.code, finishedAt: batches.finishedAt },
       name: sql<string>`${batches.formula} ->> 'name'`,
-      planned: sql<number>`(select count(*) from planned_checks p where p.batch_id = ${batches.id})::int`,
-      looked: sql<number>`(select count(*) from checks c where c.batch_id = ${batches.id})::int`,
+      planned: sql<number>`(select count(*) from planned_checks p where p.batch_id = batches.id)::int`,
+      looked: sql<number>`(select count(*) from checks c where c.batch_id = batches.id)::int`,
     })
     .from(batches)
     .where(and(eq(batches.makerId, makerId), sql`${batches.finishedAt} is not null`))

@@ -1,4 +1,4 @@
-import { jStat } from "jstat";
+import jstat from "jstat";
 
 export interface TrendReading {
   /** Days since it was made. */
@@ -71,7 +71,7 @@ function fitted(
   const missed = readings.reduce((sum, reading) => sum + (of(reading) - start - perDay * reading.day) ** 2, 0);
   const degrees = count - 2 + KNOWN_SPREAD_WEIGHT;
   const spread = Math.sqrt((missed + KNOWN_SPREAD_WEIGHT * instrumentSpread ** 2) / degrees);
-  return { kind, start, perDay, spread, count, meanDay, squaredDays, quantile: jStat.studentt.inv(UPPER, degrees) };
+  return { kind, start, perDay, spread, count, meanDay, squaredDays, quantile: jstat.jStat.studentt.inv(UPPER, degrees) };
 }
 
 /** The value of a trend on a day, with the range in which its line lies four times of five. */
