@@ -70,6 +70,7 @@ export default [
   route("watch", "watch/watchListRoute.tsx"),
   route("watch.ics", "watch/watchFileRoute.ts"),
   route("watch/:batch", "watch/watchRoute.tsx"),
+  route("watch/:batch/lather", "watch/lather/latherRoute.tsx"),
   route("weighing/:formulaId/:number", "weighing/weighingRoute.tsx"),
   route("settings", "settings/settingsRoute.tsx"),
   route("settings/devices", "settings/devicesRoute.ts"),

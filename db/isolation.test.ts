@@ -75,6 +75,7 @@ async function possessions() {
     "lot_balances",
     "planned_checks",
     "checks",
+    "lather_tests",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -115,6 +116,7 @@ beforeAll(async () => {
   await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
   await watchQueries.planChecks(db, workshop.id, batchId, [plannedCheck]);
   await watchQueries.keepCheck(db, workshop.id, look);
+  await watchQueries.keepLather(db, workshop.id, lather);
   await batchWrites.addPhoto(db, workshop.id, batchId, {
     photo: { id: photoId, picture: Buffer.from("x"), width: 1, height: 1 },
     decide: () => ({ entries: [dosed], lots: new Map(), filled: [filled], finishedAt: new Date() }),
@@ -161,6 +163,17 @@ const plannedCheck: watchQueries.NewPlannedCheck = { id: crypto.randomUUID(), st
 const look: watchQueries.NewCheck = {
   ...{ id: crypto.randomUUID(), batchId, storage: "room", plannedId: plannedCheck.id, lookedAt: new Date(), ph: 5, viscosity: null },
   ...{ said: "", clarity: "clear", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },
+};
+const lather: watchQueries.NewLatherTest = {
+  ...{
+    id: crypto.randomUUID(),
+    batchId,
+    testedAt: new Date(),
+    atOnceMm: 60,
+    afterOneMinuteMm: 52,
+    afterFiveMinutesMm: 45,
+    bubbles: "fine",
+  },
 };
 const refused = (work: Promise<unknown>) => work.then((answer) => answer ?? "taken over").catch(() => undefined);
 const ownLot = () => ({
@@ -312,6 +325,8 @@ const asked: Record<string, () => Promise<unknown>> = {
   listChecks: async () => watchQueries.listChecks(db, stranger.id, batchId),
   listWatchable: async () => watchQueries.listWatchable(db, stranger.id, 10),
   keepCheck: async () => refused(watchQueries.keepCheck(db, stranger.id, { ...look, id: crypto.randomUUID(), plannedId: null })),
+  keepLather: async () => refused(watchQueries.keepLather(db, stranger.id, { ...lather, id: crypto.randomUUID() })),
+  listLather: async () => watchQueries.listLather(db, stranger.id, batchId),
   changePlannedCheck: async () => watchQueries.changePlannedCheck(db, stranger.id, plannedCheck.id, { dueOn: "2027-02-02" }),
   listOffers: async () => priceQueries.listOffers(db, stranger.id, null),
   saveOffer: async () => refused(priceQueries.saveOffer(db, stranger.id, { ...offer, materialId: ownMaterialId })),

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Group, NativeSelect, Radio, Stack, Text, Textarea, TextInput } from "@mantine/core";
+import { Button, Checkbox, Group, NativeSelect, Radio, SimpleGrid, Stack, Text, Textarea, TextInput } from "@mantine/core";
 import { clarityLooks } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { thicknessWords } from "@tensidrum/core/rheology";
@@ -37,7 +37,7 @@ export function CheckForm({ open: { samples, sample, next, newId, today, last },
           <input type="hidden" name="id" value={newId} />
           <input type="hidden" name="storage" value={sample} />
           <input type="hidden" name="planned" value={next?.id ?? ""} />
-          <Group grow align="flex-start">
+          <SimpleGrid cols={2}>
             <TextInput
               size="lg"
               name="ph"
@@ -69,7 +69,7 @@ export function CheckForm({ open: { samples, sample, next, newId, today, last },
                 error={problemAt(answered, "thickness")}
               />
             )}
-          </Group>
+          </SimpleGrid>
           <NativeSelect
             name="by"
             label="thickness by"

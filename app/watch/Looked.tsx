@@ -1,6 +1,7 @@
 import { Text } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { DataTable } from "../components/DataTable";
+import { changes } from "./looks";
 import type { OpenWatch } from "./watch.server";
 
 /** What was seen, the newest first. */
@@ -43,14 +44,7 @@ export function Looked({ looks }: { readonly looks: OpenWatch["looks"] }) {
                 )}
               </td>
               <td>
-                {[
-                  clarity,
-                  colour === "" ? "" : `colour ${colour}`,
-                  smell === "" ? "" : `smell ${smell}`,
-                  sedimentMm === null ? "" : `${written(sedimentMm, 1)} mm settled`,
-                ]
-                  .filter((one) => one !== "")
-                  .join(", ")}
+                {changedWords({ clarity, colour, smell, sedimentMm })}
                 {signs.length > 0 && <strong> {signs.join(", ")}</strong>}
                 {note !== "" && (
                   <Text component="small" display="block">
@@ -64,4 +58,16 @@ export function Looked({ looks }: { readonly looks: OpenWatch["looks"] }) {
       </DataTable>
     </section>
   );
+}
+
+/** What was seen; what is as at the start is not said again. */
+function changedWords({
+  clarity,
+  colour,
+  smell,
+  sedimentMm,
+}: Pick<OpenWatch["looks"][number], "clarity" | "colour" | "smell" | "sedimentMm">): string {
+  const changed = (what: string, word: string): string => (word === "" || word === changes[0] ? "" : `${what} ${word}`);
+  const settled = sedimentMm === null ? "" : `${written(sedimentMm, 1)} mm settled`;
+  return [clarity, changed("colour", colour), changed("smell", smell), settled].filter((one) => one !== "").join(", ");
 }

@@ -40,6 +40,9 @@ export function WatchPage({ open, answered }: WatchPageProps) {
       doors={
         <>
           <Link to="/watch">Watch</Link>
+          <Link to={`/watch/${id}/lather`} data-act="The shake test">
+            Lather
+          </Link>
           <Link to={`/bench/${id}/record`}>Record</Link>
           <Link to={`/fill/${id}/containers`}>Containers</Link>
         </>
@@ -59,7 +62,7 @@ export function WatchPage({ open, answered }: WatchPageProps) {
         <Begin open={open} answered={answered} />
       ) : (
         <Grid gap="xl">
-          <Grid.Col span={{ base: 12, md: 8 }}>
+          <Grid.Col span={{ base: 12, md: 8 }} order={{ base: 2, md: 1 }}>
             <Stack gap="lg">
               {readings.map(({ of, series, band, trend, meets, from }) => (
                 <section key={of} aria-labelledby={`${of}-head`}>
@@ -78,7 +81,7 @@ export function WatchPage({ open, answered }: WatchPageProps) {
               <Looked looks={open.looks} />
             </Stack>
           </Grid.Col>
-          <Grid.Col span={{ base: 12, md: 4 }}>
+          <Grid.Col span={{ base: 12, md: 4 }} order={{ base: 1, md: 2 }}>
             <Stack gap="xl">
               <CheckForm key={`${open.newId} ${sample}`} open={open} answered={answered?.typed.intent === "keep" ? answered : null} />
               <PlannedChecks planned={planned} answered={answered} />

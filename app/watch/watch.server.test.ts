@@ -10,6 +10,8 @@ import { currentMakerId, database } from "../../db/workplace.server";
 import { here } from "../frame/dates.server";
 import { checksCalendar } from "./checksCalendar.server";
 import { changeWatch } from "./keepCheck.server";
+import { keepTest, openLather } from "./lather/lather.server";
+import type { TypedLather } from "./lather/latherForms.server";
 import { openWatch, openWatchList } from "./watch.server";
 import type { TypedWatch } from "./watchForms.server";
 
@@ -34,6 +36,42 @@ beforeAll(async () => {
   const batch = { id, versionId: version?.version.id ?? "", code: "GR-1", formula, steps: [], vessels: [], coreVersion: "0" };
   await beginBatch(db, makerId, { ...batch, entries: [entry] }, []);
   await db.execute(sql`update batches set started_at = ${at}, finished_at = ${at} where id = ${id}`);
+});
+
+describe("the shake test", () => {
+  const shaken = (changes: Partial<TypedLather> = {}): TypedLather => ({
+    ...{
+      id: crypto.randomUUID(),
+      atOnce: "60",
+      oneMinute: "52 mm",
+      fiveMinutes: "45",
+      bubbles: "fine",
+      slip: "4",
+      rinse: "",
+      afterFeel: "3",
+      note: "",
+    },
+    ...changes,
+  });
+
+  it("is kept with what it means, and several with how far they lie apart", async () => {
+    const first = shaken();
+    expect(await keepTest(id, first)).toEqual([]);
+    expect(await keepTest(id, first)).toEqual([]);
+    expect(await keepTest(id, shaken({ atOnce: "70", oneMinute: "60", fiveMinutes: "55" }))).toEqual([]);
+    const { tests, mean, range } = await openLather(id);
+    expect(tests).toHaveLength(2);
+    expect(mean).toMatchObject({ atOnceMm: 65, afterFiveMinutesMm: 50, words: "65 mm of foam at once, it falls slowly" });
+    expect(range).toEqual({ low: 60, high: 70 });
+    expect(tests.at(-1)).toMatchObject({ slip: 4, rinse: null, retention: 0.75 });
+  });
+
+  it("does not take foam that grows, or is higher than any cylinder", async () => {
+    const fields = async (changes: Partial<TypedLather>) => (await keepTest(id, shaken(changes))).map(({ field }) => field);
+    expect(await fields({ oneMinute: "61" })).toEqual(["oneMinute"]);
+    expect(await fields({ fiveMinutes: "53" })).toEqual(["fiveMinutes"]);
+    expect(await fields({ atOnce: "2000", fiveMinutes: "" })).toEqual(["atOnce", "fiveMinutes"]);
+  });
 });
 
 describe("a batch that is watched", () => {

@@ -12,7 +12,7 @@ import { plannedBatches } from "../planning/schema";
 import { offers, priceWishes } from "../prices/schema";
 import { saltSamples } from "../saltSamples/schema";
 import { scales } from "../scales/schema";
-import { checks, plannedChecks } from "../watch/schema";
+import { checks, latherTests, plannedChecks } from "../watch/schema";
 import { scentCounts, scentRounds, scents } from "../scents/schema";
 
 export interface BackupColumn {
@@ -88,5 +88,6 @@ export const backupKinds: readonly BackupKind[] = [
   kind(plannedBatches),
   kind(plannedChecks),
   kind(checks),
+  kind(latherTests),
   kind(movements),
 ];

@@ -2,7 +2,7 @@ import type { Storage } from "@tensidrum/core/stability";
 import { and, asc, eq, isNull, sql } from "drizzle-orm";
 import { batches } from "../batches/schema";
 import type { Executor } from "../client.server";
-import { checks, plannedChecks } from "./schema";
+import { checks, latherTests, plannedChecks } from "./schema";
 
 export interface NewPlannedCheck {
   readonly id: string;
@@ -107,4 +107,23 @@ export async function listWatchable(db: Executor, makerId: string, most: number)
     .where(and(eq(batches.makerId, makerId), sql`${batches.finishedAt} is not null`))
     .orderBy(sql`${batches.finishedAt} desc`)
     .limit(most);
+}
+
+export type NewLatherTest = Omit<typeof latherTests.$inferInsert, "makerId">;
+
+/** Keeps a shake test; the same sent twice is one. */
+export async function keepLather(db: Executor, makerId: string, test: NewLatherTest): Promise<void> {
+  await db
+    .insert(latherTests)
+    .values({ ...test, makerId })
+    .onConflictDoNothing();
+}
+
+/** The shake tests of a batch, the first first. */
+export async function listLather(db: Executor, makerId: string, batchId: string) {
+  return db
+    .select()
+    .from(latherTests)
+    .where(and(eq(latherTests.makerId, makerId), eq(latherTests.batchId, batchId)))
+    .orderBy(asc(latherTests.testedAt), asc(latherTests.id));
 }

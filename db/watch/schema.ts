@@ -1,7 +1,7 @@
 import { clarityLooks } from "@tensidrum/core/process";
-import { spoilSigns, storages } from "@tensidrum/core/stability";
+import { bubbleSizes, spoilSigns, storages } from "@tensidrum/core/stability";
 import { sql } from "drizzle-orm";
-import { check, date, foreignKey, index, numeric, pgTable, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
+import { check, date, foreignKey, index, integer, numeric, pgTable, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
 import { batches } from "../batches/schema";
 
 const words = (all: readonly string[]) => sql.raw(all.map((word) => `'${word}'`).join(", "));
@@ -85,5 +85,43 @@ export const checks = pgTable(
       "checks_lengths",
       sql`char_length(${table.said}) <= 120 and char_length(${table.colour}) <= 60 and char_length(${table.smell}) <= 60 and char_length(${table.note}) <= 500`,
     ),
+  ],
+);
+
+/** A shake test of a batch: 1 % in water, ten shakes, the height of the foam; and how it felt on the hand. */
+export const latherTests = pgTable(
+  "lather_tests",
+  {
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    batchId: uuid("batch_id").notNull(),
+    testedAt: timestamp("tested_at", { withTimezone: true }).notNull(),
+    atOnceMm: numeric("at_once_mm", { mode: "number" }).notNull(),
+    afterOneMinuteMm: numeric("after_one_minute_mm", { mode: "number" }).notNull(),
+    afterFiveMinutesMm: numeric("after_five_minutes_mm", { mode: "number" }).notNull(),
+    bubbles: text("bubbles", { enum: bubbleSizes }).notNull(),
+    /** On the hand, 1 to 5; null where nobody washed with it. */
+    slip: integer("slip"),
+    rinse: integer("rinse"),
+    afterFeel: integer("after_feel"),
+    note: text("note").notNull().default(""),
+  },
+  (table) => [
+    foreignKey({
+      name: "lather_tests_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    index("lather_tests_batch_tested").on(table.batchId, table.testedAt),
+    check(
+      "lather_tests_falls",
+      sql`${table.afterFiveMinutesMm} >= 0 and ${table.afterOneMinuteMm} >= ${table.afterFiveMinutesMm} and ${table.atOnceMm} >= ${table.afterOneMinuteMm} and ${table.atOnceMm} <= 1000`,
+    ),
+    check("lather_tests_bubbles", sql`${table.bubbles} in (${words(bubbleSizes)})`),
+    check(
+      "lather_tests_feel",
+      sql`${table.slip} between 1 and 5 and ${table.rinse} between 1 and 5 and ${table.afterFeel} between 1 and 5`,
+    ),
+    check("lather_tests_note_length", sql`char_length(${table.note}) <= 300`),
   ],
 );

@@ -77,6 +77,8 @@ const reading = [
   "/fill/:id/label",
   "/fill/:id/cost",
   "/fill/:id/containers",
+  "/watch/:id",
+  "/watch/:id/lather",
   "/sheet/:id/costs",
   "/settings/backups/:id",
   "/fill/:id/label.pdf",

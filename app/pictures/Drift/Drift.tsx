@@ -18,7 +18,7 @@ export function Drift({ what, unit, decimals, ...ask }: DriftProps) {
   const frame = useFrame({ wide: DRIFT, narrow: NARROW_DRIFT });
   const { series, band, trend, range, xTicks, yTicks } = driftGeometry(ask, frame);
   const { width, height, left, right, top, bottom } = frame;
-  const hatch = useId();
+  const [hatch, clip] = [useId(), useId()];
   const say = (value: number): string => `${written(value, decimals)}${unit === "" ? "" : ` ${unit}`}`;
   const beyond = { x: left, width: width - left - right, fill: `url(#${hatch})` };
   return (
@@ -27,6 +27,9 @@ export function Drift({ what, unit, decimals, ...ask }: DriftProps) {
         <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line className={classes.hatch} x1="0" y1="0" x2="0" y2="7" />
         </pattern>
+        <clipPath id={clip}>
+          <rect x={left} y={top} width={width - left - right} height={height - top - bottom} />
+        </clipPath>
       </defs>
       {band !== null && ask.band !== null && (
         <>
@@ -43,8 +46,8 @@ export function Drift({ what, unit, decimals, ...ask }: DriftProps) {
         </>
       )}
       <Axes frame={frame} xTicks={xTicks} yTicks={yTicks} name="days" />
-      {range !== null && <path className={classes.range} d={range} />}
-      {trend !== null && <path className={classes.trend} d={trend} />}
+      {range !== null && <path className={classes.range} d={range} clipPath={`url(#${clip})`} />}
+      {trend !== null && <path className={classes.trend} d={trend} clipPath={`url(#${clip})`} />}
       {series.map(({ storage, path, marks, end }) => (
         <g key={storage} data-storage={storage} className={classes.sample}>
           <path className={classes.line} d={path} />

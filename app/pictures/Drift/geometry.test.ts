@@ -20,6 +20,16 @@ describe("readings of a batch over days", () => {
     expect(drawn?.end).toMatchObject({ value: 5, x: third!.x });
   });
 
+  it("names of samples that end alike do not lie on each other", () => {
+    const end = (storage: "room" | "warm" | "cold", value: number) => ({ storage, points: [{ day: 14, value }] });
+    const { series } = driftGeometry(
+      { series: [end("room", 5.12), end("warm", 4.9), end("cold", 5.13)], band: null, trend: null, days },
+      DRIFT,
+    );
+    const ys = series.map(({ end: at }) => at?.y ?? 0).sort((a, b) => a - b);
+    for (const [at, y] of ys.slice(1).entries()) expect(y - ys[at]!).toBeGreaterThanOrEqual(14.9);
+  });
+
   it("a trend has a range around it, and ends where the last planned look is", () => {
     const trend = Array.from({ length: 200 }, (_, day) => ({ day, value: 5 - day / 100, low: 4.9 - day / 80, high: 5.1 - day / 120 }));
     const drawn = driftGeometry({ series: [], band: { low: 4.7, high: 5.3 }, trend, days }, DRIFT);

@@ -3,7 +3,7 @@ import { scaleLinear, scaleSqrt } from "d3-scale";
 import { line, symbol, symbolCircle, symbolDiamond, symbolSquare, symbolStar, symbolTriangle, type SymbolType } from "d3-shape";
 import type { PictureFrame } from "../frame";
 
-export const DRIFT: PictureFrame = { width: 760, height: 230, left: 46, right: 96, top: 22, bottom: 26 };
+export const DRIFT: PictureFrame = { width: 760, height: 230, left: 46, right: 96, top: 22, bottom: 36 };
 export const NARROW_DRIFT: PictureFrame = { ...DRIFT, width: 358, height: 200, left: 38, right: 58 };
 
 export interface DriftPoint {
@@ -48,18 +48,20 @@ export function driftGeometry({ series, band, trend, days }: DriftAsk, frame: Pi
   const within = (value: number): number => Math.min(height - bottom, Math.max(top, y(value)));
   const path = line<DriftPoint>(
     ({ day }) => round(x(day)),
-    ({ value }) => round(within(value)),
+    ({ value }) => round(y(value)),
   );
+  const ends = spaced(series.flatMap(({ storage, points: of }) => of.slice(-1).map(({ value }) => ({ storage, y: within(value) }))));
   return {
     series: series
       .filter((one) => one.points.length > 0)
       .map(({ storage, points: of }) => {
         const last = of.at(-1);
+        const labelY = ends.find((end) => end.storage === storage)?.y ?? 0;
         return {
           storage,
           path: path([...of]) ?? "",
           marks: of.map(({ day, value }) => ({ x: round(x(day)), y: round(within(value)), d: symbol(SYMBOLS[storage], SIZE)() ?? "" })),
-          end: last === undefined ? null : { x: round(x(last.day)), y: round(within(last.value)), value: last.value },
+          end: last === undefined ? null : { x: round(x(last.day)), y: round(labelY), value: last.value },
         };
       }),
     band: band === null ? null : { high: round(within(band.high)), low: round(within(band.low)) },
@@ -71,6 +73,20 @@ export function driftGeometry({ series, band, trend, days }: DriftAsk, frame: Pi
     xTicks: [...new Set([0, ...days])].map((day) => ({ value: day, x: round(x(day)) })),
     yTicks: y.ticks(4).map((value) => ({ value, y: round(y(value)) })),
   };
+}
+
+/** Names closer to each other than this cannot be read. */
+const NAME_HEIGHT = 15;
+
+/** Moves names down that would lie on each other, the uppermost stays. */
+function spaced<End extends { readonly y: number }>(ends: readonly End[]): readonly End[] {
+  let lowest = -Infinity;
+  return ends
+    .toSorted((a, b) => a.y - b.y)
+    .map((end) => {
+      lowest = Math.max(end.y, lowest + NAME_HEIGHT);
+      return { ...end, y: lowest };
+    });
 }
 
 function round(value: number): number {

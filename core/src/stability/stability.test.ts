@@ -9,7 +9,10 @@ describe("lather", () => {
     latherOf({ atOnceMm, afterOneMinuteMm, afterFiveMinutesMm });
 
   it("60 mm at once and 45 mm after five minutes keep 0.75 and fall slowly", () => {
-    expect(test(60, 52, 45)).toEqual({ flashMm: 60, retention: 0.75, words: "60 mm of foam at once, it falls slowly" });
+    expect(test(60, 52, 45)).toMatchObject({ flashMm: 60, retention: 0.75, words: "60 mm of foam at once, it falls slowly" });
+    expect(test(60, 52, 45).halfLifeMinutes).toBeCloseTo(12.05, 2);
+    expect(test(60, 30, 0).halfLifeMinutes).toBe(2.5);
+    expect(test(60, 60, 60).halfLifeMinutes).toBeNull();
   });
 
   it("0.8 stands, 0.79 does not; 0.4 falls slowly, 0.39 soon", () => {
