@@ -25,6 +25,7 @@ export default [
   route("scents", "shelf/scents/scentsRoute.tsx"),
   route("scents/:scent", "shelf/scents/scentRoute.tsx"),
   route("shelf/:material", "shelf/materialRoute.tsx"),
+  route("shelf/:material/memory.json", "sheet/lines/memoryRoute.ts"),
   route("shelf/:material/prices", "shelf/outlook/offersRoute.tsx"),
   route("shelf/:material/own", "shelf/owning/ownRoute.tsx"),
   route("sheet", "sheet/newSheetRoute.ts"),

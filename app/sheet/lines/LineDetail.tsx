@@ -1,8 +1,9 @@
 import { TextInput, NativeSelect } from "@mantine/core";
-import type { Material } from "@tensidrum/core/library";
+import type { Material, Role } from "@tensidrum/core/library";
 import { writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import type { TypedLine } from "../typed/typedSheet";
+import { RememberedPart } from "./RememberedPart";
 import { AsSolution } from "./AsSolution";
 import { Exchange } from "./Exchange";
 import type { LineActions } from "./lineActions";
@@ -10,6 +11,9 @@ import { LotsOfLine } from "./LotsOfLine";
 import classes from "./LineDetail.module.css";
 import { isNotChosen, shownInci } from "@tensidrum/core/library";
 import { ChooseMaterial } from "./ChooseMaterial";
+
+/** What moves thickness and look in ways no model foresees; earlier batches tell it. */
+const REMEMBERED: ReadonlySet<Role> = new Set(["fragrance", "botanical", "colour", "thickener", "solubiliser"]);
 
 interface LineDetailProps {
   readonly line: TypedLine;
@@ -61,6 +65,7 @@ export function LineDetail({ line, material, isDraft, problem, phaseLetters, act
           )}
           {!waits && <LotsOfLine line={line} material={material.slug} isDraft={isDraft} take={actions.takeLots} />}
           {isDraft && !waits && <AsSolution line={line} material={material.slug} />}
+          {!waits && REMEMBERED.has(material.role) && <RememberedPart key={material.slug} material={material.slug} />}
           {isDraft && material.countsAsActive === true && <Exchange lineId={line.id} />}
           {problem !== undefined && <p className={classes.problem}>{problem}</p>}
           <label className={classes.field}>

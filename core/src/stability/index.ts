@@ -8,6 +8,7 @@ export { bubbleSizes, latherOf } from "./lather.ts";
 export type { BubbleSize, Lather, LatherTest } from "./lather.ts";
 export { scentMemory } from "./scentMemory.ts";
 export type { ScentMemory, ScentTrial } from "./scentMemory.ts";
+export { trialsOf } from "./trialsOf.ts";
 export type { PrintedIngredient, PrintedList } from "./unmix/printedList.ts";
 export { alarmDays, trendAt, trendOf } from "./trend.ts";
 export type { AlarmBand, AlarmDays, Trend, TrendReading } from "./trend.ts";

@@ -1,0 +1,20 @@
+import { scentMemory, trialsOf } from "@tensidrum/core/stability";
+import { listFillable } from "../../../db/batches/queries.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
+
+/** Batches that are remembered, the newest. */
+const MOST = 60;
+
+/** What earlier batches tell of a material. */
+export async function rememberedOf(material: string) {
+  const batches = await listFillable(database(), currentMakerId(), MOST);
+  const trials = batches.flatMap(({ code, formula, entries }) => {
+    const lines = formula.lines
+      .filter((line) => line.material === material)
+      .map(({ id, percent }) => ({ id, material, percent: percent ?? 0 }));
+    return lines.length === 0 ? [] : trialsOf(code, lines, entries);
+  });
+  return { text: trials.length === 0 ? null : scentMemory(material, trials).text };
+}
+
+export type Remembered = Awaited<ReturnType<typeof rememberedOf>>;

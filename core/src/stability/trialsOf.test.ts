@@ -1,0 +1,56 @@
+import { describe, expect, it } from "vitest";
+import type { BatchEntry } from "../process/batch/entries.ts";
+import { trialsOf } from "./trialsOf.ts";
+
+const head = (n: number) => ({ id: `e${n}`, at: "2026-11-26T10:00:00Z" });
+const thick = (n: number, viscosity: number, unit: "Pa·s" | "s" = "Pa·s"): BatchEntry => ({
+  ...head(n),
+  kind: "thickness-read",
+  step: "salt",
+  viscosity,
+  unit,
+  said: "",
+});
+const scent = (n: number): BatchEntry => ({ ...head(n), kind: "weighed", step: "scent", line: "oil", grams: 2 });
+const look = (n: number, clarity: "clear" | "hazy"): BatchEntry => ({
+  ...head(n),
+  kind: "looked",
+  step: "scent",
+  when: "now",
+  thickness: "",
+  clarity,
+  words: [],
+  text: "",
+});
+const salted = (n: number): BatchEntry => ({
+  ...head(n),
+  kind: "salted",
+  step: "salt",
+  grams: 1,
+  salt: { name: "salt", line: null, strengthPercent: 100 },
+});
+const lines = [{ id: "oil", material: "juniper-berry-oil", percent: 0.3 }];
+const of = (...entries: BatchEntry[]) => trialsOf("GR-1", lines, entries)[0];
+
+describe("what a scent did to a batch", () => {
+  it("is the reading before it and the one after it, and whether it clouded", () => {
+    expect(of(thick(1, 4), look(2, "clear"), scent(3), thick(4, 2), look(5, "hazy"))).toMatchObject({
+      viscosityBefore: 4,
+      viscosityAfter: 2,
+      clouded: true,
+    });
+  });
+
+  it("is not known where salt came between, the units differ, or nobody read", () => {
+    const nothing = { viscosityBefore: null, viscosityAfter: null };
+    expect(of(thick(1, 4), salted(2), scent(3), thick(4, 2))).toMatchObject(nothing);
+    expect(of(thick(1, 4), scent(2), salted(3), thick(4, 5))).toMatchObject(nothing);
+    expect(of(thick(1, 4), scent(2), thick(3, 12, "s"))).toMatchObject(nothing);
+    expect(of(scent(1), thick(2, 4))).toMatchObject({ ...nothing, clouded: null });
+  });
+
+  it("is nothing of a line that was not weighed, or whose weight was taken back", () => {
+    expect(of(thick(1, 4), thick(2, 2))).toBeUndefined();
+    expect(of(thick(1, 4), scent(2), { ...head(3), kind: "taken-back", entry: "e2" }, thick(4, 2))).toBeUndefined();
+  });
+});
