@@ -76,6 +76,8 @@ async function possessions() {
     "planned_checks",
     "checks",
     "lather_tests",
+    "blind_tests",
+    "blind_sheets",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -117,6 +119,8 @@ beforeAll(async () => {
   await watchQueries.planChecks(db, workshop.id, batchId, [plannedCheck]);
   await watchQueries.keepCheck(db, workshop.id, look);
   await watchQueries.keepLather(db, workshop.id, lather);
+  await batchWrites.beginBatch(db, workshop.id, batch(blindTest.secondBatchId, "GR-2"), []);
+  await watchQueries.beginBlindTest(db, workshop.id, blindTest);
   await batchWrites.addPhoto(db, workshop.id, batchId, {
     photo: { id: photoId, picture: Buffer.from("x"), width: 1, height: 1 },
     decide: () => ({ entries: [dosed], lots: new Map(), filled: [filled], finishedAt: new Date() }),
@@ -163,6 +167,10 @@ const plannedCheck: watchQueries.NewPlannedCheck = { id: crypto.randomUUID(), st
 const look: watchQueries.NewCheck = {
   ...{ id: crypto.randomUUID(), batchId, storage: "room", plannedId: plannedCheck.id, lookedAt: new Date(), ph: 5, viscosity: null },
   ...{ said: "", clarity: "clear", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },
+};
+const blindTest: watchQueries.NewBlindTest = {
+  ...{ id: crypto.randomUUID(), kind: "paired", firstBatchId: batchId, secondBatchId: crypto.randomUUID(), question: "Which one?" },
+  sheets: [{ tester: 1, codes: ["100", "200"], cups: ["A", "B"] }],
 };
 const lather: watchQueries.NewLatherTest = {
   ...{
@@ -326,6 +334,12 @@ const asked: Record<string, () => Promise<unknown>> = {
   listWatchable: async () => watchQueries.listWatchable(db, stranger.id, 10),
   keepCheck: async () => refused(watchQueries.keepCheck(db, stranger.id, { ...look, id: crypto.randomUUID(), plannedId: null })),
   keepLather: async () => refused(watchQueries.keepLather(db, stranger.id, { ...lather, id: crypto.randomUUID() })),
+  beginBlindTest: async () => refused(watchQueries.beginBlindTest(db, stranger.id, { ...blindTest, id: crypto.randomUUID() })),
+  listBlindTests: async () => watchQueries.listBlindTests(db, stranger.id),
+  findBlindTest: async () => watchQueries.findBlindTest(db, stranger.id, blindTest.id),
+  listBlindSheets: async () => watchQueries.listBlindSheets(db, stranger.id, blindTest.id),
+  answerBlindTest: async () =>
+    (await watchQueries.answerBlindTest(db, stranger.id, blindTest.id, [{ tester: 1, chosen: "100" }])) === 0 ? [] : ["another's answer"],
   listLather: async () => watchQueries.listLather(db, stranger.id, batchId),
   changePlannedCheck: async () => watchQueries.changePlannedCheck(db, stranger.id, plannedCheck.id, { dueOn: "2027-02-02" }),
   listOffers: async () => priceQueries.listOffers(db, stranger.id, null),

@@ -14,9 +14,14 @@ export function WatchList({ open: { due, coming, watched, others } }: { readonly
     <Frame
       head={<PageHeader>Watch</PageHeader>}
       doors={
-        <a href="/watch.ics" data-act="The checks as a calendar">
-          Calendar
-        </a>
+        <>
+          <Link to="/watch/blind" data-act="Blind tests">
+            Blind tests
+          </Link>
+          <a href="/watch.ics" data-act="The checks as a calendar">
+            Calendar
+          </a>
+        </>
       }
       line={<StationNav stations={watchStations(due.length === 0 ? "nothing due" : `${due.length} to look at`, due.length > 0)} />}
     >

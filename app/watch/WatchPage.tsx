@@ -43,6 +43,9 @@ export function WatchPage({ open, answered }: WatchPageProps) {
           <Link to={`/watch/${id}/lather`} data-act="The shake test">
             Lather
           </Link>
+          <a href={`/watch/${id}/checks.csv`} data-act="Download the checks as CSV">
+            As CSV
+          </a>
           <Link to={`/bench/${id}/record`}>Record</Link>
           <Link to={`/fill/${id}/containers`}>Containers</Link>
         </>

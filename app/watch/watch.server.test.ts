@@ -1,3 +1,4 @@
+import { oddCup, type Cups } from "@tensidrum/core/stability";
 import { beforeAll, describe, expect, it } from "vitest";
 import { sql } from "drizzle-orm";
 import { beginBatch } from "../../db/batches/writes.server";
@@ -8,6 +9,8 @@ import { keepCheck } from "../../db/watch/queries.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { here } from "../frame/dates.server";
+import { beginTest, keepAnswers, openBlindTest, openBlindTests } from "./blind/blind.server";
+import type { TypedBlind } from "./blind/blindForms.server";
 import { checksCalendar } from "./checksCalendar.server";
 import { changeWatch } from "./keepCheck.server";
 import { keepTest, openLather } from "./lather/lather.server";
@@ -170,5 +173,26 @@ describe("a batch that is watched", () => {
     expect(await fieldsOf({ storage: "warm", signs: ["mould"] })).toEqual([]);
     const { alarms } = await openWatch(id, "room");
     expect(alarms).toMatchObject([{ what: "spoiled", discard: true }]);
+  });
+});
+
+describe("a blind test", () => {
+  it("draws cups for every tester, keeps what they chose, and says what it shows", async () => {
+    const second = crypto.randomUUID();
+    await database().execute(sql`insert into batches (id, maker_id, version_id, code, formula, steps, vessels, core_version, finished_at)
+      select ${second}, maker_id, version_id, 'GR-2', formula, steps, vessels, core_version, now() from batches where id = ${id}`);
+    const test: TypedBlind = { id: crypto.randomUUID(), kind: "triangle", first: id, second, testers: "12", question: "" };
+    expect((await beginTest({ ...test, second: id, testers: "2" })).map(({ field }) => field)).toEqual(["second", "testers"]);
+    expect(await beginTest(test)).toEqual([]);
+    expect(await beginTest(test)).toEqual([]);
+    const { sheets, question, result } = await openBlindTest(test.id);
+    expect([sheets.length, question, result]).toEqual([12, "Which one is different?", null]);
+    expect(new Set(sheets.flatMap(({ codes }) => codes)).size).toBe(36);
+    const odd = sheets.map(({ tester, codes, cups }) => `${tester} ${codes[oddCup(cups as unknown as Cups)]}`);
+    expect(await keepAnswers(test.id, { answers: odd.slice(0, 9).join("\n") })).toEqual([]);
+    expect((await keepAnswers(test.id, { answers: "99 123" })).map(({ field }) => field)).toEqual(["answers"]);
+    const told = await openBlindTest(test.id);
+    expect([told.hits, told.answered, told.result?.isShown]).toEqual([9, 9, true]);
+    expect((await openBlindTests()).tests).toMatchObject([{ first: "GR-1", second: "GR-2", asked: 12, answered: 9 }]);
   });
 });

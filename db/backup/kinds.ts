@@ -12,7 +12,7 @@ import { plannedBatches } from "../planning/schema";
 import { offers, priceWishes } from "../prices/schema";
 import { saltSamples } from "../saltSamples/schema";
 import { scales } from "../scales/schema";
-import { checks, latherTests, plannedChecks } from "../watch/schema";
+import { blindSheets, blindTests, checks, latherTests, plannedChecks } from "../watch/schema";
 import { scentCounts, scentRounds, scents } from "../scents/schema";
 
 export interface BackupColumn {
@@ -89,5 +89,7 @@ export const backupKinds: readonly BackupKind[] = [
   kind(plannedChecks),
   kind(checks),
   kind(latherTests),
+  kind(blindTests),
+  kind(blindSheets),
   kind(movements),
 ];

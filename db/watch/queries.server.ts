@@ -1,8 +1,8 @@
-import type { Storage } from "@tensidrum/core/stability";
-import { and, asc, eq, isNull, sql } from "drizzle-orm";
+import type { BlindKind, Storage } from "@tensidrum/core/stability";
+import { and, asc, eq, isNull, sql, type SQL } from "drizzle-orm";
 import { batches } from "../batches/schema";
 import type { Executor } from "../client.server";
-import { checks, latherTests, plannedChecks } from "./schema";
+import { blindSheets, blindTests, checks, latherTests, plannedChecks } from "./schema";
 
 export interface NewPlannedCheck {
   readonly id: string;
@@ -126,4 +126,76 @@ export async function listLather(db: Executor, makerId: string, batchId: string)
     .from(latherTests)
     .where(and(eq(latherTests.makerId, makerId), eq(latherTests.batchId, batchId)))
     .orderBy(asc(latherTests.testedAt), asc(latherTests.id));
+}
+
+export interface NewBlindTest {
+  readonly id: string;
+  readonly kind: BlindKind;
+  readonly firstBatchId: string;
+  readonly secondBatchId: string;
+  readonly question: string;
+  readonly sheets: readonly { readonly tester: number; readonly codes: string[]; readonly cups: string[] }[];
+}
+
+/** Begins a blind test with what each tester gets, all or nothing; the same sent twice is one. */
+export async function beginBlindTest(db: Executor, makerId: string, { sheets, ...test }: NewBlindTest): Promise<void> {
+  await db.transaction(async (tx) => {
+    const begun = await tx
+      .insert(blindTests)
+      .values({ ...test, makerId })
+      .onConflictDoNothing()
+      .returning({ id: blindTests.id });
+    if (begun.length > 0) await tx.insert(blindSheets).values(sheets.map((sheet) => ({ ...sheet, testId: test.id, makerId })));
+  });
+}
+
+/** The blind tests of a maker, the newest first, with how many answered. */
+export async function listBlindTests(db: Executor, makerId: string) {
+  const code = (of: "first_batch_id" | "second_batch_id") =>
+    sql<string>`(select code from batches b where b.id = blind_tests.${sql.identifier(of)})`;
+  const count = (only: SQL) => sql<number>`(select count(*) from blind_sheets s where s.test_id = blind_tests.id and ${only})::int`;
+  const { id, kind, question, begunAt } = blindTests;
+  return db
+    .select({
+      ...{ id, kind, question, begunAt, first: code("first_batch_id"), second: code("second_batch_id") },
+      ...{ asked: count(sql`true`), answered: count(sql`s.chosen is not null`) },
+    })
+    .from(blindTests)
+    .where(eq(blindTests.makerId, makerId))
+    .orderBy(sql`${blindTests.begunAt} desc`);
+}
+
+/** One blind test, or `undefined`. */
+export async function findBlindTest(db: Executor, makerId: string, testId: string) {
+  return (await listBlindTests(db, makerId)).find(({ id }) => id === testId);
+}
+
+/** What each tester of a test got and said. */
+export async function listBlindSheets(db: Executor, makerId: string, testId: string) {
+  return db
+    .select()
+    .from(blindSheets)
+    .where(and(eq(blindSheets.makerId, makerId), eq(blindSheets.testId, testId)))
+    .orderBy(asc(blindSheets.tester));
+}
+
+/** Keeps what testers chose; null takes an answer back. Returns how many there were to keep. */
+export async function answerBlindTest(
+  db: Executor,
+  makerId: string,
+  testId: string,
+  answers: readonly { readonly tester: number; readonly chosen: string | null }[],
+): Promise<number> {
+  return db.transaction(async (tx) => {
+    let kept = 0;
+    for (const { tester, chosen } of answers) {
+      const changed = await tx
+        .update(blindSheets)
+        .set({ chosen })
+        .where(and(eq(blindSheets.makerId, makerId), eq(blindSheets.testId, testId), eq(blindSheets.tester, tester)))
+        .returning({ tester: blindSheets.tester });
+      kept += changed.length;
+    }
+    return kept;
+  });
 }

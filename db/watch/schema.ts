@@ -1,7 +1,7 @@
 import { clarityLooks } from "@tensidrum/core/process";
-import { bubbleSizes, spoilSigns, storages } from "@tensidrum/core/stability";
+import { blindKinds, bubbleSizes, spoilSigns, storages } from "@tensidrum/core/stability";
 import { sql } from "drizzle-orm";
-import { check, date, foreignKey, index, integer, numeric, pgTable, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
+import { check, date, foreignKey, index, integer, numeric, pgTable, primaryKey, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
 import { batches } from "../batches/schema";
 
 const words = (all: readonly string[]) => sql.raw(all.map((word) => `'${word}'`).join(", "));
@@ -123,5 +123,66 @@ export const latherTests = pgTable(
       sql`${table.slip} between 1 and 5 and ${table.rinse} between 1 and 5 and ${table.afterFeel} between 1 and 5`,
     ),
     check("lather_tests_note_length", sql`char_length(${table.note}) <= 300`),
+  ],
+);
+
+/** Two batches that testers tell apart, or choose between, without knowing which is which. */
+export const blindTests = pgTable(
+  "blind_tests",
+  {
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    kind: text("kind", { enum: blindKinds }).notNull(),
+    firstBatchId: uuid("first_batch_id").notNull(),
+    secondBatchId: uuid("second_batch_id").notNull(),
+    /** As "Which lathers more?". */
+    question: text("question").notNull(),
+    begunAt: timestamp("begun_at", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    foreignKey({
+      name: "blind_tests_first",
+      columns: [table.firstBatchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    foreignKey({
+      name: "blind_tests_second",
+      columns: [table.secondBatchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    unique("blind_tests_id_maker").on(table.id, table.makerId),
+    check("blind_tests_two", sql`${table.firstBatchId} <> ${table.secondBatchId}`),
+    check("blind_tests_kind", sql`${table.kind} in (${words(blindKinds)})`),
+    check("blind_tests_question_length", sql`char_length(${table.question}) between 1 and 120`),
+  ],
+);
+
+/** What one tester gets, and says. */
+export const blindSheets = pgTable(
+  "blind_sheets",
+  {
+    testId: uuid("test_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    /** A number; no names are kept. */
+    tester: integer("tester").notNull(),
+    /** Three digits on each cup, in the order of tasting. */
+    codes: text("codes").array().notNull(),
+    /** A or B in each cup. */
+    cups: text("cups").array().notNull(),
+    /** The code that was chosen; null while nobody answered. */
+    chosen: text("chosen"),
+    note: text("note").notNull().default(""),
+  },
+  (table) => [
+    primaryKey({ name: "blind_sheets_pkey", columns: [table.testId, table.tester] }),
+    foreignKey({
+      name: "blind_sheets_test",
+      columns: [table.testId, table.makerId],
+      foreignColumns: [blindTests.id, blindTests.makerId],
+    }).onDelete("cascade"),
+    check("blind_sheets_tester", sql`${table.tester} between 1 and 60`),
+    check("blind_sheets_cups", sql`cardinality(${table.codes}) = cardinality(${table.cups}) and ${table.cups} <@ array['A', 'B']`),
+    check("blind_sheets_chosen", sql`${table.chosen} = any (${table.codes})`),
+    check("blind_sheets_note_length", sql`char_length(${table.note}) <= 200`),
   ],
 );

@@ -2,6 +2,7 @@ import { batchResult, sumsAsMade, type BatchEntry } from "@tensidrum/core/proces
 import { Refusal } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
+import { listChecks, listLather } from "../../../db/watch/queries.server";
 import { stateOfView } from "../batch/batchView";
 import { storedBatch, viewBatch } from "../batch/stored.server";
 import { readLastWords } from "./accountWords";
@@ -84,7 +85,11 @@ export type OpenRecord = Awaited<ReturnType<typeof openRecord>>;
 
 /** The record of a batch as a tensidrum-batch/1 file. */
 export async function batchFile(batchId: string): Promise<Response> {
-  const { batch, entries, lots } = await storedBatch(batchId);
+  const [{ batch, entries, lots }, looks, tests] = await Promise.all([
+    storedBatch(batchId),
+    listChecks(database(), currentMakerId(), batchId),
+    listLather(database(), currentMakerId(), batchId),
+  ]);
   const file = {
     format: "tensidrum-batch/1",
     code: batch.code,
@@ -94,6 +99,12 @@ export async function batchFile(batchId: string): Promise<Response> {
     formula: batch.formula,
     lots: lots.map(({ line, code, grams }) => ({ line, code, grams })),
     entries: entries.map(({ entry }) => entry),
+    checks: looks.map(({ storage, lookedAt, ph, viscosity, said, clarity, colour, smell, sedimentMm, signs, note }) => ({
+      ...{ storage, at: lookedAt.toISOString(), ph, viscosity, said, clarity, colour, smell, sedimentMm, signs, note },
+    })),
+    lather: tests.map(({ testedAt, atOnceMm, afterOneMinuteMm, afterFiveMinutesMm, bubbles, note }) => ({
+      ...{ at: testedAt.toISOString(), atOnceMm, afterOneMinuteMm, afterFiveMinutesMm, bubbles, note },
+    })),
   };
   return fileAnswer(`${JSON.stringify(file, null, 2)}\n`, { type: "application/json; charset=utf-8", name: `${batch.code}.json` });
 }

@@ -1,5 +1,6 @@
 import { written, writtenShort } from "@tensidrum/core/quantities";
-import { useId } from "react";
+import { useId, useRef } from "react";
+import { PictureDownload } from "../../components/PictureDownload";
 import { useFrame } from "../frame";
 import { Axes } from "../Stair/Axes";
 import stair from "../Stair/Stair.module.css";
@@ -21,47 +22,51 @@ export function Drift({ what, unit, decimals, ...ask }: DriftProps) {
   const [hatch, clip] = [useId(), useId()];
   const say = (value: number): string => `${written(value, decimals)}${unit === "" ? "" : ` ${unit}`}`;
   const beyond = { x: left, width: width - left - right, fill: `url(#${hatch})` };
+  const picture = useRef<SVGSVGElement>(null);
   return (
-    <svg className={stair.stair} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={told(what, say, ask)}>
-      <defs>
-        <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <line className={classes.hatch} x1="0" y1="0" x2="0" y2="7" />
-        </pattern>
-        <clipPath id={clip}>
-          <rect x={left} y={top} width={width - left - right} height={height - top - bottom} />
-        </clipPath>
-      </defs>
-      {band !== null && ask.band !== null && (
-        <>
-          <rect {...beyond} y={top} height={band.high - top} />
-          <rect {...beyond} y={band.low} height={height - bottom - band.low} />
-          <line className={classes.alarm} x1={left} x2={width - right} y1={band.high} y2={band.high} />
-          <line className={classes.alarm} x1={left} x2={width - right} y1={band.low} y2={band.low} />
-          <text className={classes.alarmName} x={left + 6} y={band.high - 5}>
-            alarm over {say(ask.band.high)}
-          </text>
-          <text className={classes.alarmName} x={left + 6} y={band.low + 13}>
-            alarm under {say(ask.band.low)}
-          </text>
-        </>
-      )}
-      <Axes frame={frame} xTicks={xTicks} yTicks={yTicks} name="days" />
-      {range !== null && <path className={classes.range} d={range} clipPath={`url(#${clip})`} />}
-      {trend !== null && <path className={classes.trend} d={trend} clipPath={`url(#${clip})`} />}
-      {series.map(({ storage, path, marks, end }) => (
-        <g key={storage} data-storage={storage} className={classes.sample}>
-          <path className={classes.line} d={path} />
-          {marks.map(({ x, y, d }, at) => (
-            <path key={at} className={classes.mark} d={d} transform={`translate(${x} ${y})`} />
-          ))}
-          {end !== null && (
-            <text className={stair.reading} x={end.x + 9} y={end.y + 4}>
-              {written(end.value, decimals)} {storage}
+    <>
+      <svg ref={picture} className={stair.stair} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={told(what, say, ask)}>
+        <defs>
+          <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <line className={classes.hatch} x1="0" y1="0" x2="0" y2="7" />
+          </pattern>
+          <clipPath id={clip}>
+            <rect x={left} y={top} width={width - left - right} height={height - top - bottom} />
+          </clipPath>
+        </defs>
+        {band !== null && ask.band !== null && (
+          <>
+            <rect {...beyond} y={top} height={band.high - top} />
+            <rect {...beyond} y={band.low} height={height - bottom - band.low} />
+            <line className={classes.alarm} x1={left} x2={width - right} y1={band.high} y2={band.high} />
+            <line className={classes.alarm} x1={left} x2={width - right} y1={band.low} y2={band.low} />
+            <text className={classes.alarmName} x={left + 6} y={band.high - 5}>
+              alarm over {say(ask.band.high)}
             </text>
-          )}
-        </g>
-      ))}
-    </svg>
+            <text className={classes.alarmName} x={left + 6} y={band.low + 13}>
+              alarm under {say(ask.band.low)}
+            </text>
+          </>
+        )}
+        <Axes frame={frame} xTicks={xTicks} yTicks={yTicks} name="days" />
+        {range !== null && <path className={classes.range} d={range} clipPath={`url(#${clip})`} />}
+        {trend !== null && <path className={classes.trend} d={trend} clipPath={`url(#${clip})`} />}
+        {series.map(({ storage, path, marks, end }) => (
+          <g key={storage} data-storage={storage} className={classes.sample}>
+            <path className={classes.line} d={path} />
+            {marks.map(({ x, y, d }, at) => (
+              <path key={at} className={classes.mark} d={d} transform={`translate(${x} ${y})`} />
+            ))}
+            {end !== null && (
+              <text className={stair.reading} x={end.x + 9} y={end.y + 4}>
+                {written(end.value, decimals)} {storage}
+              </text>
+            )}
+          </g>
+        ))}
+      </svg>
+      <PictureDownload name={what.toLowerCase()} picture={picture} />
+    </>
   );
 }
 

@@ -8,7 +8,7 @@ const GROUPS: readonly { readonly name: string; readonly kinds: readonly string[
   { name: "Batches", kinds: ["batches", "batch_lots", "batch_containers", "given_containers"] },
   { name: "Entries of batches", kinds: ["batch_entries"] },
   { name: "Photos", kinds: ["batch_photos"] },
-  { name: "Checks of batches", kinds: ["planned_checks", "checks", "lather_tests"] },
+  { name: "Checks of batches", kinds: ["planned_checks", "checks", "lather_tests", "blind_tests", "blind_sheets"] },
   { name: "Planned batches", kinds: ["planned_batches"] },
   { name: "Labels", kinds: ["labels"] },
   { name: "Lots", kinds: ["lots", "lot_sources"] },

@@ -4,6 +4,9 @@ import type { FieldFault } from "../quantities/refusal.ts";
 import type { Formula } from "../formula/types.ts";
 import type { MaterialsBySlug } from "../library/material.ts";
 import type { BatchEntry } from "../process/batch/entries.ts";
+import type { Storage } from "../stability/checkCalendar.ts";
+import type { SpoilSign } from "../stability/drift.ts";
+import type { BubbleSize, LatherTest } from "../stability/lather.ts";
 import { checked, refusalOf } from "./checked.ts";
 import { batchSchema, entriesSchema, entryFields } from "./files/batchFile.ts";
 import { wholeFormula } from "./readFormula.ts";
@@ -19,6 +22,27 @@ export interface BatchFile {
   readonly formula: Formula;
   readonly lots: readonly { readonly line: string; readonly code: string; readonly grams: number }[];
   readonly entries: readonly BatchEntry[];
+  /** Looks at its samples, in order. */
+  readonly checks?: readonly CheckOfFile[];
+  /** Its shake tests, in order. */
+  readonly lather?: readonly (LatherTest & { readonly at: string; readonly bubbles: BubbleSize; readonly note?: string })[];
+}
+
+/** A look at a sample as a file tells it; null is not looked at. */
+export interface CheckOfFile {
+  readonly storage: Storage;
+  /** ISO moment. */
+  readonly at: string;
+  readonly ph?: number | null;
+  /** Pa·s. */
+  readonly viscosity?: number | null;
+  readonly said?: string;
+  readonly clarity?: string;
+  readonly colour?: string;
+  readonly smell?: string;
+  readonly sedimentMm?: number | null;
+  readonly signs?: readonly SpoilSign[];
+  readonly note?: string;
 }
 
 /** What an entry must tell, by its kind. */
@@ -134,9 +158,18 @@ export function readBatch(value: unknown, library: MaterialsBySlug): BatchFile {
   const faults = [
     ...lots.flatMap(({ line }, at) => (lines.has(line) ? [] : [fault(`lots[${at}].line`, `"${line}" is no line of the formula`)])),
     ...entryFaults(entries, lines),
+    ...latherFaults(rest.lather ?? []),
   ];
   if (faults.length > 0) throw refusalOf(faults);
   return { ...rest, formula, lots, entries };
+}
+
+/** Foam only falls. */
+function latherFaults(tests: NonNullable<BatchFile["lather"]>): readonly FieldFault[] {
+  return tests.flatMap(({ atOnceMm, afterOneMinuteMm, afterFiveMinutesMm }, at) => {
+    const rises = afterOneMinuteMm > atOnceMm ? "afterOneMinuteMm" : afterFiveMinutesMm > afterOneMinuteMm ? "afterFiveMinutesMm" : null;
+    return rises === null ? [] : [fault(`lather[${at}].${rises}`, "foam only falls")];
+  });
 }
 
 /** @param lines those of the formula; null where it is not at hand */

@@ -1,5 +1,7 @@
 export { ageingFactor } from "./ageing.ts";
 export type { Ageing } from "./ageing.ts";
+export { blindKinds, blindResult, drawCups, oddCup, shuffled } from "./blindTest.ts";
+export type { BlindKind, BlindResult, Cups } from "./blindTest.ts";
 export { checkCalendar, storages } from "./checkCalendar.ts";
 export type { PlannedCheck, Storage } from "./checkCalendar.ts";
 export { driftOf, MOST_PH, MOST_VISCOSITY, spoilSigns } from "./drift.ts";

@@ -4,6 +4,9 @@ import { containerTypes, fillChecks, fillUses } from "../../process/batch/fillPl
 import { thicknessGauges } from "../../rheology/salt/plausibleCurves.ts";
 import { thicknessWords } from "../../rheology/viscosity/words.ts";
 import { isIsoMoment } from "../../quantities/isoMoment.ts";
+import { bubbleSizes } from "../../stability/lather.ts";
+import { spoilSigns } from "../../stability/drift.ts";
+import { storages } from "../../stability/checkCalendar.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
 import { formulaSchema } from "./formulaFile.ts";
 
@@ -112,6 +115,40 @@ export const entryFields: Readonly<Record<string, Joi.Schema>> = {
 /** What happened, in order. */
 export const entriesSchema = Joi.array().items(Joi.object(entryFields)).max(MOST_ENTRIES).required();
 
+const MOST_LOOKS = 2_000;
+const word = Joi.string().allow("").max(60);
+
+/** A look at a sample that was put aside. */
+const look = Joi.object({
+  storage: Joi.string()
+    .valid(...storages)
+    .required(),
+  at: moment.required(),
+  ph: orUnknown(phField),
+  viscosity: orUnknown(positiveField),
+  said: textField,
+  clarity: Joi.string().valid("", ...clarityLooks),
+  colour: word,
+  smell: word,
+  sedimentMm: orUnknown(notNegativeField.max(1_000)),
+  signs: Joi.array()
+    .items(Joi.string().valid(...spoilSigns))
+    .max(spoilSigns.length),
+  note: Joi.string().allow("").max(500),
+});
+
+/** Foam of 1 % in a cylinder, ten shakes, mm. */
+const latherTest = Joi.object({
+  at: moment.required(),
+  atOnceMm: notNegativeField.max(1_000).required(),
+  afterOneMinuteMm: notNegativeField.max(1_000).required(),
+  afterFiveMinutesMm: notNegativeField.max(1_000).required(),
+  bubbles: Joi.string()
+    .valid(...bubbleSizes)
+    .required(),
+  note: textField,
+});
+
 /** The record of a batch: what it was planned from, its lots, and everything that was entered. */
 export const batchSchema = Joi.object({
   format: Joi.string().valid("tensidrum-batch/1").required(),
@@ -124,4 +161,6 @@ export const batchSchema = Joi.object({
     .items(Joi.object({ line: idField.required(), code: nameField.required(), grams: positiveField.required() }))
     .max(MOST_ENTRIES),
   entries: entriesSchema,
+  checks: Joi.array().items(look).max(MOST_LOOKS),
+  lather: Joi.array().items(latherTest).max(MOST_LOOKS),
 });

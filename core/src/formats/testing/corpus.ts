@@ -211,6 +211,12 @@ const batchFile = {
   entries: [weighing, { id: "e-2", at, kind: "noted", step: null, text: "power cut" }],
 };
 
+const seen = {
+  ...{ storage: "warm", at: "2026-12-03T09:00:00Z", ph: 5.1, viscosity: null, said: "", clarity: "clear", colour: "weaker", smell: "" },
+  ...{ sedimentMm: 0, signs: [], note: "" },
+};
+const shaken = { at: "2026-12-03T09:20:00Z", atOnceMm: 60, afterOneMinuteMm: 52, afterFiveMinutesMm: 45, bubbles: "fine" };
+
 const batchFiles: readonly CorpusFile[] = [
   good(B, "a batch being made", batchFile),
   good(B, "nothing entered yet", { ...batchFile, lots: [], entries: [] }),
@@ -220,6 +226,10 @@ const batchFiles: readonly CorpusFile[] = [
   beyond(B, "a weight of nothing", { ...batchFile, entries: [without(weighing, "grams")] }, "entries[0].grams"),
   beyond(B, "one entry twice", { ...batchFile, entries: [weighing, weighing] }, "entries[1].id"),
   beyond(B, "a line that is not in the formula", { ...batchFile, entries: [{ ...weighing, line: "moon" }] }, "entries[0].line"),
+  good(B, "what was seen of it later", { ...batchFile, checks: [seen], lather: [shaken] }),
+  bad(B, "a sample kept on the moon", { ...batchFile, checks: [{ ...seen, storage: "moon" }] }, "checks[0].storage"),
+  bad(B, "a sign nobody knows", { ...batchFile, checks: [{ ...seen, signs: ["rust"] }] }, "checks[0].signs[0]"),
+  beyond(B, "foam that grows", { ...batchFile, lather: [{ ...shaken, afterOneMinuteMm: 90 }] }, "lather[0].afterOneMinuteMm"),
   beyond(B, "a lot for no line", { ...batchFile, lots: [{ line: "moon", code: "M", grams: 1 }] }, "lots[0].line"),
 ];
 
