@@ -34,7 +34,13 @@ export function BlindList({ open: { tests, batches, newId }, answered }: BlindLi
     <Frame
       head={<PageHeader>Blind tests</PageHeader>}
       doors={<Link to="/watch">Watch</Link>}
-      line={<StationNav stations={watchStations(tests.length === 1 ? "one blind test" : `${tests.length} blind tests`)} />}
+      line={
+        <StationNav
+          stations={watchStations(
+            tests.length === 0 ? "no blind test yet" : tests.length === 1 ? "one blind test" : `${tests.length} blind tests`,
+          )}
+        />
+      }
     >
       <title>Blind tests, Tensidrum</title>
       <Grid gap="xl">
