@@ -91,7 +91,6 @@ export async function openWatch(batchId: string, asked: Storage | "") {
     today: isoToday(),
     code: batch.code,
     name: shownFormulaName(batch.formula.name),
-    profile: batch.formula.profile,
     made: writtenShortDay(made),
     isFinished: batch.finishedAt !== null,
     samples,

@@ -15,13 +15,17 @@ export const lotColumns = [
   {
     field: "grams",
     name: "what came in the pack",
-    words: ["grams", "g", "pack", "size", "mass", "weight", "amount", "packgrams", "quantity"],
+    words: ["grams", "g", "pack", "pack g", "size", "mass", "weight", "amount", "packgrams", "quantity"],
   },
   { field: "assay", name: "strength by its certificate, %", words: ["assay", "active", "strength", "assaypercent", "content"] },
   { field: "price", name: "price of the pack", words: ["price", "cost", "paid"] },
   { field: "endsOn", name: "expires on", words: ["ends", "expiry", "expires", "best before", "endson", "use by"] },
   { field: "openedOn", name: "opened on", words: ["opened", "openedon", "open"] },
-  { field: "afterOpening", name: "days it keeps once open", words: ["afteropening", "days after opening", "pao", "after opening"] },
+  {
+    field: "afterOpening",
+    name: "days it keeps once open",
+    words: ["afteropening", "days after opening", "pao", "after opening", "after opening days"],
+  },
   { field: "supplier", name: "where it came from", words: ["supplier", "shop", "source", "vendor", "from"] },
   { field: "note", name: "note", words: ["note", "notes", "remark", "comment"] },
 ] as const satisfies readonly (ColumnKind & { field: LotField })[];

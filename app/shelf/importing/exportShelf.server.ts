@@ -4,29 +4,44 @@ import Papa from "papaparse";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findMaterial, listOwnFacts, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listLots } from "../../../db/inventory/queries.server";
+import { findMaker } from "../../../db/makers/queries.server";
 import { numberKey, spanKey, numberFields, spanFields, typedMaterial } from "../owning/materialFields";
-import { lotColumns, materialColumns } from "./columns";
+import { materialColumns } from "./columns";
 
 const AS_TEXT = { escapeFormulae: true, newline: "\r\n" } as const;
 
-/** Every lot as a table; cells that begin like a formula of a spreadsheet stay text. */
+/** Every lot as a table, with units in its heads; an import reads them again. Cells that begin like a formula of a spreadsheet stay text. */
 async function lotsCsv(): Promise<string> {
-  const lots = await listLots(database(), currentMakerId());
+  const [lots, maker] = await Promise.all([listLots(database(), currentMakerId()), findMaker(database(), currentMakerId())]);
+  const price = maker === undefined || maker.currency === "" ? "price" : `price, ${maker.currency}`;
   const rows = lots.map((lot) => ({
     material: shownMaterial(lot.facts).name,
-    code: lot.code,
-    grams: lot.packGrams,
-    assay: lot.assayPercent ?? "",
-    price: lot.price ?? "",
-    endsOn: lot.printedEndsOn ?? "",
-    openedOn: lot.openedOn ?? "",
-    afterOpening: lot.afterOpeningDays ?? "",
+    lot: lot.code,
+    "pack, g": lot.packGrams,
+    "assay, %": lot.assayPercent ?? "",
+    [price]: lot.price ?? "",
+    expires: lot.printedEndsOn ?? "",
+    opened: lot.openedOn ?? "",
+    "after opening, days": lot.afterOpeningDays ?? "",
     supplier: lot.supplier,
     note: lot.note,
-    left: lot.leftGrams,
+    "left, g": lot.leftGrams,
     slug: lot.facts.slug,
   }));
-  const fields = [...lotColumns.map(({ field }) => field), "left", "slug"];
+  const fields = [
+    "material",
+    "lot",
+    "pack, g",
+    "assay, %",
+    price,
+    "expires",
+    "opened",
+    "after opening, days",
+    "supplier",
+    "note",
+    "left, g",
+    "slug",
+  ];
   return Papa.unparse({ fields, data: rows }, AS_TEXT);
 }
 

@@ -19,7 +19,7 @@ const FINEST_GRAMS = 0.01;
 /** So many amounts at most are looked at. */
 const MOST_AMOUNTS = 2_500_000;
 /** Up to so many amounts over all kinds the fewest containers are counted amount by amount. */
-const MOST_COUNTED = 400_000;
+const MOST_COUNTED = 450_000;
 
 /**
  * The mix of containers that leaves the least over; of equal ones that with the fewest containers, and of those the one
