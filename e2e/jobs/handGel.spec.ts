@@ -127,6 +127,7 @@ D-panthenol 1 %`,
   await page.getByRole("checkbox", { name: /one label for all parts/ }).check();
   await expect(label).toContainText(/May contain:.*Mica/);
   await page.getByRole("button", { name: "Keep this label" }).click();
+  await expect(page.getByRole("button", { name: "Kept" })).toBeVisible();
   const pdf = await page.request.get((await page.getByRole("link", { name: "PDF", exact: true }).getAttribute("href")) ?? "");
   const printed = await readPdf(await pdf.body());
   // Six jars, six labels, whatever is in them.

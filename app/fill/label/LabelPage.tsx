@@ -49,7 +49,8 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
     void fetcher.submit({ row, design: JSON.stringify(design) }, { method: "post" });
     setKept(design);
   };
-  const isKept = kept === design && fetcher.data?.problem == null;
+  // Said only once the server has it: what is printed before would be the label as it was.
+  const isKept = kept === design && fetcher.state === "idle" && fetcher.data?.problem == null;
   return (
     <Frame
       head={
