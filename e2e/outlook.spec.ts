@@ -29,6 +29,13 @@ test("three batches are planned, the list is printed, bought and received; one i
   await plan(page, "Green Room body wash v1", 3, "1 kg");
   await plan(page, "Green Room body wash v1", 6, "500 g");
   await plan(page, "Curtain Call shampoo v1", 9, "600 g");
+  const moved = page.getByRole("row", { name: /Curtain Call shampoo/ }).filter({ hasText: "Change" });
+  await moved.getByText("Change").click();
+  await moved.getByLabel("Day of Curtain Call shampoo").fill(ahead(12));
+  await moved.getByRole("button", { name: "Move it" }).click();
+  await expect
+    .poll(async () => (await (await page.request.get("/shelf/outlook.ics")).text()).includes(ahead(12).replaceAll("-", "")))
+    .toBe(true);
   const toBuy = page.getByRole("region", { name: "To buy" });
   const laureth = toBuy.getByRole("row", { name: /^Sodium laureth sulfate/ });
   // 24 % of 1,500 g.

@@ -116,11 +116,11 @@ describe("the stock ledger as a table", () => {
   it("has every movement with its unit, and nothing in it is a formula of a spreadsheet", async () => {
     const lot = typedLot({ code: "=T-1+1" });
     await receive(lot);
-    await byHand(lot.id, "use", "12.5", "@rehearsal");
+    await byHand(lot.id, "use", "12.5", "@matinee");
     const lines = (await movementsCsv().text()).trimEnd().split("\r\n");
     expect(lines[0]).toBe('date,material,slug,lot,what,"grams, g",batch,note');
     expect(lines.at(-2)).toContain(`Glycerin,glycerin,"'=T-1+1",receive,500,,`);
-    expect(lines.at(-1)).toContain(`"'=T-1+1",use,-12.5,,"'@rehearsal"`);
+    expect(lines.at(-1)).toContain(`"'=T-1+1",use,-12.5,,"'@matinee"`);
   });
 });
 

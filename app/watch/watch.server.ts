@@ -185,7 +185,7 @@ function shelfLifeOf(readings: readonly ReturnType<typeof readingOf>[]): ShelfLi
           by: "warm" as const,
           low,
           likely: fast.likely * ageing.factor,
-          high: (fast.latest ?? UNTIL_DAYS) * ageing.high,
+          high: fast.latest === null ? null : fast.latest * ageing.high,
           ageing,
         },
       ];

@@ -1,7 +1,8 @@
-import { Grid, Stack, Text, UnstyledButton } from "@mantine/core";
+import { Grid, Group, Stack, Text, TextInput, UnstyledButton } from "@mantine/core";
 import { written, writtenMass } from "@tensidrum/core/quantities";
 import { Form, Link, useNavigation } from "react-router";
 import { DataTable } from "../../components/DataTable";
+import { Fold } from "../../components/Fold";
 import { FormError } from "../../components/FormError";
 import { PageHeader } from "../../components/PageHeader";
 import quiet from "../../components/quiet.module.css";
@@ -89,7 +90,7 @@ function Planned({ plans }: { readonly plans: OpenOutlook["plans"] }) {
             </tr>
           </thead>
           <tbody>
-            {plans.map(({ id, day, isLate, formulaId, number, state, name, grams, note, lacks }) => (
+            {plans.map(({ id, day, plannedOn, isLate, formulaId, number, state, name, grams, note, lacks }) => (
               <tr key={id}>
                 <th scope="row">
                   {day}
@@ -122,19 +123,27 @@ function Planned({ plans }: { readonly plans: OpenOutlook["plans"] }) {
                   ) : (
                     "a draft"
                   )}{" "}
-                  <Form method="post" style={{ display: "inline" }}>
-                    <input type="hidden" name="id" value={id} />
-                    <UnstyledButton
-                      type="submit"
-                      name="intent"
-                      value="drop"
-                      className={quiet.quiet}
-                      disabled={isBusy}
-                      aria-label={`Drop the plan of ${name}`}
-                    >
-                      Drop
-                    </UnstyledButton>
-                  </Form>
+                  <Fold summary="Change">
+                    <Form method="post">
+                      <input type="hidden" name="id" value={id} />
+                      <TextInput type="date" name="on" defaultValue={plannedOn} aria-label={`Day of ${name}`} />
+                      <Group gap="sm" mt={6}>
+                        <UnstyledButton type="submit" name="intent" value="move" className={quiet.quiet} disabled={isBusy}>
+                          Move it
+                        </UnstyledButton>
+                        <UnstyledButton
+                          type="submit"
+                          name="intent"
+                          value="drop"
+                          className={quiet.quiet}
+                          disabled={isBusy}
+                          aria-label={`Drop the plan of ${name}`}
+                        >
+                          Drop
+                        </UnstyledButton>
+                      </Group>
+                    </Form>
+                  </Fold>
                 </td>
               </tr>
             ))}

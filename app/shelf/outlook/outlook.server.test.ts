@@ -95,7 +95,7 @@ describe("planned batches", () => {
     expect(order?.price).toBeCloseTo(0.1 * (order?.packs ?? 0), 9);
     expect((await openShopping()).groups.map(({ supplier }) => supplier)).toContain("=Prompt Side Supplies");
     const csv = await (await shoppingCsv()).text();
-    expect(csv.split("\r\n")[0]).toBe('material,"lacking, g",needed on,supplier,packs,"pack, g",price of a pack,price of all');
+    expect(csv.split("\r\n")[0]).toBe('material,"lacking, g",needed on,supplier,packs,"pack, g","price of a pack, €","price of all, €"');
     expect(csv).toContain(`"'=Prompt Side Supplies"`);
     expect((await openOffers(slug)).offers).toMatchObject([{ perKilogram: 1, leastPacks: 50 }]);
     await changePlans({ ...plan, intent: "drop" });

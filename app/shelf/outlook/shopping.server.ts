@@ -1,4 +1,6 @@
 import ical from "ical-generator";
+import { findMaker } from "../../../db/makers/queries.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
 import { csvAnswer, type CsvRow } from "../../frame/csvAnswer.server";
 import { fileAnswer } from "../../frame/fileAnswer.server";
 import { openOutlook, type OpenOutlook } from "./outlook.server";
@@ -27,9 +29,9 @@ export async function openShopping() {
 
 export type OpenShopping = Awaited<ReturnType<typeof openShopping>>;
 
-const HEADS = ["material", "lacking, g", "needed on", "supplier", "packs", "pack, g", "price of a pack", "price of all"] as const;
+const HEADS = ["material", "lacking, g", "needed on", "supplier", "packs", "pack, g"] as const;
 
-function row({ name, grams, neededOn, order }: ToBuy): CsvRow {
+function row({ name, grams, neededOn, order }: ToBuy, [each, all]: readonly [string, string]): CsvRow {
   return {
     material: name,
     "lacking, g": round(grams),
@@ -37,8 +39,8 @@ function row({ name, grams, neededOn, order }: ToBuy): CsvRow {
     supplier: order?.supplier ?? "",
     packs: order?.packs ?? "",
     "pack, g": order?.packGrams ?? "",
-    "price of a pack": order?.packPrice ?? "",
-    "price of all": order?.price ?? "",
+    [each]: order?.packPrice ?? "",
+    [all]: order?.price ?? "",
   };
 }
 
@@ -46,8 +48,10 @@ const round = (grams: number): number => Math.ceil(grams * 10) / 10;
 
 /** The list as a table for a spreadsheet. */
 export async function shoppingCsv(): Promise<Response> {
-  const { toBuy } = await openOutlook();
-  return csvAnswer("shopping.csv", HEADS, [toBuy.map(row)]);
+  const [{ toBuy }, maker] = await Promise.all([openOutlook(), findMaker(database(), currentMakerId())]);
+  const unit = maker === undefined || maker.currency === "" ? "" : `, ${maker.currency}`;
+  const prices = [`price of a pack${unit}`, `price of all${unit}`] as const;
+  return csvAnswer("shopping.csv", [...HEADS, ...prices], [toBuy.map((one) => row(one, prices))]);
 }
 
 /** Planned batches and what to buy for them, as whole days of a calendar. */
