@@ -1,7 +1,6 @@
 import { GREEN_ROOM_BATCH } from "./testing/atTheBench";
 import { seriousIn } from "./testing/axe";
-import { fillAll } from "./testing/job";
-import { madeBatch } from "./testing/madeBatch";
+import { filledBatch } from "./testing/filledBatch";
 import { expect, scriptsReady, test } from "./testing/test";
 
 test.use({ ownApplication: "filling", allowedConsole: [/422/] });
@@ -10,13 +9,7 @@ test("what a bottle costs: by its lots, its bottle and its label, with the price
   page,
 }) => {
   test.setTimeout(120_000);
-  const batch = await madeBatch(page, GREEN_ROOM_BATCH, 960, true);
-  await page.goto(`/fill/${batch}`);
-  await scriptsReady(page);
-  await page.getByLabel("How many of Pump bottle, tall").fill("3");
-  await page.getByRole("button", { name: "Fill by this plan" }).click();
-  await fillAll(page, 5);
-  await expect(page.getByText("All containers are filled.")).toBeVisible();
+  const batch = await filledBatch(page, GREEN_ROOM_BATCH, 3, 5);
   await page.getByRole("link", { name: "Cost", exact: true }).click();
 
   const bottle = page.getByRole("row", { name: /^3 × Pump bottle, tall/ });
@@ -52,13 +45,7 @@ test("what a bottle costs: by its lots, its bottle and its label, with the price
 
 test("a lot is put on hold with why, leads to the bottles it is in, and is asked about before the next batch", async ({ page }) => {
   test.setTimeout(120_000);
-  const batch = await madeBatch(page, GREEN_ROOM_BATCH, 960, true);
-  await page.goto(`/fill/${batch}`);
-  await scriptsReady(page);
-  await page.getByLabel("How many of Pump bottle, tall").fill("1");
-  await page.getByRole("button", { name: "Fill by this plan" }).click();
-  await fillAll(page, 3);
-  await expect(page.getByText("All containers are filled.")).toBeVisible();
+  const batch = await filledBatch(page, GREEN_ROOM_BATCH, 1, 3);
 
   await page.goto("/shelf/juniper-berry-oil");
   const lot = page.getByRole("article", { name: "Lot J-1" });

@@ -1,7 +1,6 @@
 import type { Page } from "@playwright/test";
 import { seriousIn } from "./testing/axe";
-import { fillAll } from "./testing/job";
-import { madeBatch } from "./testing/madeBatch";
+import { filledBatch } from "./testing/filledBatch";
 import { expect, FAILED_LOAD, scriptsReady, test } from "./testing/test";
 
 test.use({ ownApplication: "outlook", allowedConsole: [FAILED_LOAD] });
@@ -92,13 +91,7 @@ test("three batches are planned, the list is printed, bought and received; one i
 
   const lotCode = await test.step("the first is made, and its plan is through", async () => {
     const link = page.getByRole("region", { name: "Planned batches" }).getByRole("link", { name: "Make it" }).first();
-    const batch = await madeBatch(page, (await link.getAttribute("href")) ?? "", 960, true);
-    await page.goto(`/fill/${batch}`);
-    await scriptsReady(page);
-    await page.getByLabel("How many of Pump bottle, tall").fill("1");
-    await page.getByRole("button", { name: "Fill by this plan" }).click();
-    await fillAll(page, 3);
-    await expect(page.getByText("All containers are filled.")).toBeVisible();
+    const batch = await filledBatch(page, (await link.getAttribute("href")) ?? "", 1, 3);
     await page.goto("/shelf/outlook");
     await expect(page.getByRole("region", { name: "Planned batches" }).getByRole("row")).toHaveCount(3);
 

@@ -1,7 +1,6 @@
 import { GREEN_ROOM_BATCH } from "./testing/atTheBench";
 import { seriousIn } from "./testing/axe";
-import { fillAll } from "./testing/job";
-import { madeBatch } from "./testing/madeBatch";
+import { filledBatch } from "./testing/filledBatch";
 import { expect, FAILED_LOAD, scriptsReady, test } from "./testing/test";
 
 test.use({ ownApplication: "watch", allowedConsole: [FAILED_LOAD] });
@@ -10,13 +9,7 @@ test("a finished batch is watched: samples aside, a look, a plan that moves, a s
   page,
 }) => {
   test.setTimeout(180_000);
-  const batch = await madeBatch(page, GREEN_ROOM_BATCH, 960, true);
-  await page.goto(`/fill/${batch}`);
-  await scriptsReady(page);
-  await page.getByLabel("How many of Pump bottle, tall").fill("1");
-  await page.getByRole("button", { name: "Fill by this plan" }).click();
-  await fillAll(page, 3);
-  await expect(page.getByText("All containers are filled.")).toBeVisible();
+  const batch = await filledBatch(page, GREEN_ROOM_BATCH, 1, 3);
 
   await test.step("from the list to its samples and their plan", async () => {
     await page.getByRole("link", { name: "Watch", exact: true }).click();
