@@ -9,7 +9,7 @@ test("what a bottle costs: by its lots, its bottle and its label, with the price
   page,
 }) => {
   test.setTimeout(120_000);
-  const batch = await filledBatch(page, GREEN_ROOM_BATCH, 3, 5);
+  await filledBatch(page, GREEN_ROOM_BATCH, 3, 5);
   await page.getByRole("link", { name: "Cost", exact: true }).click();
 
   const bottle = page.getByRole("row", { name: /^3 × Pump bottle, tall/ });

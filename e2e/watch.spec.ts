@@ -9,7 +9,7 @@ test("a finished batch is watched: samples aside, a look, a plan that moves, a s
   page,
 }) => {
   test.setTimeout(180_000);
-  const batch = await filledBatch(page, GREEN_ROOM_BATCH, 1, 3);
+  await filledBatch(page, GREEN_ROOM_BATCH, 1, 3);
 
   await test.step("from the list to its samples and their plan", async () => {
     await page.getByRole("link", { name: "Watch", exact: true }).click();
