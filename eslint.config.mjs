@@ -123,7 +123,7 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: "^(?!\\.{1,2}/|minisearch$|d3-random$|ml-levenberg-marquardt$|dayjs$|highs$|jstat$|@noble/hashes/)",
+              regex: "^(?!\\.{1,2}/|minisearch$|d3-random$|ml-levenberg-marquardt$|dayjs$|highs$|jstat$|culori/fn$|@noble/hashes/)",
               message: "Core imports only itself and listed packages.",
             },
           ],

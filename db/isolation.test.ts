@@ -19,6 +19,7 @@ import * as planningQueries from "./planning/queries.server";
 import * as priceQueries from "./prices/queries.server";
 import * as labelQueries from "./labels/queries.server";
 import * as containerQueries from "./containers/queries.server";
+import * as patchQueries from "./patchTests/queries.server";
 import * as watchQueries from "./watch/queries.server";
 import * as scaleQueries from "./scales/queries.server";
 import * as scentQueries from "./scents/queries.server";
@@ -78,6 +79,8 @@ async function possessions() {
     "lather_tests",
     "blind_tests",
     "blind_sheets",
+    "check_photos",
+    "patch_tests",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -117,7 +120,8 @@ beforeAll(async () => {
   await stockWrites.shelveMadeLot(db, workshop.id, { ...made, taken: [{ lotId, movementId: crypto.randomUUID(), work }] });
   await batchWrites.beginBatch(db, workshop.id, batch(batchId, "GR-1"), [{ lotId, line: "a line", grams: 1 }]);
   await watchQueries.planChecks(db, workshop.id, batchId, [plannedCheck]);
-  await watchQueries.keepCheck(db, workshop.id, look);
+  await watchQueries.keepCheck(db, workshop.id, look, { picture: Buffer.from("x"), width: 1, height: 1 });
+  await patchQueries.beginPatchTest(db, workshop.id, patchTest);
   await watchQueries.keepLather(db, workshop.id, lather);
   await batchWrites.beginBatch(db, workshop.id, batch(blindTest.secondBatchId, "GR-2"), []);
   await watchQueries.beginBlindTest(db, workshop.id, blindTest);
@@ -167,7 +171,9 @@ const plannedCheck: watchQueries.NewPlannedCheck = { id: crypto.randomUUID(), st
 const look: watchQueries.NewCheck = {
   ...{ id: crypto.randomUUID(), batchId, storage: "room", plannedId: plannedCheck.id, lookedAt: new Date(), ph: 5, viscosity: null },
   ...{ said: "", clarity: "clear", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },
+  ...{ labL: 80, labA: 1, labB: 20, hazePercent: null },
 };
+const patchTest: patchQueries.NewPatchTest = { id: crypto.randomUUID(), batchId, tester: 1, putOnAt: new Date() };
 const blindTest: watchQueries.NewBlindTest = {
   ...{ id: crypto.randomUUID(), kind: "paired", firstBatchId: batchId, secondBatchId: crypto.randomUUID(), question: "Which one?" },
   sheets: [{ tester: 1, codes: ["100", "200"], cups: ["A", "B"] }],
@@ -340,6 +346,15 @@ const asked: Record<string, () => Promise<unknown>> = {
   listBlindSheets: async () => watchQueries.listBlindSheets(db, stranger.id, blindTest.id),
   answerBlindTest: async () =>
     (await watchQueries.answerBlindTest(db, stranger.id, blindTest.id, [{ tester: 1, chosen: "100" }])) === 0 ? [] : ["another's answer"],
+  findCheckPhoto: async () => watchQueries.findCheckPhoto(db, stranger.id, look.id),
+  listSeenLater: async () => watchQueries.listSeenLater(db, stranger.id, [batchId]),
+  listBlindTestsOf: async () => watchQueries.listBlindTestsOf(db, stranger.id, batchId),
+  beginPatchTest: async () => refused(patchQueries.beginPatchTest(db, stranger.id, { ...patchTest, id: crypto.randomUUID() })),
+  judgePatchTest: async () =>
+    (await patchQueries.judgePatchTest(db, stranger.id, patchTest.id, { lookedAt: new Date(), seen: "nothing", note: "" }))
+      ? "judged"
+      : undefined,
+  listPatchTests: async () => patchQueries.listPatchTests(db, stranger.id, batchId),
   listLather: async () => watchQueries.listLather(db, stranger.id, batchId),
   changePlannedCheck: async () => watchQueries.changePlannedCheck(db, stranger.id, plannedCheck.id, { dueOn: "2027-02-02" }),
   listOffers: async () => priceQueries.listOffers(db, stranger.id, null),

@@ -4,6 +4,7 @@ import { useRef } from "react";
 import { Form, Link } from "react-router";
 import { FindingMark } from "../components/FindingMark";
 import { PageHeader } from "../components/PageHeader";
+import { DueChecks } from "../frame/dueChecks/DueChecks";
 import { Frame } from "../frame/Frame";
 import { stationsSeenFrom } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
@@ -53,6 +54,7 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           <Discards discards={board.discards} />
           <Batches batches={board.batches} />
           <Checks checks={board.checks} />
+          {board.checks.length > 0 && <DueChecks />}
           {board.lan !== null && <WayIn lan={board.lan} />}
         </section>
       </div>

@@ -1,7 +1,8 @@
 import { Text } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { DataTable } from "../components/DataTable";
-import { changes } from "./looks";
+import { colourChanges } from "@tensidrum/core/stability";
+import classes from "./Looked.module.css";
 import type { OpenWatch } from "./watch.server";
 
 /** What was seen, the newest first. */
@@ -25,35 +26,65 @@ export function Looked({ looks }: { readonly looks: OpenWatch["looks"] }) {
           </tr>
         </thead>
         <tbody>
-          {looks.map(({ id, day, at, storage, ph, viscosity, said, clarity, colour, smell, sedimentMm, signs, note }) => (
-            <tr key={id}>
-              <th scope="row">
-                {day}
-                <Text component="small" display="block">
-                  {at}
-                </Text>
-              </th>
-              <td>{storage}</td>
-              <td data-number>{ph === null ? "" : written(ph, 2)}</td>
-              <td data-number>
-                {viscosity === null ? "" : written(viscosity, 2)}
-                {said !== "" && (
+          {looks.map(
+            ({
+              id,
+              batchId,
+              day,
+              at,
+              storage,
+              ph,
+              viscosity,
+              said,
+              clarity,
+              colour,
+              smell,
+              sedimentMm,
+              hazePercent,
+              hasPhoto,
+              signs,
+              note,
+            }) => (
+              <tr key={id}>
+                <th scope="row">
+                  {day}
                   <Text component="small" display="block">
-                    {said}
+                    {at}
                   </Text>
-                )}
-              </td>
-              <td>
-                {changedWords({ clarity, colour, smell, sedimentMm })}
-                {signs.length > 0 && <strong> {signs.join(", ")}</strong>}
-                {note !== "" && (
-                  <Text component="small" display="block">
-                    {note}
-                  </Text>
-                )}
-              </td>
-            </tr>
-          ))}
+                </th>
+                <td>{storage}</td>
+                <td data-number>{ph === null ? "" : written(ph, 2)}</td>
+                <td data-number>
+                  {viscosity === null ? "" : written(viscosity, 2)}
+                  {said !== "" && (
+                    <Text component="small" display="block">
+                      {said}
+                    </Text>
+                  )}
+                </td>
+                <td>
+                  {changedWords({ clarity, colour, smell, sedimentMm, hazePercent })}
+                  {signs.length > 0 && <strong> {signs.join(", ")}</strong>}
+                  {hasPhoto && (
+                    <a href={`/watch/${batchId}/photos/${id}`}>
+                      <img
+                        className={classes.photo}
+                        src={`/watch/${batchId}/photos/${id}`}
+                        alt={`${storage}, ${at}`}
+                        loading="lazy"
+                        decoding="async"
+                      />
+                    </a>
+                  )}
+                  {note !== "" && (
+                    <Text component="small" display="block">
+                      {note}
+                    </Text>
+                  )}
+                </td>
+              </tr>
+            ),
+          )}
         </tbody>
       </DataTable>
     </section>
@@ -66,8 +97,10 @@ function changedWords({
   colour,
   smell,
   sedimentMm,
-}: Pick<OpenWatch["looks"][number], "clarity" | "colour" | "smell" | "sedimentMm">): string {
-  const changed = (what: string, word: string): string => (word === "" || word === changes[0] ? "" : `${what} ${word}`);
+  hazePercent,
+}: Pick<OpenWatch["looks"][number], "clarity" | "colour" | "smell" | "sedimentMm" | "hazePercent">): string {
+  const changed = (what: string, word: string): string => (word === "" || word === colourChanges[0] ? "" : `${what} ${word}`);
   const settled = sedimentMm === null ? "" : `${written(sedimentMm, 1)} mm settled`;
-  return [clarity, changed("colour", colour), changed("smell", smell), settled].filter((one) => one !== "").join(", ");
+  const haze = hazePercent === null ? "" : `haze ${written(hazePercent, 0)} %`;
+  return [clarity, changed("colour", colour), changed("smell", smell), settled, haze].filter((one) => one !== "").join(", ");
 }

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { DataTable } from "../components/DataTable";
 import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
+import { DueChecks } from "../frame/dueChecks/DueChecks";
 import { watchStations } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
 import { storageNames } from "./looks";
@@ -32,6 +33,7 @@ export function WatchList({ open: { due, coming, watched, others } }: { readonly
             <section aria-labelledby="due-head">
               <h2 id="due-head">To look at now</h2>
               {due.length === 0 ? <Text m={0}>Nothing is due today.</Text> : <Checks rows={due} />}
+              <DueChecks />
             </section>
             {coming.length > 0 && (
               <section aria-labelledby="coming-head">

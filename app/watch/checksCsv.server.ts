@@ -16,6 +16,10 @@ const HEADS = [
   "colour",
   "smell",
   "settled, mm",
+  "L*",
+  "a*",
+  "b*",
+  "haze, %",
   "signs",
   "note",
 ] as const;
@@ -34,6 +38,7 @@ export async function checksCsv(batchId: string): Promise<Response> {
     "thickness, Pa·s": look.viscosity ?? "",
     ...{ how: look.said, clarity: look.clarity, colour: look.colour, smell: look.smell },
     "settled, mm": look.sedimentMm ?? "",
+    ...{ "L*": look.labL ?? "", "a*": look.labA ?? "", "b*": look.labB ?? "", "haze, %": look.hazePercent ?? "" },
     ...{ signs: look.signs.join("; "), note: look.note },
   }));
   return csvAnswer(`${batch.code}-checks.csv`, HEADS, [rows]);

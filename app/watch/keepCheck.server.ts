@@ -3,11 +3,12 @@ import { isCalendarDay, readNumber, Refusal } from "@tensidrum/core/quantities";
 import { brokenConstraint } from "../../db/failures.server";
 import { findBatch } from "../../db/batches/queries.server";
 import { findMaker } from "../../db/makers/queries.server";
-import { changePlannedCheck, keepCheck, planChecks } from "../../db/watch/queries.server";
+import { changePlannedCheck, keepCheck } from "../../db/watch/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { here, isoToday } from "../frame/dates.server";
 import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
-import { usualChecks } from "./watch.server";
+import { drawnAnew } from "../frame/photo.server";
+import { planUsualChecks } from "../frame/usualChecks.server";
 import type { TypedWatch } from "./watchForms.server";
 
 const MOST_SEDIMENT_MM = 1000;
@@ -18,7 +19,8 @@ export async function changeWatch(batchId: string, typed: TypedWatch): Promise<r
   switch (typed.intent) {
     case "begin": {
       if (typed.samples.length === 0) return [{ field: "samples", message: "Choose at least one sample to put aside." }];
-      await planChecks(db, makerId, batchId, await usualChecks(batchId, typed.samples));
+      const { finishedAt, startedAt, formula } = await batchOf(batchId);
+      await planUsualChecks({ id: batchId, profile: formula.profile, madeAt: finishedAt ?? startedAt }, typed.samples);
       return [];
     }
     case "skip":
@@ -34,6 +36,12 @@ export async function changeWatch(batchId: string, typed: TypedWatch): Promise<r
   }
 }
 
+async function batchOf(batchId: string) {
+  const batch = await findBatch(database(), currentMakerId(), batchId);
+  if (batch === undefined) throw new Refusal("not-found", "This batch is not here.", "Go to Watch and look for it there.");
+  return batch;
+}
+
 function mustBe(isThere: boolean): void {
   if (!isThere) throw new Refusal("not-found", "This check is not planned any more.", "Load the page again.");
 }
@@ -47,12 +55,22 @@ function momentOf(day: string, made: Date): Date | string {
   return here(day).hour(12).toDate();
 }
 
+const LAB = /^(-?\d{1,3}(?:\.\d{1,4})?) (-?\d{1,3}(?:\.\d{1,4})?) (-?\d{1,3}(?:\.\d{1,4})?)$/;
+
+/** A colour as the page writes it, "78.1 2 24.2". */
+function labOf(text: string) {
+  if (text === "") return { labL: null, labA: null, labB: null };
+  const [, l, a, b] = LAB.exec(text) ?? [];
+  const [labL, labA, labB] = [Number(l), Number(a), Number(b)];
+  const isColour = labL >= 0 && labL <= 110 && Math.abs(labA) <= 150 && Math.abs(labB) <= 150;
+  return isColour ? { labL, labA, labB } : "no colour";
+}
+
 async function keep(batchId: string, typed: TypedWatch): Promise<readonly FieldProblem[]> {
   const [db, makerId] = [database(), currentMakerId()];
-  const [batch, maker] = await Promise.all([findBatch(db, makerId, batchId), findMaker(db, makerId)]);
-  if (batch === undefined) throw new Refusal("not-found", "This batch is not here.", "Go to Watch and look for it there.");
+  const [batch, maker] = await Promise.all([batchOf(batchId), findMaker(db, makerId)]);
   const problems: FieldProblem[] = [];
-  const number = (field: "ph" | "sediment", most: number, says: string): number | null => {
+  const number = (field: "ph" | "sediment" | "haze", most: number, says: string): number | null => {
     if (typed[field] === "") return null;
     const read = readNumber(typed[field]);
     if (read.ok && read.value >= 0 && read.value <= most) return read.value;
@@ -61,18 +79,34 @@ async function keep(batchId: string, typed: TypedWatch): Promise<readonly FieldP
   };
   const ph = number("ph", 14, "A pH lies between 0 and 14.");
   const sedimentMm = number("sediment", MOST_SEDIMENT_MM, "Give what has settled in mm, at most the height of the jar.");
+  const hazePercent = number("haze", 100, "Haze lies between 0 and 100 %.");
+  const lab = labOf(typed.lab);
+  if (lab === "no colour") problems.push({ field: "photo", message: "The colour of the photo came without its numbers. Mark it again." });
   const thickness = readThickness(typed, calibratedOrNull(maker));
   if ("problem" in thickness) problems.push({ field: "thickness", message: thickness.problem });
   const lookedAt = momentOf(typed.on, batch.finishedAt ?? batch.startedAt);
   if (typeof lookedAt === "string") problems.push({ field: "on", message: lookedAt });
-  if (problems.length > 0 || "problem" in thickness || typeof lookedAt === "string") return problems;
+  if (problems.length > 0 || "problem" in thickness || typeof lookedAt === "string" || lab === "no colour") return problems;
   const { storage, clarity, colour, smell, signs, note } = typed;
-  const seen = [ph, thickness.viscosity, sedimentMm, clarity, colour, smell, note].some((one) => one !== null && one !== "");
-  if (!seen && signs.length === 0) return wholeProblem("Nothing is entered yet. Read, look or smell, then keep it.");
-  const look = { ph, viscosity: thickness.viscosity, said: thickness.said, clarity, colour, smell, sedimentMm, signs, note };
+  const photo = typed.photo === undefined ? null : await drawnAnew(typed.photo);
+  const seen = [ph, thickness.viscosity, sedimentMm, hazePercent, clarity, colour, smell, note].some((one) => one !== null && one !== "");
+  if (!seen && photo === null && signs.length === 0) return wholeProblem("Nothing is entered yet. Read, look or smell, then keep it.");
+  const look = {
+    ph,
+    viscosity: thickness.viscosity,
+    said: thickness.said,
+    clarity,
+    colour,
+    smell,
+    sedimentMm,
+    hazePercent,
+    signs,
+    note,
+    ...lab,
+  };
   const plannedId = typed.planned === "" ? null : typed.planned;
   try {
-    await keepCheck(db, makerId, { ...look, id: typed.id, batchId, storage, plannedId, lookedAt });
+    await keepCheck(db, makerId, { ...look, id: typed.id, batchId, storage, plannedId, lookedAt }, photo);
   } catch (error) {
     const broken = brokenConstraint(error);
     if (broken === "taken") return wholeProblem("Another device has kept this check already. Load the page to see it.");

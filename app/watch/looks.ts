@@ -1,8 +1,5 @@
-/** What colour and smell are told by, against the start. */
-export const changes = ["as at the start", "weaker", "stronger", "different"] as const;
-
 /** How thickness is told in a check. */
-export const thicknessWays = ["Pa·s", "funnel, s", "word"] as const;
+export const thicknessWays = ["Pa·s", "funnel, s", "bead, s", "word"] as const;
 
 export type ThicknessWay = (typeof thicknessWays)[number];
 
@@ -14,3 +11,13 @@ export const storageNames = {
   "freeze-thaw": "frozen and thawed",
   light: "in the light",
 } as const;
+
+/** What a falling bead is told by, beside its seconds, with what is usual. */
+export const beadFields = [
+  { name: "beadMm", label: "bead, across", unit: "mm", usual: "3" },
+  { name: "beadDensity", label: "its density", unit: "g/mL", usual: "2.5" },
+  { name: "jarMm", label: "jar, across", unit: "mm", usual: "40" },
+  { name: "fallMm", label: "it fell", unit: "mm", usual: "100" },
+] as const;
+
+export type BeadField = (typeof beadFields)[number]["name"];

@@ -1,4 +1,5 @@
 import { oddCup, type Cups } from "@tensidrum/core/stability";
+import sharp from "sharp";
 import { beforeAll, describe, expect, it } from "vitest";
 import { sql } from "drizzle-orm";
 import { beginBatch } from "../../db/batches/writes.server";
@@ -11,11 +12,13 @@ import { currentMakerId, database } from "../../db/workplace.server";
 import { here } from "../frame/dates.server";
 import { beginTest, keepAnswers, openBlindTest, openBlindTests } from "./blind/blind.server";
 import type { TypedBlind } from "./blind/blindForms.server";
+import { changePatch, openPatchTests } from "./patch/patch.server";
+import type { TypedPatch } from "./patch/patchForms.server";
 import { checksCalendar } from "./checksCalendar.server";
 import { changeWatch } from "./keepCheck.server";
 import { keepTest, openLather } from "./lather/lather.server";
 import type { TypedLather } from "./lather/latherForms.server";
-import { openWatch, openWatchList } from "./watch.server";
+import { checkPhoto, openWatch, openWatchList } from "./watch.server";
 import type { TypedWatch } from "./watchForms.server";
 
 onFreshDatabase({ demo: "once" });
@@ -24,6 +27,7 @@ const id = crypto.randomUUID();
 const DAYS_AGO = 30;
 const nothing: TypedWatch = {
   ...{ intent: "keep", id: "", samples: [], storage: "room", planned: "", ph: "", thickness: "", by: "Pa·s", word: "" },
+  ...{ beadMm: "", beadDensity: "", jarMm: "", fallMm: "", photo: undefined, lab: "", haze: "" },
   ...{ clarity: "", colour: "", smell: "", sediment: "", signs: [], note: "", on: "", why: "" },
 };
 const typed = (changes: Partial<TypedWatch> = {}): TypedWatch => ({ ...nothing, id: crypto.randomUUID(), ...changes });
@@ -45,6 +49,7 @@ describe("the shake test", () => {
   const shaken = (changes: Partial<TypedLather> = {}): TypedLather => ({
     ...{
       id: crypto.randomUUID(),
+      way: "shake",
       atOnce: "60",
       oneMinute: "52 mm",
       fiveMinutes: "45",
@@ -52,6 +57,8 @@ describe("the shake test", () => {
       slip: "4",
       rinse: "",
       afterFeel: "3",
+      scent: "",
+      ...{ latherSeconds: "", rinseSeconds: "", foamGrams: "", foamMillilitres: "" },
       note: "",
     },
     ...changes,
@@ -62,11 +69,13 @@ describe("the shake test", () => {
     expect(await keepTest(id, first)).toEqual([]);
     expect(await keepTest(id, first)).toEqual([]);
     expect(await keepTest(id, shaken({ atOnce: "70", oneMinute: "60", fiveMinutes: "55" }))).toEqual([]);
-    const { tests, mean, range } = await openLather(id);
+    const { tests, mean, measured } = await openLather(id);
     expect(tests).toHaveLength(2);
     expect(mean).toMatchObject({ atOnceMm: 65, afterFiveMinutesMm: 50, words: "65 mm of foam at once, it falls slowly" });
-    expect(range).toEqual({ low: 60, high: 70 });
-    expect(tests.at(-1)).toMatchObject({ slip: 4, rinse: null, retention: 0.75 });
+    const [atOnce] = measured;
+    expect(atOnce).toMatchObject({ what: "foam at once", mean: 65, count: 2 });
+    expect(atOnce?.spread).toBeCloseTo(Math.sqrt(50), 9);
+    expect(tests.at(-1)).toMatchObject({ slip: 4, rinse: null, atOnceMm: 60 });
   });
 
   it("does not take foam that grows, or is higher than any cylinder", async () => {
@@ -74,6 +83,24 @@ describe("the shake test", () => {
     expect(await fields({ oneMinute: "61" })).toEqual(["oneMinute"]);
     expect(await fields({ fiveMinutes: "53" })).toEqual(["fiveMinutes"]);
     expect(await fields({ atOnce: "2000", fiveMinutes: "" })).toEqual(["atOnce", "fiveMinutes"]);
+  });
+
+  it("washing with it is timed and marked, foam is weighed, each with its own mean", async () => {
+    const none = { atOnce: "", oneMinute: "", fiveMinutes: "", slip: "", afterFeel: "" } as const;
+    const fields = async (changes: Partial<TypedLather>) => (await keepTest(id, shaken({ ...none, ...changes }))).map(({ field }) => field);
+    expect(await fields({ way: "hand" })).toEqual([""]);
+    expect(await fields({ way: "hand", latherSeconds: "0" })).toEqual(["latherSeconds"]);
+    expect(await fields({ way: "hand", latherSeconds: "6 s", scent: "4" })).toEqual([]);
+    expect(await fields({ way: "hand", latherSeconds: "8", scent: "5" })).toEqual([]);
+    expect((await openLather(id, "hand")).measured).toMatchObject([
+      { what: "lathers after", mean: 7, count: 2 },
+      { what: "scent", mean: 4.5 },
+    ]);
+    expect(await fields({ way: "whipped", foamGrams: "100" })).toEqual(["foamMillilitres"]);
+    expect(await fields({ way: "whipped", foamGrams: "300", foamMillilitres: "250" })).toEqual(["foamGrams"]);
+    expect(await fields({ way: "whipped", foamGrams: "100 g", foamMillilitres: "250 mL" })).toEqual([]);
+    expect((await openLather(id, "whipped")).measured).toMatchObject([{ what: "foam weighs", mean: 0.4 }, { what: "air taken up" }]);
+    expect((await openLather(id)).count).toBe(5);
   });
 });
 
@@ -83,7 +110,8 @@ describe("a batch that is watched", () => {
     expect(await fieldsOf({ intent: "begin" })).toEqual(["samples"]);
     expect(await fieldsOf({ intent: "begin", samples: ["room", "warm"] })).toEqual([]);
     expect(await fieldsOf({ intent: "begin", samples: ["room", "warm"] })).toEqual([]);
-    const { samples, planned, next, sample } = await openWatch(id, "");
+    const { samples, planned, open, sample } = await openWatch(id, "");
+    const next = planned.find((one) => one.id === open[0]?.id);
     expect(samples).toEqual(["room", "warm"]);
     // Seven of the one at room temperature, five of the warm one.
     expect(planned).toHaveLength(12);
@@ -103,7 +131,7 @@ describe("a batch that is watched", () => {
   });
 
   it("takes a look once from two devices, and says what is wrong at its field", async () => {
-    const { next } = await openWatch(id, "room");
+    const next = (await openWatch(id, "room")).open.find(({ storage }) => storage === "room");
     const look = { planned: next?.id ?? "", ph: "5,18", thickness: "2.4", clarity: "clear" } as const;
     expect(await fieldsOf(look)).toEqual([]);
     expect(await fieldsOf(look)).toEqual([""]);
@@ -120,6 +148,26 @@ describe("a batch that is watched", () => {
       }),
     ).toEqual(["on"]);
     expect((await openWatch(id, "room")).looks).toHaveLength(1);
+  });
+
+  it("takes a photo with its colour and haze, and what the page could not have sent is refused", async () => {
+    const picture = await sharp({ create: { width: 8, height: 6, channels: 3, background: "#d8c080" } })
+      .jpeg()
+      .toBuffer();
+    const photo = new File([new Uint8Array(picture)], "jar.jpg", { type: "image/jpeg" });
+    const look = { storage: "light", photo, lab: "78.10 2.00 24.20", haze: "12.5" } as const;
+    expect(await fieldsOf({ ...look, lab: "white" })).toEqual(["photo"]);
+    expect(await fieldsOf({ ...look, haze: "130" })).toEqual(["haze"]);
+    expect(await fieldsOf(look)).toEqual([]);
+    expect(await fieldsOf({ storage: "light", lab: "70 6 44" })).toEqual([""]);
+    expect(await fieldsOf({ storage: "light", lab: "70 6 44", note: "darker" })).toEqual([]);
+    const { looks, alarms, readings, firstLab } = await openWatch(id, "light");
+    expect(firstLab).toEqual({ l: 78.1, a: 2, b: 24.2 });
+    expect(looks.at(-2)).toMatchObject({ hasPhoto: true, hazePercent: 12.5, labB: 24.2 });
+    expect(readings.map(({ of }) => of)).toEqual(["ph", "viscosity", "colour"]);
+    expect(alarms).toMatchObject([{ what: "colour", discard: false }]);
+    expect((await checkPhoto(looks.at(-2)?.id ?? "")).headers.get("Content-Type")).toBe("image/jpeg");
+    await expect(checkPhoto(crypto.randomUUID())).rejects.toThrow("not here");
   });
 
   it("tells where its readings go, the warm one sooner, and how long it keeps, as an estimate", async () => {
@@ -139,14 +187,15 @@ describe("a batch that is watched", () => {
         await keepCheck(database(), currentMakerId(), {
           ...{ id: crypto.randomUUID(), batchId: id, storage, plannedId: null, lookedAt, ph, viscosity: null },
           ...{ said: "", clarity: "", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },
+          ...{ labL: null, labA: null, labB: null, hazePercent: null },
         });
       }
     }
     const { readings, alarms, shelfLife } = await openWatch(id, "warm");
     const [ph] = readings;
     expect(ph?.band).toEqual({ low: 4.9, high: 5.5 });
-    expect(ph?.meets?.likely).toBeGreaterThan(27);
-    expect(ph?.meets?.likely).toBeLessThan(45);
+    expect(ph?.on?.meets.likely).toBeGreaterThan(27);
+    expect(ph?.on?.meets.likely).toBeLessThan(45);
     expect(alarms).toEqual([]);
     expect(shelfLife).toMatchObject({ of: "ph", by: "warm" });
     expect(shelfLife?.low).toBeLessThan(shelfLife?.likely ?? 0);
@@ -176,6 +225,29 @@ describe("a batch that is watched", () => {
   });
 });
 
+describe("a patch test", () => {
+  const patch = (changes: Partial<TypedPatch> = {}): TypedPatch => ({
+    ...{ intent: "begin", id: crypto.randomUUID(), tester: "1", seen: "", note: "" },
+    ...changes,
+  });
+  const wrong = async (typed: TypedPatch) => (await changePatch(id, typed)).map(({ field }) => field);
+
+  it("waits its day: a reaction is told at any hour, that there is none only then", async () => {
+    const [first, second] = [patch(), patch({ tester: "2" })];
+    expect(await wrong(patch({ tester: "Anna" }))).toEqual(["tester"]);
+    expect([await wrong(first), await wrong(second)]).toEqual([[], []]);
+    expect((await openPatchTests(id)).tests.map(({ hoursLeft }) => hoursLeft)).toEqual([24, 24]);
+    expect(await wrong({ ...first, intent: "judge" })).toEqual(["seen"]);
+    expect(await wrong({ ...first, intent: "judge", seen: "nothing" })).toEqual(["seen"]);
+    expect(await wrong({ ...second, intent: "judge", seen: "red, itching or swollen" })).toEqual([]);
+    expect((await openPatchTests(id)).isReacted).toBe(true);
+    await database().execute(sql`update patch_tests set put_on_at = now() - interval '25 hours' where id = ${first.id}`);
+    expect(await wrong({ ...first, intent: "judge", seen: "nothing" })).toEqual([]);
+    await expect(changePatch(id, { ...first, intent: "judge", seen: "slightly red" })).rejects.toThrow("judged already");
+    expect((await openPatchTests(id)).nextTester).toBe(3);
+  });
+});
+
 describe("a blind test", () => {
   it("draws cups for every tester, keeps what they chose, and says what it shows", async () => {
     const second = crypto.randomUUID();
@@ -194,5 +266,18 @@ describe("a blind test", () => {
     const told = await openBlindTest(test.id);
     expect([told.hits, told.answered, told.result?.isShown]).toEqual([9, 9, true]);
     expect((await openBlindTests()).tests).toMatchObject([{ first: "GR-1", second: "GR-2", asked: 12, answered: 9 }]);
+  });
+
+  it("of marks keeps both of each tester, by wash whichever was tasted first", async () => {
+    const { batches } = await openBlindTests();
+    const [first, second] = batches.map((batch) => batch.id);
+    const test: TypedBlind = { id: crypto.randomUUID(), kind: "rated", first: first!, second: second!, testers: "6", question: "Slip?" };
+    expect(await beginTest(test)).toEqual([]);
+    const { sheets } = await openBlindTest(test.id);
+    expect(sheets.map(({ cups }) => cups.join(""))).toEqual(expect.arrayContaining(["AB", "BA"]));
+    const marks = sheets.map(({ tester, cups }) => `${tester} ${cups.map((cup) => (cup === "A" ? 5 : 3)).join(" ")}`);
+    expect(await keepAnswers(test.id, { answers: "1 4" })).toMatchObject([{ field: "answers" }]);
+    expect(await keepAnswers(test.id, { answers: marks.join("\n") })).toEqual([]);
+    expect(await openBlindTest(test.id)).toMatchObject({ answered: 6, result: null, rated: { meanA: 5, meanB: 3, isShown: true } });
   });
 });

@@ -1,11 +1,11 @@
 import Joi from "joi";
 import { clarityLooks } from "@tensidrum/core/process";
-import { spoilSigns, storages } from "@tensidrum/core/stability";
+import { colourChanges, spoilSigns, storages } from "@tensidrum/core/stability";
 import { Refusal } from "@tensidrum/core/quantities";
 import { thicknessWords } from "@tensidrum/core/rheology";
-import { choice, group, id, idOrNone, list, text, type TypedOf } from "../frame/fields.server";
+import { choice, file, group, id, idOrNone, list, text, type TypedOf } from "../frame/fields.server";
 import { readAddress } from "../frame/readForm.server";
-import { changes, thicknessWays } from "./looks";
+import { thicknessWays } from "./looks";
 
 const intents = ["begin", "keep", "skip", "move"] as const;
 
@@ -21,9 +21,18 @@ export const watchForm = group({
   thickness: text(20),
   by: choice(thicknessWays, "Pa·s"),
   word: choice(["", ...thicknessWords], ""),
+  beadMm: text(20),
+  beadDensity: text(20),
+  jarMm: text(20),
+  fallMm: text(20),
+  photo: file(),
+  /** Lightness, green to red and blue to yellow, as the page found them in the photo. */
+  lab: text(60),
+  /** % */
+  haze: text(20),
   clarity: choice(["", ...clarityLooks], ""),
-  colour: choice(["", ...changes], ""),
-  smell: choice(["", ...changes], ""),
+  colour: choice(["", ...colourChanges], ""),
+  smell: choice(["", ...colourChanges], ""),
   sediment: text(20),
   signs: list(choice(spoilSigns), spoilSigns.length),
   note: text(500),
@@ -41,4 +50,11 @@ const address = Joi.object<{ batch: string }>({ batch: id() });
 export function readWatched(params: object): string {
   return readAddress(address, params, () => new Refusal("not-found", "This batch is not here.", "Go to Watch and look for it there."))
     .batch;
+}
+
+const checkAddress = Joi.object<{ batch: string; check: string }>({ batch: id(), check: id() });
+
+/** @throws Refusal where no check can lie at the address */
+export function readCheck(params: object): string {
+  return readAddress(checkAddress, params, () => new Refusal("not-found", "This photo is not here.", "Go back to the batch.")).check;
 }

@@ -21,16 +21,31 @@ describe("where a trend goes, in words", () => {
   });
 });
 
+type Told = Parameters<typeof readThickness>[0];
+
+const readAs = (told: Pick<Told, "thickness" | "by" | "word"> & Partial<Told>, funnel: Parameters<typeof readThickness>[1]) =>
+  readThickness({ beadMm: "", beadDensity: "", jarMm: "", fallMm: "", ...told }, funnel);
+
 describe("a thickness as it is told", () => {
   it("is a number, seconds of the flow cup, or a word; nothing is nothing", () => {
-    expect(readThickness({ thickness: "2,4", by: "Pa·s", word: "" }, null)).toEqual({ viscosity: 2.4, said: "" });
-    expect(readThickness({ thickness: "", by: "Pa·s", word: "" }, null)).toEqual({ viscosity: null, said: "" });
-    expect(readThickness({ thickness: "", by: "word", word: "pump gel" }, null)).toEqual({
+    expect(readAs({ thickness: "2,4", by: "Pa·s", word: "" }, null)).toEqual({ viscosity: 2.4, said: "" });
+    expect(readAs({ thickness: "", by: "Pa·s", word: "" }, null)).toEqual({ viscosity: null, said: "" });
+    expect(readAs({ thickness: "", by: "word", word: "pump gel" }, null)).toEqual({
       viscosity: 2.5,
       said: "“pump gel”, an estimate",
     });
-    expect(readThickness({ thickness: "57", by: "funnel, s", word: "" }, { k: 0.03, c: 0 })).toMatchObject({ viscosity: 0.03 * 57 * 1.02 });
-    expect(readThickness({ thickness: "57", by: "funnel, s", word: "" }, null)).toHaveProperty("problem");
-    expect(readThickness({ thickness: "-1", by: "Pa·s", word: "" }, null)).toHaveProperty("problem");
+    expect(readAs({ thickness: "57", by: "funnel, s", word: "" }, { k: 0.03, c: 0 })).toMatchObject({ viscosity: 0.03 * 57 * 1.02 });
+    expect(readAs({ thickness: "57", by: "funnel, s", word: "" }, null)).toHaveProperty("problem");
+    expect(readAs({ thickness: "-1", by: "Pa·s", word: "" }, null)).toHaveProperty("problem");
+  });
+
+  it("is the seconds of a falling bead: 3 mm of glass through 100 mm in 20 s is 1.2 Pa·s", () => {
+    const told = readAs({ thickness: "20", by: "bead, s", word: "" }, null);
+    expect(told).toMatchObject({ said: "a bead fell 100 mm in 20 s, an estimate" });
+    expect("viscosity" in told && told.viscosity).toBeCloseTo(1.22, 1);
+    expect(readAs({ thickness: "20", by: "bead, s", word: "", beadMm: "-1" }, null)).toHaveProperty("problem");
+    expect(readAs({ thickness: "20", by: "bead, s", word: "", beadMm: "38" }, null)).toMatchObject({
+      problem: expect.stringContaining("Not valid"),
+    });
   });
 });

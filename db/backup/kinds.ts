@@ -12,7 +12,7 @@ import { plannedBatches } from "../planning/schema";
 import { offers, priceWishes } from "../prices/schema";
 import { saltSamples } from "../saltSamples/schema";
 import { scales } from "../scales/schema";
-import { blindSheets, blindTests, checks, latherTests, plannedChecks } from "../watch/schema";
+import { blindSheets, blindTests, checkPhotos, checks, latherTests, patchTests, plannedChecks } from "../watch/schema";
 import { scentCounts, scentRounds, scents } from "../scents/schema";
 
 export interface BackupColumn {
@@ -88,6 +88,8 @@ export const backupKinds: readonly BackupKind[] = [
   kind(plannedBatches),
   kind(plannedChecks),
   kind(checks),
+  kind(checkPhotos),
+  kind(patchTests),
   kind(latherTests),
   kind(blindTests),
   kind(blindSheets),

@@ -154,7 +154,7 @@ export const batchEntries = pgTable(
   ],
 );
 
-const bytes = customType<{ data: Buffer }>({ dataType: () => "bytea" });
+export const bytes = customType<{ data: Buffer }>({ dataType: () => "bytea" });
 
 /** Pictures of a batch, drawn anew from what was sent, so that nothing but the picture is kept. */
 export const batchPhotos = pgTable(

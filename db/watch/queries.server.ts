@@ -1,8 +1,8 @@
 import type { BlindKind, Storage } from "@tensidrum/core/stability";
-import { and, asc, eq, isNull, sql, type SQL } from "drizzle-orm";
+import { and, asc, eq, getTableColumns, inArray, isNull, or, sql, type SQL } from "drizzle-orm";
 import { batches } from "../batches/schema";
 import type { Executor } from "../client.server";
-import { blindSheets, blindTests, checks, latherTests, plannedChecks } from "./schema";
+import { blindSheets, blindTests, checkPhotos, checks, latherTests, plannedChecks } from "./schema";
 
 export interface NewPlannedCheck {
   readonly id: string;
@@ -25,8 +25,19 @@ export interface NewCheck {
   readonly colour: string;
   readonly smell: string;
   readonly sedimentMm: number | null;
+  readonly labL: number | null;
+  readonly labA: number | null;
+  readonly labB: number | null;
+  readonly hazePercent: number | null;
   readonly signs: string[];
   readonly note: string;
+}
+
+/** A picture of a sample as it is kept: a JPEG with its sides in pixels. */
+export interface NewCheckPhoto {
+  readonly picture: Buffer;
+  readonly width: number;
+  readonly height: number;
 }
 
 /** Plans the checks of a batch; what is planned already stays as it is. */
@@ -62,21 +73,47 @@ export async function listDueChecks(db: Executor, makerId: string, most: number)
     .limit(most);
 }
 
-/** What was seen of a batch, in order. */
+/** What was seen of a batch, in order, with whether there is a photo of it. */
 export async function listChecks(db: Executor, makerId: string, batchId: string) {
   return db
-    .select()
+    .select({ ...getTableColumns(checks), hasPhoto: sql<boolean>`exists (select from check_photos p where p.check_id = checks.id)` })
     .from(checks)
     .where(and(eq(checks.makerId, makerId), eq(checks.batchId, batchId)))
     .orderBy(asc(checks.lookedAt), asc(checks.id));
 }
 
-/** Keeps a check; the same sent twice is one. */
-export async function keepCheck(db: Executor, makerId: string, look: NewCheck): Promise<void> {
-  await db
-    .insert(checks)
-    .values({ ...look, makerId })
-    .onConflictDoNothing({ target: checks.id });
+/** Keeps a check with its photo, all or nothing; the same sent twice is one. */
+export async function keepCheck(db: Executor, makerId: string, look: NewCheck, photo: NewCheckPhoto | null = null): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx
+      .insert(checks)
+      .values({ ...look, makerId })
+      .onConflictDoNothing({ target: checks.id });
+    if (photo === null) return;
+    await tx
+      .insert(checkPhotos)
+      .values({ ...photo, checkId: look.id, makerId })
+      .onConflictDoNothing();
+  });
+}
+
+/** The photo of a check, or `undefined`. */
+export async function findCheckPhoto(db: Executor, makerId: string, checkId: string) {
+  const [photo] = await db
+    .select({ picture: checkPhotos.picture })
+    .from(checkPhotos)
+    .where(and(eq(checkPhotos.makerId, makerId), eq(checkPhotos.checkId, checkId)));
+  return photo;
+}
+
+/** What was seen of several batches, in order: what tells of their materials. */
+export async function listSeenLater(db: Executor, makerId: string, batchIds: readonly string[]) {
+  const { batchId, colour, clarity, labL, labA, labB } = checks;
+  return db
+    .select({ batchId, colour, clarity, labL, labA, labB })
+    .from(checks)
+    .where(and(eq(checks.makerId, makerId), inArray(checks.batchId, [...batchIds])))
+    .orderBy(asc(checks.lookedAt), asc(checks.id));
 }
 
 /** Moves a planned check to another day, or skips it with why. Returns whether there is such a plan. */
@@ -158,7 +195,7 @@ export async function listBlindTests(db: Executor, makerId: string) {
   return db
     .select({
       ...{ id, kind, question, begunAt, first: code("first_batch_id"), second: code("second_batch_id") },
-      ...{ asked: count(sql`true`), answered: count(sql`s.chosen is not null`) },
+      ...{ asked: count(sql`true`), answered: count(sql`(s.chosen is not null or s.ratings is not null)`) },
     })
     .from(blindTests)
     .where(eq(blindTests.makerId, makerId))
@@ -170,6 +207,16 @@ export async function findBlindTest(db: Executor, makerId: string, testId: strin
   return (await listBlindTests(db, makerId)).find(({ id }) => id === testId);
 }
 
+/** The blind tests a batch is in, the first first, with what each tester got and said. */
+export async function listBlindTestsOf(db: Executor, makerId: string, batchId: string) {
+  const tests = await db
+    .select()
+    .from(blindTests)
+    .where(and(eq(blindTests.makerId, makerId), or(eq(blindTests.firstBatchId, batchId), eq(blindTests.secondBatchId, batchId))))
+    .orderBy(asc(blindTests.begunAt));
+  return Promise.all(tests.map(async (test) => ({ ...test, sheets: await listBlindSheets(db, makerId, test.id) })));
+}
+
 /** What each tester of a test got and said. */
 export async function listBlindSheets(db: Executor, makerId: string, testId: string) {
   return db
@@ -179,19 +226,17 @@ export async function listBlindSheets(db: Executor, makerId: string, testId: str
     .orderBy(asc(blindSheets.tester));
 }
 
-/** Keeps what testers chose; null takes an answer back. Returns how many there were to keep. */
-export async function answerBlindTest(
-  db: Executor,
-  makerId: string,
-  testId: string,
-  answers: readonly { readonly tester: number; readonly chosen: string | null }[],
-): Promise<number> {
+/** What a tester said: the code that was chosen, or a mark for each cup in the order of tasting. */
+export type BlindAnswer = { readonly tester: number } & ({ readonly chosen: string } | { readonly ratings: number[] });
+
+/** Keeps what testers said. Returns how many there were to keep. */
+export async function answerBlindTest(db: Executor, makerId: string, testId: string, answers: readonly BlindAnswer[]): Promise<number> {
   return db.transaction(async (tx) => {
     let kept = 0;
-    for (const { tester, chosen } of answers) {
+    for (const { tester, ...said } of answers) {
       const changed = await tx
         .update(blindSheets)
-        .set({ chosen })
+        .set(said)
         .where(and(eq(blindSheets.makerId, makerId), eq(blindSheets.testId, testId), eq(blindSheets.tester, tester)))
         .returning({ tester: blindSheets.tester });
       kept += changed.length;

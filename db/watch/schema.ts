@@ -1,8 +1,8 @@
 import { clarityLooks } from "@tensidrum/core/process";
-import { blindKinds, bubbleSizes, spoilSigns, storages } from "@tensidrum/core/stability";
+import { blindKinds, bubbleSizes, latherWays, patchSeen, spoilSigns, storages } from "@tensidrum/core/stability";
 import { sql } from "drizzle-orm";
 import { check, date, foreignKey, index, integer, numeric, pgTable, primaryKey, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
-import { batches } from "../batches/schema";
+import { batches, bytes } from "../batches/schema";
 
 const words = (all: readonly string[]) => sql.raw(all.map((word) => `'${word}'`).join(", "));
 
@@ -55,6 +55,12 @@ export const checks = pgTable(
     smell: text("smell").notNull().default(""),
     /** What has settled or floated up, mm. */
     sedimentMm: numeric("sediment_mm", { mode: "number" }),
+    /** Off a photo with a white card (CIE 1976): all three or none. */
+    labL: numeric("lab_l", { mode: "number" }),
+    labA: numeric("lab_a", { mode: "number" }),
+    labB: numeric("lab_b", { mode: "number" }),
+    /** What it takes from the contrast of a printed grid, %. */
+    hazePercent: numeric("haze_percent", { mode: "number" }),
     signs: text("signs")
       .array()
       .notNull()
@@ -74,12 +80,16 @@ export const checks = pgTable(
       foreignColumns: [plannedChecks.id, plannedChecks.makerId],
     }).onDelete("cascade"),
     unique("checks_one_of_a_plan").on(table.plannedId),
+    unique("checks_id_maker").on(table.id, table.makerId),
     index("checks_batch_looked").on(table.batchId, table.lookedAt),
     check("checks_storage", sql`${table.storage} in (${words(storages)})`),
     check("checks_ph", sql`${table.ph} between 0 and 14`),
     check("checks_viscosity", sql`${table.viscosity} > 0 and ${table.viscosity} <= 100000`),
     check("checks_clarity", sql`${table.clarity} in ('', ${words(clarityLooks)})`),
     check("checks_sediment", sql`${table.sedimentMm} >= 0 and ${table.sedimentMm} <= 1000`),
+    check("checks_lab_whole", sql`num_nonnulls(${table.labL}, ${table.labA}, ${table.labB}) in (0, 3)`),
+    check("checks_lab", sql`${table.labL} between 0 and 110 and ${table.labA} between -150 and 150 and ${table.labB} between -150 and 150`),
+    check("checks_haze", sql`${table.hazePercent} between 0 and 100`),
     check("checks_signs", sql`${table.signs} <@ array[${words(spoilSigns)}]`),
     check(
       "checks_lengths",
@@ -88,7 +98,28 @@ export const checks = pgTable(
   ],
 );
 
-/** A shake test of a batch: 1 % in water, ten shakes, the height of the foam; and how it felt on the hand. */
+/** A photo of a sample as it was looked at, drawn anew from what was sent. */
+export const checkPhotos = pgTable(
+  "check_photos",
+  {
+    checkId: uuid("check_id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    picture: bytes("picture").notNull(),
+    width: integer("width").notNull(),
+    height: integer("height").notNull(),
+  },
+  (table) => [
+    foreignKey({
+      name: "check_photos_check",
+      columns: [table.checkId, table.makerId],
+      foreignColumns: [checks.id, checks.makerId],
+    }).onDelete("cascade"),
+    check("check_photos_size", sql`octet_length(${table.picture}) between 1 and 5242880`),
+    check("check_photos_sides", sql`${table.width} between 1 and 10000 and ${table.height} between 1 and 10000`),
+  ],
+);
+
+/** A lather test of a batch: shaken in a cylinder (1 % in water, ten shakes), washed with, or the mass of a volume of foam. */
 export const latherTests = pgTable(
   "lather_tests",
   {
@@ -96,14 +127,23 @@ export const latherTests = pgTable(
     makerId: uuid("maker_id").notNull(),
     batchId: uuid("batch_id").notNull(),
     testedAt: timestamp("tested_at", { withTimezone: true }).notNull(),
-    atOnceMm: numeric("at_once_mm", { mode: "number" }).notNull(),
-    afterOneMinuteMm: numeric("after_one_minute_mm", { mode: "number" }).notNull(),
-    afterFiveMinutesMm: numeric("after_five_minutes_mm", { mode: "number" }).notNull(),
+    way: text("way", { enum: latherWays }).notNull().default("shake"),
+    /** Heights of the foam in a cylinder; null where nothing was shaken. */
+    atOnceMm: numeric("at_once_mm", { mode: "number" }),
+    afterOneMinuteMm: numeric("after_one_minute_mm", { mode: "number" }),
+    afterFiveMinutesMm: numeric("after_five_minutes_mm", { mode: "number" }),
     bubbles: text("bubbles", { enum: bubbleSizes }).notNull(),
-    /** On the hand, 1 to 5; null where nobody washed with it. */
+    /** Until it lathers on the hand, and until it is rinsed off; null where nobody timed it. */
+    latherSeconds: numeric("lather_seconds", { mode: "number" }),
+    rinseSeconds: numeric("rinse_seconds", { mode: "number" }),
+    /** What a volume of foam weighs; both or none. */
+    foamGrams: numeric("foam_grams", { mode: "number" }),
+    foamMillilitres: numeric("foam_millilitres", { mode: "number" }),
+    /** On the skin or hair, 1 to 5; null where nobody washed with it. */
     slip: integer("slip"),
     rinse: integer("rinse"),
     afterFeel: integer("after_feel"),
+    scent: integer("scent"),
     note: text("note").notNull().default(""),
   },
   (table) => [
@@ -117,10 +157,23 @@ export const latherTests = pgTable(
       "lather_tests_falls",
       sql`${table.afterFiveMinutesMm} >= 0 and ${table.afterOneMinuteMm} >= ${table.afterFiveMinutesMm} and ${table.atOnceMm} >= ${table.afterOneMinuteMm} and ${table.atOnceMm} <= 1000`,
     ),
+    check("lather_tests_way", sql`${table.way} in (${words(latherWays)})`),
+    check(
+      "lather_tests_heights",
+      sql`num_nonnulls(${table.atOnceMm}, ${table.afterOneMinuteMm}, ${table.afterFiveMinutesMm}) = case when ${table.way} = 'shake' then 3 else 0 end`,
+    ),
+    check(
+      "lather_tests_foam",
+      sql`num_nonnulls(${table.foamGrams}, ${table.foamMillilitres}) = case when ${table.way} in ('pump', 'whipped') then 2 else 0 end and ${table.foamGrams} > 0 and ${table.foamMillilitres} > 0 and ${table.foamMillilitres} <= 10000 and ${table.foamGrams} <= 20000`,
+    ),
+    check(
+      "lather_tests_seconds",
+      sql`${table.latherSeconds} > 0 and ${table.latherSeconds} <= 3600 and ${table.rinseSeconds} > 0 and ${table.rinseSeconds} <= 3600`,
+    ),
     check("lather_tests_bubbles", sql`${table.bubbles} in (${words(bubbleSizes)})`),
     check(
       "lather_tests_feel",
-      sql`${table.slip} between 1 and 5 and ${table.rinse} between 1 and 5 and ${table.afterFeel} between 1 and 5`,
+      sql`${table.slip} between 1 and 5 and ${table.rinse} between 1 and 5 and ${table.afterFeel} between 1 and 5 and ${table.scent} between 1 and 5`,
     ),
     check("lather_tests_note_length", sql`char_length(${table.note}) <= 300`),
   ],
@@ -171,6 +224,8 @@ export const blindSheets = pgTable(
     cups: text("cups").array().notNull(),
     /** The code that was chosen; null while nobody answered. */
     chosen: text("chosen"),
+    /** A mark from 1 to 5 for each cup, where they are rated; null while nobody answered. */
+    ratings: integer("ratings").array(),
     note: text("note").notNull().default(""),
   },
   (table) => [
@@ -183,6 +238,38 @@ export const blindSheets = pgTable(
     check("blind_sheets_tester", sql`${table.tester} between 1 and 60`),
     check("blind_sheets_cups", sql`cardinality(${table.codes}) = cardinality(${table.cups}) and ${table.cups} <@ array['A', 'B']`),
     check("blind_sheets_chosen", sql`${table.chosen} = any (${table.codes})`),
+    check(
+      "blind_sheets_ratings",
+      sql`cardinality(${table.ratings}) = cardinality(${table.cups}) and ${table.ratings} <@ array[1, 2, 3, 4, 5] and array_position(${table.ratings}, null::integer) is null`,
+    ),
     check("blind_sheets_note_length", sql`char_length(${table.note}) <= 200`),
+  ],
+);
+
+/** A patch of a batch on somebody's skin for a day, and what was seen then. */
+export const patchTests = pgTable(
+  "patch_tests",
+  {
+    id: uuid("id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    batchId: uuid("batch_id").notNull(),
+    /** A number; no names are kept. */
+    tester: integer("tester").notNull(),
+    putOnAt: timestamp("put_on_at", { withTimezone: true }).notNull(),
+    lookedAt: timestamp("looked_at", { withTimezone: true }),
+    seen: text("seen", { enum: patchSeen }),
+    note: text("note").notNull().default(""),
+  },
+  (table) => [
+    foreignKey({
+      name: "patch_tests_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    index("patch_tests_batch").on(table.batchId, table.putOnAt),
+    check("patch_tests_tester", sql`${table.tester} between 1 and 999`),
+    check("patch_tests_seen", sql`${table.seen} in (${words(patchSeen)})`),
+    check("patch_tests_judged", sql`(${table.seen} is null) = (${table.lookedAt} is null) and ${table.lookedAt} >= ${table.putOnAt}`),
+    check("patch_tests_note_length", sql`char_length(${table.note}) <= 300`),
   ],
 );

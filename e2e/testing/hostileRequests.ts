@@ -79,6 +79,8 @@ const reading = [
   "/fill/:id/containers",
   "/watch/:id",
   "/watch/:id/lather",
+  "/watch/:id/patch",
+  "/watch/:id/photos/:id",
   "/watch/blind/:id",
   "/watch/:id/checks.csv",
   "/sheet/:id/costs",

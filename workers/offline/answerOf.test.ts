@@ -10,9 +10,12 @@ describe("without the server", () => {
     expect(of("/assets/root-a1b2.js")).toBe("kept-first");
   });
 
-  it.each([BATCH, `${BATCH}.data`, `${BATCH}/record`, `${BATCH}/record.data?x=1`])("%s is the server's, else what was kept", (path) => {
-    expect(of(path)).toBe("server-first");
-  });
+  it.each([BATCH, `${BATCH}.data`, `${BATCH}/record`, `${BATCH}/record.data?x=1`, `${BATCH.replace("bench", "watch")}?sample=warm`])(
+    "%s is the server's, else what was kept",
+    (path) => {
+      expect(of(path)).toBe("server-first");
+    },
+  );
 
   it.each([`${BATCH}/news`, `${BATCH}/entries`, `${BATCH}/record.json`, "/bench", "/", "/shelf", `/sheet${BATCH}`])(
     "%s goes past",

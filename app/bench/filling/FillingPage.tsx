@@ -11,7 +11,7 @@ import { fillStations } from "../../frame/stationNav/stations";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import type { BenchForm } from "../batch/benchForm";
 import { stateOfView } from "../batch/batchView";
-import { keepBenchForLater } from "../offline/register";
+import { keepBatchForLater } from "../queue/keepBatchForLater";
 import { useBatch } from "../queue/useBatch";
 import { BenchProvider } from "../step/bench";
 import { InstrumentsPanel } from "../step/instruments/InstrumentsPanel";
@@ -39,7 +39,7 @@ export function FillingPage({ open: { sent, containers, density, newId }, refuse
   const { view, plan, answered, queue } = bench;
   useArrows(column);
   useWakeLock();
-  useEffect(() => keepBenchForLater(), []);
+  useEffect(() => keepBatchForLater(), []);
   const filling = useMemo(() => fillingOf(plan, stateOfView(view)), [plan, view]);
   const due = filling.next;
   const filledCount = filling.rows.reduce((sum, { filled }) => sum + filled.length, 0);

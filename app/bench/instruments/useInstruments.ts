@@ -1,9 +1,10 @@
 import { simulatedBatch, truthAfter, type BatchEntry, type BatchPlan, type SimulatedBatch, type SaltSample } from "@tensidrum/core/process";
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
-import { Instrument, type InstrumentState } from "./instrument";
-import { instrumentKinds, type InstrumentKind, type InstrumentLink } from "./instrumentLink";
-import { openSerial } from "./serialLink";
-import { SimulatedCupLink, SimulatedMeterLink, SimulatedScaleLink } from "./simulatedLinks";
+import { Instrument } from "../../frame/instruments/instrument";
+import { instrumentKinds, type InstrumentKind, type InstrumentLink } from "../../frame/instruments/instrumentLink";
+import { seedOf } from "../../frame/instruments/seedOf";
+import { openSerial } from "../../frame/instruments/serialLink";
+import { SimulatedCupLink, SimulatedMeterLink, SimulatedScaleLink } from "../../frame/instruments/simulatedLinks";
 
 const REMEMBERED = "tensidrum.bench-instruments";
 
@@ -86,11 +87,6 @@ export function useInstruments({ plan, standing, hidden, clock, isAllSimulated }
   return useMemo(() => ({ ...kinds, takeSimulated, takeSerial, putAway }), [kinds, takeSimulated, takeSerial, putAway]);
 }
 
-/** What an instrument shows; whoever asks is drawn anew with it, and nobody else. */
-export function useInstrument(instrument: Instrument): InstrumentState {
-  return useSyncExternalStore(instrument.subscribe, instrument.now, instrument.now);
-}
-
 /** The way to an instrument alone; who only needs that is not drawn anew with every reading. */
 function useLink(instrument: Instrument): InstrumentLink | null {
   return useSyncExternalStore(
@@ -106,12 +102,6 @@ export function useSimulatedBatch(plan: BatchPlan, seed: string, saltSamples: re
     let drawn: SimulatedBatch | null = null;
     return () => (drawn ??= simulatedBatch(plan, seedOf(seed), saltSamples));
   }, [plan, seed, saltSamples]);
-}
-
-const SEED_PARTS = 1_000_003;
-
-function seedOf(text: string): number {
-  return [...text].reduce((sum, letter) => (sum * 31 + (letter.codePointAt(0) ?? 0)) % SEED_PARTS, 7) / SEED_PARTS;
 }
 
 function remembered(): readonly InstrumentKind[] {

@@ -13,6 +13,7 @@ import { measuringBy, plannedBatch } from "../batch/stored.server";
 import type { Answer } from "./entryQueue";
 import { tellNews } from "./news.server";
 import { writtenMoment } from "../../frame/dates.server";
+import { planUsualChecks } from "../../frame/usualChecks.server";
 
 /** A device's clock may be ahead of the server's by so much before its moments are taken for wrong. */
 const MOST_AHEAD_MILLISECONDS = 2_000;
@@ -21,12 +22,14 @@ const MOST_AHEAD_MILLISECONDS = 2_000;
 export async function takeEntries(batchId: string, entries: readonly BatchEntry[], behind: number): Promise<Answer> {
   const { plan, lots, startedAt } = await plannedBatch(batchId);
   const refused: { id: string; why: string }[] = [];
+  let after: Decision | null = null;
   await addEntries(database(), currentMakerId(), batchId, (stored) => {
     refused.length = 0;
     const decided = decide(plan, { stored, startedAt, lots }, entries);
     refused.push(...decided.refused);
-    return { entries: decided.taken, ...afterwards(plan, lots, [...stored, ...decided.taken]) };
+    return (after = { entries: decided.taken, ...afterwards(plan, lots, [...stored, ...decided.taken]) });
   });
+  await watchWhatIsKept(batchId, plan, after);
   tellNews(batchId);
   return {
     now: new Date().toISOString(),
@@ -40,6 +43,15 @@ export async function takeEntries(batchId: string, entries: readonly BatchEntry[
     refused,
     short: await overdrawnLots(batchId),
   };
+}
+
+const ENDING: readonly BatchEntry["kind"][] = ["finished", "filled"];
+
+/** A container that is kept of a finished batch is the sample at room temperature, and its checks are planned. */
+async function watchWhatIsKept(batchId: string, { formula }: BatchPlan, after: Decision | null): Promise<void> {
+  if (after === null || after.finishedAt === null || !after.entries.some(({ kind }) => ENDING.includes(kind))) return;
+  if (!after.filled.some(({ use, count }) => use === "retained" && count > 0)) return;
+  await planUsualChecks({ id: batchId, profile: formula.profile, madeAt: after.finishedAt }, ["room"]);
 }
 
 type LotOfBatch = LotShare & { readonly code: string; readonly onHold: string };

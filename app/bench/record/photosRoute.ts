@@ -2,7 +2,8 @@ import { answer } from "../../frame/answer.server";
 import { refused, takeForm } from "../../frame/readForm.server";
 import { readBatchId } from "../forms.server";
 import type { Route } from "./+types/photosRoute";
-import { keepPhoto, photoForm, tooLargeToRead } from "./photos.server";
+import { tooLargeToRead } from "../../frame/photo.server";
+import { keepPhoto, photoForm } from "./photos.server";
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const batchId = readBatchId(params.batch);

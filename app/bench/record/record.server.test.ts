@@ -5,7 +5,8 @@ import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { noSize } from "../begin/batchSize";
 import { begin } from "../begin/begin.server";
 import { takeEntries } from "../queue/takeEntries.server";
-import { drawnAnew, keepPhoto } from "./photos.server";
+import { drawnAnew } from "../../frame/photo.server";
+import { keepPhoto } from "./photos.server";
 import { openRecord, photoOf } from "./record.server";
 import { definitionOf, recordPdf } from "./recordPdf.server";
 import { waitsCalendar } from "./waits.server";
@@ -37,7 +38,7 @@ describe("a photo", () => {
   it("is drawn anew upright, no larger than it is looked at, with nothing of what the camera wrote", async () => {
     const sent = await fromCamera(3_000, 1_500);
     expect((await sharp(sent).metadata()).exif).toBeDefined();
-    const { picture, width, height } = await drawnAnew(sent);
+    const { picture, width, height } = await drawnAnew(sentPhoto(sent).photo);
     expect([width, height]).toEqual([1_000, 2_000]);
     const kept = await sharp(picture).metadata();
     expect(kept.format).toBe("jpeg");
@@ -49,7 +50,7 @@ describe("a photo", () => {
     const png = await sharp({ create: { width: 4, height: 4, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } } })
       .png()
       .toBuffer();
-    const { picture } = await drawnAnew(png);
+    const { picture } = await drawnAnew(sentPhoto(new Uint8Array(png)).photo);
     const { data } = await sharp(picture).raw().toBuffer({ resolveWithObject: true });
     expect(Math.min(...data)).toBeGreaterThan(250);
   });

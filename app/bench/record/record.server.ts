@@ -2,7 +2,8 @@ import { batchResult, sumsAsMade, type BatchEntry } from "@tensidrum/core/proces
 import { Refusal } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findPhoto } from "../../../db/batches/queries.server";
-import { listChecks, listLather } from "../../../db/watch/queries.server";
+import { listPatchTests } from "../../../db/patchTests/queries.server";
+import { listBlindTestsOf, listChecks, listLather } from "../../../db/watch/queries.server";
 import { stateOfView } from "../batch/batchView";
 import { storedBatch, viewBatch } from "../batch/stored.server";
 import { readLastWords } from "./accountWords";
@@ -11,6 +12,7 @@ import { filledWords, logOf } from "./logOf";
 import { pairsOf } from "./pairsOf";
 import { here, writtenMoment } from "../../frame/dates.server";
 import { fileAnswer } from "../../frame/fileAnswer.server";
+import { photoAnswer } from "../../frame/photo.server";
 
 /** The record of a batch: what was weighed, the sums of it, and everything that happened, in order. */
 export async function openRecord(batchId: string) {
@@ -85,10 +87,13 @@ export type OpenRecord = Awaited<ReturnType<typeof openRecord>>;
 
 /** The record of a batch as a tensidrum-batch/1 file. */
 export async function batchFile(batchId: string): Promise<Response> {
-  const [{ batch, entries, lots }, looks, tests] = await Promise.all([
+  const [db, makerId] = [database(), currentMakerId()];
+  const [{ batch, entries, lots }, looks, tests, blind, patches] = await Promise.all([
     storedBatch(batchId),
-    listChecks(database(), currentMakerId(), batchId),
-    listLather(database(), currentMakerId(), batchId),
+    listChecks(db, makerId, batchId),
+    listLather(db, makerId, batchId),
+    listBlindTestsOf(db, makerId, batchId),
+    listPatchTests(db, makerId, batchId),
   ]);
   const file = {
     format: "tensidrum-batch/1",
@@ -99,21 +104,34 @@ export async function batchFile(batchId: string): Promise<Response> {
     formula: batch.formula,
     lots: lots.map(({ line, code, grams }) => ({ line, code, grams })),
     entries: entries.map(({ entry }) => entry),
-    checks: looks.map(({ storage, lookedAt, ph, viscosity, said, clarity, colour, smell, sedimentMm, signs, note }) => ({
-      ...{ storage, at: lookedAt.toISOString(), ph, viscosity, said, clarity, colour, smell, sedimentMm, signs, note },
+    checks: looks.map((look) => ({
+      ...pick(look, ["storage", "ph", "viscosity", "said", "clarity", "colour", "smell", "sedimentMm", "hazePercent", "signs", "note"]),
+      at: look.lookedAt.toISOString(),
+      lab: look.labL === null || look.labA === null || look.labB === null ? null : { l: look.labL, a: look.labA, b: look.labB },
     })),
-    lather: tests.map(({ testedAt, atOnceMm, afterOneMinuteMm, afterFiveMinutesMm, bubbles, note }) => ({
-      ...{ at: testedAt.toISOString(), atOnceMm, afterOneMinuteMm, afterFiveMinutesMm, bubbles, note },
+    lather: tests.map((test) => ({
+      ...pick(test, ["way", "atOnceMm", "afterOneMinuteMm", "afterFiveMinutesMm", "bubbles", "latherSeconds", "rinseSeconds"]),
+      ...pick(test, ["foamGrams", "foamMillilitres", "slip", "rinse", "afterFeel", "scent", "note"]),
+      at: test.testedAt.toISOString(),
+    })),
+    blindTests: blind.map(({ kind, question, begunAt, firstBatchId, sheets }) => ({
+      ...{ kind, question, begunAt: begunAt.toISOString(), thisIs: firstBatchId === batchId ? "A" : "B" },
+      sheets: sheets.map((sheet) => pick(sheet, ["tester", "codes", "cups", "chosen", "ratings", "note"])),
+    })),
+    patchTests: patches.map(({ tester, putOnAt, lookedAt, seen, note }) => ({
+      ...{ tester, putOnAt: putOnAt.toISOString(), lookedAt: lookedAt?.toISOString() ?? null, seen, note },
     })),
   };
   return fileAnswer(`${JSON.stringify(file, null, 2)}\n`, { type: "application/json; charset=utf-8", name: `${batch.code}.json` });
+}
+
+function pick<Row extends object, const Key extends keyof Row>(row: Row, keys: readonly Key[]): Pick<Row, Key> {
+  return Object.fromEntries(keys.map((key) => [key, row[key]])) as Pick<Row, Key>;
 }
 
 /** One picture of a batch. It never changes under its address. */
 export async function photoOf(batchId: string, photoId: string): Promise<Response> {
   const photo = await findPhoto(database(), currentMakerId(), { batchId, photoId });
   if (photo === undefined) throw new Refusal("not-found", "This photo is not in the record.", "Go back to the record.");
-  return new Response(new Uint8Array(photo.picture), {
-    headers: { "Content-Type": "image/jpeg", "Cache-Control": "private, max-age=31536000, immutable" },
-  });
+  return photoAnswer(photo.picture);
 }

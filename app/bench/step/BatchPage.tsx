@@ -4,7 +4,7 @@ import type { FormAnswer } from "../../frame/formAnswer";
 import type { BenchForm } from "../batch/benchForm";
 import type { OverdrawnLot } from "../lots/lots.server";
 import type { SentBatch } from "../batch/sentBatch";
-import { keepBenchForLater } from "../offline/register";
+import { keepBatchForLater } from "../queue/keepBatchForLater";
 import { useBatch } from "../queue/useBatch";
 import { Overdrawn } from "./Overdrawn";
 import { BenchPage } from "./BenchPage";
@@ -26,7 +26,7 @@ export function BatchPage({ sent, short, newId, refused }: BatchPageProps) {
   const here = useBatch(sent, setOverdrawn);
   const { view, queue } = here;
   const navigate = useNavigate();
-  useEffect(() => keepBenchForLater(), []);
+  useEffect(() => keepBatchForLater(), []);
   // Closed and stored: what is left is to look at it. Without the server the page stays, the record would not know yet.
   const [wasFinished] = useState(view.finished !== null);
   const isStored = view.finished !== null && queue.waiting.length === 0;

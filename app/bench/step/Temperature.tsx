@@ -1,7 +1,7 @@
 import { TextInput } from "@mantine/core";
 import { temperatureRead, temperatureWords, type Step } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
-import { useInstrument } from "../instruments/useInstruments";
+import { useInstrument } from "../../frame/instruments/useInstrument";
 import { useBench } from "./bench";
 import { BigButton } from "./BigButton";
 import { Entry } from "./Entry";

@@ -1,7 +1,8 @@
 import { isRunning, nextStir } from "@tensidrum/core/process";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { type Bench } from "./bench";
-import { allowSound, chime, notify } from "./chime";
+import { notify } from "../../frame/notify";
+import { allowSound, chime } from "./chime";
 
 const SOUND_OFF = "tensidrum.bench-sound-off";
 

@@ -37,14 +37,18 @@ export function Drift({ what, unit, decimals, ...ask }: DriftProps) {
         {band !== null && ask.band !== null && (
           <>
             <rect {...beyond} y={top} height={band.high - top} />
-            <rect {...beyond} y={band.low} height={height - bottom - band.low} />
             <line className={classes.alarm} x1={left} x2={width - right} y1={band.high} y2={band.high} />
-            <line className={classes.alarm} x1={left} x2={width - right} y1={band.low} y2={band.low} />
             <text className={classes.alarmName} x={left + 6} y={band.high - 5}>
               alarm over {say(ask.band.high)}
             </text>
+          </>
+        )}
+        {band !== null && band.low !== null && (
+          <>
+            <rect {...beyond} y={band.low} height={height - bottom - band.low} />
+            <line className={classes.alarm} x1={left} x2={width - right} y1={band.low} y2={band.low} />
             <text className={classes.alarmName} x={left + 6} y={band.low + 13}>
-              alarm under {say(ask.band.low)}
+              alarm under {say(ask.band?.low ?? 0)}
             </text>
           </>
         )}
@@ -78,6 +82,6 @@ function told(what: string, say: (value: number) => string, { series, band }: Dr
       `${storage}: ${say(first.value)} on day ${writtenShort(first.day, 0)}, ${say(last.value)} on day ${writtenShort(last.day, 0)}.`,
     ];
   });
-  const bounds = band === null ? "" : ` It must stay between ${say(band.low)} and ${say(band.high)}.`;
+  const bounds = band === null ? "" : ` It must stay ${band.low === null ? "under" : `between ${say(band.low)} and`} ${say(band.high)}.`;
   return sentences.length === 0 ? `${what}: nothing read yet.` : `${what}, ${sentences.join(" ")}${bounds}`;
 }

@@ -13,8 +13,8 @@ export interface DriftPoint {
 
 export interface DriftAsk {
   readonly series: readonly { readonly storage: Storage; readonly points: readonly DriftPoint[] }[];
-  /** Where it must stay; null while there is nothing to compare with. */
-  readonly band: { readonly low: number; readonly high: number } | null;
+  /** Where it must stay, its lower end null where it begins with nothing; null while there is nothing to compare with. */
+  readonly band: { readonly low: number | null; readonly high: number } | null;
   /** Where the sample looked at is going, with its range; null where that is not known. */
   readonly trend: readonly { readonly day: number; readonly value: number; readonly low: number; readonly high: number }[] | null;
   /** Days on which a look is planned. */
@@ -40,7 +40,7 @@ export function driftGeometry({ series, band, trend, days }: DriftAsk, frame: Pi
   const points = series.flatMap((one) => one.points);
   const lastDay = Math.max(LEAST_DAYS, ...days, ...points.map(({ day }) => day));
   const shown = (trend ?? []).filter(({ day }) => day <= lastDay);
-  const values = [...points.map(({ value }) => value), ...(band === null ? [] : [band.low, band.high])];
+  const values = [...points.map(({ value }) => value), ...(band === null ? [] : [band.low ?? 0, band.high])];
   const [least, most] = values.length === 0 ? [0, 1] : [Math.min(...values), Math.max(...values)];
   const room = Math.max((most - least) * BEYOND, Math.abs(most) * 0.01, 1e-6);
   const y = scaleLinear([least - room, most + room], [height - bottom, top]);
@@ -64,7 +64,7 @@ export function driftGeometry({ series, band, trend, days }: DriftAsk, frame: Pi
           end: last === undefined ? null : { x: round(x(last.day)), y: round(labelY), value: last.value },
         };
       }),
-    band: band === null ? null : { high: round(within(band.high)), low: round(within(band.low)) },
+    band: band === null ? null : { high: round(within(band.high)), low: band.low === null ? null : round(within(band.low)) },
     trend: shown.length < 2 ? null : (path(shown.map(({ day, value }) => ({ day, value }))) ?? ""),
     range:
       shown.length < 2

@@ -1,5 +1,6 @@
 import { scentMemory, trialsOf } from "@tensidrum/core/stability";
 import { listFillable } from "../../../db/batches/queries.server";
+import { listSeenLater } from "../../../db/watch/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 
 /** Batches that are remembered, the newest. */
@@ -8,11 +9,22 @@ const MOST = 60;
 /** What earlier batches tell of a material. */
 export async function rememberedOf(material: string) {
   const batches = await listFillable(database(), currentMakerId(), MOST);
-  const trials = batches.flatMap(({ code, formula, entries }) => {
+  const seen = await listSeenLater(
+    database(),
+    currentMakerId(),
+    batches.map(({ id }) => id),
+  );
+  const trials = batches.flatMap(({ id, code, formula, entries }) => {
+    const later = seen
+      .filter(({ batchId }) => batchId === id)
+      .map(({ colour, clarity, labL, labA, labB }) => ({
+        ...{ colour, clarity },
+        lab: labL === null || labA === null || labB === null ? null : { l: labL, a: labA, b: labB },
+      }));
     const lines = formula.lines
       .filter((line) => line.material === material)
       .map(({ id, percent }) => ({ id, material, percent: percent ?? 0 }));
-    return lines.length === 0 ? [] : trialsOf(code, lines, entries);
+    return lines.length === 0 ? [] : trialsOf(code, lines, entries, later);
   });
   return { text: trials.length === 0 ? null : scentMemory(material, trials).text };
 }

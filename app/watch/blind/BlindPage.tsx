@@ -53,16 +53,16 @@ export function BlindPage({ open, answered }: BlindPageProps) {
               <th scope="col">tester</th>
               <th scope="col">cups</th>
               <th scope="col" className="not-printed">
-                chose
+                {kind === "rated" ? "marks" : "chose"}
               </th>
             </tr>
           </thead>
           <tbody>
-            {sheets.map(({ tester, codes, chosen }) => (
+            {sheets.map(({ tester, codes, answer }) => (
               <tr key={tester}>
                 <th scope="row">{tester}</th>
-                <td>{codes.map((code) => `☐ ${code}`).join("     ")}</td>
-                <td className="not-printed">{chosen ?? ""}</td>
+                <td>{codes.map((code) => (kind === "rated" ? `${code} ____` : `☐ ${code}`)).join("     ")}</td>
+                <td className="not-printed">{answer ?? ""}</td>
               </tr>
             ))}
           </tbody>
@@ -72,11 +72,11 @@ export function BlindPage({ open, answered }: BlindPageProps) {
             <FormError>{sentenceAbove(answered)}</FormError>
             <Textarea
               name="answers"
-              label="What they chose, a line each: tester and code"
+              label={kind === "rated" ? "Their marks, a line each: tester and both marks" : "What they chose, a line each: tester and code"}
               rows={5}
               w="100%"
               maw={420}
-              placeholder={"1 482\n2 317"}
+              placeholder={kind === "rated" ? "1 4 2\n2 5 3" : "1 482\n2 317"}
               defaultValue={answered?.typed.answers ?? ""}
               error={problemAt(answered, "answers")}
             />

@@ -1,5 +1,5 @@
 import { shownFormulaName } from "@tensidrum/core/formula";
-import { blindResult, drawCups, oddCup, shuffled, type Cups } from "@tensidrum/core/stability";
+import { blindResult, drawCups, oddCup, ratedResult, shuffled, type BlindKind, type Cups, type RatedPair } from "@tensidrum/core/stability";
 import { readNumber, Refusal } from "@tensidrum/core/quantities";
 import { brokenConstraint } from "../../../db/failures.server";
 import {
@@ -13,14 +13,14 @@ import {
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { writtenDay } from "../../frame/dates.server";
 import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
-import { readAnswers } from "./readAnswers";
+import { readAnswers, readRatings } from "./readAnswers";
 import type { TypedAnswers, TypedBlind } from "./blindForms.server";
 
 const MOST_BATCHES = 60;
 const [LEAST_TESTERS, MOST_TESTERS] = [3, 60];
 /** Three digits that do not begin with 0. */
 const CODES = Array.from({ length: 900 }, (_, at) => String(at + 100));
-const QUESTIONS = { triangle: "Which one is different?", paired: "Which one do you prefer?" } as const;
+const QUESTIONS = { triangle: "Which one is different?", paired: "Which one do you prefer?", rated: "How does it feel, 1 to 5?" } as const;
 
 /** The blind tests there are, and the batches another can be made of. */
 export async function openBlindTests() {
@@ -69,20 +69,32 @@ export async function openBlindTest(testId: string) {
   const [db, makerId] = [database(), currentMakerId()];
   const [test, sheets] = await Promise.all([findBlindTest(db, makerId, testId), listBlindSheets(db, makerId, testId)]);
   if (test === undefined) throw new Refusal("not-found", "This blind test is not here.", "Go to the blind tests and look for it there.");
-  const told = sheets.map(({ tester, codes, cups, chosen }) => {
-    const at = chosen === null ? -1 : codes.indexOf(chosen);
-    const isHit = at !== -1 && (test.kind === "triangle" ? at === oddCup(cups as unknown as Cups) : cups[at] === "A");
-    return { tester, codes, cups, chosen, isHit };
-  });
-  const answered = told.filter(({ chosen }) => chosen !== null);
-  const hits = answered.filter(({ isHit }) => isHit).length;
+  const told = sheets.map(({ tester, codes, cups, chosen, ratings }) => ({
+    ...{ tester, codes, cups, ratings },
+    answer: chosen ?? (ratings === null ? null : ratings.join(", ")),
+    isHit: isHit(test.kind, cups as unknown as Cups, chosen === null ? -1 : codes.indexOf(chosen)),
+  }));
+  const answered = told.filter(({ answer }) => answer !== null);
+  const hits = answered.filter((sheet) => sheet.isHit).length;
   return {
     ...{ id: testId, kind: test.kind, question: test.question, first: test.first, second: test.second, begun: writtenDay(test.begunAt) },
-    sheets: told,
+    sheets: told.map(({ isHit: _, ratings: __, ...sheet }) => sheet),
     answered: answered.length,
     hits,
-    result: answered.length === 0 ? null : blindResult(test.kind, hits, answered.length),
+    result: test.kind === "rated" || answered.length === 0 ? null : blindResult(test.kind, hits, answered.length),
+    rated: test.kind === "rated" ? ratedResult(told.flatMap(({ cups, ratings }) => pairOf(cups, ratings))) : null,
   };
+}
+
+function isHit(kind: BlindKind, cups: Cups, at: number): boolean {
+  return at !== -1 && (kind === "triangle" ? at === oddCup(cups) : cups[at] === "A");
+}
+
+/** The marks of one tester by wash, whichever was tasted first. */
+function pairOf(cups: readonly string[], ratings: readonly number[] | null): readonly RatedPair[] {
+  const mark = (of: "A" | "B"): number | undefined => ratings?.[cups.indexOf(of)];
+  const [a, b] = [mark("A"), mark("B")];
+  return a === undefined || b === undefined ? [] : [{ a, b }];
 }
 
 export type OpenBlindTest = Awaited<ReturnType<typeof openBlindTest>>;
@@ -92,7 +104,10 @@ export async function keepAnswers(testId: string, { answers }: TypedAnswers): Pr
   const [db, makerId] = [database(), currentMakerId()];
   const sheets = await listBlindSheets(db, makerId, testId);
   if (sheets.length === 0) throw new Refusal("not-found", "This blind test is not here.", "Go to the blind tests and look for it there.");
-  const read = readAnswers(answers, new Map(sheets.map(({ tester, codes }) => [tester, codes])));
+  const isRated = (await findBlindTest(db, makerId, testId))?.kind === "rated";
+  const read = isRated
+    ? readRatings(answers, new Set(sheets.map(({ tester }) => tester)))
+    : readAnswers(answers, new Map(sheets.map(({ tester, codes }) => [tester, codes])));
   if ("problem" in read) return [{ field: "answers", message: read.problem }];
   await answerBlindTest(db, makerId, testId, read.answers);
   return [];

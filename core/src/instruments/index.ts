@@ -6,4 +6,8 @@ export { dipped, drifted, meterLines, shownPh, simulatedMeter } from "./simulate
 export type { SimulatedMeter } from "./simulatedMeter.ts";
 export { poured, simulatedLine, simulatedScale, tared } from "./simulatedScale.ts";
 export type { SimulatedScale } from "./simulatedScale.ts";
+export { foamHeight, shakenCylinder } from "./simulatedCylinder.ts";
+export type { SimulatedCylinder } from "./simulatedCylinder.ts";
+export { simulatedSample } from "./simulatedSample.ts";
+export type { SimulatedSample } from "./simulatedSample.ts";
 export { textLines } from "./textLines.ts";

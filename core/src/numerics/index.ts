@@ -1,2 +1,4 @@
 export { loadLinearSolver } from "./linearProgram.ts";
 export type { LinearSolver } from "./linearProgram.ts";
+export { meanAndSpread } from "./spread.ts";
+export type { MeanAndSpread } from "./spread.ts";

@@ -1,3 +1,4 @@
+import { colourDifference, type Lab } from "../appearance/photoColour.ts";
 import { writtenShort } from "../quantities/written.ts";
 
 /** Any of them ends a batch. */
@@ -10,12 +11,16 @@ export interface Check {
   readonly ph: number | null;
   /** In the maker's own unit, the same each time. */
   readonly viscosity: number | null;
+  /** Off a photo with a white card. */
+  readonly lab: Lab | null;
+  /** What has settled or floated up, mm. */
+  readonly sedimentMm: number | null;
   /** Seen or smelt. */
   readonly signs: readonly SpoilSign[];
 }
 
 export interface DriftAlarm {
-  readonly what: "ph" | "viscosity" | "spoiled";
+  readonly what: "ph" | "viscosity" | "colour" | "sediment" | "spoiled";
   /** Stop using it and discard it. */
   readonly discard: boolean;
   readonly text: string;
@@ -24,11 +29,14 @@ export interface DriftAlarm {
 /** pH may move so far from its first reading, thickness by so much of it. */
 export const MOST_PH = 0.3;
 export const MOST_VISCOSITY = 0.3;
+/** ΔE of CIEDE2000 that is seen at a glance, and what one shaken jar may leave, mm: rules of thumb of ours. */
+export const MOST_COLOUR = 5;
+export const MOST_SEDIMENT_MM = 3;
 const NOISE = 1e-9;
 
 /**
- * What has moved too far since the first check: pH by more than 0.3, thickness by more than 30 %, and any sign of
- * spoiling. What was not measured both times is not compared.
+ * What has moved too far since the first check: pH by more than 0.3, thickness by more than 30 %, colour by a ΔE over 5, more
+ * than 3 mm settled, and any sign of spoiling. What was not measured both times is not compared.
  */
 export function driftOf(first: Check, now: Check): readonly DriftAlarm[] {
   const alarms: DriftAlarm[] = [];
@@ -56,6 +64,21 @@ export function driftOf(first: Check, now: Check): readonly DriftAlarm[] {
         text: `It has become ${writtenShort(Math.abs(change) * 100, 0)} % ${change > 0 ? "thicker" : "thinner"}. Microbes that eat the gum, or a scent, can thin it.`,
       });
     }
+  }
+  const colour = first.lab === null || now.lab === null ? 0 : colourDifference(first.lab, now.lab);
+  if (colour > MOST_COLOUR) {
+    alarms.push({
+      what: "colour",
+      discard: false,
+      text: `Its colour has moved by ΔE ${writtenShort(colour, 1)} (estimate), which is seen at a glance. Light, warmth, or the scent does that.`,
+    });
+  }
+  if (now.sedimentMm !== null && now.sedimentMm - (first.sedimentMm ?? 0) > MOST_SEDIMENT_MM) {
+    alarms.push({
+      what: "sediment",
+      discard: false,
+      text: `${writtenShort(now.sedimentMm, 1)} mm have settled or floated up. Shake it, and see whether it stays together.`,
+    });
   }
   return alarms;
 }

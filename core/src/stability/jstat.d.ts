@@ -2,7 +2,10 @@
 declare module "jstat" {
   const jstat: {
     readonly jStat: {
-      readonly studentt: { readonly inv: (probability: number, degrees: number) => number };
+      readonly studentt: {
+        readonly inv: (probability: number, degrees: number) => number;
+        readonly cdf: (value: number, degrees: number) => number;
+      };
       readonly binomial: { readonly cdf: (successes: number, trials: number, chance: number) => number };
     };
   };

@@ -5,6 +5,16 @@ export const bubbleSizes = ["creamy", "fine", "medium", "coarse"] as const;
 
 export type BubbleSize = (typeof bubbleSizes)[number];
 
+/** How lather is tried: in a cylinder, washing with it, off a foam pump, or the foam of a whipped product tapped into a jar. */
+export const latherWays = ["shake", "hand", "loofah", "hair", "pump", "whipped"] as const;
+
+export type LatherWay = (typeof latherWays)[number];
+
+/** What is told of a wash, 1 to 5: what is better is more. */
+export const latherFeels = ["slip", "rinse", "afterFeel", "scent"] as const;
+
+export type LatherFeel = (typeof latherFeels)[number];
+
 /** Foam in a lidded cylinder: 1 % solution, ten shakes, height of the foam in mm. */
 export interface LatherTest {
   readonly atOnceMm: number;
@@ -49,4 +59,28 @@ export function latherOf({ atOnceMm, afterOneMinuteMm, afterFiveMinutesMm }: Lat
 function halfLifeOf(first: number, last: number): number | null {
   if (first <= 0 || last >= first) return null;
   return last === 0 ? MINUTES / 2 : (MINUTES * Math.LN2) / Math.log(first / last);
+}
+
+/** Foam weighs less than what it is made of. */
+export interface FoamWeight {
+  /** g/mL */
+  readonly density: number;
+  /** Air it has taken up, % of the volume of its liquid. */
+  readonly overrunPercent: number;
+}
+
+/**
+ * What foam of a known mass fills: density m ⁄ V, overrun 100 (ρ V ⁄ m − 1). 100 g of a whipped batch of 1.02 g/mL that fill
+ * 250 mL weigh 0.4 g/mL and have taken up 155 %.
+ * @param density of its liquid, g/mL
+ * @throws Refusal for none, and for foam that is heavier than its liquid
+ */
+export function foamOf(grams: number, millilitres: number, density: number): FoamWeight {
+  if (!(grams > 0) || !(millilitres > 0)) {
+    throw new Refusal("not-valid", "Foam has a mass and a volume above 0.", "Weigh what fills the jar to its mark.");
+  }
+  const own = grams / millilitres;
+  if (own > density)
+    throw new Refusal("not-valid", "That foam is heavier than its liquid.", "Weigh the jar empty first, and fill it again.");
+  return { density: own, overrunPercent: 100 * (density / own - 1) };
 }

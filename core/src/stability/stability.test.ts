@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { checkCalendar } from "./checkCalendar.ts";
 import { driftOf, type Check } from "./drift.ts";
-import { latherOf } from "./lather.ts";
+import { foamOf, latherOf } from "./lather.ts";
 import { scentMemory, type ScentTrial } from "./scentMemory.ts";
 
 describe("lather", () => {
@@ -22,6 +22,13 @@ describe("lather", () => {
     expect(test(100, 90, 39).words).toContain("soon");
   });
 
+  it("10 g of foam that fill 100 mL weigh a tenth, and have taken up nine times the liquid in air", () => {
+    expect(foamOf(10, 100, 1)).toEqual({ density: 0.1, overrunPercent: 900 });
+    expect(foamOf(100, 250, 1.02).overrunPercent).toBeCloseTo(155, 9);
+    expect(() => foamOf(10, 8, 1)).toThrow("heavier");
+    expect(() => foamOf(0, 8, 1)).toThrow("above 0");
+  });
+
   it("no foam has no retention, and foam does not grow", () => {
     expect(test(0, 0, 0)).toMatchObject({ retention: null, words: "hardly any foam" });
     expect(() => test(40, 50, 30)).toThrow("only falls");
@@ -29,7 +36,7 @@ describe("lather", () => {
 });
 
 describe("drift", () => {
-  const first: Check = { ph: 5, viscosity: 100, signs: [] };
+  const first: Check = { ph: 5, viscosity: 100, lab: { l: 90, a: 0, b: 10 }, sedimentMm: 0, signs: [] };
   const after = (changes: Partial<Check>) => driftOf(first, { ...first, ...changes }).map(({ what, discard }) => [what, discard]);
 
   it("pH may move by 0.3, not by 0.31", () => {
@@ -48,8 +55,17 @@ describe("drift", () => {
     expect(after({ signs: ["odd smell"] })).toEqual([["spoiled", true]]);
   });
 
+  it("a colour seen at a glance, and more than 3 mm settled", () => {
+    expect(after({ lab: { l: 90, a: 0, b: 14 } })).toEqual([]);
+    expect(after({ lab: { l: 80, a: 4, b: 24 } })).toEqual([["colour", false]]);
+    expect(after({ sedimentMm: 3 })).toEqual([]);
+    expect(after({ sedimentMm: 3.5 })).toEqual([["sediment", false]]);
+    expect(driftOf({ ...first, sedimentMm: 2 }, { ...first, sedimentMm: 5 })).toEqual([]);
+  });
+
   it("what was not measured is not compared", () => {
-    expect(driftOf({ ph: null, viscosity: 100, signs: [] }, { ph: 8, viscosity: null, signs: [] })).toEqual([]);
+    const nothing: Check = { ph: null, viscosity: null, lab: null, sedimentMm: null, signs: [] };
+    expect(driftOf({ ...nothing, viscosity: 100 }, { ...nothing, ph: 8, lab: { l: 10, a: 0, b: 0 } })).toEqual([]);
   });
 });
 
@@ -76,6 +92,7 @@ describe("what a scent did before", () => {
     percent: 0.3,
     viscosityBefore: null,
     viscosityAfter: null,
+    phMoved: null,
     clouded: null,
     colourChanged: null,
     ...changes,

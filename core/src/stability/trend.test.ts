@@ -27,10 +27,15 @@ describe("a trend", () => {
     expect(trendAt(trend, 30).value).toBeCloseTo(1, 12);
   });
 
-  it("of two days has no direction, and one of 0 no logarithm", () => {
+  it("of two days has no direction, and one that reaches 0 is straight", () => {
     expect(trendOf(falling.slice(0, 2), 0.03)).toBeNull();
     expect(trendOf([...falling.slice(0, 2), { day: 7, value: 5 }], 0.03)).toBeNull();
-    expect(trendOf([...falling, { day: 20, value: 0 }], 0.03)).toBeNull();
+    expect(
+      trendOf(
+        [0, 10, 20].map((day) => ({ day, value: day / 10 })),
+        0.2,
+      ),
+    ).toMatchObject({ kind: "straight", perDay: 0.1 });
   });
 
   it("is less sure the further it looks, and never because three readings happen to lie on a line", () => {

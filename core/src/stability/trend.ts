@@ -20,9 +20,9 @@ export interface Trend {
   readonly quantile: number;
 }
 
-/** Where a value must stay. */
+/** Where a value must stay; null below where it may be as little as it likes. */
 export interface AlarmBand {
-  readonly low: number;
+  readonly low: number | null;
   readonly high: number;
 }
 
@@ -42,15 +42,16 @@ const UPPER = 0.9;
 
 /**
  * The straight or the exponential trend, whichever is nearer to the readings, by least squares (Draper and Smith 1998, Applied
- * Regression Analysis). Its spread is pooled with what the instrument scatters by itself: (Σ residual² + 3 s₀²) ⁄ (n − 2 + 3).
+ * Regression Analysis). What reaches 0 has no steady percentage and is straight. Its spread is pooled with what the instrument scatters by itself: (Σ residual² + 3 s₀²) ⁄ (n − 2 + 3).
  * 5.20, 5.10 and 5.00 on days 0, 7 and 14 fall by 0.0143 a day.
  * @param instrumentSpread standard deviation of repeated readings of the same, in the unit of the values
- * @returns null for fewer than three days, or a value that is not above 0
+ * @returns null for fewer than three days
  */
 export function trendOf(readings: readonly TrendReading[], instrumentSpread: number): Trend | null {
-  if (new Set(readings.map(({ day }) => day)).size < FEWEST || readings.some(({ value }) => !(value > 0))) return null;
+  if (new Set(readings.map(({ day }) => day)).size < FEWEST) return null;
   const mean = readings.reduce((sum, { value }) => sum + value, 0) / readings.length;
   const straight = fitted("straight", readings, ({ value }) => value, instrumentSpread);
+  if (readings.some(({ value }) => !(value > 0))) return straight;
   const exponential = fitted("exponential", readings, ({ value }) => Math.log(value), instrumentSpread / mean);
   const missOf = (trend: Trend): number => readings.reduce((sum, { day, value }) => sum + (trendAt(trend, day).value - value) ** 2, 0);
   return missOf(exponential) < missOf(straight) ? exponential : straight;
@@ -93,7 +94,8 @@ export function alarmDays(trend: Trend, band: AlarmBand, { from, until }: { read
     for (let day = Math.ceil(from); day <= until; day += 1) if (isOut(day)) return day;
     return null;
   };
-  const { low, high } = band;
+  const { high } = band;
+  const low = band.low ?? -Infinity;
   const at = (day: number) => trendAt(trend, day);
   return {
     earliest: first((day) => at(day).low <= low || at(day).high >= high),

@@ -53,4 +53,30 @@ describe("what a scent did to a batch", () => {
     expect(of(thick(1, 4), thick(2, 2))).toBeUndefined();
     expect(of(thick(1, 4), scent(2), { ...head(3), kind: "taken-back", entry: "e2" }, thick(4, 2))).toBeUndefined();
   });
+
+  it("pH before and after it, and what later checks tell of clarity and colour", () => {
+    const ph = (n: number, value: number): BatchEntry => ({
+      ...head(n),
+      kind: "ph-read",
+      step: "ph",
+      ph: value,
+      way: "dilution",
+      sampleGrams: 1,
+    });
+    const seen = { colour: "", lab: null, clarity: "" } as const;
+    const one = (later: Parameters<typeof trialsOf>[3]) => trialsOf("GR-1", lines, [ph(1, 5.4), scent(2), ph(3, 5.2)], later)[0];
+    expect(one([])?.phMoved).toBeCloseTo(-0.2, 9);
+    expect(one([])).toMatchObject({ clouded: null, colourChanged: null });
+    expect(
+      one([
+        { ...seen, clarity: "clear" },
+        { ...seen, clarity: "hazy" },
+      ]),
+    ).toMatchObject({ clouded: true, colourChanged: null });
+    expect(one([{ ...seen, colour: "as at the start" }])?.colourChanged).toBe(false);
+    expect(one([{ ...seen, colour: "stronger" }])?.colourChanged).toBe(true);
+    const lab = (b: number) => ({ ...seen, lab: { l: 80, a: 0, b } });
+    expect(one([lab(10)])?.colourChanged).toBeNull();
+    expect([one([lab(10), lab(12)])?.colourChanged, one([lab(10), lab(30)])?.colourChanged]).toEqual([false, true]);
+  });
 });

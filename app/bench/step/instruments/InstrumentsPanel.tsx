@@ -1,10 +1,10 @@
 import { NativeSelect } from "@mantine/core";
 import { useEffect, useState } from "react";
-import type { Instrument, InstrumentState } from "../../instruments/instrument";
-import { instrumentKinds, type InstrumentKind } from "../../instruments/instrumentLink";
-import { baudRates, canReadSerial } from "../../instruments/serialLink";
-import { SimulatedCupLink, SimulatedMeterLink, SimulatedScaleLink } from "../../instruments/simulatedLinks";
-import { useInstrument } from "../../instruments/useInstruments";
+import type { Instrument, InstrumentState } from "../../../frame/instruments/instrument";
+import { instrumentKinds, type InstrumentKind } from "../../../frame/instruments/instrumentLink";
+import { baudRates, canReadSerial } from "../../../frame/instruments/serialLink";
+import { SimulatedCupLink, SimulatedMeterLink, SimulatedScaleLink } from "../../../frame/instruments/simulatedLinks";
+import { useInstrument } from "../../../frame/instruments/useInstrument";
 import { useBench } from "../bench";
 import { BoxButton } from "../BoxButton";
 import classes from "./Instruments.module.css";

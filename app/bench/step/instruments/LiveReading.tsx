@@ -1,4 +1,4 @@
-import type { InstrumentState } from "../../instruments/instrument";
+import type { InstrumentState } from "../../../frame/instruments/instrument";
 import classes from "./Instruments.module.css";
 
 interface LiveReadingProps {

@@ -1,8 +1,8 @@
 import { TextInput } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
-import { SimulatedScaleLink } from "../../instruments/simulatedLinks";
-import { useInstrument } from "../../instruments/useInstruments";
+import { SimulatedScaleLink } from "../../../frame/instruments/simulatedLinks";
+import { useInstrument } from "../../../frame/instruments/useInstrument";
 import type { BenchForm } from "../../batch/benchForm";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";

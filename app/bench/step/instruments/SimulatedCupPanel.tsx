@@ -1,4 +1,4 @@
-import type { SimulatedCupLink } from "../../instruments/simulatedLinks";
+import type { SimulatedCupLink } from "../../../frame/instruments/simulatedLinks";
 import { SimulatedInstrument } from "./SimulatedInstruments";
 
 /** Plays the flow cup that is not there. */

@@ -1,5 +1,5 @@
 import { useReducer } from "react";
-import type { Dipped, SimulatedMeterLink } from "../../instruments/simulatedLinks";
+import type { Dipped, SimulatedMeterLink } from "../../../frame/instruments/simulatedLinks";
 import { SimulatedInstrument } from "./SimulatedInstruments";
 
 const places: readonly { readonly words: string; readonly into: Dipped }[] = [

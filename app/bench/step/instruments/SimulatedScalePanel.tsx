@@ -1,4 +1,4 @@
-import type { SimulatedScaleLink } from "../../instruments/simulatedLinks";
+import type { SimulatedScaleLink } from "../../../frame/instruments/simulatedLinks";
 import { SimulatedInstrument } from "./SimulatedInstruments";
 
 interface PlayScaleProps {

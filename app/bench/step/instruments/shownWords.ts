@@ -1,4 +1,4 @@
-import type { InstrumentState } from "../../instruments/instrument";
+import type { InstrumentState } from "../../../frame/instruments/instrument";
 
 const decimalsOf = { g: 2, pH: 2, "°C": 1, "Pa·s": 2, s: 1 } as const;
 

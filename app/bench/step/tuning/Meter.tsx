@@ -1,8 +1,8 @@
 import { TextInput } from "@mantine/core";
 import { calibrationOf } from "@tensidrum/core/acidity";
 import { useState } from "react";
-import { SimulatedMeterLink } from "../../instruments/simulatedLinks";
-import { useInstrument } from "../../instruments/useInstruments";
+import { SimulatedMeterLink } from "../../../frame/instruments/simulatedLinks";
+import { useInstrument } from "../../../frame/instruments/useInstrument";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { ClockTime } from "../ClockTime";

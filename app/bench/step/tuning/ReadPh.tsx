@@ -3,8 +3,8 @@ import { questionOf, questionOfHaste, type BatchEntry, type PhTuning, type Step 
 import { readNumber } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
 import { gramsOfWeight } from "../../batch/gramsOfWeight";
-import { SimulatedMeterLink } from "../../instruments/simulatedLinks";
-import { useInstrument } from "../../instruments/useInstruments";
+import { SimulatedMeterLink } from "../../../frame/instruments/simulatedLinks";
+import { useInstrument } from "../../../frame/instruments/useInstrument";
 import { useBench } from "../bench";
 import { BigButton } from "../BigButton";
 import { Entry } from "../Entry";

@@ -4,7 +4,9 @@ import { containerTypes, fillChecks, fillUses } from "../../process/batch/fillPl
 import { thicknessGauges } from "../../rheology/salt/plausibleCurves.ts";
 import { thicknessWords } from "../../rheology/viscosity/words.ts";
 import { isIsoMoment } from "../../quantities/isoMoment.ts";
-import { bubbleSizes } from "../../stability/lather.ts";
+import { blindKinds } from "../../stability/blindTest.ts";
+import { bubbleSizes, latherWays } from "../../stability/lather.ts";
+import { patchSeen } from "../../stability/patchTest.ts";
 import { spoilSigns } from "../../stability/drift.ts";
 import { storages } from "../../stability/checkCalendar.ts";
 import { idField, nameField, notNegativeField, orUnknown, positiveField, textField } from "../fields.ts";
@@ -131,21 +133,77 @@ const look = Joi.object({
   colour: word,
   smell: word,
   sedimentMm: orUnknown(notNegativeField.max(1_000)),
+  lab: orUnknown(
+    Joi.object({
+      l: notNegativeField.max(110).required(),
+      a: Joi.number().min(-150).max(150).required(),
+      b: Joi.number().min(-150).max(150).required(),
+    }),
+  ),
+  hazePercent: orUnknown(notNegativeField.max(100)),
   signs: Joi.array()
     .items(Joi.string().valid(...spoilSigns))
     .max(spoilSigns.length),
   note: Joi.string().allow("").max(500),
 });
 
-/** Foam of 1 % in a cylinder, ten shakes, mm. */
+const mark = Joi.number().integer().min(1).max(5);
+const height = orUnknown(notNegativeField.max(1_000));
+const seconds = orUnknown(positiveField.max(3_600));
+
+/** Foam of 1 % in a cylinder, ten shakes, mm; washed with, in seconds; or weighed. */
 const latherTest = Joi.object({
   at: moment.required(),
-  atOnceMm: notNegativeField.max(1_000).required(),
-  afterOneMinuteMm: notNegativeField.max(1_000).required(),
-  afterFiveMinutesMm: notNegativeField.max(1_000).required(),
+  way: Joi.string()
+    .valid(...latherWays)
+    .default("shake"),
+  atOnceMm: height,
+  afterOneMinuteMm: height,
+  afterFiveMinutesMm: height,
   bubbles: Joi.string()
     .valid(...bubbleSizes)
     .required(),
+  latherSeconds: seconds,
+  rinseSeconds: seconds,
+  foamGrams: orUnknown(positiveField),
+  foamMillilitres: orUnknown(positiveField),
+  slip: orUnknown(mark),
+  rinse: orUnknown(mark),
+  afterFeel: orUnknown(mark),
+  scent: orUnknown(mark),
+  note: textField,
+});
+
+const MOST_TESTERS = 60;
+
+/** Cups of this batch and another, and what each tester said; which of the two this one is. */
+const blindTest = Joi.object({
+  kind: Joi.string()
+    .valid(...blindKinds)
+    .required(),
+  question: Joi.string().max(120).required(),
+  begunAt: moment.required(),
+  thisIs: Joi.string().valid("A", "B").required(),
+  sheets: Joi.array()
+    .items(
+      Joi.object({
+        tester: Joi.number().integer().min(1).max(MOST_TESTERS).required(),
+        codes: Joi.array().items(Joi.string().max(3)).min(2).max(3).required(),
+        cups: Joi.array().items(Joi.string().valid("A", "B")).min(2).max(3).required(),
+        chosen: orUnknown(Joi.string().max(3)),
+        ratings: orUnknown(Joi.array().items(mark).min(2).max(3)),
+        note: Joi.string().allow("").max(200),
+      }),
+    )
+    .max(MOST_TESTERS),
+});
+
+/** A patch on skin for a day; testers are numbers. */
+const patchTest = Joi.object({
+  tester: Joi.number().integer().min(1).max(999).required(),
+  putOnAt: moment.required(),
+  lookedAt: orUnknown(moment),
+  seen: orUnknown(Joi.string().valid(...patchSeen)),
   note: textField,
 });
 
@@ -163,4 +221,6 @@ export const batchSchema = Joi.object({
   entries: entriesSchema,
   checks: Joi.array().items(look).max(MOST_LOOKS),
   lather: Joi.array().items(latherTest).max(MOST_LOOKS),
+  blindTests: Joi.array().items(blindTest).max(MOST_LOOKS),
+  patchTests: Joi.array().items(patchTest).max(MOST_LOOKS),
 });
