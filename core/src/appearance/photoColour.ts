@@ -1,7 +1,7 @@
-import { differenceCiede2000, modeLab65, modeLrgb, modeRgb, modeXyz65, useMode, converter } from "culori/fn";
+import { differenceCiede2000, modeLab65, modeLrgb, modeRgb, modeXyz65, useMode as register, converter } from "culori/fn";
 import { Refusal } from "../quantities/refusal.ts";
 
-for (const mode of [modeRgb, modeLrgb, modeXyz65, modeLab65]) useMode(mode);
+for (const mode of [modeRgb, modeLrgb, modeXyz65, modeLab65]) register(mode);
 const toLinear = converter("lrgb");
 const toLab = converter("lab65");
 const difference = differenceCiede2000();
