@@ -1,7 +1,16 @@
+import sharp from "sharp";
 import { GREEN_ROOM_BATCH } from "./testing/atTheBench";
 import { seriousIn } from "./testing/axe";
 import { filledBatch } from "./testing/filledBatch";
 import { expect, FAILED_LOAD, scriptsReady, test } from "./testing/test";
+
+/** A jar before a table, a card left of it, as a phone would see it. */
+function photoOf({ card, jar }: { readonly card: string; readonly jar: string }): Promise<Buffer> {
+  const part = (left: number, width: number, fill: string): string =>
+    `<rect x="${left}" y="120" width="${width}" height="240" fill="${fill}"/>`;
+  const drawn = `<svg xmlns="http://www.w3.org/2000/svg" width="640" height="480"><rect width="640" height="480" fill="#554433"/>${part(30, 130, card)}${part(250, 140, jar)}</svg>`;
+  return sharp(Buffer.from(drawn)).png().toBuffer();
+}
 
 test.use({ ownApplication: "watch", allowedConsole: [FAILED_LOAD] });
 
@@ -14,10 +23,14 @@ test("a finished batch is watched: samples aside, a look, a plan that moves, a s
   await test.step("from the list to its samples and their plan", async () => {
     await page.getByRole("link", { name: "Watch", exact: true }).click();
     await expect(page.getByText("Nothing is due today.")).toBeVisible();
-    await page.getByRole("region", { name: "Finished, not watched" }).getByRole("link").first().click();
-    await expect(page.getByRole("checkbox", { name: "warm, 40 °C" })).toBeChecked();
+    // The bottle that Fill kept is the sample at room temperature; a warm one is put aside beside it.
+    await page.getByRole("region", { name: "Watched", exact: true }).getByRole("link").first().click();
+    await expect(page.getByRole("heading", { name: "Next day" })).toBeVisible();
     await scriptsReady(page);
-    await page.getByRole("button", { name: "Watch it" }).click();
+    await page.getByText("Put more samples aside").click();
+    await page.getByRole("checkbox", { name: "warm, 40 °C" }).check();
+    await page.getByRole("button", { name: "Watch them too" }).click();
+    await expect(page.getByRole("region", { name: "The plan" })).toContainText("12 weeks, warm");
     await expect(page.getByRole("heading", { name: "Next day" })).toBeVisible();
     await expect(page.getByText("Nothing was looked at yet.")).toBeVisible();
     expect(await seriousIn(page)).toEqual([]);
@@ -41,6 +54,45 @@ test("a finished batch is watched: samples aside, a look, a plan that moves, a s
     await expect(page.getByRole("radio", { name: "clear", exact: true })).toBeChecked();
   });
 
+  await test.step("without the server a look is kept on this device, and goes out when it is back", async () => {
+    await page.route("**/looks", (route) => route.abort());
+    await page.getByLabel("pH", { exact: true }).fill("5,17");
+    await page.getByRole("button", { name: "Keep it" }).click();
+    await expect(page.getByText("room, about 20 °C, pH 5,17: kept on this device.")).toBeVisible();
+    await expect(page.getByLabel("pH", { exact: true })).toHaveValue("");
+    await page.unroute("**/looks");
+    await page.evaluate(() => window.dispatchEvent(new Event("online")));
+    await expect(page.getByRole("row", { name: /5\.17/ })).toBeVisible();
+    await expect(page.getByText("kept on this device")).toBeHidden();
+  });
+
+  await test.step("a photo tells its colour beside a white card, and says so where there is none", async () => {
+    const jar = await photoOf({ card: "#e9dcc2", jar: "#c89b4e" });
+    await page.getByLabel("photo, JPEG or PNG up to 5 MB").setInputFiles({ name: "jar.png", mimeType: "image/png", buffer: jar });
+    await expect(page.getByRole("status").filter({ hasText: /L 7\d, a \d+, b \d\d/ })).toBeVisible();
+    for (let press = 0; press < 12; press += 1) await page.getByRole("button", { name: "white card" }).press("ArrowUp");
+    await expect(page.getByText("There is no white card under its mark.")).toBeHidden();
+    for (let press = 0; press < 30; press += 1) await page.getByRole("button", { name: "white card" }).press("ArrowUp");
+    await expect(page.getByText("There is no white card under its mark.")).toBeVisible();
+    for (let press = 0; press < 42; press += 1) await page.getByRole("button", { name: "white card" }).press("ArrowDown");
+    await page.getByRole("button", { name: "Keep it" }).click();
+    await expect(page.getByRole("img", { name: /^room, / })).toBeVisible();
+    await expect(page.getByRole("img", { name: /^Colour, room: 0\.0 on day 0/ })).toBeVisible();
+    expect(await seriousIn(page)).toEqual([]);
+  });
+
+  await test.step("pH and thickness come off instruments", async () => {
+    await page.getByText("Read it off an instrument").click();
+    await page.getByRole("button", { name: "Simulated pH meter" }).click();
+    await page.getByRole("button", { name: "Take it" }).click();
+    await expect(page.getByLabel("pH", { exact: true })).toHaveValue(/^\d\.\d\d$/);
+    await page.getByRole("button", { name: "Put the pH meter away" }).click();
+    await page.getByRole("button", { name: "Simulated flow cup" }).click();
+    await page.getByRole("button", { name: "Fill it and let it run" }).click();
+    await page.getByRole("button", { name: "Take it" }).click();
+    await expect(page.getByLabel("thickness, Pa·s")).toHaveValue(/^\d+\.\d\d$/);
+  });
+
   await test.step("what is planned moves, or is left out with why", async () => {
     const plan = page.getByRole("region", { name: "The plan" });
     const week = plan.getByRole("listitem").filter({ hasText: "1 week, warm" });
@@ -50,8 +102,8 @@ test("a finished batch is watched: samples aside, a look, a plan that moves, a s
     await week.getByLabel("left out, because").fill("no warm place this week");
     await week.getByRole("button", { name: "Leave it out" }).click();
     await expect(plan.getByText("1 week, warm: left out, no warm place this week")).toBeVisible();
-    // Twelve, one looked at and one left out.
-    expect((await (await page.request.get("/watch.ics")).text()).match(/BEGIN:VEVENT/g)).toHaveLength(10);
+    // Twelve, two looked at and one left out; the photo was one in between.
+    expect((await (await page.request.get("/watch.ics")).text()).match(/BEGIN:VEVENT/g)).toHaveLength(9);
   });
 
   await test.step("the shake test", async () => {
@@ -68,6 +120,35 @@ test("a finished batch is watched: samples aside, a look, a plan that moves, a s
     await page.getByRole("button", { name: "Keep it" }).click();
     await expect(page.getByRole("img", { name: "Foam: at once 60 mm, 1 min 52 mm, 5 min 45 mm." })).toBeVisible();
     await expect(page.getByText(/75 % of it stays five minutes/)).toBeVisible();
+    expect(await seriousIn(page)).toEqual([]);
+  });
+
+  await test.step("the simulated cylinder reads itself; washing is timed and marked", async () => {
+    await page.getByRole("button", { name: "Shake a simulated cylinder" }).click();
+    await expect(page.getByLabel("after 5 min")).toHaveValue(/^\d+$/, { timeout: 30_000 });
+    await page.getByRole("button", { name: "Keep it" }).click();
+    await expect(page.getByRole("heading", { name: "Mean of 2 tests" })).toBeVisible();
+    await expect(page.getByRole("img", { name: /^Fall of the foam: 2 tests/ })).toBeVisible();
+    await page.getByRole("link", { name: "On the hand" }).click();
+    await page.getByLabel("lathers after").fill("6");
+    await page.getByLabel("scent").selectOption("4");
+    await page.getByRole("button", { name: "Keep it" }).click();
+    await expect(page.getByRole("row", { name: /lathers after/ }).first()).toContainText("6 s");
+    expect(await seriousIn(page)).toEqual([]);
+    await page.getByRole("link", { name: "Its checks" }).click();
+  });
+
+  await test.step("a patch waits its day, and a reaction is told at once", async () => {
+    await page.getByRole("link", { name: "Patch test" }).click();
+    await page.getByRole("button", { name: "Patch is on" }).click();
+    const patch = page.getByRole("list", { name: "Patches" }).getByRole("listitem");
+    await expect(patch).toContainText("24 h to go");
+    await patch.getByLabel("what is seen").selectOption("nothing");
+    await patch.getByRole("button", { name: "Keep it" }).click();
+    await expect(patch).toContainText("can be told in 24 h");
+    await patch.getByLabel("what is seen").selectOption("slightly red");
+    await patch.getByRole("button", { name: "Keep it" }).click();
+    await expect(page.getByRole("alert")).toContainText("Do not give it out");
     expect(await seriousIn(page)).toEqual([]);
     await page.getByRole("link", { name: "Its checks" }).click();
   });

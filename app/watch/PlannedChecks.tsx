@@ -1,18 +1,21 @@
-import { Button, Group, Text, TextInput, UnstyledButton } from "@mantine/core";
+import { Button, Checkbox, Group, Stack, Text, TextInput, UnstyledButton } from "@mantine/core";
+import { storages, type Storage } from "@tensidrum/core/stability";
 import { Form, useNavigation } from "react-router";
 import { Fold } from "../components/Fold";
 import quiet from "../components/quiet.module.css";
 import { problemAt, type FormAnswer } from "../frame/formAnswer";
+import { storageNames } from "./looks";
 import type { OpenWatch } from "./watch.server";
 import type { TypedWatch } from "./watchForms.server";
 
 interface PlannedChecksProps {
-  readonly planned: OpenWatch["planned"];
+  readonly open: Pick<OpenWatch, "planned" | "samples" | "newId">;
   readonly answered: FormAnswer<TypedWatch> | null;
 }
 
 /** The plan: what was done, what comes, what was left out and why; each can be moved or left out. */
-export function PlannedChecks({ planned, answered }: PlannedChecksProps) {
+export function PlannedChecks({ open: { planned, samples, newId }, answered }: PlannedChecksProps) {
+  const others = storages.filter((storage) => !samples.includes(storage));
   return (
     <section aria-labelledby="plan-head">
       <h2 id="plan-head">The plan</h2>
@@ -23,7 +26,36 @@ export function PlannedChecks({ planned, answered }: PlannedChecksProps) {
           </li>
         ))}
       </ul>
+      {others.length > 0 && <MoreSamples others={others} newId={newId} answered={answered?.typed.intent === "begin" ? answered : null} />}
     </section>
+  );
+}
+
+interface MoreSamplesProps {
+  readonly others: readonly Storage[];
+  readonly newId: string;
+  readonly answered: PlannedChecksProps["answered"];
+}
+
+/** Other samples of the same batch are put aside later on. */
+function MoreSamples({ others, newId, answered }: MoreSamplesProps) {
+  const isBusy = useNavigation().state !== "idle";
+  return (
+    <Fold summary="Put more samples aside">
+      <Form method="post">
+        <input type="hidden" name="id" value={newId} />
+        <Checkbox.Group aria-label="More samples" error={problemAt(answered, "samples")}>
+          <Stack gap={8} my={8}>
+            {others.map((storage) => (
+              <Checkbox key={storage} name="samples" value={storage} label={storageNames[storage]} />
+            ))}
+          </Stack>
+        </Checkbox.Group>
+        <Button type="submit" name="intent" value="begin" h={36} variant="outline" disabled={isBusy}>
+          Watch them too
+        </Button>
+      </Form>
+    </Fold>
   );
 }
 

@@ -35,7 +35,7 @@ const READINGS = {
 
 /** One batch over its weeks: its readings between their bounds, where they go, and the check that is due. */
 export function WatchPage({ open, answered }: WatchPageProps) {
-  const { id, code, name, made, samples, sample, readings, alarms, shelfLife, days, planned } = open;
+  const { id, code, name, made, samples, sample, readings, alarms, shelfLife, days } = open;
   const next = open.open.find(({ storage }) => storage === sample);
   const outbox = useOutbox(id);
   useEffect(() => keepPageForLater(), []);
@@ -51,7 +51,6 @@ export function WatchPage({ open, answered }: WatchPageProps) {
       }
       doors={
         <>
-          <Link to="/watch">Watch</Link>
           <Link to={`/watch/${id}/lather`} data-act="The shake test">
             Lather
           </Link>
@@ -94,7 +93,7 @@ export function WatchPage({ open, answered }: WatchPageProps) {
             <Stack gap="xl">
               <Waiting outbox={outbox} />
               <CheckForm open={open} answered={answered?.typed.intent === "keep" ? answered : null} outbox={outbox} />
-              <PlannedChecks planned={planned} answered={answered} />
+              <PlannedChecks open={open} answered={answered} />
             </Stack>
           </Grid.Col>
         </Grid>

@@ -20,6 +20,8 @@ import type { DueCheck } from "../frame/dueChecks/newlyDue";
 import { photoAnswer } from "../frame/photo.server";
 
 const MOST = 60;
+/** A look so many days before its day is the planned one; earlier it is one in between. */
+const SOON_DAYS = 3;
 
 /** What is to be looked at, and the batches that are watched or might be. */
 export async function openWatchList() {
@@ -59,6 +61,15 @@ function sampleLook({ storage, lookedAt, ph, viscosity, labL, labA, labB, sedime
   return { storage, day, ph, viscosity, lab, sedimentMm, signs: signs as SpoilSign[] };
 }
 
+/** What was seen last of a sample, each reading for itself; what nobody noted is left open. */
+function lastOf(storage: Storage, rows: readonly Look[]) {
+  const own = rows.filter((row) => row.storage === storage);
+  const last = <Key extends "ph" | "viscosity" | "sedimentMm">(key: Key) => own.findLast((row) => row[key] !== null)?.[key] ?? null;
+  const word = (key: "clarity" | "colour" | "smell"): string => own.findLast((row) => row[key] !== "")?.[key] ?? "";
+  const readings = { ph: last("ph"), viscosity: last("viscosity"), sedimentMm: last("sedimentMm") };
+  return { storage, isLooked: own.length > 0, ...readings, clarity: word("clarity"), colour: word("colour"), smell: word("smell") };
+}
+
 /** One batch that is watched: its readings over the days, where they go, and what is to be looked at next. */
 export async function openWatch(batchId: string, asked: Storage | "") {
   const [db, makerId] = [database(), currentMakerId()];
@@ -81,6 +92,7 @@ export async function openWatch(batchId: string, asked: Storage | "") {
   const days = [...new Set(planned.map(({ dueOn }) => here(dueOn).startOf("day").diff(here(made).startOf("day"), "day")))].sort(
     (a, b) => a - b,
   );
+  const soon = here().add(SOON_DAYS, "day").format("YYYY-MM-DD");
   const readings = watchedReadings(start, looks, samples);
   const alarms = watchedAlarms(start, looks, sample);
   return {
@@ -104,9 +116,9 @@ export async function openWatch(batchId: string, asked: Storage | "") {
       .filter(({ of, band }) => of === "ph" || of === "viscosity" || band !== null),
     alarms,
     shelfLife: watchedShelfLife(readings),
-    open: open.map(({ id, storage, title }) => ({ id, storage, title })),
+    open: open.map(({ id, storage, title, dueOn }) => ({ id, storage, title, isSoon: dueOn <= soon })),
     planned: planned.map((one) => ({ ...one, day: here(one.dueOn).format("ddd D MMM YYYY"), isLate: one.dueOn < isoToday() })),
-    last: samples.flatMap((storage) => rows.findLast((row) => row.storage === storage) ?? []),
+    last: samples.map((storage) => lastOf(storage, rows)),
     looks: rows.map((row, at) => ({ ...row, at: writtenMoment(row.lookedAt), day: Math.round(looks[at]?.day ?? 0) })).toReversed(),
     containers: alarms.some(({ discard }) => discard) ? containers.map(({ count, name, toWhom }) => ({ count, name, toWhom })) : [],
   };

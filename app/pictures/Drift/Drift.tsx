@@ -25,7 +25,7 @@ export function Drift({ what, unit, decimals, ...ask }: DriftProps) {
   const picture = useRef<SVGSVGElement>(null);
   return (
     <>
-      <svg ref={picture} className={stair.stair} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={told(what, say, ask)}>
+      <svg ref={picture} className={classes.drift} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={told(what, say, ask)}>
         <defs>
           <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <line className={classes.hatch} x1="0" y1="0" x2="0" y2="7" />

@@ -39,7 +39,7 @@ export function CheckForm({ open, answered: fromServer, outbox }: CheckFormProps
   const typed = fromServer?.typed;
   const last = open.last.find(({ storage }) => storage === sample) ?? null;
   const waiting = new Set(outbox.looks.flatMap(({ fields }) => fields.flatMap(([name, value]) => (name === "planned" ? [value] : []))));
-  const next = open.open.find(({ id, storage }) => storage === sample && !waiting.has(id)) ?? null;
+  const next = open.open.find(({ id, storage, isSoon }) => storage === sample && isSoon && !waiting.has(id)) ?? null;
 
   const send = (event: FormEvent<HTMLFormElement>): void => {
     event.preventDefault();
@@ -113,7 +113,7 @@ export function CheckForm({ open, answered: fromServer, outbox }: CheckFormProps
           <Button type="submit" name="intent" value="keep" h={52} loading={isSending || isNavigating}>
             Keep it
           </Button>
-          {last !== null && <Text m={0}>What you leave stays as it was the last time.</Text>}
+          {last?.isLooked === true && <Text m={0}>What you leave stays as it was the last time.</Text>}
         </Stack>
       </Form>
     </section>

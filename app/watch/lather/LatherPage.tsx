@@ -175,7 +175,7 @@ function Result({ open: { tests, mean, heights, measured } }: Pick<LatherPagePro
               <td data-number>
                 {written(middle, decimals)} {unit}
               </td>
-              <td>{spread === null ? "" : `± ${written(spread, decimals === 0 ? 0 : decimals)} of ${count}`}</td>
+              <td>{spread === null ? "" : `± ${written(spread, decimals)}, ${count} tests`}</td>
             </tr>
           ))}
         </tbody>

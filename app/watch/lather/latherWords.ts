@@ -24,6 +24,6 @@ export const wayWords: Readonly<Record<LatherWay, string>> = {
 export const feelNames: Readonly<Record<LatherFeel, string>> = {
   slip: "slip while washing",
   rinse: "rinses off",
-  afterFeel: "after-feel: 1 tight, 5 soft",
-  scent: "scent: 1 faint or odd, 5 as it should be",
+  afterFeel: "after-feel: 5 soft",
+  scent: "scent: 5 as it should",
 };
