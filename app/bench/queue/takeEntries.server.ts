@@ -45,7 +45,7 @@ export async function takeEntries(batchId: string, entries: readonly BatchEntry[
   };
 }
 
-const ENDING: readonly BatchEntry["kind"][] = ["finished", "filled"];
+const ENDING: readonly BatchEntry["kind"][] = ["finished", "container-filled"];
 
 /** A container that is kept of a finished batch is the sample at room temperature, and its checks are planned. */
 async function watchWhatIsKept(batchId: string, { formula }: BatchPlan, after: Decision | null): Promise<void> {
