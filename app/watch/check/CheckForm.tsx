@@ -4,7 +4,7 @@ import { clarityLooks } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { flowViscosity, thicknessWords } from "@tensidrum/core/rheology";
 import { colourChanges, spoilSigns, type Storage } from "@tensidrum/core/stability";
-import { useState, type FormEvent, type MouseEvent } from "react";
+import { useEffect, useState, type FormEvent, type MouseEvent } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { Fold } from "../../components/Fold";
 import { FormError } from "../../components/FormError";
@@ -33,6 +33,14 @@ export function CheckForm({ open, answered: fromServer, outbox }: CheckFormProps
   const [refused, setRefused] = useState<LookAnswer | null>(null);
   /** Forms filled in since the page was loaded: each look wants an identifier of its own. */
   const [formId, setFormId] = useState(open.newId);
+  /** How many looks the page knew of when the server took this one: the next form begins with what it was told of since. */
+  const [keptAt, setKeptAt] = useState<number | null>(null);
+  const seen = open.looks.length;
+  useEffect(() => {
+    if (keptAt === null || seen === keptAt) return;
+    setKeptAt(null);
+    setFormId(crypto.randomUUID());
+  }, [keptAt, seen]);
   const [chosen, setChosen] = useState<Storage | null>(null);
   const sample = chosen ?? open.sample;
   const answered = refused ?? fromServer;
@@ -50,7 +58,8 @@ export function CheckForm({ open, answered: fromServer, outbox }: CheckFormProps
       .keep(form)
       .then((outcome) => {
         setRefused(outcome.kind === "refused" ? outcome.answer : null);
-        if (outcome.kind !== "refused") setFormId(crypto.randomUUID());
+        if (outcome.kind === "waits") setFormId(crypto.randomUUID());
+        if (outcome.kind === "kept") setKeptAt(seen);
       })
       .finally(() => setSending(false));
   };
