@@ -19,6 +19,7 @@ import { benchModels } from "./modelBench";
 import { benchPages } from "./pageBench";
 import { benchShelf } from "./shelfBench";
 import { benchSteps } from "./stepsBench";
+import { benchWatch } from "./watchBench";
 
 const LINES = 40;
 
@@ -44,6 +45,7 @@ try {
     steps: () => benchSteps(sheet),
     filling: benchFilling,
     label: () => benchLabel(application.address, `${folder.path}/label.json`),
+    watch: () => benchWatch(application.address, cluster.url),
     backup: () => benchBackup(cluster.url, folder.path),
   };
   for (const [name, measure] of Object.entries(parts)) {
