@@ -70,24 +70,17 @@ export async function benchWatch(address: string, databaseUrl: string): Promise<
 /** The longest time between two frames while the page is scrolled to its end. */
 async function longestFrame(page: Page): Promise<number> {
   await page.waitForLoadState("networkidle");
-  return page.evaluate(
-    () =>
-      new Promise<number>((resolve) => {
-        let [longest, last] = [0, performance.now()];
-        const step = (now: number): void => {
-          longest = Math.max(longest, now - last);
-          last = now;
-          window.scrollBy(0, 40);
-          const isEnd = window.scrollY + window.innerHeight >= document.documentElement.scrollHeight - 1;
-          if (isEnd) resolve(longest);
-          else requestAnimationFrame(step);
-        };
-        requestAnimationFrame((now) => {
-          last = now;
-          requestAnimationFrame(step);
-        });
-      }),
-  );
+  return page.evaluate(async () => {
+    let longest = 0;
+    let last = await new Promise<number>(requestAnimationFrame);
+    while (window.scrollY + window.innerHeight < document.documentElement.scrollHeight - 1) {
+      window.scrollBy(0, 40);
+      const now = await new Promise<number>(requestAnimationFrame);
+      longest = Math.max(longest, now - last);
+      last = now;
+    }
+    return longest;
+  });
 }
 
 async function watchedBatch(db: Database): Promise<string> {

@@ -12,7 +12,7 @@ function photoOf({ card, jar }: { readonly card: string; readonly jar: string })
   return sharp(Buffer.from(drawn)).png().toBuffer();
 }
 
-test.use({ ownApplication: "watch", allowedConsole: [FAILED_LOAD, /net::ERR_FAILED/] });
+test.use({ ownApplication: "watch", allowedConsole: [new RegExp(`${FAILED_LOAD.source}|net::ERR_FAILED`)] });
 
 test("a finished batch is watched: samples aside, a look, a plan that moves, a shake test, and a stop that names its bottles", async ({
   page,
