@@ -1,12 +1,13 @@
 import { Text } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
+import { Link } from "react-router";
 import { DataTable } from "../components/DataTable";
 import { colourChanges } from "@tensidrum/core/stability";
 import classes from "./Looked.module.css";
 import type { OpenWatch } from "./watch.server";
 
 /** What was seen, the newest first. */
-export function Looked({ looks }: { readonly looks: OpenWatch["looks"] }) {
+export function Looked({ looks, count, sample }: Pick<OpenWatch, "looks" | "count" | "sample">) {
   if (looks.length === 0) return <Text m={0}>Nothing was looked at yet.</Text>;
   return (
     <section aria-labelledby="looked-head">
@@ -87,6 +88,14 @@ export function Looked({ looks }: { readonly looks: OpenWatch["looks"] }) {
           )}
         </tbody>
       </DataTable>
+      {count > looks.length && (
+        <Text m="6px 0 0">
+          The newest {looks.length} of {count}.{" "}
+          <Link to={`?sample=${sample}&looks=all`} preventScrollReset>
+            Show all
+          </Link>
+        </Text>
+      )}
     </section>
   );
 }

@@ -86,7 +86,7 @@ export function WatchPage({ open, answered }: WatchPageProps) {
                 <Reading key={reading.of} reading={reading} days={days} sample={sample} />
               ))}
               <Text m={0}>{shelfLifeWords(shelfLife)}</Text>
-              <Looked looks={open.looks} />
+              <Looked looks={open.looks} count={open.count} sample={sample} />
             </Stack>
           </Grid.Col>
           <Grid.Col span={{ base: 12, md: 4 }} order={{ base: 1, md: 2 }}>

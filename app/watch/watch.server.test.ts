@@ -110,7 +110,7 @@ describe("a batch that is watched", () => {
     expect(await fieldsOf({ intent: "begin" })).toEqual(["samples"]);
     expect(await fieldsOf({ intent: "begin", samples: ["room", "warm"] })).toEqual([]);
     expect(await fieldsOf({ intent: "begin", samples: ["room", "warm"] })).toEqual([]);
-    const { samples, planned, open, sample } = await openWatch(id, "");
+    const { samples, planned, open, sample } = await openWatch(id);
     const next = planned.find((one) => one.id === open[0]?.id);
     expect(samples).toEqual(["room", "warm"]);
     // Seven of the one at room temperature, five of the warm one.
@@ -131,7 +131,7 @@ describe("a batch that is watched", () => {
   });
 
   it("takes a look once from two devices, and says what is wrong at its field", async () => {
-    const next = (await openWatch(id, "room")).open.find(({ storage }) => storage === "room");
+    const next = (await openWatch(id, { sample: "room", looks: "" })).open.find(({ storage }) => storage === "room");
     const look = { planned: next?.id ?? "", ph: "5,18", thickness: "2.4", clarity: "clear" } as const;
     expect(await fieldsOf(look)).toEqual([]);
     expect(await fieldsOf(look)).toEqual([""]);
@@ -147,7 +147,7 @@ describe("a batch that is watched", () => {
           .format("YYYY-MM-DD"),
       }),
     ).toEqual(["on"]);
-    expect((await openWatch(id, "room")).looks).toHaveLength(1);
+    expect((await openWatch(id, { sample: "room", looks: "" })).looks).toHaveLength(1);
   });
 
   it("takes a photo with its colour and haze, and what the page could not have sent is refused", async () => {
@@ -161,7 +161,7 @@ describe("a batch that is watched", () => {
     expect(await fieldsOf(look)).toEqual([]);
     expect(await fieldsOf({ storage: "light", lab: "70 6 44" })).toEqual([""]);
     expect(await fieldsOf({ storage: "light", lab: "70 6 44", note: "darker" })).toEqual([]);
-    const { looks, alarms, readings, firstLab } = await openWatch(id, "light");
+    const { looks, alarms, readings, firstLab } = await openWatch(id, { sample: "light", looks: "" });
     expect(firstLab).toEqual({ l: 78.1, a: 2, b: 24.2 });
     expect(looks.at(-2)).toMatchObject({ hasPhoto: true, hazePercent: 12.5, labB: 24.2 });
     expect(readings.map(({ of }) => of)).toEqual(["ph", "viscosity", "colour"]);
@@ -191,7 +191,7 @@ describe("a batch that is watched", () => {
         });
       }
     }
-    const { readings, alarms, shelfLife } = await openWatch(id, "warm");
+    const { readings, alarms, shelfLife } = await openWatch(id, { sample: "warm", looks: "" });
     const [ph] = readings;
     expect(ph?.band).toEqual({ low: 4.9, high: 5.5 });
     expect(ph?.on?.meets.likely).toBeGreaterThan(27);
@@ -205,13 +205,13 @@ describe("a batch that is watched", () => {
   });
 
   it("moves and leaves out what is planned, with why", async () => {
-    const { planned } = await openWatch(id, "warm");
+    const { planned } = await openWatch(id, { sample: "warm", looks: "" });
     const one = planned.find(({ title }) => title === "12 weeks")!;
     expect(await fieldsOf({ intent: "move", planned: one.id, on: "soon" })).toEqual(["on"]);
     expect(await fieldsOf({ intent: "move", planned: one.id, on: "2090-01-01" })).toEqual([]);
     expect(await fieldsOf({ intent: "skip", planned: one.id })).toEqual(["why"]);
     expect(await fieldsOf({ intent: "skip", planned: one.id, why: "the jar broke" })).toEqual([]);
-    expect((await openWatch(id, "warm")).planned.find((all) => all.id === one.id)).toMatchObject({
+    expect((await openWatch(id, { sample: "warm", looks: "" })).planned.find((all) => all.id === one.id)).toMatchObject({
       dueOn: "2090-01-01",
       skippedBecause: "the jar broke",
     });
@@ -220,7 +220,7 @@ describe("a batch that is watched", () => {
 
   it("is stopped at once by a sign of spoiling, of whichever sample", async () => {
     expect(await fieldsOf({ storage: "warm", signs: ["mould"] })).toEqual([]);
-    const { alarms } = await openWatch(id, "room");
+    const { alarms } = await openWatch(id, { sample: "room", looks: "" });
     expect(alarms).toMatchObject([{ what: "spoiled", discard: true }]);
   });
 });

@@ -20,6 +20,8 @@ import type { DueCheck } from "../frame/dueChecks/newlyDue";
 import { photoAnswer } from "../frame/photo.server";
 
 const MOST = 60;
+/** Looks that are told at once, the newest. */
+const TOLD = 40;
 /** A look so many days before its day is the planned one; earlier it is one in between. */
 const SOON_DAYS = 3;
 
@@ -70,8 +72,13 @@ function lastOf(storage: Storage, rows: readonly Look[]) {
   return { storage, isLooked: own.length > 0, ...readings, clarity: word("clarity"), colour: word("colour"), smell: word("smell") };
 }
 
+interface WatchQuestions {
+  readonly sample: Storage | "";
+  readonly looks: "" | "all";
+}
+
 /** One batch that is watched: its readings over the days, where they go, and what is to be looked at next. */
-export async function openWatch(batchId: string, asked: Storage | "") {
+export async function openWatch(batchId: string, { sample: asked, looks: told }: WatchQuestions = { sample: "", looks: "" }) {
   const [db, makerId] = [database(), currentMakerId()];
   const batch = await findBatch(db, makerId, batchId);
   if (batch === undefined) throw new Refusal("not-found", "This batch is not here.", "Go to Watch and look for it there.");
@@ -119,7 +126,12 @@ export async function openWatch(batchId: string, asked: Storage | "") {
     open: open.map(({ id, storage, title, dueOn }) => ({ id, storage, title, isSoon: dueOn <= soon })),
     planned: planned.map((one) => ({ ...one, day: here(one.dueOn).format("ddd D MMM YYYY"), isLate: one.dueOn < isoToday() })),
     last: samples.map((storage) => lastOf(storage, rows)),
-    looks: rows.map((row, at) => ({ ...row, at: writtenMoment(row.lookedAt), day: Math.round(looks[at]?.day ?? 0) })).toReversed(),
+    count: rows.length,
+    looks: rows
+      .map((row, at) => ({ ...row, day: Math.round(looks[at]?.day ?? 0) }))
+      .toReversed()
+      .slice(0, told === "all" ? undefined : TOLD)
+      .map((row) => ({ ...row, at: writtenMoment(row.lookedAt) })),
     containers: alarms.some(({ discard }) => discard) ? containers.map(({ count, name, toWhom }) => ({ count, name, toWhom })) : [],
   };
 }

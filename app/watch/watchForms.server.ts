@@ -41,8 +41,8 @@ export const watchForm = group({
 });
 export type TypedWatch = TypedOf<typeof watchForm>;
 
-/** Which sample is looked at. */
-export const watchQuestions = group({ sample: choice(["", ...storages], "") });
+/** Which sample is looked at, and whether every look is told. */
+export const watchQuestions = group({ sample: choice(["", ...storages], ""), looks: choice(["", "all"], "") });
 
 const address = Joi.object<{ batch: string }>({ batch: id() });
 

@@ -8,7 +8,7 @@ import { readWatched, watchForm, watchQuestions } from "./watchForms.server";
 import { WatchPage } from "./WatchPage";
 
 export const loader = answer(async ({ params, request }: Route.LoaderArgs) =>
-  openWatch(readWatched(params), readQuestions(watchQuestions, request).sample),
+  openWatch(readWatched(params), readQuestions(watchQuestions, request)),
 );
 
 export const action = answer(async ({ params, request }: Route.ActionArgs) => {

@@ -55,12 +55,20 @@ export function Drift({ what, unit, decimals, ...ask }: DriftProps) {
         <Axes frame={frame} xTicks={xTicks} yTicks={yTicks} name="days" />
         {range !== null && <path className={classes.range} d={range} clipPath={`url(#${clip})`} />}
         {trend !== null && <path className={classes.trend} d={trend} clipPath={`url(#${clip})`} />}
-        {series.map(({ storage, path, marks, end }) => (
+        {series.map(({ storage, path, mark, end }) => (
           <g key={storage} data-storage={storage} className={classes.sample}>
-            <path className={classes.line} d={path} />
-            {marks.map(({ x, y, d }, at) => (
-              <path key={at} className={classes.mark} d={d} transform={`translate(${x} ${y})`} />
-            ))}
+            <defs>
+              <marker id={`${hatch}-${storage}`} markerUnits="userSpaceOnUse" overflow="visible">
+                <path className={classes.mark} d={mark} />
+              </marker>
+            </defs>
+            <path
+              className={classes.line}
+              d={path}
+              markerStart={`url(#${hatch}-${storage})`}
+              markerMid={`url(#${hatch}-${storage})`}
+              markerEnd={`url(#${hatch}-${storage})`}
+            />
             {end !== null && (
               <text className={stair.reading} x={end.x + 9} y={end.y + 4}>
                 {written(end.value, decimals)} {storage}

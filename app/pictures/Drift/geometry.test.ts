@@ -13,7 +13,7 @@ describe("readings of a batch over days", () => {
       { day: 84, value: 5 },
     ];
     const [drawn] = driftGeometry({ series: [{ storage: "room", points }], band: null, trend: null, days }, DRIFT).series;
-    const [first, second, third] = drawn?.marks ?? [];
+    const [first, second, third] = drawn?.points ?? [];
     expect(second!.x - first!.x).toBeGreaterThan(40);
     expect(second!.y).toBeGreaterThan(first!.y);
     expect(third!.x).toBeCloseTo(DRIFT.width - DRIFT.right, 0);
@@ -60,7 +60,7 @@ describe("readings of a batch over days", () => {
           { series: [{ storage: "warm", points }], band: { low: 4, high: 6 }, trend: null, days },
           frame,
         );
-        for (const { x, y } of series.flatMap(({ marks }) => marks)) {
+        for (const { x, y } of series.flatMap(({ points: drawn }) => drawn)) {
           expect(x).toBeGreaterThanOrEqual(frame.left);
           expect(x).toBeLessThanOrEqual(frame.width - frame.right + 0.1);
           expect(y).toBeGreaterThanOrEqual(frame.top);

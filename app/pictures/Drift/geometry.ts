@@ -60,7 +60,8 @@ export function driftGeometry({ series, band, trend, days }: DriftAsk, frame: Pi
         return {
           storage,
           path: path([...of]) ?? "",
-          marks: of.map(({ day, value }) => ({ x: round(x(day)), y: round(within(value)), d: symbol(SYMBOLS[storage], SIZE)() ?? "" })),
+          points: of.map(({ day, value }) => ({ x: round(x(day)), y: round(within(value)) })),
+          mark: symbol(SYMBOLS[storage], SIZE)() ?? "",
           end: last === undefined ? null : { x: round(x(last.day)), y: round(labelY), value: last.value },
         };
       }),

@@ -35,7 +35,7 @@ export function CheckForm({ open, answered: fromServer, outbox }: CheckFormProps
   const [formId, setFormId] = useState(open.newId);
   /** How many looks the page knew of when the server took this one: the next form begins with what it was told of since. */
   const [keptAt, setKeptAt] = useState<number | null>(null);
-  const seen = open.looks.length;
+  const seen = open.count;
   useEffect(() => {
     if (keptAt === null || seen === keptAt) return;
     setKeptAt(null);
