@@ -2,6 +2,7 @@ import sharp from "sharp";
 import { GREEN_ROOM_BATCH } from "./testing/atTheBench";
 import { seriousIn } from "./testing/axe";
 import { filledBatch } from "./testing/filledBatch";
+import { madeBatch } from "./testing/madeBatch";
 import { expect, FAILED_LOAD, scriptsReady, test } from "./testing/test";
 
 /** A jar before a table, a card left of it, as a phone would see it. */
@@ -159,6 +160,56 @@ test("a finished batch is watched: samples aside, a look, a plan that moves, a s
     const stop = page.getByRole("alert").filter({ hasText: "Mould" });
     await expect(stop).toContainText("discard the whole batch");
     await expect(stop).toContainText("1 × Pump bottle, tall");
+    expect(await seriousIn(page)).toEqual([]);
+  });
+});
+
+test("24 testers tell two batches apart, or give them marks", async ({ page }) => {
+  test.setTimeout(120_000);
+  await madeBatch(page, GREEN_ROOM_BATCH, 560);
+  await madeBatch(page, GREEN_ROOM_BATCH, 560);
+  const begin = async (test: string): Promise<void> => {
+    await page.goto("/watch/blind");
+    await scriptsReady(page);
+    await page.getByLabel("One batch").selectOption({ index: 1 });
+    await page.getByLabel("The other").selectOption({ index: 2 });
+    await page.getByLabel("Test", { exact: true }).selectOption(test);
+    await page.getByLabel("Testers").fill("24");
+    await page.getByRole("button", { name: "Draw the cups" }).click();
+    await expect(page.getByRole("heading", { level: 1 })).not.toHaveText("Blind tests");
+    await scriptsReady(page);
+  };
+  /** What is in the cups: for each tester its codes, each with A or B. */
+  const cups = async (): Promise<readonly (readonly (readonly [string, string])[])[]> => {
+    await page.getByText("What is in the cups").click();
+    const rows = await page.locator("details").getByRole("cell").allInnerTexts();
+    return rows.map((row) => [...row.matchAll(/(\d{3}) ([AB])/g)].map(([, code = "", of = ""]) => [code, of] as const));
+  };
+
+  await test.step("13 of 24 triangles come by chance 28 times in 1,000", async () => {
+    await begin("triangle");
+    const all = await cups();
+    expect(all).toHaveLength(24);
+    const odd = (row: (typeof all)[number]) => row.find(([, of]) => row.filter((one) => one[1] === of).length === 1)?.[0] ?? "";
+    const other = (row: (typeof all)[number]) => row.find(([code]) => code !== odd(row))?.[0] ?? "";
+    const answers = all.map((row, at) => `${at + 1} ${at < 13 ? odd(row) : other(row)}`);
+    await page.getByLabel("What they chose, a line each: tester and code").fill(answers.join("\n"));
+    await page.getByRole("button", { name: "Keep the answers" }).click();
+    // The sum from 13 of C(24, k) (1 ⁄ 3)^k (2 ⁄ 3)^(24 − k) is 0.0284.
+    await expect(page.getByRole("status").filter({ hasText: "13 of 24" })).toContainText("2.8 % of the time. They can be told apart.");
+    expect(await seriousIn(page)).toEqual([]);
+  });
+
+  await test.step("marks are compared tester by tester", async () => {
+    await begin("rated");
+    const all = await cups();
+    const marks = all.map((row, at) => `${at + 1} ${row.map(([, of]) => (of === "A" ? 4 : at % 2 === 0 ? 3 : 2)).join(" ")}`);
+    await page.getByLabel("Their marks, a line each: tester and both marks").fill("1 9 2");
+    await page.getByRole("button", { name: "Keep the answers" }).click();
+    await expect(page.getByText(/is no tester and two marks/)).toBeVisible();
+    await page.getByLabel("Their marks, a line each: tester and both marks").fill(marks.join("\n"));
+    await page.getByRole("button", { name: "Keep the answers" }).click();
+    await expect(page.getByRole("status").filter({ hasText: "gets 4.0 ± 0.0" })).toContainText("2.5 ± 0.5, by 24.");
     expect(await seriousIn(page)).toEqual([]);
   });
 });

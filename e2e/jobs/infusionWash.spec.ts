@@ -1,6 +1,7 @@
 import { activeMatter, beginJob, closeBatch, inThisOrder, makeBatch, reasonIfAsked, writeSheet } from "../testing/job";
 import { takeTyped } from "../testing/atTheBench";
 import { expect, scriptsReady, test } from "../testing/test";
+import { lookAt, madeEarlier } from "../testing/watchOver";
 
 test.use({ ownApplication: "jobs" });
 
@@ -102,4 +103,31 @@ sodium chloride 1.2 %`,
   await takeTyped(page);
   await expect(page.getByText("All containers are filled.")).toBeVisible();
   await expect(page.getByRole("region", { name: "Where it went" })).toContainText("1160.0 g of yield");
+
+  // Five weeks on: the warm sample drifts, which its trend told before, and meets its alarm.
+  const id = batch.split("/").at(-1) ?? "";
+  await page.goto(`/watch/${id}`);
+  await scriptsReady(page);
+  await expect(page.getByRole("region", { name: "The plan" })).toContainText("12 weeks, room");
+  await page.getByText("Put more samples aside").click();
+  await page.getByRole("checkbox", { name: "warm, 40 °C" }).check();
+  await page.getByRole("button", { name: "Watch them too" }).click();
+  await expect(page.getByRole("region", { name: "The plan" })).toContainText("12 weeks, warm");
+  await madeEarlier(new URL(page.url()).origin, id, 35);
+  for (const [ago, ph] of [
+    [28, "4.83"],
+    [21, "4.76"],
+    [7, "4.64"],
+  ] as const) {
+    await lookAt(page, id, { sample: "warm", ago, read: { pH: ph } });
+  }
+  await expect(page.getByText(/^warm, 40 °C: it meets the alarm .*\(estimate\)\.$/)).toBeVisible();
+  await expect(page.getByText(/^It keeps about \d+ months? at room temperature/)).toBeVisible();
+  await lookAt(page, id, { sample: "warm", ago: 0, read: { pH: "4.55" } });
+  await expect(page.getByRole("alert")).toContainText("pH has fallen by 0.35");
+  // Its bottles are called back once it smells odd.
+  await page.getByRole("checkbox", { name: "odd smell" }).check();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByRole("alert")).toContainText("4 × Pump bottle, tall");
+  await expect(page.getByRole("alert")).toContainText("discard the whole batch");
 });

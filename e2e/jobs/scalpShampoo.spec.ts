@@ -1,5 +1,6 @@
 import { activeMatter, allText, beginJob, closeBatch, inThisOrder, makeBatch, readPh, writeSheet } from "../testing/job";
-import { expect, test } from "../testing/test";
+import { expect, scriptsReady, test } from "../testing/test";
+import { lookAt, madeEarlier } from "../testing/watchOver";
 
 test.use({ ownApplication: "jobs" });
 
@@ -55,4 +56,18 @@ citric acid 50 % solution 0.2 %`,
     .getByRole("cell");
   await expect(acid.nth(1)).toHaveText("1.00");
   await expect(acid.nth(2)).toHaveText("");
+
+  // What is suspended is watched for what settles.
+  const id = batch.split("/").at(-1) ?? "";
+  await page.goto(`/watch/${id}`);
+  await scriptsReady(page);
+  await page.getByRole("button", { name: "Watch it" }).click();
+  await expect(page.getByRole("heading", { name: "Next day" })).toBeVisible();
+  await madeEarlier(new URL(page.url()).origin, id, 15);
+  await lookAt(page, id, { sample: "room", ago: 14, read: { "settled or floated up": "0" } });
+  await lookAt(page, id, { sample: "room", ago: 8, read: { "settled or floated up": "1" } });
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await lookAt(page, id, { sample: "room", ago: 1, read: { "settled or floated up": "4" } });
+  await expect(page.getByRole("alert")).toContainText("4 mm have settled or floated up");
+  await expect(page.getByRole("img", { name: /^Settled, room: 0\.0 mm on day 1, 4\.0 mm on day 14/ })).toBeVisible();
 });

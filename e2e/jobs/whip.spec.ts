@@ -1,5 +1,5 @@
 import { activeMatter, allText, beginJob, closeBatch, inThisOrder, makeBatch, writeSheet } from "../testing/job";
-import { expect, test } from "../testing/test";
+import { expect, scriptsReady, test } from "../testing/test";
 
 test.use({ ownApplication: "jobs" });
 
@@ -55,4 +55,19 @@ sweet orange oil 0.5 %`,
   expect(allText(met)).toContain("weight before ÷ weight after");
   const record = await closeBatch(page, batch, "291");
   await expect(record).toContainText("37.0 °C");
+
+  // A whip is looked at after hours already, and 100 g of it that fill 250 mL have taken up air.
+  const id = batch.split("/").at(-1) ?? "";
+  await page.goto(`/watch/${id}`);
+  await scriptsReady(page);
+  await page.getByRole("button", { name: "Watch it" }).click();
+  await expect(page.getByRole("heading", { name: "First hours" })).toBeVisible();
+  await page.goto(`/watch/${id}/lather?way=whipped`);
+  await scriptsReady(page);
+  await page.getByLabel("the foam weighs").fill("100");
+  await page.getByLabel("and fills").fill("250");
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByRole("row", { name: /^foam weighs 0\.400 g\/mL/ })).toBeVisible();
+  // 1.03 ÷ 0.4 is 2.575 times its volume.
+  await expect(page.getByRole("row", { name: /^air taken up/ })).toContainText("15");
 });
