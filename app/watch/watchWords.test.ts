@@ -16,7 +16,7 @@ describe("where a trend goes, in words", () => {
     const ageing = { factor: 4, low: 2, high: 8, isMeasured: false };
     const words = shelfLifeWords({ of: "ph", by: "warm", low: 91, likely: 182, high: null, ageing });
     expect(words).toBe(
-      "It keeps about 6 months at room temperature, 3 to 24 or more months (estimate), by the pH of the warm sample, which ages about 4 times faster: a rule of thumb until both samples move.",
+      "It keeps about 6 months at room temperature, 3 to 24 or more months (estimate), by the pH of the warm sample, which ages about 4 times faster: a rule of thumb until both samples move. More looks at the one at room temperature narrow it.",
     );
   });
 });

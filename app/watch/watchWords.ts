@@ -29,11 +29,13 @@ export function shelfLifeWords(life: OpenWatch["shelfLife"]): string {
     return "How long it keeps cannot be told yet: at least three looks on different days that move. A warm sample tells it soonest.";
   const months = (days: number): string => writtenShort(days / 30.4, 0);
   const range = `${months(life.low)} to ${life.high === null ? "24 or more" : months(life.high)} months`;
-  const reading = life.of === "ph" ? "pH" : "thickness";
+  const reading = { ph: "pH", viscosity: "thickness", colour: "colour", sediment: "sediment" }[life.of];
   const { factor, isMeasured } = life.ageing;
   const by =
     life.by === "warm"
       ? `by the ${reading} of the warm sample, which ages about ${writtenShort(factor, 1)} times faster${isMeasured ? " as both samples show" : ": a rule of thumb until both samples move"}`
       : `by the ${reading} at room temperature`;
-  return `It keeps about ${months(life.likely)} months at room temperature, ${range} (estimate), ${by}.`;
+  const narrower =
+    life.by === "room" ? " A warm sample tells it sooner." : isMeasured ? "" : " More looks at the one at room temperature narrow it.";
+  return `It keeps about ${months(life.likely)} months at room temperature, ${range} (estimate), ${by}.${narrower}`;
 }
