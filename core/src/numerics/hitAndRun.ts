@@ -16,14 +16,27 @@ const MOST_BATCHES = 25;
 /** Below this the chains tell the same. */
 const CONVERGED = 1.03;
 
+/** The mean of a polytope as far as it was walked. */
+export interface InteriorProgress extends InteriorEstimate {
+  /** 0 to 1 of the steps that are taken at most. */
+  readonly done: number;
+}
+
 /**
  * Mean of a polytope under the uniform distribution, by hit and run (Smith 1984): by turns from one of its corners
  * to another, so that thin polytopes are crossed as well, and from one variable to another. Four chains go on until
- * Gelman and Rubin's factor (1992) falls below 1.03, 10,000 steps each at most. Deterministic for a seed.
+ * Gelman and Rubin's factor (1992) falls below 1.03, 10,000 steps each at most. Deterministic for a seed. Yields the estimate
+ * after every 400 steps of each chain.
  * @param polytope Its variables have a fixed sum.
  * @param corners Points of the polytope that span it.
+ * @param onPoint Told of every point the chains come by.
  */
-export function interiorMean(polytope: Polytope, corners: readonly Float64Array[], seed: number): InteriorEstimate {
+export function* interiorWalk(
+  polytope: Polytope,
+  corners: readonly Float64Array[],
+  seed: number,
+  onPoint: (point: Float64Array) => void = () => undefined,
+): Generator<InteriorProgress> {
   const size = polytope.lower.length;
   const random = randomFrom(seed);
   const centre = meanOf(corners, size);
@@ -48,13 +61,14 @@ export function interiorMean(polytope: Polytope, corners: readonly Float64Array[
           sum[i]! += value;
           squares[i]! += value * value;
         }
+        onPoint(at);
       }
     }
     samples += BATCH;
     spread = gelmanRubin(chains, samples);
+    const mean = Float64Array.from({ length: size }, (_, i) => chains.reduce((sum, chain) => sum + chain.sum[i]!, 0) / (CHAINS * samples));
+    yield { mean, spread, converged: spread <= CONVERGED, samples: samples * CHAINS, done: (batch + 1) / MOST_BATCHES };
   }
-  const mean = Float64Array.from({ length: size }, (_, i) => chains.reduce((sum, chain) => sum + chain.sum[i]!, 0) / (CHAINS * samples));
-  return { mean, spread, converged: spread <= CONVERGED, samples: samples * CHAINS };
 }
 
 /** From one corner to another, or without corners an exchange between two variables. */

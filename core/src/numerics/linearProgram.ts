@@ -21,6 +21,8 @@ export type Extremes = { readonly found: true; readonly corners: readonly Float6
 export interface LinearSolver {
   /** Least and most of every variable, by two linear programs each. Not found when nothing satisfies all rows. */
   extremes(polytope: Polytope): Extremes;
+  /** Whether anything satisfies all rows. */
+  isPossible(polytope: Polytope): boolean;
 }
 
 const OPTIMAL = 7;
@@ -33,7 +35,14 @@ const OPTIMAL = 7;
 export async function loadLinearSolver(locateFile?: (file: string) => string): Promise<LinearSolver> {
   const { default: load } = await import("highs");
   const highs = await load(locateFile === undefined ? {} : { locateFile });
-  return { extremes: (polytope) => extremesOf(highs, polytope) };
+  return { extremes: (polytope) => extremesOf(highs, polytope), isPossible: (polytope) => isPossible(highs, polytope) };
+}
+
+function isPossible(highs: Highs, polytope: Polytope): boolean {
+  return highs.withModel(modelOf(highs, polytope), (model): boolean => {
+    model.options.set({ output_flag: false });
+    return solved(model);
+  });
 }
 
 function extremesOf(highs: Highs, polytope: Polytope): Extremes {

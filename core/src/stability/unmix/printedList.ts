@@ -12,6 +12,8 @@ export interface PrintedList {
   readonly ingredients: readonly PrintedIngredient[];
   /** Index of the last ingredient at or above 1 %, from 0; after it the order is free. Null: descending throughout. */
   readonly onePercentLineAfter: number | null;
+  /** What stays of it when it is dried, % w/w, and how sure that is; left out where nobody dried it. */
+  readonly dryMatter?: { readonly percent: number; readonly spread: number };
 }
 
 /** Where a bound comes from. */

@@ -5,7 +5,7 @@ import type { Formula } from "../../formula/types.ts";
 import { loadLinearSolver, type LinearSolver } from "../../numerics/linearProgram.ts";
 import { library, sheetOf } from "../../testing/exampleSheet.ts";
 import type { PrintedIngredient } from "./printedList.ts";
-import { unmix } from "./unmix.ts";
+import { unmix, unmixing } from "./unmix.ts";
 import { usualAmounts } from "./usualAmounts.ts";
 
 let solver: LinearSolver;
@@ -182,4 +182,82 @@ describe("true formulas", () => {
     expect(feasible).toBe(true);
     expect(ranges[199]!.max).toBeCloseTo(0.5, 6);
   }, 60_000);
+});
+
+describe("a list step by step", () => {
+  const last = (list: Parameters<typeof unmixing>[0], watch?: readonly number[]) =>
+    [...unmixing(list, library, solver, watch === undefined ? {} : { watch })].at(-1)!;
+
+  it("first tells the ranges with a coarse middle, then settles", () => {
+    const all = [...unmixing({ ingredients: names("Qqqqq One", "Wwwww Two", "Zzzzz Three"), onePercentLineAfter: null }, library, solver)];
+    expect(all[0]).toMatchObject({ done: 0, spread: null, converged: false });
+    expect(all[0]!.ranges.map(({ min, max }) => [min, max])).toEqual(all.at(-1)!.ranges.map(({ min, max }) => [min, max]));
+    expect(all.at(-1)).toMatchObject({ done: 1, converged: true });
+    expect(all.at(-1)!.spread).toBeLessThan(1.03);
+  });
+
+  it("20 % that stay when it is dried are what is not water, and narrow the others", () => {
+    const ingredients = names("Aqua", "Wwwww Two", "Zzzzz Three");
+    const { ranges } = last({ ingredients, onePercentLineAfter: null, dryMatter: { percent: 20, spread: 1 } });
+    expect(ranges[0]!.min).toBeCloseTo(79, 6);
+    expect(ranges[0]!.max).toBeCloseTo(81, 6);
+    expect(ranges[2]!.max).toBeCloseTo(10.5, 6);
+    expect(last({ ingredients, onePercentLineAfter: null }).ranges[0]!.min).toBeLessThan(40);
+  });
+
+  it("tells a sum that is watched with its range, inside what is possible", () => {
+    const { watched, ranges } = last({ ingredients: names("Qqqqq One", "Wwwww Two", "Zzzzz Three"), onePercentLineAfter: null }, [0, 1, 1]);
+    expect(watched!.low).toBeGreaterThanOrEqual(0);
+    expect(watched!.low).toBeLessThan(ranges[1]!.typical + ranges[2]!.typical);
+    expect(watched!.high).toBeLessThanOrEqual(100 - ranges[0]!.min + 1e-6);
+  });
+
+  it.each([
+    [
+      [{ name: "Qqqqq One" }, { name: "Wwwww Two", min: 60 }, { name: "Zzzzz Three", min: 5 }],
+      null,
+      undefined,
+      ["Wwwww Two is at least 60 %"],
+    ],
+    [
+      [
+        { name: "Qqqqq One", max: 40 },
+        { name: "Wwwww Two", min: 3 },
+        { name: "Zzzzz Three", max: 10 },
+      ],
+      null,
+      undefined,
+      ["Qqqqq One is at most 40 %", "Zzzzz Three is at most 10 %"],
+    ],
+    [
+      [{ name: "Qqqqq One", min: 20 }, { name: "Wwwww Two", max: 0.5 }, { name: "Zzzzz Three" }],
+      1,
+      undefined,
+      ["Wwwww Two is at most 0.5 %", "the 1 % line stands after Wwwww Two"],
+    ],
+    [
+      [{ name: "Aqua", min: 90 }, { name: "Wwwww Two", min: 0.5 }, { name: "Zzzzz Three" }],
+      null,
+      { percent: 20, spread: 1 },
+      ["Aqua is at least 90 %", "20 % of it stay when it is dried"],
+    ],
+  ] as const)("%o contradict by as few demands as do", (ingredients, onePercentLineAfter, dryMatter, contradicts) => {
+    const list = { ingredients, onePercentLineAfter, ...(dryMatter === undefined ? {} : { dryMatter }) };
+    expect(last(list)).toMatchObject({ feasible: false, contradicts });
+  });
+
+  it("three demands that only together cannot be are named together, and none that could be spared", () => {
+    const ingredients = [
+      { name: "Qqqqq One", max: 40 },
+      { name: "Wwwww Two", max: 35 },
+      { name: "Zzzzz Three", max: 20 },
+      { name: "Yyyyy Four", min: 0.1 },
+    ];
+    // 40 + 35 + 20 + at most 20 of the last are more than 100; with at most 3 of it they are not.
+    const more = [...ingredients.slice(0, 3), { name: "Yyyyy Four", min: 0.1, max: 3 }];
+    expect(last({ ingredients, onePercentLineAfter: null }).feasible).toBe(true);
+    const { contradicts } = last({ ingredients: more, onePercentLineAfter: null });
+    expect(contradicts).toHaveLength(4);
+    expect(contradicts.join()).not.toContain("at least");
+  });
 });

@@ -1,10 +1,11 @@
 import type { MaterialsBySlug } from "../../library/material.ts";
-import { interiorMean } from "../../numerics/hitAndRun.ts";
+import { interiorWalk } from "../../numerics/hitAndRun.ts";
 import type { LinearSolver, Polytope, PolytopeRow } from "../../numerics/linearProgram.ts";
+import { quantileOfSorted } from "../../numerics/quantiles.ts";
 import { writtenShort } from "../../quantities/written.ts";
 import type { Bounds, PrintedList } from "./printedList.ts";
 import { reconcile, type Conflict } from "./reconcile.ts";
-import { usualAmounts } from "./usualAmounts.ts";
+import { isWaterName, usualAmounts } from "./usualAmounts.ts";
 
 export interface UnmixedRange {
   readonly name: string;
@@ -25,10 +26,33 @@ export interface Unmixed {
 }
 
 const SEED = 20_26;
+/** Of what was walked past, so much lies below and above what is told of a sum, 0 to 1. */
+const OUTSIDE = 0.05;
+/** Every so manieth point counts for it: neighbours are alike. */
+const EVERY = 7;
+
+/** How far a list is read. */
+export interface Unmixing extends Unmixed {
+  /** 0 to 1. */
+  readonly done: number;
+  /** Gelman and Rubin's factor of the four chains; 1 is perfect, null before they began. */
+  readonly spread: number | null;
+  readonly samples: number;
+  /** The sum of what was asked for, nine times of ten; null before the chains began, or where nothing was asked for. */
+  readonly watched: { readonly low: number; readonly high: number } | null;
+  /** The demands that contradict each other, as few as do; empty where none do. */
+  readonly contradicts: readonly string[];
+}
+
+interface UnmixingOptions {
+  readonly seed?: number;
+  /** A weight for each ingredient, of a sum that is wanted, as that of what cleans. */
+  readonly watch?: readonly number[];
+}
 
 /**
- * Percentages behind a printed ingredient list: descending order, the 1 % line, sum 100, what is typed, and usual doses
- * of the names the library knows. Least and most of each by linear programming, a typical value from the inside by
+ * Percentages behind a printed ingredient list: descending order, the 1 % line, sum 100, what is typed, dry matter, and usual
+ * doses of the names the library knows. Least and most of each by linear programming, a typical value from the inside by
  * sampling. Usual doses that contradict the list give way and are named; a list that contradicts itself is explained.
  * Deterministic for a seed.
  */
@@ -38,6 +62,23 @@ export function unmix(
   solver: LinearSolver,
   { seed = SEED }: { readonly seed?: number } = {},
 ): Unmixed {
+  let last: Unmixed | null = null;
+  for (const { ranges, feasible, converged, text } of unmixing(list, library, solver, { seed }))
+    last = { ranges, feasible, converged, text };
+  if (last === null) throw new Error("Reading a list yields at least once");
+  return last;
+}
+
+/**
+ * The same step by step: first the ranges with a coarse middle, that of the corners, then with the middle of more and more
+ * points, until the chains agree.
+ */
+export function* unmixing(
+  list: PrintedList,
+  library: MaterialsBySlug,
+  solver: LinearSolver,
+  { seed = SEED, watch }: UnmixingOptions = {},
+): Generator<Unmixing> {
   const usual = usualAmounts(library);
   const bounds = list.ingredients.map(({ name, min, max }): Bounds => {
     const known = usual(name);
@@ -45,18 +86,121 @@ export function unmix(
     const high = max ?? (known !== null && known.high >= (min ?? 0) ? known.high : 100);
     return { min: low, max: high, minFrom: sourceOf(min, low, 0), maxFrom: sourceOf(max, high, 100) };
   });
+  const nothing = { ranges: [], feasible: false, converged: false, done: 1, spread: null, samples: 0, watched: null };
   const { resolved, givenUp, conflict } = sedimentationBounds(list, bounds);
-  if (conflict !== null) return { ranges: [], feasible: false, converged: false, text: conflictText(conflict) };
+  if (conflict !== null) {
+    const contradicts = smallestContradiction(list, bounds, solver);
+    yield { ...nothing, contradicts, text: conflictText(conflict) };
+    return;
+  }
   const polytope = polytopeOf(list, resolved);
   const extremes = solver.extremes(polytope);
-  if (!extremes.found) throw new Error("A list that can be reconciled has percentages");
-  const { mean, converged } = interiorMean(polytope, extremes.corners, seed);
-  const ranges = list.ingredients.map(({ name }, at): UnmixedRange => {
-    const min = extremes.corners[2 * at]![at]!;
-    const max = extremes.corners[2 * at + 1]![at]!;
-    return { name, min, max, typical: Math.min(max, Math.max(min, mean[at]!)) };
+  if (!extremes.found) {
+    if (list.dryMatter === undefined) throw new Error("A list that can be reconciled has percentages");
+    const contradicts = smallestContradiction(list, bounds, solver);
+    yield { ...nothing, contradicts, text: `No percentages suit this list. Together these cannot be: ${contradicts.join(", and ")}.` };
+    return;
+  }
+  const { corners } = extremes;
+  const rangesAt = (mean: ArrayLike<number>): readonly UnmixedRange[] =>
+    list.ingredients.map(({ name }, at) => {
+      const [min, max] = [corners[2 * at]![at]!, corners[2 * at + 1]![at]!];
+      return { name, min, max, typical: Math.min(max, Math.max(min, mean[at]!)) };
+    });
+  const coarse = rangesAt(list.ingredients.map((_, at) => corners.reduce((sum, corner) => sum + corner[at]!, 0) / corners.length));
+  const found = { feasible: true, contradicts: [] } as const;
+  const first = { ranges: coarse, converged: false, done: 0, spread: null, samples: 0, watched: null };
+  yield { ...found, ...first, text: textOf(list, coarse, givenUp, false) };
+  const sums: number[] = [];
+  let points = 0;
+  const onPoint = (point: Float64Array): void => {
+    points += 1;
+    if (watch !== undefined && points % EVERY === 0) sums.push(watch.reduce((sum, weight, at) => sum + weight * point[at]!, 0));
+  };
+  for (const { mean, converged, done, spread, samples } of interiorWalk(polytope, corners, seed, onPoint)) {
+    const ranges = rangesAt(mean);
+    const sorted = Float64Array.from(sums).sort();
+    const watched = sorted.length === 0 ? null : { low: quantileOfSorted(sorted, OUTSIDE), high: quantileOfSorted(sorted, 1 - OUTSIDE) };
+    yield {
+      ...found,
+      ranges,
+      converged,
+      done: converged ? 1 : done,
+      spread,
+      samples,
+      watched,
+      text: textOf(list, ranges, givenUp, converged),
+    };
+  }
+}
+
+/** Most demands that are tried two by two; a list with more of them is thinned from its end. */
+const MOST_PAIRS = 24;
+
+/**
+ * The fewest demands of the maker that contradict each other and the printed order: one alone, else two, else what is left when
+ * every demand that can be spared is taken away (deletion filter, Chinneck and Dravnieks 1991). Usual doses are no demands.
+ */
+function smallestContradiction(list: PrintedList, bounds: readonly Bounds[], solver: LinearSolver): readonly string[] {
+  const demands = demandsOf(list, bounds);
+  const clash = (kept: readonly Demand[]): boolean =>
+    !solver.isPossible(
+      polytopeOf(
+        listWith(list, kept),
+        boundsWith(bounds, kept),
+        kept.some(({ of }) => of === "line"),
+      ),
+    );
+  const alone = demands.find((demand) => clash([demand]));
+  if (alone !== undefined) return [alone.words];
+  const few = demands.length <= MOST_PAIRS ? demands : [];
+  for (const [at, first] of few.entries()) {
+    const second = few.slice(at + 1).find((other) => clash([first, other]));
+    if (second !== undefined) return [first.words, second.words];
+  }
+  let kept = demands;
+  for (const demand of demands) {
+    const without = kept.filter((one) => one !== demand);
+    if (clash(without)) kept = without;
+  }
+  return kept.map(({ words }) => words);
+}
+
+interface Demand {
+  readonly of: number | "line" | "dry";
+  readonly end: "min" | "max" | null;
+  readonly words: string;
+}
+
+function demandsOf({ ingredients, onePercentLineAfter, dryMatter }: PrintedList, bounds: readonly Bounds[]): readonly Demand[] {
+  const typed = bounds.flatMap(({ min, max, minFrom, maxFrom }, at): readonly Demand[] => {
+    const name = ingredients[at]!.name;
+    return [
+      ...(minFrom === "typed" ? [{ of: at, end: "min", words: `${name} is at least ${writtenShort(min, 3)} %` } as const] : []),
+      ...(maxFrom === "typed" ? [{ of: at, end: "max", words: `${name} is at most ${writtenShort(max, 3)} %` } as const] : []),
+    ];
   });
-  return { ranges, feasible: true, converged, text: textOf(list, ranges, givenUp, converged) };
+  const line = onePercentLineAfter === null ? undefined : ingredients[onePercentLineAfter]?.name;
+  return [
+    ...typed,
+    ...(line === undefined ? [] : [{ of: "line", end: null, words: `the 1 % line stands after ${line}` } as const]),
+    ...(dryMatter === undefined
+      ? []
+      : [{ of: "dry", end: null, words: `${writtenShort(dryMatter.percent, 1)} % of it stay when it is dried` } as const]),
+  ];
+}
+
+function listWith(list: PrintedList, kept: readonly Demand[]): PrintedList {
+  const { dryMatter: _, ...rest } = list;
+  const dry = kept.some(({ of }) => of === "dry") && list.dryMatter !== undefined ? { dryMatter: list.dryMatter } : {};
+  return { ...rest, ...dry };
+}
+
+function boundsWith(bounds: readonly Bounds[], kept: readonly Demand[]): readonly Bounds[] {
+  return bounds.map((bound, at) => {
+    const has = (end: "min" | "max"): boolean => kept.some((demand) => demand.of === at && demand.end === end);
+    return { ...bound, min: has("min") ? bound.min : 0, max: has("max") ? bound.max : 100 };
+  });
 }
 
 function sourceOf(typed: number | undefined, value: number, free: number): Bounds["minFrom"] {
@@ -84,15 +228,21 @@ function sedimentationBounds(
   throw new Error("Bounds ran out before the list was reconciled");
 }
 
-function polytopeOf({ ingredients, onePercentLineAfter }: PrintedList, bounds: readonly Bounds[]): Polytope {
+/** @param isLineHeld Whether what stands before the 1 % line is at least 1 %, and what stands after it at most. */
+function polytopeOf({ ingredients, onePercentLineAfter, dryMatter }: PrintedList, bounds: readonly Bounds[], isLineHeld = true): Polytope {
   const count = ingredients.length;
   const last = onePercentLineAfter ?? count - 1;
   const rows: PolytopeRow[] = [{ indices: ingredients.map((_, at) => at), values: ingredients.map(() => 1), lower: 100, upper: 100 }];
   for (let at = 0; at < last; at += 1) rows.push({ indices: [at, at + 1], values: [1, -1], lower: 0, upper: Infinity });
-  const beforeLine = (at: number): boolean => onePercentLineAfter !== null && at <= last;
+  if (dryMatter !== undefined) {
+    const dry = ingredients.flatMap(({ name }, at) => (isWaterName(name) ? [] : [at]));
+    const { percent, spread } = dryMatter;
+    rows.push({ indices: dry, values: dry.map(() => 1), lower: Math.max(0, percent - spread), upper: Math.min(100, percent + spread) });
+  }
+  const beforeLine = (at: number): boolean => isLineHeld && onePercentLineAfter !== null && at <= last;
   return {
     lower: bounds.map(({ min }, at) => (beforeLine(at) ? Math.max(min, 1) : min)),
-    upper: bounds.map(({ max }, at) => (at > last ? Math.min(max, 1) : max)),
+    upper: bounds.map(({ max }, at) => (isLineHeld && at > last ? Math.min(max, 1) : max)),
     rows,
   };
 }

@@ -8,6 +8,9 @@ export interface UsualAmount extends Span {
   readonly name: string;
 }
 
+/** The name of what dries away. */
+export const isWaterName = (name: string): boolean => ["aqua", "water", "eau", "aqua water", "water aqua"].includes(plainName(name));
+
 /** Shorter names are taken only when they are the same. */
 const SHORTEST_FUZZY = 5;
 
@@ -48,7 +51,8 @@ export function usualAmounts(library: MaterialsBySlug): (printed: string) => Usu
   };
 }
 
-function partsOf(material: Material, library: MaterialsBySlug): readonly { name: string; common?: string; percent: number }[] {
+/** The INCI names a material consists of, % of it; of a blend by its leaves. */
+export function partsOf(material: Material, library: MaterialsBySlug): readonly { name: string; common?: string; percent: number }[] {
   if (material.parts === undefined) return material.inci;
   const sums = new Map<string, number>();
   for (const { material: leaf, fraction } of leavesOf(material, library)) {
