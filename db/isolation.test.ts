@@ -18,6 +18,7 @@ import { labelFromTemplate } from "@tensidrum/core/packaging";
 import * as planningQueries from "./planning/queries.server";
 import * as priceQueries from "./prices/queries.server";
 import * as labelQueries from "./labels/queries.server";
+import * as comparisonQueries from "./comparison/queries.server";
 import * as containerQueries from "./containers/queries.server";
 import * as patchQueries from "./patchTests/queries.server";
 import * as watchQueries from "./watch/queries.server";
@@ -81,6 +82,10 @@ async function possessions() {
     "blind_sheets",
     "check_photos",
     "patch_tests",
+    "products",
+    "product_photos",
+    "round_readings",
+    "suggestions",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -122,6 +127,9 @@ beforeAll(async () => {
   await watchQueries.planChecks(db, workshop.id, batchId, [plannedCheck]);
   await watchQueries.keepCheck(db, workshop.id, look, { picture: Buffer.from("x"), width: 1, height: 1 });
   await patchQueries.beginPatchTest(db, workshop.id, patchTest);
+  await comparisonQueries.saveProduct(db, workshop.id, product, { picture: Buffer.from("x"), width: 1, height: 1 });
+  await comparisonQueries.saveRoundReadings(db, workshop.id, { versionId: finalVersionId, ph: 5 });
+  await comparisonQueries.keepSuggestion(db, workshop.id, suggestion);
   await watchQueries.keepLather(db, workshop.id, lather);
   await batchWrites.beginBatch(db, workshop.id, batch(blindTest.secondBatchId, "GR-2"), []);
   await watchQueries.beginBlindTest(db, workshop.id, blindTest);
@@ -172,6 +180,15 @@ const look: watchQueries.NewCheck = {
   ...{ id: crypto.randomUUID(), batchId, storage: "room", plannedId: plannedCheck.id, lookedAt: new Date(), ph: 5, viscosity: null },
   ...{ said: "", clarity: "clear", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },
   ...{ labL: 80, labA: 1, labB: 20, hazePercent: null },
+};
+const product: comparisonQueries.NewProduct = {
+  id: crypto.randomUUID(),
+  name: "The one the guests like",
+  known: { pins: {}, onePercentAfter: null },
+};
+const suggestion: comparisonQueries.NewSuggestion = {
+  ...{ versionId: draftId, fromVersionId: finalVersionId, material: "glycerin", fromPercent: 2, toPercent: 3 },
+  ...{ source: "own", expected: [], sentence: "glycerin 2 to 3" },
 };
 const patchTest: patchQueries.NewPatchTest = { id: crypto.randomUUID(), batchId, tester: 1, putOnAt: new Date() };
 const blindTest: watchQueries.NewBlindTest = {
@@ -355,6 +372,18 @@ const asked: Record<string, () => Promise<unknown>> = {
       ? "judged"
       : undefined,
   listPatchTests: async () => patchQueries.listPatchTests(db, stranger.id, batchId),
+  listProducts: async () => comparisonQueries.listProducts(db, stranger.id),
+  findProduct: async () => comparisonQueries.findProduct(db, stranger.id, product.id),
+  findProductPhoto: async () => comparisonQueries.findProductPhoto(db, stranger.id, product.id),
+  saveProduct: async () => {
+    await comparisonQueries.saveProduct(db, stranger.id, { ...product, name: "Taken" }, { picture: Buffer.from("y"), width: 1, height: 1 });
+    return [];
+  },
+  deleteProduct: async () => ((await comparisonQueries.deleteProduct(db, stranger.id, product.id)) ? ["another's product"] : []),
+  listRoundReadings: async () => comparisonQueries.listRoundReadings(db, stranger.id, [finalVersionId]),
+  saveRoundReadings: async () => refused(comparisonQueries.saveRoundReadings(db, stranger.id, { versionId: draftId, ph: 9 })),
+  keepSuggestion: async () => refused(comparisonQueries.keepSuggestion(db, stranger.id, { ...suggestion, versionId: finalVersionId })),
+  listSuggestions: async () => comparisonQueries.listSuggestions(db, stranger.id, 10),
   listLather: async () => watchQueries.listLather(db, stranger.id, batchId),
   changePlannedCheck: async () => watchQueries.changePlannedCheck(db, stranger.id, plannedCheck.id, { dueOn: "2027-02-02" }),
   listOffers: async () => priceQueries.listOffers(db, stranger.id, null),

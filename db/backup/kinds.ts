@@ -12,6 +12,7 @@ import { plannedBatches } from "../planning/schema";
 import { offers, priceWishes } from "../prices/schema";
 import { saltSamples } from "../saltSamples/schema";
 import { scales } from "../scales/schema";
+import { productPhotos, products, roundReadings, suggestions } from "../comparison/schema";
 import { blindSheets, blindTests, checkPhotos, checks, latherTests, patchTests, plannedChecks } from "../watch/schema";
 import { scentCounts, scentRounds, scents } from "../scents/schema";
 
@@ -79,6 +80,10 @@ export const backupKinds: readonly BackupKind[] = [
   kind(acknowledgements),
   kind(priceWishes),
   kind(labels),
+  kind(products, "name"),
+  kind(productPhotos),
+  kind(roundReadings),
+  kind(suggestions),
   kind(batches, "code"),
   kind(batchLots),
   kind(batchContainers),

@@ -26,6 +26,7 @@ const RULES: readonly BodyRule[] = [
   { path: /^\/bench\/[^/]+\/entries$/, mostBytes: MB, types: ["application/json"] },
   { path: /^\/bench\/[^/]+\/photos$/, mostBytes: 12 * MB, types: ["multipart/form-data"] },
   { path: /^\/watch\/[^/]+(?:\/looks)?$/, mostBytes: 12 * MB, types: FORM_TYPES },
+  { path: /^\/compare\/products\/[^/]+$/, mostBytes: 12 * MB, types: FORM_TYPES },
   { path: /^\/(?:import|shelf\/import)$/, mostBytes: 12 * MB, types: FORM_TYPES },
   { path: /^\/sheet\/[^/]+\/\d+\/steps\/keep$/, mostBytes: 256 * KB, types: ["application/json"] },
   { path: /^\/recipe$/, mostBytes: MB, types: FORM_TYPES },

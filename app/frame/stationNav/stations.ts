@@ -1,4 +1,4 @@
-export type StationSlug = "shelf" | "sheet" | "bench" | "fill" | "watch";
+export type StationSlug = "shelf" | "sheet" | "bench" | "fill" | "watch" | "compare";
 
 export interface Station {
   readonly station: StationSlug;
@@ -20,6 +20,7 @@ const stations: readonly { readonly station: StationSlug; readonly name: string 
   { station: "bench", name: "Bench" },
   { station: "fill", name: "Fill" },
   { station: "watch", name: "Watch" },
+  { station: "compare", name: "Compare" },
 ];
 
 /** What stands at a station. */
@@ -32,6 +33,7 @@ export interface OpenStation {
 const CUPBOARD: OpenStation = { to: "/shelf", state: "your cupboard", isAlarm: false };
 const FILL: OpenStation = { to: "/fill", state: "your containers", isAlarm: false };
 const WATCH: OpenStation = { to: "/watch", state: "your samples", isAlarm: false };
+const COMPARE: OpenStation = { to: "/compare", state: "your rounds", isAlarm: false };
 /** What the bench says as long as nothing is being made. */
 export const BENCH: OpenStation = { to: "/bench", state: "your batches", isAlarm: false };
 
@@ -43,9 +45,10 @@ export function stationsSeenFrom(
   bench: OpenStation = BENCH,
   fill: OpenStation = FILL,
   watch: OpenStation = WATCH,
+  compare: OpenStation = COMPARE,
 ): readonly Station[] {
   const hereIndex = stations.findIndex(({ station }) => station === here);
-  const open: Readonly<Record<StationSlug, OpenStation>> = { shelf, sheet, bench, fill, watch };
+  const open: Readonly<Record<StationSlug, OpenStation>> = { shelf, sheet, bench, fill, watch, compare };
   return stations.map(({ station, name }, index) => ({
     station,
     name,
@@ -79,4 +82,10 @@ export function fillStations(state: string): readonly Station[] {
 export function watchStations(state: string, isAlarm = false): readonly Station[] {
   const sheet = { to: "/", state: "your formulas", isAlarm: false };
   return stationsSeenFrom("watch", sheet, undefined, undefined, undefined, { to: "/watch", state, isAlarm });
+}
+
+/** The stations as seen from where rounds are compared, with the state of its own. */
+export function compareStations(state: string): readonly Station[] {
+  const sheet = { to: "/", state: "your formulas", isAlarm: false };
+  return stationsSeenFrom("compare", sheet, undefined, undefined, undefined, undefined, { to: "/compare", state, isAlarm: false });
 }

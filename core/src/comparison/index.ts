@@ -1,3 +1,4 @@
+export { modelEffects } from "./modelEffect.ts";
 export { measuredKinds, nearTo, noticedBeside } from "./measured.ts";
 export type { MeasuredKind, Measurements, Near } from "./measured.ts";
 export { cameTrue, nextChanges } from "./nextRound.ts";

@@ -186,10 +186,10 @@ describe("true formulas", () => {
 
 describe("a list step by step", () => {
   const last = (list: Parameters<typeof unmixing>[0], watch?: readonly number[]) =>
-    [...unmixing(list, library, solver, watch === undefined ? {} : { watch })].at(-1)!;
+    [...unmixing(list, usualAmounts(library), solver, watch === undefined ? {} : { watch })].at(-1)!;
 
   it("first tells the ranges with a coarse middle, then settles", () => {
-    const all = [...unmixing({ ingredients: names("Qqqqq One", "Wwwww Two", "Zzzzz Three"), onePercentLineAfter: null }, library, solver)];
+    const all = [...unmixing({ ingredients: names("Qqqqq One", "Wwwww Two", "Zzzzz Three"), onePercentLineAfter: null }, usualAmounts(library), solver)];
     expect(all[0]).toMatchObject({ done: 0, spread: null, converged: false });
     expect(all[0]!.ranges.map(({ min, max }) => [min, max])).toEqual(all.at(-1)!.ranges.map(({ min, max }) => [min, max]));
     expect(all.at(-1)).toMatchObject({ done: 1, converged: true });

@@ -1,4 +1,4 @@
-import type { MaterialsBySlug } from "../../library/material.ts";
+import type { MaterialsBySlug, Span } from "../../library/material.ts";
 import { interiorWalk } from "../../numerics/hitAndRun.ts";
 import type { LinearSolver, Polytope, PolytopeRow } from "../../numerics/linearProgram.ts";
 import { quantileOfSorted } from "../../numerics/quantiles.ts";
@@ -63,7 +63,7 @@ export function unmix(
   { seed = SEED }: { readonly seed?: number } = {},
 ): Unmixed {
   let last: Unmixed | null = null;
-  for (const { ranges, feasible, converged, text } of unmixing(list, library, solver, { seed }))
+  for (const { ranges, feasible, converged, text } of unmixing(list, usualAmounts(library), solver, { seed }))
     last = { ranges, feasible, converged, text };
   if (last === null) throw new Error("Reading a list yields at least once");
   return last;
@@ -72,14 +72,14 @@ export function unmix(
 /**
  * The same step by step: first the ranges with a coarse middle, that of the corners, then with the middle of more and more
  * points, until the chains agree.
+ * @param usual Usual amount of a name; null where nobody knows it.
  */
 export function* unmixing(
   list: PrintedList,
-  library: MaterialsBySlug,
+  usual: (name: string) => Span | null,
   solver: LinearSolver,
   { seed = SEED, watch }: UnmixingOptions = {},
 ): Generator<Unmixing> {
-  const usual = usualAmounts(library);
   const bounds = list.ingredients.map(({ name, min, max }): Bounds => {
     const known = usual(name);
     const low = min ?? (known !== null && known.low <= (max ?? 100) ? known.low : 0);

@@ -1,0 +1,259 @@
+import { assess, coreVersion } from "@tensidrum/core/assessment";
+import { cameTrue, modelEffects, nearTo, nextChanges, type Measurements, type NextChange } from "@tensidrum/core/comparison";
+import { draftPhase, formulaOfDraft, shownFormulaName } from "@tensidrum/core/formula";
+import { nameOfSlug } from "@tensidrum/core/library";
+import { Refusal } from "@tensidrum/core/quantities";
+import { listClosedBatchesOf } from "../../../db/batches/queries.server";
+import { keepSuggestion, listProducts, listRoundReadings, listSuggestions, saveRoundReadings } from "../../../db/comparison/queries.server";
+import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
+import { findVersion, listLineLots, listLines, listPhases, listVersions } from "../../../db/formulas/queries.server";
+import { insertDraftFrom, saveDraft } from "../../../db/formulas/writes.server";
+import { standingLots } from "../../../db/inventory/queries.server";
+import { materialsBySlug } from "../../../db/materials/queries.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
+import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
+import { readReadings, measurementsOf } from "../readings/readReadings";
+import { typedReadings } from "../readings/readingForm.server";
+import { changedWords, didWords, suggestionWords } from "../roundWords";
+import { sideView } from "../side/sideView";
+import { versionSubject, type Subject } from "../subjects.server";
+import type { TypedRounds } from "./roundsForms.server";
+
+/** Rounds that stand in the line, the newest. */
+const MOST = 30;
+const MOST_SUGGESTIONS = 50;
+const MOST_BATCHES = 60;
+
+const nothingHere = () => new Refusal("not-found", "This formula is not here.", "Go to Compare and look for it there.");
+
+async function roundsOf(formulaId: string) {
+  const [db, makerId] = [database(), currentMakerId()];
+  const versions = (await listVersions(db, makerId, formulaId)).slice(0, MOST).toReversed();
+  const newest = versions.at(-1);
+  if (newest === undefined) throw nothingHere();
+  const [lots, products, found] = await Promise.all([
+    standingLots(db, makerId),
+    listProducts(db, makerId),
+    findVersion(db, makerId, { formulaId, number: newest.number }),
+  ]);
+  const subjects = await Promise.all(versions.map(({ number }) => versionSubject(formulaId, number, lots)));
+  const closeTo = found?.aim.closeTo.trim().toLowerCase() ?? "";
+  const product = products.find(({ name }) => name.trim().toLowerCase() === closeTo);
+  return {
+    name: shownFormulaName(found?.formulaName ?? ""),
+    closeTo: found?.aim.closeTo ?? "",
+    rounds: versions.map((version, at) => ({ version, subject: subjects[at] as Subject })),
+    product: product === undefined ? null : { id: product.id, name: product.name, measured: measurementsOf(product) },
+  };
+}
+
+type Rounds = Awaited<ReturnType<typeof roundsOf>>;
+
+/** What one change would bring the last measured round nearest; none where nothing is to come close to. */
+function nextOf({ rounds, product }: Rounds): { readonly from: Rounds["rounds"][number]; readonly changes: readonly NextChange[] } | null {
+  const measured = rounds.filter(({ subject }) => Object.keys(subject.measured).length > 0);
+  const last = measured.at(-1);
+  if (product === null || last?.subject.formula == null) return null;
+  const { formula, materials } = last.subject;
+  const changes = nextChanges(
+    measured.map(({ subject }) => subject),
+    product.measured,
+    {
+      doses: (slug) => materials.get(slug)?.use ?? null,
+      model: modelEffects(formula, materials, last.subject.measured),
+    },
+  );
+  return { from: last, changes };
+}
+
+/** All versions of a formula from first to last, with what each changed and did, what was learned, and what to try next. */
+export async function openRounds(formulaId: string) {
+  const [db, makerId] = [database(), currentMakerId()];
+  const [all, taken, batches] = await Promise.all([
+    roundsOf(formulaId),
+    listSuggestions(db, makerId, MOST_SUGGESTIONS),
+    listClosedBatchesOf(db, makerId, formulaId, { most: MOST_BATCHES }),
+  ]);
+  const { rounds, product } = all;
+  const typed = new Map(
+    (
+      await listRoundReadings(
+        db,
+        makerId,
+        rounds.map(({ version }) => version.id),
+      )
+    ).map((row) => [row.versionId, row]),
+  );
+  const nameOf = (slug: string): string => {
+    const holder = rounds.find(({ subject }) => subject.materials.has(slug));
+    return holder === undefined ? slug : nameOfSlug(slug, holder.subject.materials);
+  };
+  const next = nextOf(all);
+  const hits = taken.filter((one) => one.formulaId === formulaId).map((one) => hitOf(one, rounds));
+  const { together } = sideView(
+    rounds.map(({ subject }) => ({ ...subject, isProduct: false })),
+    nameOf,
+  );
+  return {
+    formulaId,
+    name: all.name,
+    closeTo: all.closeTo,
+    product: product === null ? null : { id: product.id, name: product.name },
+    rounds: rounds.map(({ version, subject }, at) => {
+      const parent = rounds.find((one) => one.version.id === version.parentId);
+      const before = parent ?? rounds[at - 1];
+      const near = product === null ? [] : nearTo(subject.measured, product.measured);
+      return {
+        ...{ id: version.id, number: version.number, note: version.note, isDraft: version.state === "draft", when: subject.when },
+        /** Where it came from, when that is not the one before. */
+        from: parent !== undefined && parent !== rounds[at - 1] ? parent.version.number : null,
+        changed: before === undefined ? "The first round." : changedWords(movesOf(before.subject, subject, nameOf)),
+        did:
+          before === undefined
+            ? ""
+            : didWords(
+                { measured: before.subject.measured, irritation: before.subject.fromLines.irritation },
+                { measured: subject.measured, irritation: subject.fromLines.irritation },
+              ),
+        near: near.length === 0 ? null : { near: near.filter(({ isNear }) => isNear).length, of: near.length },
+        learned: typed.get(version.id)?.learned ?? "",
+        readings: typedReadings(typed.get(version.id)),
+        batches: batches.filter(({ number }) => number === version.number).map(({ id, code }) => ({ id, code })),
+        suggestion: taken.find(({ versionId }) => versionId === version.id)?.sentence ?? null,
+      };
+    }),
+    together: together.slice(0, 3),
+    next:
+      next === null
+        ? null
+        : {
+            from: next.from.version.number,
+            canTake: next.from.version.state === "final",
+            changes: next.changes.map((change) => ({
+              ...{ material: change.material, to: change.to, source: change.source },
+              words: suggestionWords({ ...change, name: nameOf(change.material) }),
+            })),
+          },
+    hits,
+    counted: {
+      right: hits.filter(({ cameTrue: is }) => is === true).length,
+      wrong: hits.filter(({ cameTrue: is }) => is === false).length,
+    },
+  };
+}
+
+export type OpenRounds = Awaited<ReturnType<typeof openRounds>>;
+
+type Taken = Awaited<ReturnType<typeof listSuggestions>>[number];
+
+/** Whether a suggestion that was taken came true; null while nobody measured it. */
+function hitOf({ versionId, fromVersionId, number, sentence, source, expected }: Taken, rounds: Rounds["rounds"]) {
+  const measured = (id: string): Measurements => rounds.find(({ version }) => version.id === id)?.subject.measured ?? {};
+  const [first] = expected;
+  return { number, sentence, source, cameTrue: first === undefined ? null : cameTrue(first, measured(fromVersionId), measured(versionId)) };
+}
+
+function movesOf(before: Subject, now: Subject, nameOf: (slug: string) => string) {
+  const slugs = [...new Set([...before.lines.keys(), ...now.lines.keys()])];
+  return slugs.flatMap((slug) => {
+    const [from, to] = [before.lines.get(slug) ?? 0, now.lines.get(slug) ?? 0];
+    return Math.abs(to - from) > 0.005 ? [{ name: nameOf(slug), from, to }] : [];
+  });
+}
+
+/** Keeps what was measured of a round, or takes a suggested change into a new draft. Answers what is wrong, or the draft. */
+export async function changeRounds(
+  formulaId: string,
+  typed: TypedRounds,
+): Promise<{ readonly problems: readonly FieldProblem[] } | { readonly draft: number | null }> {
+  const [db, makerId] = [database(), currentMakerId()];
+  if (typed.intent === "take") return take(formulaId, typed);
+  const version = (await listVersions(db, makerId, formulaId)).find(({ id }) => id === typed.version);
+  if (version === undefined) throw nothingHere();
+  const { read, problems } = readReadings(typed);
+  if (problems.length > 0) return { problems };
+  await saveRoundReadings(db, makerId, { versionId: version.id, ...read, learned: typed.learned });
+  return { draft: null };
+}
+
+async function take(formulaId: string, { material, to }: TypedRounds) {
+  const [db, makerId] = [database(), currentMakerId()];
+  const all = await roundsOf(formulaId);
+  const next = nextOf(all);
+  const change = next?.changes.find((one) => one.material === material && String(one.to) === to);
+  if (next === null || change === undefined)
+    return { problems: wholeProblem("This change is not suggested any more. Look at the list again.") };
+  if (next.from.version.state !== "final") return { problems: wholeProblem("Finalise the version it begins from first.") };
+  const open = all.rounds.find(({ version }) => version.state === "draft");
+  if (open !== undefined) return { problems: wholeProblem(`The draft v${open.version.number} is open. Finalise it or delete it first.`) };
+  const sentence = suggestionWords({ ...change, name: nameOfSlug(change.material, next.from.subject.materials) }).slice(0, 500);
+  const versionId = crypto.randomUUID();
+  const number = await db.transaction(async (tx) => {
+    const made = await insertDraftFrom(tx, makerId, { parentId: next.from.version.id, versionId }, sentence);
+    if (made === undefined) return undefined;
+    await keepSuggestion(tx, makerId, {
+      ...{ versionId, fromVersionId: next.from.version.id, material: change.material, sentence, source: change.source },
+      ...{ fromPercent: change.from, toPercent: change.to, expected: change.expected },
+    });
+    return made;
+  });
+  if (number === undefined) throw nothingHere();
+  await withPercent(formulaId, { versionId, number }, change);
+  return { draft: number };
+}
+
+/** Gives one line of a draft another share; a material that is not in it comes in with a line of its own. */
+async function withPercent(
+  formulaId: string,
+  draft: { readonly versionId: string; readonly number: number },
+  change: NextChange,
+): Promise<void> {
+  const [db, makerId] = [database(), currentMakerId()];
+  const [found, phases, lines, lots, { formula, materials }, [material]] = await Promise.all([
+    findVersion(db, makerId, { formulaId, number: draft.number }),
+    listPhases(db, makerId, draft.versionId),
+    listLines(db, makerId, draft.versionId),
+    listLineLots(db, makerId, draft.versionId),
+    formulaOfVersion(db, makerId, { formulaId, number: draft.number }),
+    materialsBySlug(db, makerId, [change.material]),
+  ]);
+  if (found === undefined || material === undefined) throw nothingHere();
+  const changed = lines.find(({ facts, takesTheRest }) => facts.slug === change.material && !takesTheRest);
+  const rows = [
+    ...lines.map(({ facts: _, ...line }) => ({ ...line, percent: line.id === changed?.id ? change.to : line.percent })),
+    ...(changed !== undefined
+      ? []
+      : [
+          {
+            ...{ id: crypto.randomUUID(), phaseLetter: lines.at(-1)?.phaseLetter ?? "A", materialId: material.id, percent: change.to },
+            ...{ takesTheRest: false, assayPercent: null },
+          },
+        ]),
+  ];
+  const slugOf = new Map([
+    ...lines.map(({ materialId, facts }) => [materialId, facts.slug] as const),
+    [material.id, change.material] as const,
+  ]);
+  const library = new Map([...materials, [change.material, material.facts] as const]);
+  const { version, aim } = found;
+  const whole = formulaOfDraft({
+    ...{ name: formula.name, profile: formula.profile, batchGrams: formula.batchGrams, scales: [], aim, method: version.method },
+    phases: phases.map(draftPhase),
+    lines: rows.map((row) => ({ ...row, phase: row.phaseLetter, material: slugOf.get(row.materialId) ?? "" })),
+  });
+  await saveDraft(
+    db,
+    makerId,
+    { versionId: draft.versionId, revision: version.revision },
+    {
+      ...{ name: found.formulaName, profile: version.profile, batchGrams: version.batchGrams, aim, method: version.method, coreVersion },
+      measured: { ph: null, densityGramsPerMl: null },
+      phases,
+      lines: rows.map((row) => ({
+        ...row,
+        lots: lots.filter(({ lineId }) => lineId === row.id).map(({ lotId, grams }) => ({ lotId, grams })),
+      })),
+      assessment: assess(whole, library),
+    },
+  );
+}
