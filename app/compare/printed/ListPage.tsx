@@ -54,12 +54,14 @@ export function ListPage({ open, answered }: ListPageProps) {
 }
 
 function Read({ open }: Pick<ListPageProps, "open">) {
-  const { names, known, dryMatterPercent } = open;
+  const { names, known, dryMatterPercent, profiles } = open;
   const [knows, setKnows] = useState<KnownList>({
     pins: Object.fromEntries(Object.entries(known.pins).map(([at, percent]) => [Number(at), String(percent)])),
     after: known.onePercentAfter,
     dryMatter: dryMatterPercent === null ? "" : String(dryMatterPercent),
+    active: profiles[0]?.activePercent ?? null,
   });
+  const [profile, setProfile] = useState(profiles[0]?.slug ?? "everyday-shampoo");
   const list = useMemo(() => listOf(names, knows), [names, knows]);
   const usual = useMemo(() => Object.fromEntries(names.flatMap((one) => (one.usual === null ? [] : [[one.name, one.usual]]))), [names]);
   const watch = useMemo(() => names.filter(({ mayContain }) => !mayContain).map(({ isCleanser }) => (isCleanser ? 1 : 0)), [names]);
@@ -74,9 +76,9 @@ function Read({ open }: Pick<ListPageProps, "open">) {
         {state !== null && !state.feasible && (
           <Stack gap={4} role="alert" mb="md" pl="md" style={{ borderLeft: "4px solid var(--signal)" }}>
             <Text m={0} fw={650}>
-              {state.contradicts.length > 0 ? `This contradicts itself: ${state.contradicts.join("; ")}.` : state.text}
+              {contradictionWords(state.contradicts) ?? state.text}
             </Text>
-            <Text m={0}>Take one of them back, or move the 1 % line.</Text>
+            <Text m={0}>Take one of them back, move the 1 % line, or say that it is something else.</Text>
           </Stack>
         )}
         <DataTable isRuled>
@@ -105,24 +107,9 @@ function Read({ open }: Pick<ListPageProps, "open">) {
                     {one.charge !== null && <ChargeDot charge={one.charge} />} {one.name}
                     {one.recognised !== null && <small> read as {one.recognised}</small>}
                     {one.usual === null && <small> not in the library, anything is possible</small>}
-                    {place < certain.length - 1 && (
-                      <Text component="small" display="block">
-                        {knows.after === place ? (
-                          <>
-                            <strong>at or under 1 % from here</strong>{" "}
-                            <UnstyledButton className={quiet.quiet} onClick={() => setKnows({ ...knows, after: null })}>
-                              take it back
-                            </UnstyledButton>
-                          </>
-                        ) : (
-                          <UnstyledButton
-                            className={quiet.quiet}
-                            onClick={() => setKnows({ ...knows, after: place })}
-                            aria-label={`1 % line after ${one.name}`}
-                          >
-                            1 % line here
-                          </UnstyledButton>
-                        )}
+                    {knows.after === place && place < certain.length - 1 && (
+                      <Text component="small" display="block" c="var(--water)" fw={650}>
+                        at or under 1 % from here
                       </Text>
                     )}
                   </th>
@@ -172,6 +159,31 @@ function Read({ open }: Pick<ListPageProps, "open">) {
       <Grid.Col span={{ base: 12, md: 3 }}>
         <Stack gap="md">
           <Settled state={state} isBusy={isBusy} cancel={cancel} />
+          <NativeSelect
+            label="it is"
+            value={knows.active === null ? "" : profile}
+            onChange={(event) => {
+              const slug = event.currentTarget.value;
+              const found = profiles.find((one) => one.slug === slug);
+              if (found !== undefined) setProfile(found.slug);
+              setKnows({ ...knows, active: found?.activePercent ?? null });
+            }}
+            description={
+              knows.active === null
+                ? "any active matter is possible"
+                : `so its active matter is taken as ${writtenShort(knows.active.low, 1)} to ${writtenShort(knows.active.high, 1)} %`
+            }
+            data={[...profiles.map(({ slug, name }) => ({ value: slug, label: name })), { value: "", label: "anything" }]}
+          />
+          <NativeSelect
+            label="at or under 1 % after"
+            value={knows.after === null ? "" : String(knows.after)}
+            onChange={(event) => setKnows({ ...knows, after: event.currentTarget.value === "" ? null : Number(event.currentTarget.value) })}
+            data={[
+              { value: "", label: "not known" },
+              ...certain.slice(0, -1).map((one, place) => ({ value: String(place), label: one.name })),
+            ]}
+          />
           <NumberField
             label="stays when it is dried"
             unit="%"
@@ -179,11 +191,18 @@ function Read({ open }: Pick<ListPageProps, "open">) {
             onChange={(event) => setKnows({ ...knows, dryMatter: event.currentTarget.value })}
             description="2 g in a warm oven narrow all of them"
           />
-          <Send open={open} knows={knows} state={state} />
+          <Send open={open} knows={knows} state={state} profile={profile} />
         </Stack>
       </Grid.Col>
     </Grid>
   );
+}
+
+/** Demands that exclude each other; null where they are not known. */
+function contradictionWords(demands: readonly string[]): string | null {
+  const [first, ...others] = demands;
+  if (first === undefined) return null;
+  return others.length === 0 ? `${first}: that does not suit the printed order.` : `These exclude each other: ${demands.join("; ")}.`;
 }
 
 /** How far it is read, and what cleans in it. */
@@ -229,13 +248,15 @@ function Send({
   open,
   knows,
   state,
+  profile,
 }: {
   readonly open: OpenList;
   readonly knows: KnownList;
   readonly state: ReturnType<typeof useUnmix>["state"];
+  readonly profile: string;
 }) {
   const isBusy = useNavigation().state !== "idle";
-  const { names, profiles } = open;
+  const { names } = open;
   let place = -1;
   const percents = names.map(({ mayContain }) => {
     if (mayContain) return "0";
@@ -252,7 +273,7 @@ function Send({
           </span>
         ))}
         <input type="hidden" name="after" value={knows.after ?? ""} />
-        <NativeSelect name="profile" label="as" data={profiles.map(({ slug, name }) => ({ value: slug, label: name }))} />
+        <input type="hidden" name="profile" value={profile} />
         <Button type="submit" name="intent" value="send" h={44} loading={isBusy} disabled={state?.feasible !== true}>
           Send to a new sheet
         </Button>

@@ -3,7 +3,7 @@ import { formulaOfDraft, noAim, nothingMeasured, profiles } from "@tensidrum/cor
 import type { Material } from "@tensidrum/core/library";
 import { nameOfSlug } from "@tensidrum/core/library";
 import { Refusal } from "@tensidrum/core/quantities";
-import { printedLines, printedNames } from "@tensidrum/core/recipe";
+import { broughtWater, printedLines, printedNames } from "@tensidrum/core/recipe";
 import { usualAmounts } from "@tensidrum/core/stability";
 import { findProduct, saveProduct } from "../../../db/comparison/queries.server";
 import { insertFormula } from "../../../db/formulas/writes.server";
@@ -29,10 +29,16 @@ export async function openList(productId: string) {
   const library = new Map(stored.map(({ facts }) => [facts.slug, facts]));
   const usual = usualAmounts(library);
   const names = product.printed.trim() === "" ? [] : printedNames(product.printed);
+  const slugs = new Set((await standingLots(database(), currentMakerId())).map(({ material }) => material));
+  const water = broughtWater(
+    names.map(({ name }) => name),
+    [...library.values()],
+    slugs,
+  );
   const chosen = printedLines(
     names.map(({ name }) => ({ name, percent: 1 })),
     [...library.values()],
-    new Set(),
+    slugs,
   );
   return {
     id: productId,
@@ -49,9 +55,10 @@ export async function openList(productId: string) {
         usual: amount === null ? null : { low: amount.low, high: amount.high },
         charge: material?.role === "surfactant" ? material.charge : null,
         isCleanser: material?.role === "surfactant",
+        broughtWater: water[at] ?? 0,
       };
     }),
-    profiles: profiles.map(({ slug, name }) => ({ slug, name })),
+    profiles: profiles.map(({ slug, name, activePercent }) => ({ slug, name, activePercent })),
   };
 }
 

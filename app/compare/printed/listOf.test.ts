@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { listOf, pinOf } from "./listOf";
 
 const name = (of: string, changes: object = {}) => ({
-  ...{ name: of, printedPercent: null, mayContain: false, recognised: null, usual: null, charge: null, isCleanser: false },
+  ...{ name: of, printedPercent: null, mayContain: false, recognised: null, usual: null, charge: null, isCleanser: false, broughtWater: 0 },
   ...changes,
 });
 
@@ -10,7 +10,7 @@ describe("what is known of a printed list", () => {
   const names = [name("Aqua"), name("Glycerin"), name("Panthenol", { printedPercent: 0.5 }), name("CI 77891", { mayContain: true })];
 
   it("pins a name to what was typed, else to what is printed; what may be in it is left out", () => {
-    const { ingredients, onePercentLineAfter } = listOf(names, { pins: { 1: "4 %" }, after: 1, dryMatter: "" });
+    const { ingredients, onePercentLineAfter } = listOf(names, { pins: { 1: "4 %" }, after: 1, dryMatter: "", active: null });
     expect(ingredients.map((one) => one.name)).toEqual(["Aqua", "Glycerin", "Panthenol"]);
     expect(ingredients[1]!.min).toBeCloseTo(3.98, 9);
     expect(ingredients[1]!.max).toBeCloseTo(4.02, 9);
@@ -19,9 +19,19 @@ describe("what is known of a printed list", () => {
   });
 
   it("a line after the last name is none, and dry matter comes with how sure it is", () => {
-    const list = listOf(names, { pins: {}, after: 2, dryMatter: "18,5" });
+    const list = listOf(names, { pins: {}, after: 2, dryMatter: "18,5", active: null });
     expect(list.onePercentLineAfter).toBeNull();
     expect(list.dryMatter).toEqual({ percent: 18.5, spread: 1 });
+  });
+
+  it("what it is holds what cleans in it to a window", () => {
+    const washed = [name("Aqua"), name("Betaine", { isCleanser: true, broughtWater: 2 })];
+    const known = { pins: {}, after: null, dryMatter: "" };
+    expect(listOf(washed, { ...known, active: { low: 10, high: 15 } })).toMatchObject({
+      together: { places: [1], low: 10, high: 15 },
+      broughtWater: [0, 2],
+    });
+    expect(listOf(names, { ...known, active: { low: 10, high: 15 } }).together).toBeUndefined();
   });
 
   it.each([

@@ -10,6 +10,8 @@ export interface KnownList {
   readonly after: number | null;
   /** As typed, %. */
   readonly dryMatter: string;
+  /** What cleans in it, % w/w, by what it is; null where anything may be. */
+  readonly active: { readonly low: number; readonly high: number } | null;
 }
 
 /** Drying at home is so sure, % of the whole. */
@@ -25,7 +27,7 @@ export function pinOf(typed: string | undefined): number | null {
 }
 
 /** A list to be read: the names in their order, those that may be in it left out. */
-export function listOf(names: OpenList["names"], { pins, after, dryMatter }: KnownList): PrintedList {
+export function listOf(names: OpenList["names"], { pins, after, dryMatter, active }: KnownList): PrintedList {
   const certain = names.map((one, at) => ({ ...one, at })).filter(({ mayContain }) => !mayContain);
   const ingredients = certain.map(({ name, printedPercent, at }): PrintedIngredient => {
     const pin = pinOf(pins[at]) ?? printedPercent;
@@ -34,5 +36,14 @@ export function listOf(names: OpenList["names"], { pins, after, dryMatter }: Kno
   });
   const dry = pinOf(dryMatter);
   const last = after === null || after >= ingredients.length - 1 ? null : after;
-  return { ingredients, onePercentLineAfter: last, ...(dry === null ? {} : { dryMatter: { percent: dry, spread: DRY_SPREAD } }) };
+  const places = certain.flatMap(({ isCleanser }, place) => (isCleanser ? [place] : []));
+  const together = active === null || places.length === 0 ? {} : { together: { ...active, places, what: "active matter" } };
+  const broughtWater = certain.map((one) => one.broughtWater);
+  return {
+    ingredients,
+    onePercentLineAfter: last,
+    broughtWater,
+    ...together,
+    ...(dry === null ? {} : { dryMatter: { percent: dry, spread: DRY_SPREAD } }),
+  };
 }

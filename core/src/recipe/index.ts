@@ -3,7 +3,7 @@ export type { Amount } from "./amounts.ts";
 export { methodSteps } from "./methodSteps.ts";
 export type { MethodStep } from "./methodSteps.ts";
 export { nameIn } from "./nameIn.ts";
-export { printedLines } from "./printedLines.ts";
+export { broughtWater, printedLines } from "./printedLines.ts";
 export type { PrintedLine, PrintedShare } from "./printedLines.ts";
 export { printedNames } from "./printedNames.ts";
 export type { PrintedName } from "./printedNames.ts";

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { referenceLibrary } from "../library/referenceLibrary.ts";
-import { printedLines } from "./printedLines.ts";
+import { broughtWater, printedLines } from "./printedLines.ts";
 
 const shares = [
   { name: "Aqua", percent: 88.5 },
@@ -26,6 +26,16 @@ describe("lines from a printed list", () => {
     expect(sulfonate).toMatchObject({ material: "aos-powder" });
     const [unknown] = printedLines([{ name: "Hydrolyzed Lupine Protein", percent: 0.2 }], referenceLibrary, new Set());
     expect(unknown).toMatchObject({ material: null, percent: 0.2 });
+  });
+
+  it("60 % water in a bottle of 39 % are 1.54 parts of the name", () => {
+    const [water, sulfonate, unknown] = broughtWater(
+      ["Aqua", "Sodium C14-16 Olefin Sulfonate", "Nobody Knows"],
+      referenceLibrary,
+      new Set(),
+    );
+    expect([water, unknown]).toEqual([0, 0]);
+    expect(sulfonate).toBeCloseTo(60 / 39, 9);
   });
 
   it("more salt hidden in the bottles than the list allows leaves none to weigh", () => {

@@ -79,6 +79,20 @@ export function printedLines(
   return lines.map((line) => (line.takesTheRest ? { ...line, broughtPercent: brought.get(plainOf(line.name)) ?? 0 } : line));
 }
 
+/**
+ * Water that a material which brings a name brings with it, parts of the name: 1.54 of one of 39 % in 60 % water. 0 where nothing
+ * brings it, or water itself.
+ */
+export function broughtWater(names: readonly string[], materials: readonly Material[], onShelf: ReadonlySet<string>): readonly number[] {
+  const library: MaterialsBySlug = new Map(materials.map((material) => [material.slug, material]));
+  const bringers = bringersOf(materials, library);
+  return names.map((name) => {
+    const by = best(bringers.get(plainName(name)) ?? [], onShelf);
+    if (by === undefined || by.material.role === "water") return 0;
+    return (by.others.find(({ plain }) => plain === "aqua")?.percent ?? 0) / by.percent;
+  });
+}
+
 /** Every name with the materials whose main part it is: the greatest beside water. */
 function bringersOf(materials: readonly Material[], library: MaterialsBySlug): ReadonlyMap<string, readonly Bringer[]> {
   const found = new Map<string, Bringer[]>();

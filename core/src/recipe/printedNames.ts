@@ -61,7 +61,7 @@ function namesIn(text: string, mayContain: boolean): readonly PrintedName[] {
     .flatMap((part) => {
       const found = PERCENT.exec(part);
       const percent = found === null ? null : Number((found[1] ?? "").replace(",", "."));
-      const name = part.replace(PERCENT, "").trim().slice(0, LONGEST_NAME);
+      const name = part.replace(PERCENT, "").trim().replace(/\.+$/u, "").slice(0, LONGEST_NAME);
       return /\p{L}/u.test(name) ? [{ name, percent: percent !== null && percent <= 100 ? percent : null, mayContain }] : [];
     });
 }

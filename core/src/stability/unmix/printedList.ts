@@ -14,6 +14,10 @@ export interface PrintedList {
   readonly onePercentLineAfter: number | null;
   /** What stays of it when it is dried, % w/w, and how sure that is; left out where nobody dried it. */
   readonly dryMatter?: { readonly percent: number; readonly spread: number };
+  /** What the names at some places come to together, % w/w, as the active matter of what it is. */
+  readonly together?: { readonly places: readonly number[]; readonly low: number; readonly high: number; readonly what: string };
+  /** Water that the bottles of each name bring, parts of the name: there is at least so much water in it. 0 where none does. */
+  readonly broughtWater?: readonly number[];
 }
 
 /** Where a bound comes from. */

@@ -189,7 +189,13 @@ describe("a list step by step", () => {
     [...unmixing(list, usualAmounts(library), solver, watch === undefined ? {} : { watch })].at(-1)!;
 
   it("first tells the ranges with a coarse middle, then settles", () => {
-    const all = [...unmixing({ ingredients: names("Qqqqq One", "Wwwww Two", "Zzzzz Three"), onePercentLineAfter: null }, usualAmounts(library), solver)];
+    const all = [
+      ...unmixing(
+        { ingredients: names("Qqqqq One", "Wwwww Two", "Zzzzz Three"), onePercentLineAfter: null },
+        usualAmounts(library),
+        solver,
+      ),
+    ];
     expect(all[0]).toMatchObject({ done: 0, spread: null, converged: false });
     expect(all[0]!.ranges.map(({ min, max }) => [min, max])).toEqual(all.at(-1)!.ranges.map(({ min, max }) => [min, max]));
     expect(all.at(-1)).toMatchObject({ done: 1, converged: true });
@@ -203,6 +209,33 @@ describe("a list step by step", () => {
     expect(ranges[0]!.max).toBeCloseTo(81, 6);
     expect(ranges[2]!.max).toBeCloseTo(10.5, 6);
     expect(last({ ingredients, onePercentLineAfter: null }).ranges[0]!.min).toBeLessThan(40);
+  });
+
+  it("12 to 15 % active matter hold its names to that, and a bottle of 40 % leaves room for its water", () => {
+    const ingredients = names("Aqua", "Wwwww Two", "Zzzzz Three");
+    const together = { places: [1, 2], low: 12, high: 15, what: "active matter" };
+    const { ranges } = last({ ingredients, onePercentLineAfter: null, together });
+    expect(ranges[0]!.min).toBeCloseTo(85, 6);
+    expect(ranges[0]!.max).toBeCloseTo(88, 6);
+    // 40 % in a bottle bring 1.5 parts of water for one of it: at most 40 % of it fit into the whole.
+    const watered = last({ ingredients: names("Aqua", "Wwwww Two"), onePercentLineAfter: null, broughtWater: [0, 1.5] });
+    expect(watered.ranges[1]!.max).toBeCloseTo(40, 6);
+    // What no bottle of ours allows is not held against the list.
+    const stronger = last({
+      ingredients: [
+        { name: "Aqua", max: 50 },
+        { name: "Wwwww Two", min: 50 },
+      ],
+      onePercentLineAfter: null,
+      broughtWater: [0, 1.5],
+    });
+    expect(stronger.feasible).toBe(true);
+    const clash = last({
+      ingredients: [{ name: "Aqua" }, { name: "Wwwww Two", min: 19.9, max: 20.1 }],
+      onePercentLineAfter: null,
+      together: { ...together, places: [1] },
+    });
+    expect(clash.contradicts).toEqual(["Wwwww Two is 20 %", "active matter is 12 to 15 %"]);
   });
 
   it("tells a sum that is watched with its range, inside what is possible", () => {

@@ -93,10 +93,13 @@ export function* unmixing(
     yield { ...nothing, contradicts, text: conflictText(conflict) };
     return;
   }
-  const polytope = polytopeOf(list, resolved);
+  const whole = polytopeOf(list, resolved);
+  // A bottle of another strength may bring less water than ours: where that leaves nothing, it is not held against the list.
+  const isWatered = list.broughtWater !== undefined && solver.isPossible(whole);
+  const polytope = list.broughtWater === undefined || isWatered ? whole : polytopeOf({ ...list, broughtWater: [] }, resolved);
   const extremes = solver.extremes(polytope);
   if (!extremes.found) {
-    if (list.dryMatter === undefined) throw new Error("A list that can be reconciled has percentages");
+    if (list.dryMatter === undefined && list.together === undefined) throw new Error("A list that can be reconciled has percentages");
     const contradicts = smallestContradiction(list, bounds, solver);
     yield { ...nothing, contradicts, text: `No percentages suit this list. Together these cannot be: ${contradicts.join(", and ")}.` };
     return;
@@ -167,38 +170,48 @@ function smallestContradiction(list: PrintedList, bounds: readonly Bounds[], sol
 }
 
 interface Demand {
-  readonly of: number | "line" | "dry";
-  readonly end: "min" | "max" | null;
+  readonly of: number | "line" | "dry" | "together";
+  readonly end: "min" | "max" | "both" | null;
   readonly words: string;
 }
 
-function demandsOf({ ingredients, onePercentLineAfter, dryMatter }: PrintedList, bounds: readonly Bounds[]): readonly Demand[] {
+/** Ends closer than this part of each other are one number that somebody said. */
+const SAME = 0.03;
+
+function demandsOf({ ingredients, onePercentLineAfter, dryMatter, together }: PrintedList, bounds: readonly Bounds[]): readonly Demand[] {
   const typed = bounds.flatMap(({ min, max, minFrom, maxFrom }, at): readonly Demand[] => {
     const name = ingredients[at]!.name;
+    if (minFrom === "typed" && maxFrom === "typed" && max - min <= SAME * max) {
+      return [{ of: at, end: "both", words: `${name} is ${writtenShort((min + max) / 2, 3)} %` }];
+    }
     return [
       ...(minFrom === "typed" ? [{ of: at, end: "min", words: `${name} is at least ${writtenShort(min, 3)} %` } as const] : []),
       ...(maxFrom === "typed" ? [{ of: at, end: "max", words: `${name} is at most ${writtenShort(max, 3)} %` } as const] : []),
     ];
   });
   const line = onePercentLineAfter === null ? undefined : ingredients[onePercentLineAfter]?.name;
-  return [
-    ...typed,
-    ...(line === undefined ? [] : [{ of: "line", end: null, words: `the 1 % line stands after ${line}` } as const]),
-    ...(dryMatter === undefined
-      ? []
-      : [{ of: "dry", end: null, words: `${writtenShort(dryMatter.percent, 1)} % of it stay when it is dried` } as const]),
-  ];
+  const others: Demand[] = [];
+  if (line !== undefined) others.push({ of: "line", end: null, words: `the 1 % line stands after ${line}` });
+  if (dryMatter !== undefined) {
+    others.push({ of: "dry", end: null, words: `${writtenShort(dryMatter.percent, 1)} % of it stay when it is dried` });
+  }
+  if (together !== undefined) {
+    const { what, low, high } = together;
+    others.push({ of: "together", end: null, words: `${what} is ${writtenShort(low, 1)} to ${writtenShort(high, 1)} %` });
+  }
+  return [...typed, ...others];
 }
 
 function listWith(list: PrintedList, kept: readonly Demand[]): PrintedList {
-  const { dryMatter: _, ...rest } = list;
+  const { dryMatter: _, together: __, broughtWater: ___, ...rest } = list;
+  const sum = kept.some(({ of }) => of === "together") && list.together !== undefined ? { together: list.together } : {};
   const dry = kept.some(({ of }) => of === "dry") && list.dryMatter !== undefined ? { dryMatter: list.dryMatter } : {};
-  return { ...rest, ...dry };
+  return { ...rest, ...dry, ...sum };
 }
 
 function boundsWith(bounds: readonly Bounds[], kept: readonly Demand[]): readonly Bounds[] {
   return bounds.map((bound, at) => {
-    const has = (end: "min" | "max"): boolean => kept.some((demand) => demand.of === at && demand.end === end);
+    const has = (end: "min" | "max"): boolean => kept.some((demand) => demand.of === at && (demand.end === end || demand.end === "both"));
     return { ...bound, min: has("min") ? bound.min : 0, max: has("max") ? bound.max : 100 };
   });
 }
@@ -229,7 +242,11 @@ function sedimentationBounds(
 }
 
 /** @param isLineHeld Whether what stands before the 1 % line is at least 1 %, and what stands after it at most. */
-function polytopeOf({ ingredients, onePercentLineAfter, dryMatter }: PrintedList, bounds: readonly Bounds[], isLineHeld = true): Polytope {
+function polytopeOf(
+  { ingredients, onePercentLineAfter, dryMatter, together, broughtWater = [] }: PrintedList,
+  bounds: readonly Bounds[],
+  isLineHeld = true,
+): Polytope {
   const count = ingredients.length;
   const last = onePercentLineAfter ?? count - 1;
   const rows: PolytopeRow[] = [{ indices: ingredients.map((_, at) => at), values: ingredients.map(() => 1), lower: 100, upper: 100 }];
@@ -238,6 +255,20 @@ function polytopeOf({ ingredients, onePercentLineAfter, dryMatter }: PrintedList
     const dry = ingredients.flatMap(({ name }, at) => (isWaterName(name) ? [] : [at]));
     const { percent, spread } = dryMatter;
     rows.push({ indices: dry, values: dry.map(() => 1), lower: Math.max(0, percent - spread), upper: Math.min(100, percent + spread) });
+  }
+  if (together !== undefined) {
+    const { places, low, high } = together;
+    rows.push({ indices: places, values: places.map(() => 1), lower: low, upper: high });
+  }
+  const water = ingredients.findIndex(({ name }) => isWaterName(name));
+  if (water !== -1 && broughtWater.some((part) => part > 0)) {
+    const bringing = ingredients.flatMap((_, at) => ((broughtWater[at] ?? 0) > 0 && at !== water ? [at] : []));
+    rows.push({
+      indices: [water, ...bringing],
+      values: [1, ...bringing.map((at) => -(broughtWater[at] ?? 0))],
+      lower: 0,
+      upper: Infinity,
+    });
   }
   const beforeLine = (at: number): boolean => isLineHeld && onePercentLineAfter !== null && at <= last;
   return {
