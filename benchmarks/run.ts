@@ -6,6 +6,7 @@ import { startApplication } from "../e2e/testing/startApplication";
 import { makeFormula } from "./benchFormula";
 import { benchBackup } from "./backupBench";
 import { benchBatch } from "./batchBench";
+import { benchCompare } from "./compareBench";
 import { benchCore } from "./coreBench";
 import { benchFilling } from "./fillingBench";
 import { benchInstruments } from "./instrumentBench";
@@ -45,6 +46,7 @@ try {
     steps: () => benchSteps(sheet),
     filling: benchFilling,
     label: () => benchLabel(application.address, `${folder.path}/label.json`),
+    compare: () => benchCompare(application.address),
     watch: () => benchWatch(application.address, cluster.url),
     backup: () => benchBackup(cluster.url, folder.path),
   };

@@ -21,6 +21,7 @@ describe("what changed, and what it did", () => {
     expect(didWords(before, { measured: { ph: 5.4, slip: 3, foamAtOnceMm: 118 }, irritation: 118 })).toBe(
       "Milder, 145 to 118 (estimate); foam at once down by 6 mm; slip up by 1.0.",
     );
+    expect(didWords(before, { measured: { ph: 5.2 }, irritation: 145 })).toBe("pH down by 0.22.");
     expect(didWords(before, before)).toBe("Nothing that was measured has moved.");
     expect(didWords(before, { measured: {}, irritation: null })).toBe("Nothing that was measured has moved.");
   });

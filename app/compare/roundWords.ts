@@ -72,6 +72,7 @@ export function suggestionWords({ name, from, to, expected }: SuggestedChange): 
   return `${name} ${writtenShort(from, 2)} → ${writtenShort(to, 2)} %: ${told.join(", ")}`;
 }
 
+/** A sentence begins with a capital; pH stays as it is written. */
 function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
+  return text.startsWith("pH") ? text : text.charAt(0).toUpperCase() + text.slice(1);
 }

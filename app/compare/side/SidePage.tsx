@@ -8,6 +8,7 @@ import { compareStations } from "../../frame/stationNav/stations";
 import { StationNav } from "../../frame/stationNav/StationNav";
 import { useUnits } from "../../frame/units";
 import { Nearness } from "../../pictures/Nearness/Nearness";
+import classes from "./Side.module.css";
 import type { OpenSide } from "./side.server";
 import type { SideRow } from "./sideView";
 
@@ -22,7 +23,7 @@ export function SidePage({ open }: { readonly open: OpenSide }) {
         <>
           <PageHeader>{name === "" ? "Side by side" : name}</PageHeader>
           <Text component="span" size="sm" c="var(--ink-2)">
-            what changed, and what it did
+            side by side
           </Text>
         </>
       }
@@ -38,54 +39,58 @@ export function SidePage({ open }: { readonly open: OpenSide }) {
           </Button>
         </>
       }
-      line={<StationNav stations={compareStations(heads.map(({ title }) => title).join(", "))} />}
+      line={<StationNav stations={compareStations(`${heads.length} side by side`)} />}
     >
       <title>{`${heads.map(({ title }) => title).join(", ")}, Compare, Tensidrum`}</title>
       <Grid gap="xl">
         <Grid.Col span={{ base: 12, md: 8 }}>
-          <DataTable isRuled>
-            <thead>
-              <tr>
-                <td />
-                {heads.map(({ address, title, when }) => (
-                  <th key={address} scope="col" data-number>
-                    {title}
-                    <Text component="small" display="block">
-                      {when}
-                    </Text>
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              <Part title="Lines" note={`${lines.length} of ${lineCount} differ, % w/w`} columns={columns} />
-              {lines.map((row) => (
-                <Row key={row.key} row={row} none="none" />
-              ))}
-              <Part title="From the lines" note="" columns={columns} />
-              {fromLines.map((row) => (
-                <Row key={row.key} row={row} none="" />
-              ))}
-              <Part title="Measured" note={measured.length === 0 ? "nothing yet" : "your own readings"} columns={columns} />
-              {measured.map((row) => (
-                <Row key={row.key} row={row} none="not measured" />
-              ))}
-              {looks.length > 0 && (
+          <div className={classes.wide} tabIndex={0} role="region" aria-label="The comparison">
+            <DataTable isRuled>
+              <thead>
                 <tr>
-                  <th scope="row">look</th>
-                  {looks.map((look, at) => (
-                    <td key={at} data-number>
-                      {look}
-                    </td>
+                  <th scope="col">
+                    <small>what</small>
+                  </th>
+                  {heads.map(({ address, title, when }) => (
+                    <th key={address} scope="col" data-number>
+                      {title}
+                      <Text component="small" display="block">
+                        {when}
+                      </Text>
+                    </th>
                   ))}
                 </tr>
-              )}
-              {costs.length > 0 && <Part title="Cost" note={currency} columns={columns} />}
-              {costs.map((row) => (
-                <Row key={row.key} row={row} none="no price" />
-              ))}
-            </tbody>
-          </DataTable>
+              </thead>
+              <tbody>
+                <Part title="Lines" note={`${lines.length} of ${lineCount} differ, % w/w`} columns={columns} />
+                {lines.map((row) => (
+                  <Row key={row.key} row={row} heads={heads} none="none" />
+                ))}
+                <Part title="From the lines" note="" columns={columns} />
+                {fromLines.map((row) => (
+                  <Row key={row.key} row={row} heads={heads} none="" />
+                ))}
+                <Part title="Measured" note={measured.length === 0 ? "nothing yet" : "your own readings"} columns={columns} />
+                {measured.map((row) => (
+                  <Row key={row.key} row={row} heads={heads} none="–" />
+                ))}
+                {looks.length > 0 && (
+                  <tr>
+                    <th scope="row">look</th>
+                    {looks.map((look, at) => (
+                      <td key={at} data-number>
+                        {look}
+                      </td>
+                    ))}
+                  </tr>
+                )}
+                {costs.length > 0 && <Part title="Cost" note={currency} columns={columns} />}
+                {costs.map((row) => (
+                  <Row key={row.key} row={row} heads={heads} none="no price" />
+                ))}
+              </tbody>
+            </DataTable>
+          </div>
         </Grid.Col>
         <Grid.Col span={{ base: 12, md: 4 }}>
           <Stack gap="lg">
@@ -103,10 +108,11 @@ export function SidePage({ open }: { readonly open: OpenSide }) {
             ))}
             {near !== null && (
               <section aria-labelledby="near-head">
-                <h2 id="near-head">
-                  How near to it <small>band: what you would hardly notice</small>
-                </h2>
+                <h2 id="near-head">How near to it</h2>
                 <Nearness {...near} />
+                <Text m={0} size="sm">
+                  The band is what you would hardly notice, a rule of thumb.
+                </Text>
               </section>
             )}
           </Stack>
@@ -129,10 +135,19 @@ function Part({ title, note, columns }: { readonly title: string; readonly note:
   );
 }
 
+interface RowProps {
+  readonly row: SideRow;
+  readonly heads: OpenSide["heads"];
+  /** What is said where there is nothing. */
+  readonly none: string;
+}
+
 /** A reading of each; an arrow says where it went since the one before. */
-function Row({ row: { name, unit, decimals, isEstimate, values }, none }: { readonly row: SideRow; readonly none: string }) {
-  const say = (value: number | null): string =>
-    value === null ? none : value === 0 && none === "none" ? "none" : written(value, decimals);
+function Row({ row: { name, unit, decimals, isEstimate, values }, heads, none }: RowProps) {
+  const say = (value: number | null, isProduct: boolean): string => {
+    if (value === null) return isProduct && none === "none" ? "" : none;
+    return value === 0 && none === "none" ? "none" : written(value, decimals);
+  };
   return (
     <tr>
       <th scope="row">
@@ -141,9 +156,9 @@ function Row({ row: { name, unit, decimals, isEstimate, values }, none }: { read
       {values.map((value, at) => (
         <td key={at} data-number>
           <Text component="span" c="var(--ink-2)" aria-hidden>
-            {at === 0 ? "" : arrowOf(values[at - 1] ?? null, value, decimals)}
+            {at === 0 || heads[at]?.isProduct === true ? "" : arrowOf(values[at - 1] ?? null, value, decimals)}
           </Text>{" "}
-          {say(value)}
+          {say(value, heads[at]?.isProduct === true)}
         </td>
       ))}
     </tr>
