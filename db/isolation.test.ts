@@ -295,6 +295,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   listOverdrawnLots: async () => batchQueries.listOverdrawnLots(db, stranger.id, batchId),
   changeShares: async () =>
     (await batchWrites.changeShares(db, stranger.id, batchId, () => ({ shares: [], lots: new Map() }))) ? "changed" : undefined,
+  findLastFinished: async () => batchQueries.findLastFinished(db, stranger.id, finalVersionId),
   findLastTuned: async () => batchQueries.findLastTuned(db, stranger.id, finalVersionId),
   listCountingEntries: async () => (await batchQueries.listCountingEntries(db, stranger.id, batchId)).entries,
   listEntries: async () => batchQueries.listEntries(db, stranger.id, batchId),

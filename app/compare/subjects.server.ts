@@ -1,4 +1,4 @@
-import { readingOf } from "@tensidrum/core/assessment";
+import { readingOf, type Assessment } from "@tensidrum/core/assessment";
 import type { Measurements } from "@tensidrum/core/comparison";
 import { wholeLines, type Formula } from "@tensidrum/core/formula";
 import { needsOf, packPriceOf, type ShelfLot } from "@tensidrum/core/inventory";
@@ -8,10 +8,10 @@ import { costOf } from "@tensidrum/core/packaging";
 import { batchResult, doneFormula, materialsOf, storedPlan } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
 import { materialsBeside } from "../../db/batches/beside.server";
-import { findBatch, listClosedBatchesOf, listEntries } from "../../db/batches/queries.server";
+import { findBatch, findLastFinished, listEntries } from "../../db/batches/queries.server";
 import { findProduct, listRoundReadings } from "../../db/comparison/queries.server";
 import { formulaOfVersion } from "../../db/formulas/formulaOfVersion.server";
-import { listVersions } from "../../db/formulas/queries.server";
+import { findAssessment, listVersions } from "../../db/formulas/queries.server";
 import { standingLots } from "../../db/inventory/queries.server";
 import { listChecks, listLather } from "../../db/watch/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
@@ -78,8 +78,14 @@ export async function versionSubject(formulaId: string, number: number, lots: re
     listVersions(db, makerId, formulaId),
   ]);
   const version = versions.find((one) => one.number === number);
-  const [readings] = version === undefined ? [] : await listRoundReadings(db, makerId, [version.id]);
-  const batch = (await listClosedBatchesOf(db, makerId, formulaId, { most: MOST_BATCHES })).find((one) => one.number === number);
+  const [[readings], batch, assessment] =
+    version === undefined
+      ? [[], undefined, undefined]
+      : await Promise.all([
+          listRoundReadings(db, makerId, [version.id]),
+          findLastFinished(db, makerId, version.id),
+          findAssessment(db, makerId, version.id),
+        ]);
   const made = batch === undefined ? null : await measuredBatch(batch.id, batch.finishedAt ?? new Date(0));
   const own = readings === undefined ? {} : measurementsOf(readings);
   return {
@@ -88,15 +94,13 @@ export async function versionSubject(formulaId: string, number: number, lots: re
     title: `v${number}`,
     when: version?.state === "draft" ? "draft" : version?.finalisedAt == null ? "" : writtenShortDay(version.finalisedAt),
     formulaId,
-    ...ofFormula(formula, materials, lots),
+    ...ofFormula(formula, materials, lots, assessment),
     measured: { ...made?.measured, ...own },
     clarity: readings?.clarity || made?.clarity || "",
     phMoved: made?.phMoved ?? null,
     learned: readings?.learned ?? "",
   };
 }
-
-const MOST_BATCHES = 30;
 
 /** What was measured of a finished batch at the bench and afterwards. */
 async function measuredBatch(batchId: string, madeAt: Date) {
@@ -171,8 +175,9 @@ async function productSubject(productId: string): Promise<Subject> {
   };
 }
 
-function ofFormula(formula: Formula, materials: MaterialsBySlug, lots: readonly ShelfLot[]) {
-  const { readings } = readingOf(formula, materials);
+/** @param assessment what was kept with the version; a batch is read as it was made */
+function ofFormula(formula: Formula, materials: MaterialsBySlug, lots: readonly ShelfLot[], assessment?: Assessment) {
+  const readings = assessment ?? readingOf(formula, materials).readings;
   const priced = [...needsOf(formula, materials)].map(([line, grams]) => ({ line, grams, pack: packPriceOf(lots, line) }));
   const { total, unpriced } = costOf(priced, 100);
   const lines = new Map<string, number>();

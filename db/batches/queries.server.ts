@@ -105,6 +105,17 @@ export async function listClosedBatchesOf(
   return withEntries(db, makerId, rows);
 }
 
+/** The last finished batch of a version, or `undefined`. */
+export async function findLastFinished(db: Executor, makerId: string, versionId: string) {
+  const [batch] = await db
+    .select({ id: batches.id, finishedAt: batches.finishedAt })
+    .from(batches)
+    .where(and(eq(batches.makerId, makerId), eq(batches.versionId, versionId), isNotNull(batches.finishedAt)))
+    .orderBy(desc(batches.finishedAt))
+    .limit(1);
+  return batch;
+}
+
 /** Lots of a batch of which more was used than they held, with the lines they were for and what they lack, g. */
 export async function listOverdrawnLots(db: Executor, makerId: string, batchId: string) {
   const sums = db
