@@ -7,12 +7,13 @@ import { freePort } from "../scripts/cluster.mjs";
 import { root } from "../scripts/commands.mjs";
 import { run, say } from "../scripts/say.mjs";
 import { madeBatch } from "./testing/madeBatch";
+import { lookAt, madeEarlier } from "./testing/watchOver";
 
 const FOLDER = `${root}/docs/screenshots`;
 const GREEN_ROOM_BATCH = "/bench/begin/5ea50000-0000-4000-8000-00000000a200/1";
-const GREEN_ROOM_REHEARSAL = "/bench/practice/5ea50000-0000-4000-8000-00000000a200/1";
-const PRACTICE_KEPT = "tensidrum.practice.practice-5ea50000-0000-4000-8000-00000000a200-1";
 const CURTAIN_CALL = "/sheet/5ea50000-0000-4000-8000-00000000c100";
+
+const data = mkdtempSync(`${tmpdir()}/tensidrum-pictures-`);
 
 /** @typedef {{ name: string, path: string, width?: number, height?: number, act?: (page: import("@playwright/test").Page) => Promise<void> }} View */
 
@@ -64,7 +65,6 @@ const views = [
   { name: "shelf", path: "/shelf" },
   { name: "material", path: "/shelf/cocamidopropyl-betaine" },
   { name: "scent", path: "/scents/ca7de3b0-5ff1-8486-aa8f-0b107e4ca350" },
-  { name: "bench-before", path: "/bench/begin/5ea50000-0000-4000-8000-00000000c100/1" },
   {
     name: "bench-step",
     path: GREEN_ROOM_BATCH,
@@ -119,48 +119,9 @@ const views = [
       await page.waitForTimeout(400);
     },
   },
-  {
-    name: "practice-run",
-    path: GREEN_ROOM_REHEARSAL,
-    act: async (page) => {
-      await untilPhRead(page);
-      await page.getByRole("button", { name: "Take the reading" }).click();
-      const dosed = page.getByRole("button", { name: "Dosed, start 2:00" });
-      await dosed.waitFor();
-      await page.waitForTimeout(600);
-      await page.getByRole("button", { name: "pour half of it" }).first().click();
-      await page.waitForTimeout(1_300);
-      await dosed.click();
-      await page.getByRole("button", { name: /^let .* pass$/ }).click();
-      await page.waitForTimeout(4_000);
-      await page.getByRole("button", { name: "Take the reading" }).click();
-      await sayWhy(page, "measured twice");
-      await page.getByRole("img", { name: /^2 readings/ }).waitFor();
-      await page.getByRole("button", { name: "The pH is right, next step" }).click();
-      await sayWhy(page, "intended");
-      await page.getByRole("heading", { name: "Thicken with salt" }).waitFor();
-      for (let k = 0; k < 2; k += 1) {
-        const pass = page.getByRole("button", { name: /^let .* pass$/ });
-        while (await pass.isVisible()) {
-          await pass.click();
-          await page.waitForTimeout(800);
-        }
-        await page.getByRole("button", { name: "fill it and let it run" }).first().click();
-        await page.getByText("s through the cup, stands").waitFor();
-        await page.getByRole("button", { name: "Take the reading" }).click();
-        const added = page.getByRole("button", { name: "Added, start 8:00" });
-        await page.waitForTimeout(2_500);
-        if (!(await added.isVisible())) break;
-        await page.getByRole("button", { name: "pour what is missing" }).first().click();
-        await page.waitForTimeout(1_300);
-        await added.click();
-        await page.waitForTimeout(500);
-      }
-      await page.getByRole("button", { name: "end it and show the truth" }).click();
-      await page.getByLabel("Score of 100").waitFor();
-    },
-  },
-  { name: "difference", path: `${CURTAIN_CALL}/difference` },
+  { name: "watch", path: "/watch", act: watched },
+  { name: "printed-list", path: "/compare/products/new", act: (page) => listed(page) },
+  { name: "compare", path: "/compare/products/new", height: 900, act: compared },
   { name: "weighing", path: "/weighing/5ea50000-0000-4000-8000-00000000c100/2" },
 ];
 
@@ -217,17 +178,6 @@ async function sayWhy(page, reason) {
   if (await answer.isVisible()) await answer.click();
 }
 
-/** A dry run poured up to its pH, with the probe in the sample until it stands. @param {import("@playwright/test").Page} page */
-async function untilPhRead(page) {
-  // The same hidden batch each time.
-  const kept = JSON.stringify({ seed: "lakeside", entries: [], aheadMilliseconds: 0, isOver: false });
-  await page.evaluate(`localStorage.setItem("${PRACTICE_KEPT}", ${JSON.stringify(kept)})`);
-  await page.reload();
-  await page.getByRole("button", { name: "pour it all for me" }).click();
-  await page.getByRole("button", { name: "dip into the sample" }).first().click();
-  await page.getByText("pH, 22 °C, stands").waitFor();
-}
-
 /** A batch that was made elsewhere, planned into pump bottles and one jar to keep. @param {import("@playwright/test").Page} page */
 async function fillOf(page) {
   const batch = await madeBatch(page, GREEN_ROOM_BATCH, 580.8);
@@ -236,6 +186,89 @@ async function fillOf(page) {
   await page.getByRole("button", { name: "Fill by this plan" }).click();
   await page.getByLabel(/what the scale shows, g$/).waitFor();
 }
+
+/** A batch of four weeks ago with its samples at room temperature and warm. @param {import("@playwright/test").Page} page */
+async function watched(page) {
+  const batch = await madeBatch(page, GREEN_ROOM_BATCH, 560);
+  const { origin } = new URL(page.url());
+  await page.goto(`${origin}/watch/${batch}`);
+  await page.getByRole("button", { name: "Watch it" }).click();
+  await page.getByRole("heading", { name: "Next day" }).waitFor();
+  await madeEarlier(data, batch, 29);
+  for (const [ago, room, warm] of WEEKS) {
+    await lookAt(page, batch, { sample: "room", ago, read: { pH: room[0], "thickness, Pa·s": room[1] } });
+    await lookAt(page, batch, { sample: "warm", ago, read: { pH: warm[0], "thickness, Pa·s": warm[1] } });
+  }
+  await page.goto(`${origin}/watch/${batch}?sample=warm`);
+  await page.waitForTimeout(800);
+}
+
+/** @type {readonly (readonly [number, readonly [string, string], readonly [string, string]])[]} */
+const WEEKS = [
+  [27, ["5.18", "2.44"], ["5.17", "2.42"]],
+  [22, ["5.17", "2.42"], ["5.09", "2.16"]],
+  [15, ["5.15", "2.40"], ["5.01", "1.98"]],
+  [1, ["5.11", "2.36"], ["4.93", "1.79"]],
+];
+
+const PRINTED =
+  "Aqua, Sodium C14-16 Olefin Sulfonate, Cocamidopropyl Betaine, Glycerin, Coco-Glucoside, Sodium Chloride, Parfum, Panthenol, Sodium Benzoate, Guar Hydroxypropyltrimonium Chloride, Citric Acid";
+
+/**
+ * The product to come close to, its list read.
+ * @param {import("@playwright/test").Page} page
+ * @param {string} name
+ */
+async function listed(page, name = "The one the guests like") {
+  await page.getByLabel("What you call it").fill(name);
+  await page.getByLabel("Its ingredients, as they are printed").fill(PRINTED);
+  const measured = { price: "3.90", for: "250", pH: "5.3", "or by the flow cup": "22", "foam at once": "118", "slip, 1 to 5": "4" };
+  for (const [label, value] of Object.entries(measured)) await page.getByLabel(label, { exact: true }).fill(value);
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await page.getByRole("link", { name: "What its list allows" }).click();
+  await page.getByText("typical: estimate").waitFor();
+  await page.getByLabel("Pin of Panthenol, %").fill("0.5");
+  await page.getByLabel("at or under 1 % after").selectOption("Sodium Chloride");
+  await page.waitForTimeout(2_500);
+}
+
+/** Three rounds towards it, side by side. @param {import("@playwright/test").Page} page */
+async function compared(page) {
+  await listed(page, "The other one they like");
+  await page.getByRole("button", { name: "Send to a new sheet" }).click();
+  await page.waitForURL(/\/sheet\//);
+  const { origin, pathname } = new URL(page.url());
+  const formula = pathname.split("/")[2] ?? "";
+  for (const [at, { change, read }] of ROUNDS.entries()) {
+    if (at > 0) {
+      await page.goto(`${origin}/sheet/${formula}/${at}`);
+      await page.waitForTimeout(500);
+      await page.getByRole("button", { name: `New draft from v${at}` }).click();
+      await page.getByRole("button", { name: `Finalise version ${at + 1}` }).waitFor();
+    }
+    await page.waitForTimeout(600);
+    for (const [line, percent] of Object.entries(change)) await page.getByLabel(new RegExp(`^${line}.*, percent`)).fill(percent);
+    await page.waitForTimeout(1_200);
+    await page.getByRole("button", { name: `Finalise version ${at + 1}` }).click();
+    await page.getByRole("link", { name: "Make a batch" }).waitFor();
+    await page.goto(`${origin}/compare/rounds/${formula}`);
+    await page.waitForTimeout(400);
+    const round = page.getByRole("list", { name: "Rounds" }).getByRole("listitem").nth(at);
+    await round.getByText(`Measure v${at + 1}`).click();
+    for (const [label, value] of Object.entries(read)) await round.getByLabel(label, { exact: true }).fill(value);
+    await round.getByRole("button", { name: "Keep it" }).click();
+    await page.waitForTimeout(600);
+  }
+  await page.getByRole("link", { name: "Side by side" }).click();
+  await page.waitForTimeout(900);
+}
+
+/** @type {readonly { change: Record<string, string>, read: Record<string, string> }[]} */
+const ROUNDS = [
+  { change: {}, read: { pH: "5.6", "or by the flow cup": "12", "foam at once": "131", "slip, 1 to 5": "2" } },
+  { change: { "Sodium chloride": "1.9" }, read: { pH: "5.6", "or by the flow cup": "19", "foam at once": "130", "slip, 1 to 5": "2" } },
+  { change: { Guar: "0.45" }, read: { pH: "5.5", "or by the flow cup": "20", "foam at once": "126", "slip, 1 to 5": "3" } },
+];
 
 /** Begins the batch with everything ticked and stands before its first weight. @param {import("@playwright/test").Page} page */
 async function beginBatch(page) {
@@ -306,7 +339,6 @@ async function takePictures(port) {
 
 /** Takes a current picture of every main view, made from the demo data. */
 await run(async () => {
-  const data = mkdtempSync(`${tmpdir()}/tensidrum-pictures-`);
   chmodSync(data, 0o711);
   const port = await freePort();
   const application = spawn(process.execPath, [`${root}/bin/start`, "--port", String(port)], {

@@ -1,6 +1,7 @@
 import { activeMatter, beginJob, closeBatch, inThisOrder, makeBatch, reasonIfAsked, writeSheet } from "../testing/job";
 import { takeTyped } from "../testing/atTheBench";
 import { expect, scriptsReady, test } from "../testing/test";
+import { dataFolderOf } from "../testing/startApplication";
 import { lookAt, madeEarlier } from "../testing/watchOver";
 
 test.use({ ownApplication: "jobs" });
@@ -113,7 +114,7 @@ sodium chloride 1.2 %`,
   await page.getByRole("checkbox", { name: "warm, 40 °C" }).check();
   await page.getByRole("button", { name: "Watch them too" }).click();
   await expect(page.getByRole("region", { name: "The plan" })).toContainText("12 weeks, warm");
-  await madeEarlier(new URL(page.url()).origin, id, 35);
+  await madeEarlier(dataFolderOf(new URL(page.url()).origin), id, 35);
   for (const [ago, ph] of [
     [28, "4.83"],
     [21, "4.76"],

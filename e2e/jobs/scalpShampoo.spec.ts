@@ -1,5 +1,6 @@
 import { activeMatter, allText, beginJob, closeBatch, inThisOrder, makeBatch, readPh, writeSheet } from "../testing/job";
 import { expect, scriptsReady, test } from "../testing/test";
+import { dataFolderOf } from "../testing/startApplication";
 import { lookAt, madeEarlier } from "../testing/watchOver";
 
 test.use({ ownApplication: "jobs" });
@@ -63,7 +64,7 @@ citric acid 50 % solution 0.2 %`,
   await scriptsReady(page);
   await page.getByRole("button", { name: "Watch it" }).click();
   await expect(page.getByRole("heading", { name: "Next day" })).toBeVisible();
-  await madeEarlier(new URL(page.url()).origin, id, 15);
+  await madeEarlier(dataFolderOf(new URL(page.url()).origin), id, 15);
   await lookAt(page, id, { sample: "room", ago: 14, read: { "settled or floated up": "0" } });
   await lookAt(page, id, { sample: "room", ago: 8, read: { "settled or floated up": "1" } });
   await expect(page.getByRole("alert")).toHaveCount(0);

@@ -1,11 +1,13 @@
 import { expect, type Page } from "@playwright/test";
 import { databaseOf } from "./databaseOf";
-import { dataFolderOf } from "./startApplication";
 import { scriptsReady } from "./test";
 
-/** Lets a finished batch have been made some days earlier, with the days of its plan. */
-export async function madeEarlier(address: string, batch: string, days: number): Promise<void> {
-  const client = await databaseOf(dataFolderOf(address));
+/**
+ * Lets a finished batch have been made some days earlier, with the days of its plan.
+ * @param folder data of the application
+ */
+export async function madeEarlier(folder: string, batch: string, days: number): Promise<void> {
+  const client = await databaseOf(folder);
   try {
     await client.query(
       "update batches set started_at = started_at - make_interval(days => $1), finished_at = finished_at - make_interval(days => $1) where id = $2",
