@@ -189,7 +189,7 @@ async function fillOf(page) {
 
 /** A batch of four weeks ago with its samples at room temperature and warm. @param {import("@playwright/test").Page} page */
 async function watched(page) {
-  const batch = await madeBatch(page, GREEN_ROOM_BATCH, 560);
+  const batch = await madeBatch(page, `${GREEN_ROOM_BATCH}?grams=150`, 140);
   const { origin } = new URL(page.url());
   await page.goto(`${origin}/watch/${batch}`);
   await page.getByRole("button", { name: "Watch it" }).click();
@@ -323,7 +323,10 @@ async function takePictures(port) {
   });
   try {
     mkdirSync(FOLDER, { recursive: true });
+    /** Those named on the command line, all where none is. */
+    const wanted = process.argv.slice(2);
     for (const { name, path, width = 1280, height = 800, act } of views) {
+      if (wanted.length > 0 && !wanted.includes(name)) continue;
       const page = await browser.newPage({ baseURL: `http://127.0.0.1:${port}`, viewport: { width, height }, reducedMotion: "reduce" });
       await page.goto(path, { waitUntil: "networkidle" });
       await act?.(page);
