@@ -201,6 +201,7 @@ async function watched(page) {
   }
   await page.goto(`${origin}/watch/${batch}?sample=warm`);
   await page.waitForTimeout(800);
+  await page.evaluate("scrollTo(0, 0)");
 }
 
 /** @type {readonly (readonly [number, readonly [string, string], readonly [string, string]])[]} */

@@ -22,8 +22,6 @@ import { photoAnswer } from "../frame/photo.server";
 const MOST = 60;
 /** Looks that are told at once, the newest. */
 const TOLD = 40;
-/** A look so many days before its day is the planned one; earlier it is one in between. */
-const SOON_DAYS = 3;
 
 /** What is to be looked at, and the batches that are watched or might be. */
 export async function openWatchList() {
@@ -99,7 +97,6 @@ export async function openWatch(batchId: string, { sample: asked, looks: told }:
   const days = [...new Set(planned.map(({ dueOn }) => here(dueOn).startOf("day").diff(here(made).startOf("day"), "day")))].sort(
     (a, b) => a - b,
   );
-  const soon = here().add(SOON_DAYS, "day").format("YYYY-MM-DD");
   const readings = watchedReadings(start, looks, samples);
   const alarms = watchedAlarms(start, looks, sample);
   return {

@@ -17,6 +17,7 @@ import type { Outbox } from "../outbox/useOutbox";
 import type { OpenWatch } from "../watch.server";
 import type { TypedWatch } from "../watchForms.server";
 import { CheckPhoto } from "./CheckPhoto";
+import { nextCheck } from "./nextCheck";
 import { ReadOff } from "./ReadOff";
 
 interface CheckFormProps {
@@ -47,7 +48,12 @@ export function CheckForm({ open, answered: fromServer, outbox }: CheckFormProps
   const typed = fromServer?.typed;
   const last = open.last.find(({ storage }) => storage === sample) ?? null;
   const waiting = new Set(outbox.looks.flatMap(({ fields }) => fields.flatMap(([name, value]) => (name === "planned" ? [value] : []))));
-  const next = open.open.find(({ id, storage, isSoon }) => storage === sample && isSoon && !waiting.has(id)) ?? null;
+  const [on, setOn] = useState(typed?.on ?? today);
+  const next = nextCheck(
+    open.open.filter(({ id }) => !waiting.has(id)),
+    sample,
+    on,
+  );
 
   const send = (event: FormEvent<HTMLFormElement>): void => {
     event.preventDefault();
@@ -115,7 +121,8 @@ export function CheckForm({ open, answered: fromServer, outbox }: CheckFormProps
             name="on"
             label="looked at on"
             max={today}
-            defaultValue={typed?.on ?? today}
+            value={on}
+            onChange={(event) => setOn(event.currentTarget.value)}
             error={problemAt(answered, "on")}
           />
           <Textarea name="note" label="note" rows={2} maxLength={500} defaultValue={typed?.note ?? ""} />
