@@ -47,6 +47,8 @@ const views = {
     ["backups", "/settings/backups"],
     ["watch", "/watch"],
     ["blind tests", "/watch/blind"],
+    ["compare", "/compare"],
+    ["new product", "/compare/products/new"],
     ["before a batch", `/bench/begin/5ea50000-0000-4000-8000-00000000c100/1`],
     ["salt-curve samples", "/bench/salt-samples/5ea50000-0000-4000-8000-00000000a200/1"],
     ["practice run", "/bench/practice/5ea50000-0000-4000-8000-00000000a200/1"],

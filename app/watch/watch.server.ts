@@ -120,7 +120,7 @@ export async function openWatch(batchId: string, { sample: asked, looks: told }:
       .filter(({ of, band }) => of === "ph" || of === "viscosity" || band !== null),
     alarms,
     shelfLife: watchedShelfLife(readings),
-    open: open.map(({ id, storage, title, dueOn }) => ({ id, storage, title, isSoon: dueOn <= soon })),
+    open: open.map(({ id, storage, title, dueOn }) => ({ id, storage, title, dueOn })),
     planned: planned.map((one) => ({ ...one, day: here(one.dueOn).format("ddd D MMM YYYY"), isLate: one.dueOn < isoToday() })),
     last: samples.map((storage) => lastOf(storage, rows)),
     count: rows.length,
