@@ -124,7 +124,8 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: "^(?!\\.{1,2}/|minisearch$|d3-random$|ml-levenberg-marquardt$|ml-matrix$|dayjs$|highs$|jstat$|culori/fn$|@noble/hashes/)",
+              regex:
+                "^(?!\\.{1,2}/|minisearch$|d3-random$|ml-levenberg-marquardt$|ml-matrix$|dayjs$|highs$|jstat$|culori/fn$|@noble/hashes/)",
               message: "Core imports only itself and listed packages.",
             },
           ],

@@ -1,5 +1,5 @@
 import { activeMatter, beginJob, closeBatch, inThisOrder, makeBatch, reasonIfAsked, writeSheet } from "../testing/job";
-import { takeTyped } from "../testing/atTheBench";
+import { acknowledged, takeTyped } from "../testing/atTheBench";
 import { expect, scriptsReady, test } from "../testing/test";
 import { dataFolderOf } from "../testing/startApplication";
 import { lookAt, madeEarlier } from "../testing/watchOver";
@@ -104,6 +104,8 @@ sodium chloride 1.2 %`,
   await takeTyped(page);
   await expect(page.getByText("All containers are filled.")).toBeVisible();
   await expect(page.getByRole("region", { name: "Where it went" })).toContainText("1160.0 g of yield");
+
+  await acknowledged(page);
 
   // Five weeks on: the warm sample drifts, which its trend told before, and meets its alarm.
   const id = batch.split("/").at(-1) ?? "";

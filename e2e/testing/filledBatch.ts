@@ -1,4 +1,5 @@
 import { expect, type Page } from "@playwright/test";
+import { acknowledged } from "./atTheBench";
 import { fillAll } from "./job";
 import { madeBatch } from "./madeBatch";
 import { scriptsReady } from "./test";
@@ -16,5 +17,6 @@ export async function filledBatch(page: Page, version: string, bottles: number, 
   await page.getByRole("button", { name: "Fill by this plan" }).click();
   await fillAll(page, all);
   await expect(page.getByText("All containers are filled.")).toBeVisible();
+  await acknowledged(page);
   return batch;
 }

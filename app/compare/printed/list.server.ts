@@ -1,7 +1,6 @@
 import { assess, coreVersion } from "@tensidrum/core/assessment";
 import { formulaOfDraft, noAim, nothingMeasured, profiles } from "@tensidrum/core/formula";
-import type { Material } from "@tensidrum/core/library";
-import { nameOfSlug } from "@tensidrum/core/library";
+import { nameOfSlug, notChosen, type Material } from "@tensidrum/core/library";
 import { Refusal } from "@tensidrum/core/quantities";
 import { broughtWater, printedLines, printedNames } from "@tensidrum/core/recipe";
 import { usualAmounts } from "@tensidrum/core/stability";
@@ -80,6 +79,17 @@ export async function changeList(productId: string, typed: TypedList): Promise<{
   return sheetOf(product.name, typed.profile, shares);
 }
 
+interface NewLine {
+  readonly id: string;
+  readonly phase: string;
+  readonly material: string;
+  /** Null on the line that takes the rest. */
+  percent: number | null;
+  readonly takesTheRest: boolean;
+  asWritten: string;
+  readonly assayPercent: number | null;
+}
+
 /** A sheet with the lines that bring what is printed, from the maker's lots where there are some. */
 async function sheetOf(
   product: string,
@@ -94,22 +104,23 @@ async function sheetOf(
     lots.flatMap(({ material, assayPercent }) => (assayPercent === null ? [] : [[material, assayPercent] as const])),
   );
   const found = printedLines(shares, [...library.values()], new Set(lots.map(({ material }) => material)));
-  const weighed = found.filter(({ material, percent, takesTheRest }) => material !== null && (takesTheRest || (percent ?? 0) > 0));
-  // One line for a material: what two names bring is one bottle.
-  const bySlug = new Map<string, { readonly percent: number; readonly takesTheRest: boolean; readonly asWritten: string }>();
+  const weighed = found.filter(({ percent, takesTheRest }) => takesTheRest || (percent ?? 0) > 0);
+  const lines: NewLine[] = [];
   for (const { material, percent, takesTheRest, name } of weighed) {
-    const before = bySlug.get(material ?? "");
-    bySlug.set(material ?? "", {
-      percent: (before?.percent ?? 0) + (percent ?? 0),
-      takesTheRest: takesTheRest || (before?.takesTheRest ?? false),
-      asWritten: before === undefined ? name : `${before.asWritten}, ${name}`,
+    // One line for a material: what two names bring is one bottle. A name nobody knows is a line of its own, to be chosen.
+    const before = material === null ? undefined : lines.find((line) => line.material === material);
+    if (before !== undefined) {
+      before.percent = before.percent === null || percent === null ? null : before.percent + percent;
+      before.asWritten = `${before.asWritten}, ${name}`.slice(0, NAME_LENGTH);
+      continue;
+    }
+    const slug = material ?? notChosen.slug;
+    lines.push({
+      ...{ id: crypto.randomUUID(), phase: "A", material: slug, percent, takesTheRest, asWritten: name },
+      assayPercent: certified.get(slug) ?? null,
     });
   }
-  const lines = [...bySlug].map(([material, { percent, takesTheRest, asWritten }]) => ({
-    ...{ id: crypto.randomUUID(), phase: "A", material, takesTheRest, asWritten },
-    percent: takesTheRest ? null : Number(percent.toFixed(DECIMALS)),
-    assayPercent: certified.get(material) ?? null,
-  }));
+  for (const line of lines) line.percent = line.percent === null ? null : Number(line.percent.toFixed(DECIMALS));
   const aim = { ...noAim, closeTo: product };
   const name = `Close to ${product}`.slice(0, NAME_LENGTH);
   const draft = { name, profile, batchGrams: USUAL_GRAMS, scales, phases: [{ id: "A" }], lines, aim };

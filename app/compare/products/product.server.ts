@@ -11,8 +11,8 @@ import type { TypedProduct } from "./productForms.server";
 
 const [MOST_PRICE, MOST_GRAMS] = [1_000_000, 1_000_000];
 
-/** One product, or an empty one under a new identifier. */
-export async function openProduct(productId: string | null) {
+/** One product, or a new one under an identifier of its own, with a list that was pasted elsewhere. */
+export async function openProduct(productId: string | null, pasted = "") {
   const found = productId === null ? undefined : await findProduct(database(), currentMakerId(), productId);
   if (productId !== null && found === undefined) {
     throw new Refusal("not-found", "This product is not here.", "Go to Compare and look for it there.");
@@ -22,7 +22,7 @@ export async function openProduct(productId: string | null) {
     id: found?.id ?? crypto.randomUUID(),
     isNew: found === undefined,
     name: found?.name ?? "",
-    printed: found?.printed ?? "",
+    printed: found?.printed ?? pasted,
     price: shown(found?.price),
     content: shown(found?.contentGrams),
     container: found?.container ?? "",

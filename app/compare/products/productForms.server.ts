@@ -23,6 +23,9 @@ export const productForm = group({
 });
 export type TypedProduct = TypedOf<typeof productForm>;
 
+/** A list that was pasted elsewhere. */
+export const productQuestions = group({ printed: verbatim(MOST_PRINTED) });
+
 /** @throws Refusal where no product can lie at the address */
 export function readProduct(params: object): string {
   const nothing = () => new Refusal("not-found", "This product is not here.", "Go to Compare and look for it there.");

@@ -1,13 +1,13 @@
 import { redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
-import { takeForm } from "../../frame/readForm.server";
+import { readQuestions, takeForm } from "../../frame/readForm.server";
 import type { Route } from "./+types/productRoute";
 import { changeProduct, openProduct } from "./product.server";
-import { productForm, readProduct } from "./productForms.server";
+import { productForm, productQuestions, readProduct } from "./productForms.server";
 import { ProductPage } from "./ProductPage";
 
-export const loader = answer(async ({ params }: Route.LoaderArgs) =>
-  openProduct(params.product === undefined ? null : readProduct(params)),
+export const loader = answer(async ({ params, request }: Route.LoaderArgs) =>
+  openProduct(params.product === undefined ? null : readProduct(params), readQuestions(productQuestions, request).printed),
 );
 
 export const action = answer(async ({ request }: Route.ActionArgs) =>

@@ -9,6 +9,7 @@ import { StationNav } from "../../frame/stationNav/StationNav";
 import { useUnits } from "../../frame/units";
 import { Nearness } from "../../pictures/Nearness/Nearness";
 import classes from "./Side.module.css";
+import { Slope } from "../../pictures/Slope/Slope";
 import type { OpenSide } from "./side.server";
 import type { SideRow } from "./sideView";
 
@@ -155,9 +156,7 @@ function Row({ row: { name, unit, decimals, isEstimate, values }, heads, none }:
       </th>
       {values.map((value, at) => (
         <td key={at} data-number>
-          <Text component="span" c="var(--ink-2)" aria-hidden>
-            {at === 0 || heads[at]?.isProduct === true ? "" : arrowOf(values[at - 1] ?? null, value, decimals)}
-          </Text>{" "}
+          <Way before={heads[at]?.isProduct === true ? null : (values[at - 1] ?? null)} now={value} decimals={decimals} />
           {say(value, heads[at]?.isProduct === true)}
         </td>
       ))}
@@ -165,8 +164,14 @@ function Row({ row: { name, unit, decimals, isEstimate, values }, heads, none }:
   );
 }
 
-function arrowOf(before: number | null, now: number | null, decimals: number): string {
-  if (before === null || now === null) return "";
-  if (written(before, decimals) === written(now, decimals)) return "→";
-  return now > before ? "↗" : "↘";
+interface WayProps {
+  readonly before: number | null;
+  readonly now: number | null;
+  readonly decimals: number;
+}
+
+/** Where a value went since the one before it; what is written alike has not moved. */
+function Way({ before, now, decimals }: WayProps) {
+  if (before === null || now === null) return null;
+  return <Slope before={before} now={written(before, decimals) === written(now, decimals) ? before : now} />;
 }

@@ -51,6 +51,9 @@ export const Versions = memo(function Versions({ sheet }: VersionsProps) {
             Compare versions
           </Link>
         )}
+        <Link to={`/compare/rounds/${formulaId}`} data-act="Its rounds, and what to try next">
+          Rounds
+        </Link>
         <Link to={`/sheet/${formulaId}/costs`} data-act="What the versions cost">
           Costs
         </Link>

@@ -1,7 +1,7 @@
 import { NativeSelect, Textarea, UnstyledButton } from "@mantine/core";
 import { writtenPercent, writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
-import { useFetcher } from "react-router";
+import { Link, useFetcher } from "react-router";
 import { DataTable } from "../../components/DataTable";
 import { FormError } from "../../components/FormError";
 import type { FormAnswer } from "../../frame/formAnswer";
@@ -16,6 +16,9 @@ const PAUSE = 400;
 const MOST_SENT = 20_001;
 const TITLE_LENGTH = 40;
 const AS_WRITTEN_LENGTH = 300;
+
+/** So much of a printed list goes along in an address; longer ones are rare. */
+const MOST_IN_ADDRESS = 4_000;
 
 interface FromRecipeProps {
   readonly onTake: TakeStart;
@@ -91,7 +94,14 @@ export function FromRecipe({ onTake, store }: FromRecipeProps) {
       {fetcher.data !== undefined && "sentence" in fetcher.data && <FormError>{fetcher.data.sentence}</FormError>}
       {understood !== null && (
         <div aria-live="polite">
-          {understood.isIngredientList && <p>This is a printed ingredient list. Its order tells the shares: an estimate.</p>}
+          {understood.isIngredientList && (
+            <p>
+              This is a printed ingredient list. Its order tells the shares: an estimate.{" "}
+              <Link to={`/compare/products/new?${new URLSearchParams({ printed: text.slice(0, MOST_IN_ADDRESS) }).toString()}`}>
+                Keep it as a product, with its ranges
+              </Link>
+            </p>
+          )}
           <UnderstoodLines
             lines={understood.lines}
             choices={choices}
