@@ -64,11 +64,13 @@ describe("a product to come close to", () => {
       intent: "keep",
       pins: ["", "6.5", "", "", "", "", ""],
       after: "3",
+      dryMatter: "18.5",
       percents: Array<string>(7).fill("1"),
       profile: "everyday-shampoo",
     } as const;
     expect(await changeList(id, { ...list, pins: [...list.pins] })).toBeNull();
-    expect((await openList(id)).known).toEqual({ pins: { "1": 6.5 }, onePercentAfter: 3 });
+    expect(await openList(id)).toMatchObject({ known: { pins: { "1": 6.5 }, onePercentAfter: 3 }, dryMatterPercent: 18.5 });
+    expect((await openProduct(id)).dryMatter).toBe("18.5");
     expect(await fieldsOf({ note: "bought in May" })).toEqual([]);
     expect((await openList(id)).known.pins).toEqual({ "1": 6.5 });
     await expect(changeList(id, { ...list, pins: [], percents: ["1"] })).rejects.toThrow("changed");
@@ -80,6 +82,7 @@ describe("a product to come close to", () => {
       intent: "send",
       pins: Array<string>(7).fill(""),
       after: "",
+      dryMatter: "",
       percents,
       profile: "everyday-shampoo",
     });

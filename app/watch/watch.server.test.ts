@@ -245,6 +245,7 @@ describe("a patch test", () => {
     expect(await wrong({ ...first, intent: "judge", seen: "nothing" })).toEqual([]);
     await expect(changePatch(id, { ...first, intent: "judge", seen: "slightly red" })).rejects.toThrow("judged already");
     expect((await openPatchTests(id)).nextTester).toBe(3);
+    await expect(changePatch(id, patch({ intent: "judge", seen: "nothing" }))).rejects.toThrow("not of this batch");
   });
 });
 

@@ -1,7 +1,7 @@
 import { draftPhase, formulaOfDraft, profileOf, withProcess, type Formula, shownFormulaName } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import type { MaterialsBySlug } from "@tensidrum/core/library";
-import type { Database } from "../client.server";
+import type { Executor } from "../client.server";
 import { withParts } from "../materials/withParts.server";
 import { listScales } from "../scales/queries.server";
 import { findVersion, listLines, listPhases } from "./queries.server";
@@ -9,7 +9,7 @@ import { materialsOf } from "@tensidrum/core/process";
 
 /** A version as it could be made: a final one as it was finalised, a draft as it was saved last; on the scales there are now. */
 export async function formulaOfVersion(
-  db: Database,
+  db: Executor,
   makerId: string,
   wanted: { readonly formulaId: string; readonly number: number },
 ): Promise<{ readonly formula: Formula; readonly materials: MaterialsBySlug }> {

@@ -273,6 +273,7 @@ function Send({
           </span>
         ))}
         <input type="hidden" name="after" value={knows.after ?? ""} />
+        <input type="hidden" name="dryMatter" value={pinOf(knows.dryMatter) ?? ""} />
         <input type="hidden" name="profile" value={profile} />
         <Button type="submit" name="intent" value="send" h={44} loading={isBusy} disabled={state?.feasible !== true}>
           Send to a new sheet

@@ -73,7 +73,8 @@ export async function changeList(productId: string, typed: TypedList): Promise<{
   const pins = Object.fromEntries(typed.pins.flatMap((pin, at) => (pin === "" ? [] : [[String(at), Number(pin)]])));
   const onePercentAfter = typed.after === "" ? null : Number(typed.after);
   const { hasPhoto: _, makerId: __, changedAt: ___, ...row } = product;
-  await saveProduct(database(), currentMakerId(), { ...row, known: { pins, onePercentAfter } });
+  const dryMatterPercent = typed.dryMatter === "" ? null : Math.min(100, Number(typed.dryMatter));
+  await saveProduct(database(), currentMakerId(), { ...row, dryMatterPercent, known: { pins, onePercentAfter } });
   if (typed.intent === "keep") return null;
   const shares = names.map(({ name }, at) => ({ name, percent: Number(typed.percents[at] ?? "0") }));
   return sheetOf(product.name, typed.profile, shares);

@@ -16,6 +16,8 @@ export const listForm = group({
   /** Place of the last name at or above 1 %. */
   after: text(4),
   percents: list(percent, MOST_NAMES),
+  /** What stays when it is dried, %. */
+  dryMatter: percent.default(""),
   profile: choice(slugs, "everyday-shampoo"),
 });
 export type TypedList = TypedOf<typeof listForm>;

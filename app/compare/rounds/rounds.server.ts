@@ -3,6 +3,7 @@ import { cameTrue, modelEffects, nearTo, nextChanges, type Measurements, type Ne
 import { draftPhase, formulaOfDraft, shownFormulaName } from "@tensidrum/core/formula";
 import { nameOfSlug } from "@tensidrum/core/library";
 import { Refusal } from "@tensidrum/core/quantities";
+import type { Executor } from "../../../db/client.server";
 import { listClosedBatchesOf } from "../../../db/batches/queries.server";
 import { keepSuggestion, listProducts, listRoundReadings, listSuggestions, saveRoundReadings } from "../../../db/comparison/queries.server";
 import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
@@ -195,20 +196,21 @@ async function take(formulaId: string, { material, to }: TypedRounds) {
       ...{ versionId, fromVersionId: next.from.version.id, material: change.material, sentence, source: change.source },
       ...{ fromPercent: change.from, toPercent: change.to, expected: change.expected },
     });
+    await withPercent(tx, formulaId, { versionId, number: made }, change);
     return made;
   });
   if (number === undefined) throw nothingHere();
-  await withPercent(formulaId, { versionId, number }, change);
   return { draft: number };
 }
 
 /** Gives one line of a draft another share; a material that is not in it comes in with a line of its own. */
 async function withPercent(
+  db: Executor,
   formulaId: string,
   draft: { readonly versionId: string; readonly number: number },
   change: NextChange,
 ): Promise<void> {
-  const [db, makerId] = [database(), currentMakerId()];
+  const makerId = currentMakerId();
   const [found, phases, lines, lots, { formula, materials }, [material]] = await Promise.all([
     findVersion(db, makerId, { formulaId, number: draft.number }),
     listPhases(db, makerId, draft.versionId),

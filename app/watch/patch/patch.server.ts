@@ -50,7 +50,8 @@ export async function changePatch(batchId: string, { intent, id, tester, seen, n
   }
   if (seen === "") return [{ field: "seen", message: "Say what is seen under the patch." }];
   const test = (await listPatchTests(db, makerId, batchId)).find((one) => one.id === id);
-  const left = test === undefined ? 0 : Math.ceil(patchHoursLeft(test.putOnAt.getTime(), Date.now()));
+  if (test === undefined) throw new Refusal("not-found", "This patch is not of this batch.", "Load the page again.");
+  const left = Math.ceil(patchHoursLeft(test.putOnAt.getTime(), Date.now()));
   if (seen === "nothing" && left > 0) {
     return [
       { field: "seen", message: `That there is nothing can be told in ${left} h, after a day. Anything that stings comes off at once.` },
