@@ -217,7 +217,7 @@ function Settled({ state, isBusy, cancel }: ReturnType<typeof useUnmix>) {
           <strong>
             {written(watched.low, 1)} to {written(watched.high, 1)} %
           </strong>{" "}
-          active matter, nine times of ten
+          active matter, nine times of ten (estimate)
         </Text>
       )}
       {isBusy ? (

@@ -166,7 +166,7 @@ function Next({
                 <input type="hidden" name="material" value={material} />
                 <input type="hidden" name="to" value={String(to)} />
                 <Text m={0}>
-                  {words} <small>{source === "own" ? "by your own rounds" : "by a model, estimate"}</small>
+                  {words} <small>{source === "own" ? "by your own rounds, estimate" : "by a model, estimate"}</small>
                 </Text>
                 <Button
                   type="submit"

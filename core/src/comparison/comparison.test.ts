@@ -144,7 +144,7 @@ describe("the next round", () => {
   it("keeps what it promises: of drawn worlds four of five come true", () => {
     const random = randomLcg(0.6);
     const normal = randomNormal.source(random);
-    const [slope, scatter] = [normal(6, 2), normal(0, 0.2)];
+    const [slope, scatter] = [normal(6, 2), normal(0, 0.23)];
     let [told, held] = [0, 0];
     for (let world = 0; world < 500; world += 1) {
       const perPercent = slope();
