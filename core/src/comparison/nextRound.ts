@@ -38,7 +38,7 @@ export type ModelEffect = (material: string, from: number, to: number) => readon
 export type Doses = (material: string) => { readonly low: number; readonly high: number } | null;
 
 /** Readings of the same scatter by this part of what one would notice. */
-const SCATTER = 0.4;
+const SCATTER = 0.5;
 /** Four of five lie within so many standard deviations. */
 const FOUR_OF_FIVE = 1.2816;
 /** A line is not moved further than so many times its greatest step yet: beyond it nobody has looked. */
@@ -85,6 +85,8 @@ interface Slope {
   readonly spread: number;
   /** The greatest step that was tried, % w/w. */
   readonly tried: number;
+  /** How far two readings of the same lie apart. */
+  readonly scatter: number;
 }
 
 type Slopes = ReadonlyMap<string, readonly Slope[]>;
@@ -110,7 +112,7 @@ function ownSlopes(rounds: readonly Round[]): Slopes {
     )) {
       const material = changed[column] ?? "";
       const tried = Math.max(...pairs.map((pair) => Math.abs(stepOf(pair, material))));
-      found.set(material, [...(found.get(material) ?? []), { kind, perPercent: perUnit, spread, tried }]);
+      found.set(material, [...(found.get(material) ?? []), { kind, perPercent: perUnit, spread, tried, scatter }]);
     }
   }
   return found;
@@ -140,11 +142,17 @@ function byOwn(last: Round, slopes: Slopes, { kind, lacks }: Wish, doses: Doses)
   });
 }
 
+/**
+ * What a step is likely to do. The slope is as unsure as it is, and the next reading and the one before scatter too; that one is
+ * in the slope as well, so that both errors go together: s² + t² + s t, with s of the slope over the step and t of two readings.
+ */
 function expectedOf(slopes: readonly Slope[], first: MeasuredKind, step: number): readonly Expected[] {
   return slopes
     .toSorted((a, b) => Number(b.kind === first) - Number(a.kind === first))
-    .map(({ kind, perPercent, spread }) => {
-      const [likely, room] = [perPercent * step, FOUR_OF_FIVE * spread * Math.abs(step)];
+    .map(({ kind, perPercent, spread, scatter }) => {
+      const [ofSlope, ofReadings] = [spread * Math.abs(step), Math.SQRT2 * scatter];
+      const likely = perPercent * step;
+      const room = FOUR_OF_FIVE * Math.sqrt(ofSlope ** 2 + ofReadings ** 2 + ofSlope * ofReadings);
       return { kind, low: likely - room, likely, high: likely + room };
     });
 }
@@ -162,11 +170,17 @@ function byModel(last: Round, slopes: Slopes, { kind, lacks }: Wish, { doses, mo
     if (best === undefined) return [];
     const part = Math.min(1, Math.abs(lacks / best.likely));
     const to = withinDose(from + (best.to - from) * part, from, doses(material));
-    const expected = to === from ? [] : model(material, from, to);
+    const expected = to === from ? [] : model(material, from, to).map((one) => asRead(one, last.measured));
     return expected.length === 0
       ? []
       : [{ material, from, to, source: "model", expected: expected.toSorted((a, b) => Number(b.kind === kind) - Number(a.kind === kind)) }];
   });
+}
+
+/** What a model expects, as it will be read: the reading before and the one after scatter. */
+function asRead({ kind, low, likely, high }: Expected, { [kind]: was = 0 }: Measurements): Expected {
+  const ofReadings = FOUR_OF_FIVE * Math.SQRT2 * SCATTER * noticedBeside(kind, was);
+  return { kind, low: likely - Math.hypot(likely - low, ofReadings), likely, high: likely + Math.hypot(high - likely, ofReadings) };
 }
 
 function withinDose(to: number, from: number, dose: { readonly low: number; readonly high: number } | null): number {
@@ -188,6 +202,5 @@ function nearerBy(measured: Measurements, wanted: Measurements, expected: readon
 export function cameTrue({ kind, low, high }: Expected, before: Measurements, after: Measurements): boolean | null {
   const [was, is] = [before[kind], after[kind]];
   if (was === undefined || is === undefined) return null;
-  const scatter = SCATTER * noticedBeside(kind, was);
-  return is - was >= low - scatter && is - was <= high + scatter;
+  return is - was >= low && is - was <= high;
 }
