@@ -86,6 +86,7 @@ async function possessions() {
     "product_photos",
     "round_readings",
     "suggestions",
+    "version_origins",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -130,6 +131,7 @@ beforeAll(async () => {
   await comparisonQueries.saveProduct(db, workshop.id, product, { picture: Buffer.from("x"), width: 1, height: 1 });
   await comparisonQueries.saveRoundReadings(db, workshop.id, { versionId: finalVersionId, ph: 5 });
   await comparisonQueries.keepSuggestion(db, workshop.id, suggestion);
+  await formulaWrites.keepOrigin(db, workshop.id, trialOrigin);
   await watchQueries.keepLather(db, workshop.id, lather);
   await batchWrites.beginBatch(db, workshop.id, batch(blindTest.secondBatchId, "GR-2"), []);
   await watchQueries.beginBlindTest(db, workshop.id, blindTest);
@@ -186,6 +188,7 @@ const product: comparisonQueries.NewProduct = {
   name: "The one the guests like",
   known: { pins: {}, onePercentAfter: null },
 };
+const trialOrigin = { versionId: draftId, fromVersionId: finalVersionId };
 const suggestion: comparisonQueries.NewSuggestion = {
   ...{ versionId: draftId, fromVersionId: finalVersionId, material: "glycerin", fromPercent: 2, toPercent: 3 },
   ...{ source: "own", expected: [], sentence: "glycerin 2 to 3" },
@@ -241,6 +244,8 @@ const asked: Record<string, () => Promise<unknown>> = {
     );
   },
   insertDraftFrom: async () => formulaWrites.insertDraftFrom(db, stranger.id, { parentId: finalVersionId, versionId: crypto.randomUUID() }),
+  keepOrigin: async () => refused(formulaWrites.keepOrigin(db, stranger.id, { versionId: finalVersionId, fromVersionId: draftId })),
+  listOrigins: async () => formulaQueries.listOrigins(db, stranger.id, greenRoom.id),
   deleteDraft: async () => formulaWrites.deleteDraft(db, stranger.id, draftId),
   deleteFormula: async () => formulaWrites.deleteFormula(db, stranger.id, greenRoom.id),
   replaceScales: async () => {
@@ -384,6 +389,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   listRoundReadings: async () => comparisonQueries.listRoundReadings(db, stranger.id, [finalVersionId]),
   saveRoundReadings: async () => refused(comparisonQueries.saveRoundReadings(db, stranger.id, { versionId: draftId, ph: 9 })),
   keepSuggestion: async () => refused(comparisonQueries.keepSuggestion(db, stranger.id, { ...suggestion, versionId: finalVersionId })),
+  findProductCalled: async () => comparisonQueries.findProductCalled(db, stranger.id, product.name),
   listSuggestions: async () => comparisonQueries.listSuggestions(db, stranger.id, 10),
   listLather: async () => watchQueries.listLather(db, stranger.id, batchId),
   changePlannedCheck: async () => watchQueries.changePlannedCheck(db, stranger.id, plannedCheck.id, { dueOn: "2027-02-02" }),

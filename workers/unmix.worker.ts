@@ -1,5 +1,5 @@
 import { loadLinearSolver, type LinearSolver } from "@tensidrum/core/numerics";
-import { unmixing, type PrintedList, type Unmixing } from "@tensidrum/core/stability";
+import { unmixing, type KnownPh, type PrintedList, type Unmixing } from "@tensidrum/core/stability";
 import highsBinary from "highs/runtime?url";
 
 export interface UnmixTask {
@@ -10,6 +10,7 @@ export interface UnmixTask {
   readonly usual: Readonly<Record<string, { readonly low: number; readonly high: number }>>;
   /** A weight for each name, of the sum that is told. */
   readonly watch: readonly number[];
+  readonly ph?: KnownPh | undefined;
 }
 
 export interface UnmixAnswer {
@@ -33,9 +34,9 @@ scope.onmessage = ({ data: task }) => {
   void read(task);
 };
 
-async function read({ number, list, usual, watch }: UnmixTask): Promise<void> {
+async function read({ number, list, usual, watch, ph }: UnmixTask): Promise<void> {
   const loaded = await (solver ??= loadLinearSolver(() => highsBinary));
-  for (const state of unmixing(list, (name) => usual[name] ?? null, loaded, { watch })) {
+  for (const state of unmixing(list, (name) => usual[name] ?? null, loaded, ph === undefined ? { watch } : { watch, ph })) {
     if (number !== newest) return;
     scope.postMessage({ number, state });
     await breathe();

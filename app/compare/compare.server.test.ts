@@ -1,7 +1,8 @@
 import { sql } from "drizzle-orm";
 import { describe, expect, it } from "vitest";
 import { demoFormulas } from "../../db/demo/formulas";
-import { listVersions } from "../../db/formulas/queries.server";
+import { listLines, listVersions } from "../../db/formulas/queries.server";
+import { deleteDraft, keepOrigin } from "../../db/formulas/writes.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { openCompare } from "./compareList.server";
@@ -65,11 +66,17 @@ describe("a product to come close to", () => {
       pins: ["", "6.5", "", "", "", "", ""],
       after: "3",
       dryMatter: "18.5",
+      ph: "5.4",
       percents: Array<string>(7).fill("1"),
       profile: "everyday-shampoo",
     } as const;
     expect(await changeList(id, { ...list, pins: [...list.pins] })).toBeNull();
-    expect(await openList(id)).toMatchObject({ known: { pins: { "1": 6.5 }, onePercentAfter: 3 }, dryMatterPercent: 18.5 });
+    expect(await openList(id)).toMatchObject({
+      known: { pins: { "1": 6.5 }, onePercentAfter: 3 },
+      dryMatterPercent: 18.5,
+      ph: 5.4,
+      profile: "everyday-shampoo",
+    });
     expect((await openProduct(id)).dryMatter).toBe("18.5");
     expect(await fieldsOf({ note: "bought in May" })).toEqual([]);
     expect((await openList(id)).known.pins).toEqual({ "1": 6.5 });
@@ -83,6 +90,7 @@ describe("a product to come close to", () => {
       pins: Array<string>(7).fill(""),
       after: "",
       dryMatter: "",
+      ph: "5.3",
       percents,
       profile: "everyday-shampoo",
     });
@@ -116,6 +124,35 @@ describe("rounds of a formula", () => {
     expect(rounds.at(-1)).toMatchObject({ learned: "foams well", readings: { ph: "5.6", slip: "3" } });
     expect(next).toBeNull();
     await expect(openRounds(crypto.randomUUID())).rejects.toThrow("not here");
+  });
+
+  it("show a trial beside the version it began from; a final one comes back as the next version", async () => {
+    const [from] = await listVersions(database(), currentMakerId(), formulaId);
+    const trialId = demoFormulas.find(({ name }) => name.startsWith("Curtain"))?.id ?? "";
+    const first = (await listVersions(database(), currentMakerId(), trialId)).at(-1);
+    await keepOrigin(database(), currentMakerId(), { versionId: first?.id ?? "", fromVersionId: from?.id ?? "" });
+    expect((await openRounds(trialId)).trialOf).toMatchObject({ formulaId, number: from?.number });
+    const shown = (await openRounds(formulaId)).rounds.find(({ number }) => number === from?.number);
+    expect(shown?.trials).toMatchObject([{ formulaId: trialId, fromNumber: from?.number }]);
+    const trial = shown?.trials[0]?.rounds[0];
+    expect(trial).toMatchObject({ id: first?.id, backAs: null, isDraft: false });
+    expect(trial?.changed).not.toBe("Nothing changed in the lines.");
+    const done = await changeRounds(formulaId, typed({ intent: "bring", version: first?.id ?? "" }));
+    if (!("draft" in done)) throw new Error("it was not brought back");
+    const draft = (await openRounds(formulaId)).rounds.at(-1);
+    expect(draft).toMatchObject({ number: done.draft, isDraft: true, brought: { formulaId: trialId, number: first?.number } });
+    const [lines, ofTrial] = await Promise.all([
+      listLines(database(), currentMakerId(), draft?.id ?? ""),
+      listLines(database(), currentMakerId(), first?.id ?? ""),
+    ]);
+    expect(lines.map(({ materialId, percent }) => [materialId, percent])).toEqual(
+      ofTrial.map(({ materialId, percent }) => [materialId, percent]),
+    );
+    const again = await changeRounds(formulaId, typed({ intent: "bring", version: first?.id ?? "" }));
+    expect(again).toMatchObject({ problems: [{ message: expect.stringContaining("is open") as string }] });
+    await deleteDraft(database(), currentMakerId(), draft?.id ?? "");
+    const stranger = await changeRounds(formulaId, typed({ intent: "bring", version: from?.id ?? "" }));
+    expect(stranger).toMatchObject({ problems: [{ message: expect.stringContaining("not here any more") as string }] });
   });
 
   it("stand beside a product and each other, as a page and for a spreadsheet", async () => {

@@ -7,6 +7,7 @@ import { meanAndSpread } from "@tensidrum/core/numerics";
 import { costOf } from "@tensidrum/core/packaging";
 import { batchResult, doneFormula, materialsOf, storedPlan } from "@tensidrum/core/process";
 import { Refusal } from "@tensidrum/core/quantities";
+import { movedSince } from "@tensidrum/core/stability";
 import { materialsBeside } from "../../db/batches/beside.server";
 import { findBatch, findLastFinished, listEntries } from "../../db/batches/queries.server";
 import { findProduct, listRoundReadings } from "../../db/comparison/queries.server";
@@ -14,6 +15,7 @@ import { formulaOfVersion } from "../../db/formulas/formulaOfVersion.server";
 import { findAssessment, listVersions } from "../../db/formulas/queries.server";
 import { standingLots } from "../../db/inventory/queries.server";
 import { listChecks, listLather } from "../../db/watch/queries.server";
+import { sampleLook } from "../../db/watch/sampleLook";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { writtenShortDay } from "../frame/dates.server";
 import { measurementsOf } from "./readings/readReadings";
@@ -22,6 +24,8 @@ import { measurementsOf } from "./readings/readReadings";
 export type SubjectKey =
   | { readonly kind: "version"; readonly formulaId: string; readonly number: number }
   | { readonly kind: "batch"; readonly batchId: string }
+  /** What a batch was to be, as it was planned then. */
+  | { readonly kind: "plan"; readonly batchId: string }
   | { readonly kind: "product"; readonly productId: string };
 
 export interface Subject {
@@ -39,8 +43,8 @@ export interface Subject {
   readonly fromLines: FromLines;
   readonly measured: Measurements;
   readonly clarity: string;
-  /** How far pH has moved at room temperature since it was made; null where nobody watched. */
-  readonly phMoved: number | null;
+  /** How far readings have moved at room temperature since it was made, those that were watched. */
+  readonly moved: ReturnType<typeof movedSince>;
   readonly per100Grams: number | null;
   readonly learned: string;
 }
@@ -55,23 +59,29 @@ export interface FromLines {
 
 const nothingFromLines: FromLines = { activePercent: null, irritation: null, flash: null, saltPercent: null };
 
-export const addressOf = (key: SubjectKey): string =>
-  key.kind === "version" ? `v:${key.formulaId}:${key.number}` : key.kind === "batch" ? `b:${key.batchId}` : `p:${key.productId}`;
+export function addressOf(key: SubjectKey): string {
+  if (key.kind === "version") return `v:${key.formulaId}:${key.number}`;
+  return key.kind === "product" ? `p:${key.productId}` : `${key.kind === "batch" ? "b" : "n"}:${key.batchId}`;
+}
 
 const UUID = "[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}";
-const ADDRESS = new RegExp(`^(?:v:(${UUID}):(\\d{1,6})|b:(${UUID})|p:(${UUID}))$`);
+const ADDRESS = new RegExp(`^(?:v:(${UUID}):(\\d{1,6})|b:(${UUID})|n:(${UUID})|p:(${UUID}))$`);
 
 /** What an address asks for. @throws Refusal where it asks for nothing that can be compared */
 export function keyOf(address: string): SubjectKey {
-  const [, formulaId, number, batchId, productId] = ADDRESS.exec(address) ?? [];
+  const [, formulaId, number, batchId, plannedId, productId] = ADDRESS.exec(address) ?? [];
   if (formulaId !== undefined) return { kind: "version", formulaId, number: Number(number) };
   if (batchId !== undefined) return { kind: "batch", batchId };
+  if (plannedId !== undefined) return { kind: "plan", batchId: plannedId };
   if (productId !== undefined) return { kind: "product", productId };
   throw new Refusal("not-found", "What is to be compared is not here.", "Choose it again on Compare.");
 }
 
-/** A version with what was measured of it: by itself, else of its last closed batch. */
-export async function versionSubject(formulaId: string, number: number, lots: readonly ShelfLot[]): Promise<Subject> {
+/**
+ * A version with what was measured of it: by itself, else of its last closed batch.
+ * @param isPlan it stands beside batches, so that what was measured of them is not its own
+ */
+export async function versionSubject(formulaId: string, number: number, lots: readonly ShelfLot[], isPlan = false): Promise<Subject> {
   const [db, makerId] = [database(), currentMakerId()];
   const [{ formula, materials }, versions] = await Promise.all([
     formulaOfVersion(db, makerId, { formulaId, number }),
@@ -83,10 +93,10 @@ export async function versionSubject(formulaId: string, number: number, lots: re
       ? [[], undefined, undefined]
       : await Promise.all([
           listRoundReadings(db, makerId, [version.id]),
-          findLastFinished(db, makerId, version.id),
+          isPlan ? undefined : findLastFinished(db, makerId, version.id),
           findAssessment(db, makerId, version.id),
         ]);
-  const made = batch === undefined ? null : await measuredBatch(batch.id, batch.finishedAt ?? new Date(0));
+  const made = batch === undefined ? null : await measuredBatch(batch.id);
   const own = readings === undefined ? {} : measurementsOf(readings);
   return {
     key: { kind: "version", formulaId, number },
@@ -97,13 +107,13 @@ export async function versionSubject(formulaId: string, number: number, lots: re
     ...ofFormula(formula, materials, lots, assessment),
     measured: { ...made?.measured, ...own },
     clarity: readings?.clarity || made?.clarity || "",
-    phMoved: made?.phMoved ?? null,
+    moved: made?.moved ?? {},
     learned: readings?.learned ?? "",
   };
 }
 
 /** What was measured of a finished batch at the bench and afterwards. */
-async function measuredBatch(batchId: string, madeAt: Date) {
+async function measuredBatch(batchId: string) {
   const [db, makerId] = [database(), currentMakerId()];
   const [batch, entries, tests, looks] = await Promise.all([
     findBatch(db, makerId, batchId),
@@ -120,15 +130,19 @@ async function measuredBatch(batchId: string, madeAt: Date) {
     const values = tests.flatMap((test) => of(test) ?? []);
     return values.length === 0 ? null : meanAndSpread(values).mean;
   };
-  const room = looks.filter(({ storage, ph: read }) => storage === "room" && read !== null).at(-1);
+  const start = { ph, viscosity: thickness?.unit === "Pa·s" ? thickness.viscosity : null };
   return {
     batch,
     plan,
     entries: told,
     clarity: clarity ?? "",
-    phMoved: ph === null || room === undefined || room.lookedAt < madeAt ? null : (room.ph ?? ph) - ph,
+    moved: movedSince(
+      start,
+      looks.map((look) => sampleLook(look, batch.finishedAt ?? batch.startedAt)),
+      "room",
+    ),
     measured: measurementsOf({
-      ...{ ph, pascalSeconds: thickness?.unit === "Pa·s" ? thickness.viscosity : null },
+      ...{ ph, pascalSeconds: start.viscosity },
       ...{ funnelSeconds: thickness?.unit === "s" ? thickness.viscosity : null },
       foamAtOnceMm: mean(({ atOnceMm }) => atOnceMm),
       foamAfterFiveMm: mean(({ afterFiveMinutesMm }) => afterFiveMinutesMm),
@@ -140,8 +154,22 @@ async function measuredBatch(batchId: string, madeAt: Date) {
   };
 }
 
+/** What a batch was to be: nothing was measured of a plan. */
+async function planSubject(batchId: string, lots: readonly ShelfLot[]): Promise<Subject> {
+  const { batch, plan } = await measuredBatch(batchId);
+  return {
+    key: { kind: "plan", batchId },
+    address: addressOf({ kind: "plan", batchId }),
+    title: `${batch.code} as planned`,
+    when: writtenShortDay(batch.startedAt),
+    formulaId: batch.formulaId,
+    ...ofFormula(plan.formula, new Map([...materialsOf(batch.formula), ...plan.materials]), lots),
+    ...{ measured: {}, clarity: "", moved: {}, learned: "" },
+  };
+}
+
 async function batchSubject(batchId: string, lots: readonly ShelfLot[]): Promise<Subject> {
-  const { batch, plan, entries, ...told } = await measuredBatch(batchId, new Date(0));
+  const { batch, plan, entries, ...told } = await measuredBatch(batchId);
   if (batch.finishedAt === null) throw new Refusal("not-possible", "This batch is not finished yet.", "Finish it at the bench first.");
   const formula = doneFormula(plan, entries);
   return {
@@ -169,7 +197,7 @@ async function productSubject(productId: string): Promise<Subject> {
     ...{ formula: null, materials: new Map(), lines: new Map<string, number>(), fromLines: nothingFromLines },
     measured: measurementsOf(product),
     clarity,
-    phMoved: null,
+    moved: {},
     per100Grams: price === null || contentGrams === null ? null : (100 * price) / contentGrams,
     learned: "",
   };
@@ -201,9 +229,11 @@ function ofFormula(formula: Formula, materials: MaterialsBySlug, lots: readonly 
 /** Everything that is asked for, in its order. */
 export async function subjectsOf(keys: readonly SubjectKey[]): Promise<readonly Subject[]> {
   const lots = await standingLots(database(), currentMakerId());
+  const areMade = keys.some(({ kind }) => kind === "batch");
   return Promise.all(
     keys.map((key) => {
-      if (key.kind === "version") return versionSubject(key.formulaId, key.number, lots);
+      if (key.kind === "version") return versionSubject(key.formulaId, key.number, lots, areMade);
+      if (key.kind === "plan") return planSubject(key.batchId, lots);
       return key.kind === "batch" ? batchSubject(key.batchId, lots) : productSubject(key.productId);
     }),
   );

@@ -6,13 +6,12 @@ import {
   watchedReadings,
   watchedShelfLife,
   wayOn,
-  type SampleLook,
-  type SpoilSign,
   type Storage,
   type WatchStart,
 } from "@tensidrum/core/stability";
 import { Refusal } from "@tensidrum/core/quantities";
 import { findBatch, listEntries, listFilledContainers } from "../../db/batches/queries.server";
+import { sampleLook } from "../../db/watch/sampleLook";
 import { findCheckPhoto, listChecks, listDueChecks, listPlannedChecks, listWatchable } from "../../db/watch/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { here, isoToday, writtenMoment, writtenShortDay } from "../frame/dates.server";
@@ -54,12 +53,6 @@ export function startOf(entries: readonly BatchEntry[]): WatchStart {
 }
 
 type Look = Awaited<ReturnType<typeof listChecks>>[number];
-
-function sampleLook({ storage, lookedAt, ph, viscosity, labL, labA, labB, sedimentMm, signs }: Look, made: Date): SampleLook {
-  const day = Math.max(0, (lookedAt.getTime() - made.getTime()) / 86_400_000);
-  const lab = labL === null || labA === null || labB === null ? null : { l: labL, a: labA, b: labB };
-  return { storage, day, ph, viscosity, lab, sedimentMm, signs: signs as SpoilSign[] };
-}
 
 /** What was seen last of a sample, each reading for itself; what nobody noted is left open. */
 function lastOf(storage: Storage, rows: readonly Look[]) {

@@ -3,7 +3,7 @@ import { getTableConfig, type PgTable } from "drizzle-orm/pg-core";
 import { acknowledgements } from "../acknowledgements/schema";
 import { batchContainers, batchEntries, batches, batchLots, batchPhotos, givenContainers } from "../batches/schema";
 import { containers } from "../containers/schema";
-import { formulas, lineLots, lines, phases, versions } from "../formulas/schema";
+import { formulas, lineLots, lines, phases, versionOrigins, versions } from "../formulas/schema";
 import { lots, lotSources, movements } from "../inventory/schema";
 import { labels } from "../labels/schema";
 import { makers } from "../makers/schema";
@@ -74,6 +74,7 @@ export const backupKinds: readonly BackupKind[] = [
   kind(offers, "supplier"),
   kind(formulas, "name"),
   kind(versions),
+  kind(versionOrigins),
   kind(phases),
   kind(lines),
   kind(lineLots),

@@ -17,6 +17,16 @@ export async function listProducts(db: Executor, makerId: string) {
     .orderBy(asc(products.name));
 }
 
+/** The product a maker calls so, whatever its capitals; `undefined` where there is none. */
+export async function findProductCalled(db: Executor, makerId: string, name: string) {
+  const [product] = await db
+    .select({ ...getTableColumns(products), hasPhoto })
+    .from(products)
+    .where(and(eq(products.makerId, makerId), sql`lower(${products.name}) = ${name.trim().toLowerCase()}`))
+    .limit(1);
+  return product;
+}
+
 /** One product, or `undefined`. */
 export async function findProduct(db: Executor, makerId: string, productId: string) {
   const [product] = await db

@@ -77,6 +77,8 @@ export const products = pgTable(
     /** Its ingredients as they are printed on it. */
     printed: text("printed").notNull().default(""),
     known: jsonb("known").$type<KnownOfList>().notNull(),
+    /** What it is: a profile's slug; empty where anything is possible. */
+    profile: text("profile").notNull().default("everyday-shampoo"),
     price: number("price"),
     /** What is in it, g. */
     contentGrams: number("content_grams"),
@@ -93,7 +95,7 @@ export const products = pgTable(
     unique("products_maker_name").on(table.makerId, table.name),
     check(
       "products_lengths",
-      sql`char_length(${table.name}) between 1 and 120 and char_length(${table.printed}) <= 20000 and char_length(${table.container}) <= 120 and char_length(${table.note}) <= 2000`,
+      sql`char_length(${table.name}) between 1 and 120 and char_length(${table.printed}) <= 20000 and char_length(${table.container}) <= 120 and char_length(${table.note}) <= 2000 and char_length(${table.profile}) <= 60`,
     ),
     check(
       "products_price",

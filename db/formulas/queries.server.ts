@@ -2,11 +2,12 @@ import type { ByCharge } from "@tensidrum/core/surfactants";
 import type { Assessment } from "@tensidrum/core/assessment";
 import type { WordedFinding } from "@tensidrum/core/assessment";
 import { withOwnFacts } from "@tensidrum/core/library";
-import { and, asc, count, desc, eq, sql } from "drizzle-orm";
+import { and, asc, count, desc, eq, or, sql } from "drizzle-orm";
+import { alias } from "drizzle-orm/pg-core";
 import type { Executor } from "../client.server";
 import { materials, ownFacts } from "../materials/schema";
 import { lots } from "../inventory/schema";
-import { formulas, lineLots, lines, phases, versions } from "./schema";
+import { formulas, lineLots, lines, phases, versionOrigins, versions } from "./schema";
 
 const currentFirst = [desc(sql`${versions.state} = 'draft'`), desc(versions.number)] as const;
 
@@ -172,6 +173,28 @@ export async function listVersions(db: Executor, makerId: string, formulaId: str
     .from(versions)
     .where(and(eq(versions.makerId, makerId), eq(versions.formulaId, formulaId)))
     .orderBy(desc(versions.number));
+}
+
+/** Which versions of a formula began a trial, or came from one, and where the other end lies; the oldest first. */
+export async function listOrigins(db: Executor, makerId: string, formulaId: string) {
+  const [to, from, toFormula, fromFormula] = [
+    alias(versions, "to_version"),
+    alias(versions, "from_version"),
+    alias(formulas, "to_formula"),
+    alias(formulas, "from_formula"),
+  ];
+  return db
+    .select({
+      to: { id: to.id, formulaId: to.formulaId, number: to.number, name: toFormula.name, isFirst: sql<boolean>`${to.parentId} is null` },
+      from: { id: from.id, formulaId: from.formulaId, number: from.number, name: fromFormula.name },
+    })
+    .from(versionOrigins)
+    .innerJoin(to, eq(to.id, versionOrigins.versionId))
+    .innerJoin(from, eq(from.id, versionOrigins.fromVersionId))
+    .innerJoin(toFormula, eq(toFormula.id, to.formulaId))
+    .innerJoin(fromFormula, eq(fromFormula.id, from.formulaId))
+    .where(and(eq(versionOrigins.makerId, makerId), or(eq(to.formulaId, formulaId), eq(from.formulaId, formulaId))))
+    .orderBy(asc(to.createdAt));
 }
 
 export async function listPhases(db: Executor, makerId: string, versionId: string) {

@@ -236,3 +236,27 @@ export const lineLots = pgTable(
     check("line_lots_grams", sql`${table.grams} > 0 and ${table.grams} <= ${sql.raw(String(MOST_GRAMS))}`),
   ],
 );
+
+/** A version that begins as one of another formula stands: a trial, or a trial brought back. */
+export const versionOrigins = pgTable(
+  "version_origins",
+  {
+    versionId: uuid("version_id").primaryKey(),
+    makerId: uuid("maker_id").notNull(),
+    fromVersionId: uuid("from_version_id").notNull(),
+  },
+  (table) => [
+    foreignKey({
+      name: "version_origins_version",
+      columns: [table.versionId, table.makerId],
+      foreignColumns: [versions.id, versions.makerId],
+    }).onDelete("cascade"),
+    foreignKey({
+      name: "version_origins_from",
+      columns: [table.fromVersionId, table.makerId],
+      foreignColumns: [versions.id, versions.makerId],
+    }).onDelete("cascade"),
+    index("version_origins_from_version").on(table.fromVersionId),
+    check("version_origins_another", sql`${table.versionId} <> ${table.fromVersionId}`),
+  ],
+);

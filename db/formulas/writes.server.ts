@@ -4,7 +4,7 @@ import type { Aim, Formula, Measured, OwnProcess } from "@tensidrum/core/formula
 import { and, eq, inArray, max, or, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { insertBody, updateBody } from "./body.server";
-import { formulas, lineLots, lines, phases, versions } from "./schema";
+import { formulas, lineLots, lines, phases, versionOrigins, versions } from "./schema";
 
 export interface PhaseRow {
   readonly letter: string;
@@ -172,31 +172,46 @@ export async function finaliseDraft(
   return won?.number;
 }
 
+/** Keeps that a version began as one of another formula stands. */
+export async function keepOrigin(
+  db: Executor,
+  makerId: string,
+  origin: { readonly versionId: string; readonly fromVersionId: string },
+): Promise<void> {
+  await db.insert(versionOrigins).values({ ...origin, makerId });
+}
+
 /**
  * A new draft from a final version: same phases and lines, next free number, the final one as parent.
  * Returns its number, or `undefined` when there is no such final version.
+ * @param ids `contentOf`: the final version of a trial whose lines it takes instead
  * @param note What its maker is offered to keep with it.
  */
 export async function insertDraftFrom(
   db: Executor,
   makerId: string,
-  ids: { readonly parentId: string; readonly versionId: string },
+  ids: { readonly parentId: string; readonly versionId: string; readonly contentOf?: string },
   note = "",
 ): Promise<number | undefined> {
   return db.transaction(async (tx) => {
-    const [parent] = await tx
-      .select()
-      .from(versions)
-      .where(and(eq(versions.makerId, makerId), eq(versions.id, ids.parentId), eq(versions.state, "final")));
-    if (parent === undefined) return undefined;
+    const finalVersion = async (id: string) =>
+      tx
+        .select()
+        .from(versions)
+        .where(and(eq(versions.makerId, makerId), eq(versions.id, id), eq(versions.state, "final")));
+    const [parent] = await finalVersion(ids.parentId);
+    const [content] = ids.contentOf === undefined ? [parent] : await finalVersion(ids.contentOf);
+    if (parent === undefined || content === undefined) return undefined;
     const [newest] = await tx
       .select({ number: max(versions.number) })
       .from(versions)
       .where(and(eq(versions.makerId, makerId), eq(versions.formulaId, parent.formulaId)));
     const number = (newest?.number ?? 0) + 1;
-    const { id: parentId, snapshot: _snapshot, finalisedAt: _finalisedAt, createdAt: _created, updatedAt: _updated, ...head } = parent;
-    await tx.insert(versions).values({ ...head, id: ids.versionId, parentId, number, state: "draft", note, revision: 0, recentSaves: [] });
-    await copyBody(tx, makerId, { from: parentId, to: ids.versionId });
+    const { snapshot: _snapshot, finalisedAt: _finalisedAt, createdAt: _created, updatedAt: _updated, ...head } = content;
+    const own = { id: ids.versionId, formulaId: parent.formulaId, parentId: parent.id, number };
+    await tx.insert(versions).values({ ...head, ...own, state: "draft", note, revision: 0, recentSaves: [] });
+    await copyBody(tx, makerId, { from: content.id, to: ids.versionId });
+    if (content.id !== parent.id) await keepOrigin(tx, makerId, { versionId: ids.versionId, fromVersionId: content.id });
     await tx
       .update(formulas)
       .set({ updatedAt: sql`clock_timestamp()` })

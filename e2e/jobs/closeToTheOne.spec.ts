@@ -77,6 +77,7 @@ test("from the printed list of the one the guests like to five rounds, one of th
     await page.getByLabel("at or under 1 % after").selectOption("Sodium Chloride");
     await expect(page.getByText("at or under 1 % from here")).toBeVisible();
     await expect(page.getByText("typical: estimate")).toBeVisible();
+    await expect(page.getByText(/recipes come out near it \(estimate\)/)).toBeVisible();
     expect(await seriousIn(page)).toEqual([]);
     await page.getByRole("button", { name: "Send to a new sheet" }).click();
   });
@@ -143,5 +144,26 @@ test("from the printed list of the one the guests like to five rounds, one of th
     expect(await seriousIn(page)).toEqual([]);
     const csv = await page.request.get(`/compare/side.csv?${new URL(page.url()).searchParams.toString()}`);
     expect((await csv.text()).split("\n")[0]).toContain(PRODUCT);
+  });
+
+  await test.step("a trial of the last stands beside it, and comes back as the next version", async () => {
+    await page.goto(`/sheet/${formula}/5`);
+    await scriptsReady(page);
+    await page.getByRole("button", { name: "New trial from v5" }).click();
+    await expect(page).not.toHaveURL(new RegExp(formula));
+    await scriptsReady(page);
+    await page.getByLabel(/^Glycerin.*, percent/).fill("4");
+    await finalise(page, 1);
+    await page.goto(`/compare/rounds/${formula}`);
+    await scriptsReady(page);
+    const trial = page.getByRole("region", { name: /^Trial: / });
+    await expect(trial).toContainText("Glycerin 5 to 4 %");
+    expect(await seriousIn(page)).toEqual([]);
+    await trial.getByRole("button", { name: /^Bring .* back$/ }).click();
+    await expect(page.getByRole("button", { name: "Finalise version 6" })).toBeVisible();
+    await expect(page.getByLabel("Note for version 6")).toHaveValue(/^Brought back from .*trial from v5, v1/);
+    expect(await percentOf(page, "Glycerin")).toBe(4);
+    await page.goto(`/compare/rounds/${formula}`);
+    await expect(trial).toContainText("Brought back as v6");
   });
 });

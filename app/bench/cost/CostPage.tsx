@@ -228,7 +228,7 @@ function Beside({ open: { id, beside } }: { readonly open: OpenCost }) {
 }
 
 function WishForm({ open, answered }: CostPageProps) {
-  const { currency } = useUnits();
+  const { currency, money } = useUnits();
   const { state } = useNavigation();
   const typed = answered?.typed ?? open.typed;
   const field = (name: keyof TypedWish, label: string, unit: string) => (
@@ -246,6 +246,12 @@ function WishForm({ open, answered }: CostPageProps) {
             {field("tax", "tax on it", "%")}
             {field("shop", "a shop asks, 100 g", currency)}
           </Group>
+          {open.product !== null && (
+            <Text m={0} size="sm">
+              Nothing typed: <Link to={`/compare/products/${open.product.id}`}>{open.product.name}</Link> stands in for the shop, at{" "}
+              {money(open.product.per100Grams)} for 100 g.
+            </Text>
+          )}
           <Button type="submit" h={40} loading={state !== "idle"} disabled={!open.isKept} data-act="Work out the price">
             Keep it and work it out
           </Button>

@@ -1,7 +1,9 @@
+import { sql } from "drizzle-orm";
 import type { BatchEntry } from "@tensidrum/core/process";
 import { beforeAll, describe, expect, it } from "vitest";
 import { listContainers } from "../../../db/containers/queries.server";
 import { demoFormulas } from "../../../db/demo/formulas";
+import { saveProduct } from "../../../db/comparison/queries.server";
 import { deleteFormula } from "../../../db/formulas/writes.server";
 import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { currentMakerId, database } from "../../../db/workplace.server";
@@ -90,6 +92,29 @@ describe("what a batch cost", () => {
     expect(kept).toEqual({ label: "0.1", margin: "40", tax: "20", shop: "5" });
     expect(cost.kinds[0]?.each).toBeCloseTo(before + 0.1, 9);
     expect(cost.kinds[0]?.priceWithTax).toBeCloseTo(((before + 0.1) / 0.6) * 1.2, 9);
+  });
+
+  it("where no shop's price is kept the product it is to come close to stands in", async () => {
+    const db = database();
+    await saveProduct(db, currentMakerId(), {
+      ...{
+        id: crypto.randomUUID(),
+        name: "The one of the guests",
+        known: { pins: {}, onePercentAfter: null },
+        price: 4,
+        contentGrams: 200,
+      },
+    });
+    await db.execute(
+      sql`update batches set formula = jsonb_set(formula, '{aim}', '{"closeTo": "The one of the guests"}') where id = ${id}`,
+    );
+    expect((await openCost(id)).product).toBeNull();
+    await keepWish(id, { ...typed, shop: "" });
+    const { product, cost } = await openCost(id);
+    expect(product).toMatchObject({ name: "The one of the guests", per100Grams: 2 });
+    const [one] = cost.kinds;
+    expect(one?.ofShop).toBeCloseTo((100 * (one?.priceWithTax ?? 0)) / 50 / 2, 9);
+    await keepWish(id, typed);
   });
 
   it("stands with all others in a table, and the batches in one of theirs, units in their heads", async () => {

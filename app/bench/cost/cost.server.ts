@@ -1,5 +1,6 @@
 import { batchCost, costLayers } from "@tensidrum/core/packaging";
 import { listClosedBatchesOf } from "../../../db/batches/queries.server";
+import { findProductCalled } from "../../../db/comparison/queries.server";
 import { findPriceWish, savePriceWish } from "../../../db/prices/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import type { FieldProblem } from "../../frame/formAnswer";
@@ -10,16 +11,31 @@ import { noWish, readWish, typedWish, type TypedWish } from "./wish.server";
 /** So many batches of a formula stand beside each other. */
 const MOST_BESIDE = 6;
 
-/** What a batch cost, by the wish of its formula. */
+/** What a batch cost, by the wish of its formula; where no shop's price is kept, by that of the product it comes close to. */
 export async function costOfBatch(batchId: string) {
+  const [db, makerId] = [database(), currentMakerId()];
   const { plan, entries, view } = await viewBatch(batchId);
-  const wish = (await findPriceWish(database(), currentMakerId(), view.formulaId)) ?? noWish;
-  return { view, wish, cost: batchCost(await batchCostFacts(view, plan, entries), wish) };
+  const wish = (await findPriceWish(db, makerId, view.formulaId)) ?? noWish;
+  const product = wish.shopPer100Grams === null ? await pricedProduct(plan.formula.aim?.closeTo ?? "") : null;
+  const facts = await batchCostFacts(view, plan, entries);
+  return {
+    view,
+    wish,
+    product,
+    cost: batchCost(facts, { ...wish, shopPer100Grams: wish.shopPer100Grams ?? product?.per100Grams ?? null }),
+  };
+}
+
+/** A product to come close to as far as its price goes; null where it is not kept or has none. */
+async function pricedProduct(name: string) {
+  const product = name === "" ? undefined : await findProductCalled(database(), currentMakerId(), name);
+  if (product === undefined || product.price === null || product.contentGrams === null) return null;
+  return { id: product.id, name: product.name, per100Grams: (100 * product.price) / product.contentGrams };
 }
 
 /** What a batch cost, what one of its containers does, and the batches of its formula beside it. */
 export async function openCost(batchId: string) {
-  const { view, wish, cost } = await costOfBatch(batchId);
+  const { view, wish, product, cost } = await costOfBatch(batchId);
   const { formulaId } = view;
   const others = formulaId === null ? [] : await listClosedBatchesOf(database(), currentMakerId(), formulaId, { most: MOST_BESIDE });
   const beside = await Promise.all(
@@ -35,6 +51,8 @@ export async function openCost(batchId: string) {
     name: view.name,
     isKept: formulaId !== null,
     typed: typedWish(wish),
+    /** Whose price stands in for a shop’s. */
+    product,
     cost,
     layers: one === undefined ? [] : costLayers(cost, one),
     beside: beside.length > 1 ? beside : [],

@@ -24,6 +24,11 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
               New draft with what was done
             </Link>
           )}
+          {finished !== null && (
+            <Link to={`/compare/side?of=n:${id}&of=b:${id}`} data-act="The batch beside its plan">
+              Beside its plan
+            </Link>
+          )}
           <a href={`/bench/${id}/record.json`} data-act="Download the record as a file">
             As a file
           </a>

@@ -16,7 +16,7 @@ import { StationNav } from "../../frame/stationNav/StationNav";
 import { ShareRange, ShareTicks } from "../../pictures/ShareRange/ShareRange";
 import type { OpenList } from "./list.server";
 import type { TypedList } from "./listForms.server";
-import { listOf, pinOf, type KnownList } from "./listOf";
+import { listOf, phOf, pinOf, type KnownList } from "./listOf";
 import { useUnmix } from "./useUnmix";
 
 interface ListPageProps {
@@ -59,13 +59,15 @@ function Read({ open }: Pick<ListPageProps, "open">) {
     pins: Object.fromEntries(Object.entries(known.pins).map(([at, percent]) => [Number(at), String(percent)])),
     after: known.onePercentAfter,
     dryMatter: dryMatterPercent === null ? "" : String(dryMatterPercent),
-    active: profiles[0]?.activePercent ?? null,
+    ph: open.ph === null ? "" : String(open.ph),
+    active: profiles.find(({ slug }) => slug === open.profile)?.activePercent ?? null,
   });
-  const [profile, setProfile] = useState(profiles[0]?.slug ?? "everyday-shampoo");
+  const [profile, setProfile] = useState(open.profile);
   const list = useMemo(() => listOf(names, knows), [names, knows]);
   const usual = useMemo(() => Object.fromEntries(names.flatMap((one) => (one.usual === null ? [] : [[one.name, one.usual]]))), [names]);
   const watch = useMemo(() => names.filter(({ mayContain }) => !mayContain).map(({ isCleanser }) => (isCleanser ? 1 : 0)), [names]);
-  const { state, isBusy, cancel } = useUnmix(list, usual, watch);
+  const ph = useMemo(() => phOf(names, knows.ph), [names, knows.ph]);
+  const { state, isBusy, cancel } = useUnmix(list, { usual, watch, ph });
   const pin = (at: number, typed: string): void => setKnows((now) => ({ ...now, pins: { ...now.pins, [at]: typed } }));
   const certain = names.map((one, at) => ({ ...one, at })).filter(({ mayContain }) => !mayContain);
   const perhaps = names.filter(({ mayContain }) => mayContain);
@@ -161,11 +163,11 @@ function Read({ open }: Pick<ListPageProps, "open">) {
           <Settled state={state} isBusy={isBusy} cancel={cancel} />
           <NativeSelect
             label="it is"
-            value={knows.active === null ? "" : profile}
+            value={profile}
             onChange={(event) => {
               const slug = event.currentTarget.value;
               const found = profiles.find((one) => one.slug === slug);
-              if (found !== undefined) setProfile(found.slug);
+              setProfile(slug);
               setKnows({ ...knows, active: found?.activePercent ?? null });
             }}
             description={
@@ -191,6 +193,12 @@ function Read({ open }: Pick<ListPageProps, "open">) {
             onChange={(event) => setKnows({ ...knows, dryMatter: event.currentTarget.value })}
             description="2 g in a warm oven narrow all of them"
           />
+          <NumberField
+            label="its pH, on a 10 % dilution"
+            value={knows.ph}
+            onChange={(event) => setKnows({ ...knows, ph: event.currentTarget.value })}
+            description={phWords(state)}
+          />
           <Send open={open} knows={knows} state={state} profile={profile} />
         </Stack>
       </Grid.Col>
@@ -203,6 +211,15 @@ function contradictionWords(demands: readonly string[]): string | null {
   const [first, ...others] = demands;
   if (first === undefined) return null;
   return others.length === 0 ? `${first}: that does not suit the printed order.` : `These exclude each other: ${demands.join("; ")}.`;
+}
+
+/** What its pH says of the recipes. */
+function phWords(state: ReturnType<typeof useUnmix>["state"]): string {
+  const byPh = state?.byPh ?? null;
+  if (byPh === null) return "tells of the acids and bases in it";
+  const { isUsed, fitting, tried } = byPh;
+  const of = `${Math.round(fitting).toLocaleString("en-GB")} of ${tried.toLocaleString("en-GB")} recipes come out near it (estimate)`;
+  return isUsed ? `${of}: typical is theirs` : `only ${of}: typical is of all`;
 }
 
 /** How far it is read, and what cleans in it. */
@@ -274,6 +291,7 @@ function Send({
         ))}
         <input type="hidden" name="after" value={knows.after ?? ""} />
         <input type="hidden" name="dryMatter" value={pinOf(knows.dryMatter) ?? ""} />
+        <input type="hidden" name="ph" value={pinOf(knows.ph) ?? ""} />
         <input type="hidden" name="profile" value={profile} />
         <Button type="submit" name="intent" value="send" h={44} loading={isBusy} disabled={state?.feasible !== true}>
           Send to a new sheet

@@ -1,5 +1,6 @@
+import { acidityOf } from "@tensidrum/core/acidity";
 import { assess, coreVersion } from "@tensidrum/core/assessment";
-import { formulaOfDraft, noAim, nothingMeasured, profiles } from "@tensidrum/core/formula";
+import { formulaOfDraft, noAim, nothingMeasured, profiles, type ProfileSlug } from "@tensidrum/core/formula";
 import { nameOfSlug, notChosen, type Material } from "@tensidrum/core/library";
 import { Refusal } from "@tensidrum/core/quantities";
 import { broughtWater, printedLines, printedNames } from "@tensidrum/core/recipe";
@@ -43,6 +44,7 @@ export async function openList(productId: string) {
     id: productId,
     name: product.name,
     known: product.known,
+    profile: product.profile,
     dryMatterPercent: product.dryMatterPercent,
     ph: product.ph,
     names: names.map(({ name, percent, mayContain }, at) => {
@@ -55,6 +57,8 @@ export async function openList(productId: string) {
         charge: material?.role === "surfactant" ? material.charge : null,
         isCleanser: material?.role === "surfactant",
         broughtWater: water[at] ?? 0,
+        /** What 1 % of it brings, by the material that would bring it. */
+        acidity: material === undefined ? [] : acidityOf(material, chosen[at]?.forOnePercent ?? 0, library),
       };
     }),
     profiles: profiles.map(({ slug, name, activePercent }) => ({ slug, name, activePercent })),
@@ -74,10 +78,17 @@ export async function changeList(productId: string, typed: TypedList): Promise<{
   const onePercentAfter = typed.after === "" ? null : Number(typed.after);
   const { hasPhoto: _, makerId: __, changedAt: ___, ...row } = product;
   const dryMatterPercent = typed.dryMatter === "" ? null : Math.min(100, Number(typed.dryMatter));
-  await saveProduct(database(), currentMakerId(), { ...row, dryMatterPercent, known: { pins, onePercentAfter } });
+  const ph = typed.ph === "" ? null : Math.min(14, Number(typed.ph));
+  await saveProduct(database(), currentMakerId(), {
+    ...row,
+    dryMatterPercent,
+    ph,
+    known: { pins, onePercentAfter },
+    profile: typed.profile,
+  });
   if (typed.intent === "keep") return null;
   const shares = names.map(({ name }, at) => ({ name, percent: Number(typed.percents[at] ?? "0") }));
-  return sheetOf(product.name, typed.profile, shares);
+  return sheetOf(product.name, typed.profile === "" ? "everyday-shampoo" : typed.profile, shares);
 }
 
 interface NewLine {
@@ -92,11 +103,7 @@ interface NewLine {
 }
 
 /** A sheet with the lines that bring what is printed, from the maker's lots where there are some. */
-async function sheetOf(
-  product: string,
-  profile: TypedList["profile"],
-  shares: readonly { readonly name: string; readonly percent: number }[],
-) {
+async function sheetOf(product: string, profile: ProfileSlug, shares: readonly { readonly name: string; readonly percent: number }[]) {
   const [db, makerId] = [database(), currentMakerId()];
   const [stored, lots, scales] = await Promise.all([listMaterials(db, makerId), standingLots(db, makerId), listScales(db, makerId)]);
   const idOf = new Map(stored.map(({ id, facts }) => [facts.slug, id]));

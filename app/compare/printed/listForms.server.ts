@@ -18,6 +18,9 @@ export const listForm = group({
   percents: list(percent, MOST_NAMES),
   /** What stays when it is dried, %. */
   dryMatter: percent.default(""),
-  profile: choice(slugs, "everyday-shampoo"),
+  /** As it was read. */
+  ph: percent.default(""),
+  /** What it is; empty where anything is possible. */
+  profile: choice(["", ...slugs]),
 });
 export type TypedList = TypedOf<typeof listForm>;

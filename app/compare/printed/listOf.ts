@@ -1,5 +1,5 @@
 import { readNumber } from "@tensidrum/core/quantities";
-import type { PrintedIngredient, PrintedList } from "@tensidrum/core/stability";
+import type { KnownPh, PrintedIngredient, PrintedList } from "@tensidrum/core/stability";
 import type { OpenList } from "./list.server";
 
 /** What the maker knows of a list beside the names. */
@@ -10,6 +10,8 @@ export interface KnownList {
   readonly after: number | null;
   /** As typed, %. */
   readonly dryMatter: string;
+  /** As typed. */
+  readonly ph: string;
   /** What cleans in it, % w/w, by what it is; null where anything may be. */
   readonly active: { readonly low: number; readonly high: number } | null;
 }
@@ -24,6 +26,13 @@ export function pinOf(typed: string | undefined): number | null {
   if (typed === undefined || typed.trim() === "") return null;
   const read = readNumber(typed.replace(/%\s*$/, ""));
   return read.ok && read.value >= 0 && read.value <= 100 ? read.value : null;
+}
+
+/** The pH that was read, with what the names bring; undefined where none was. */
+export function phOf(names: OpenList["names"], typed: string): KnownPh | undefined {
+  const measured = pinOf(typed);
+  if (measured === null || measured > 14) return undefined;
+  return { measured, acidity: names.flatMap(({ mayContain, acidity }) => (mayContain ? [] : [acidity])) };
 }
 
 /** A list to be read: the names in their order, those that may be in it left out. */

@@ -12,12 +12,12 @@ export interface ReadList {
 }
 
 /** Reads a printed list beside the page: first its ranges, then better and better middles. What is newer counts. */
-export function useUnmix(list: PrintedList, usual: UnmixTask["usual"], watch: readonly number[]): ReadList {
+export function useUnmix(list: PrintedList, { usual, watch, ph }: Pick<UnmixTask, "usual" | "watch" | "ph">): ReadList {
   const worker = useRef<Worker | null>(null);
   const number = useRef(0);
   const [state, setState] = useState<Unmixing | null>(null);
   const [isBusy, setBusy] = useState(false);
-  const task = JSON.stringify({ list, usual, watch });
+  const task = JSON.stringify({ list, usual, watch, ph });
   useEffect(() => () => worker.current?.terminate(), []);
   useEffect(() => {
     if (worker.current === null) {

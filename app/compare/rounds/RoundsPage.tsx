@@ -32,6 +32,11 @@ export function RoundsPage({ open, answered }: RoundsPageProps) {
           <Text component="span" size="sm" c="var(--ink-2)">
             its rounds
           </Text>
+          {open.trialOf !== null && (
+            <Text component="span" size="sm">
+              a trial of <Link to={`/compare/rounds/${open.trialOf.formulaId}`}>{`${open.trialOf.name}, v${open.trialOf.number}`}</Link>
+            </Text>
+          )}
         </>
       }
       doors={
@@ -50,7 +55,7 @@ export function RoundsPage({ open, answered }: RoundsPageProps) {
         <Grid.Col span={{ base: 12, md: 7 }}>
           <ol className={classes.rounds} aria-label="Rounds">
             {rounds.map((round) => (
-              <Round key={round.id} round={round} formulaId={formulaId} answered={answered?.typed.version === round.id ? answered : null} />
+              <Round key={round.id} round={round} formulaId={formulaId} answered={answered} />
             ))}
           </ol>
         </Grid.Col>
@@ -81,9 +86,10 @@ interface RoundProps {
   readonly answered: RoundsPageProps["answered"];
 }
 
-function Round({ round, formulaId, answered }: RoundProps) {
+function Round({ round, formulaId, answered: all }: RoundProps) {
   const isBusy = useNavigation().state !== "idle";
-  const { id, number, note, isDraft, when, from, changed, did, near, learned, readings, batches } = round;
+  const { id, number, note, isDraft, when, from, brought, changed, did, near, learned, readings, batches, trials } = round;
+  const answered = all?.typed.version === id ? all : null;
   return (
     <li className={classes.round} data-draft={isDraft || undefined}>
       <h2 className={classes.head}>
@@ -98,6 +104,11 @@ function Round({ round, formulaId, answered }: RoundProps) {
           ))}
         </small>
       </h2>
+      {brought !== null && (
+        <Text m={0}>
+          Brought back from <Link to={`/compare/rounds/${brought.formulaId}`}>{`${brought.name}, v${brought.number}`}</Link>.
+        </Text>
+      )}
       {note !== "" && <Text m={0}>{note}</Text>}
       <Text m={0}>
         {changed} {did}
@@ -130,7 +141,60 @@ function Round({ round, formulaId, answered }: RoundProps) {
           </Stack>
         </Form>
       </Fold>
+      {trials.map((trial) => (
+        <Trial key={trial.formulaId} trial={trial} answered={all} />
+      ))}
     </li>
+  );
+}
+
+interface TrialProps {
+  readonly trial: OpenRounds["rounds"][number]["trials"][number];
+  readonly answered: RoundsPageProps["answered"];
+}
+
+/** A trial beside the line it began from, with its own rounds; a final one can be brought back. */
+function Trial({ trial: { formulaId, name, rounds }, answered }: TrialProps) {
+  const isBusy = useNavigation().state !== "idle";
+  return (
+    <section className={classes.trial} aria-label={`Trial: ${name}`}>
+      <Text m={0}>
+        Trial: <Link to={`/compare/rounds/${formulaId}`}>{name}</Link>
+      </Text>
+      <ol className={classes.rounds}>
+        {rounds.map(({ id, number, isDraft, changed, did, near, backAs }) => (
+          <li key={id} className={classes.round} data-draft={isDraft || undefined}>
+            <Text m={0}>
+              <Link to={`/sheet/${formulaId}/${number}`}>v{number}</Link>
+              {isDraft && " draft"}: {changed} {did}
+              {near !== null && ` ${near.near} of ${near.of} readings near to it.`}
+            </Text>
+            {backAs !== null && (
+              <Text m={0} fw={650}>
+                Brought back as v{backAs}
+              </Text>
+            )}
+            {backAs === null && !isDraft && (
+              <Form method="post">
+                <input type="hidden" name="version" value={id} />
+                <FormError>{sentenceAbove(answered?.typed.version === id ? answered : null)}</FormError>
+                <Button
+                  type="submit"
+                  name="intent"
+                  value="bring"
+                  h={32}
+                  variant="outline"
+                  disabled={isBusy}
+                  aria-label={`Bring ${name}, v${number} back`}
+                >
+                  Bring it back as the next version
+                </Button>
+              </Form>
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
   );
 }
 

@@ -5,9 +5,15 @@ import { nameOfSlug } from "@tensidrum/core/library";
 import { Refusal } from "@tensidrum/core/quantities";
 import type { Executor } from "../../../db/client.server";
 import { listClosedBatchesOf } from "../../../db/batches/queries.server";
-import { keepSuggestion, listProducts, listRoundReadings, listSuggestions, saveRoundReadings } from "../../../db/comparison/queries.server";
+import {
+  findProductCalled,
+  keepSuggestion,
+  listRoundReadings,
+  listSuggestions,
+  saveRoundReadings,
+} from "../../../db/comparison/queries.server";
 import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
-import { findVersion, listLineLots, listLines, listPhases, listVersions } from "../../../db/formulas/queries.server";
+import { findVersion, listLineLots, listLines, listOrigins, listPhases, listVersions } from "../../../db/formulas/queries.server";
 import { insertDraftFrom, saveDraft } from "../../../db/formulas/writes.server";
 import { standingLots } from "../../../db/inventory/queries.server";
 import { materialsBySlug } from "../../../db/materials/queries.server";
@@ -17,7 +23,7 @@ import { readReadings, measurementsOf } from "../readings/readReadings";
 import { typedReadings } from "../readings/readingForm.server";
 import { changedWords, didWords, suggestionWords } from "../roundWords";
 import { sideView } from "../side/sideView";
-import { versionSubject, type Subject } from "../subjects.server";
+import { nameIn, versionSubject, type Subject } from "../subjects.server";
 import type { TypedRounds } from "./roundsForms.server";
 
 /** Rounds that stand in the line, the newest. */
@@ -32,17 +38,14 @@ async function roundsOf(formulaId: string) {
   const versions = (await listVersions(db, makerId, formulaId)).slice(0, MOST).toReversed();
   const newest = versions.at(-1);
   if (newest === undefined) throw nothingHere();
-  const [lots, products, found] = await Promise.all([
-    standingLots(db, makerId),
-    listProducts(db, makerId),
-    findVersion(db, makerId, { formulaId, number: newest.number }),
-  ]);
+  const [lots, found] = await Promise.all([standingLots(db, makerId), findVersion(db, makerId, { formulaId, number: newest.number })]);
   const subjects = await Promise.all(versions.map(({ number }) => versionSubject(formulaId, number, lots)));
-  const closeTo = found?.aim.closeTo.trim().toLowerCase() ?? "";
-  const product = products.find(({ name }) => name.trim().toLowerCase() === closeTo);
+  const closeTo = found?.aim.closeTo ?? "";
+  const product = closeTo === "" ? undefined : await findProductCalled(db, makerId, closeTo);
   return {
+    lots,
     name: shownFormulaName(found?.formulaName ?? ""),
-    closeTo: found?.aim.closeTo ?? "",
+    closeTo,
     rounds: versions.map((version, at) => ({ version, subject: subjects[at] as Subject })),
     product: product === undefined ? null : { id: product.id, name: product.name, measured: measurementsOf(product) },
   };
@@ -70,8 +73,9 @@ function nextOf({ rounds, product }: Rounds): { readonly from: Rounds["rounds"][
 /** All versions of a formula from first to last, with what each changed and did, what was learned, and what to try next. */
 export async function openRounds(formulaId: string) {
   const [db, makerId] = [database(), currentMakerId()];
-  const [all, taken, batches] = await Promise.all([
+  const [all, origins, taken, batches] = await Promise.all([
     roundsOf(formulaId),
+    listOrigins(db, makerId, formulaId),
     listSuggestions(db, makerId, MOST_SUGGESTIONS),
     listClosedBatchesOf(db, makerId, formulaId, { most: MOST_BATCHES }),
   ]);
@@ -89,6 +93,8 @@ export async function openRounds(formulaId: string) {
     const holder = rounds.find(({ subject }) => subject.materials.has(slug));
     return holder === undefined ? slug : nameOfSlug(slug, holder.subject.materials);
   };
+  const trials = await trialsOf(origins, formulaId, all);
+  const begunFrom = origins.find(({ to }) => to.formulaId === formulaId && to.isFirst)?.from;
   const next = nextOf(all);
   const hits = taken.filter((one) => one.formulaId === formulaId).map((one) => hitOf(one, rounds));
   const { together } = sideView(
@@ -100,23 +106,21 @@ export async function openRounds(formulaId: string) {
     name: all.name,
     closeTo: all.closeTo,
     product: product === null ? null : { id: product.id, name: product.name },
+    /** The version of another formula it is a trial of. */
+    trialOf: begunFrom === undefined ? null : { ...begunFrom, name: shownFormulaName(begunFrom.name) },
     rounds: rounds.map(({ version, subject }, at) => {
       const parent = rounds.find((one) => one.version.id === version.parentId);
       const before = parent ?? rounds[at - 1];
-      const near = product === null ? [] : nearTo(subject.measured, product.measured);
+      const brought = origins.find(({ to }) => to.id === version.id && !to.isFirst)?.from;
       return {
         ...{ id: version.id, number: version.number, note: version.note, isDraft: version.state === "draft", when: subject.when },
         /** Where it came from, when that is not the one before. */
         from: parent !== undefined && parent !== rounds[at - 1] ? parent.version.number : null,
-        changed: before === undefined ? "The first round." : changedWords(movesOf(before.subject, subject, nameOf)),
-        did:
-          before === undefined
-            ? ""
-            : didWords(
-                { measured: before.subject.measured, irritation: before.subject.fromLines.irritation },
-                { measured: subject.measured, irritation: subject.fromLines.irritation },
-              ),
-        near: near.length === 0 ? null : { near: near.filter(({ isNear }) => isNear).length, of: near.length },
+        /** The trial it was brought back from. */
+        brought: brought === undefined ? null : { ...brought, name: shownFormulaName(brought.name) },
+        trials: trials.filter((trial) => trial.fromNumber === version.number),
+        ...(before === undefined ? { changed: "The first round.", did: "" } : stepWords(before.subject, subject, nameOf)),
+        near: nearWords(subject, product),
         learned: typed.get(version.id)?.learned ?? "",
         readings: typedReadings(typed.get(version.id)),
         batches: batches.filter(({ number }) => number === version.number).map(({ id, code }) => ({ id, code })),
@@ -147,6 +151,54 @@ export type OpenRounds = Awaited<ReturnType<typeof openRounds>>;
 
 type Taken = Awaited<ReturnType<typeof listSuggestions>>[number];
 
+/** Trials shown with their rounds, the newest of each. */
+const [MOST_TRIALS, MOST_TRIAL_ROUNDS] = [8, 4];
+
+type Origins = Awaited<ReturnType<typeof listOrigins>>;
+
+/** The trials that began from a formula's versions, each with its own rounds and where it was brought back. */
+async function trialsOf(origins: Origins, formulaId: string, { rounds, product, lots }: Rounds) {
+  const [db, makerId] = [database(), currentMakerId()];
+  const begun = origins.filter(({ to, from }) => from.formulaId === formulaId && to.isFirst).slice(-MOST_TRIALS);
+  return Promise.all(
+    begun.map(async ({ to: { formulaId: trialId, name }, from }) => {
+      const versions = (await listVersions(db, makerId, trialId)).slice(0, MOST_TRIAL_ROUNDS).toReversed();
+      const subjects = await Promise.all(versions.map(({ number }) => versionSubject(trialId, number, lots)));
+      const origin = rounds.find(({ version }) => version.number === from.number)?.subject;
+      return {
+        ...{ formulaId: trialId, name: shownFormulaName(name), fromNumber: from.number },
+        rounds: versions.map((version, at) => {
+          const [before, now] = [subjects[at - 1] ?? origin, subjects[at] as Subject];
+          const nameOf = (slug: string): string => nameIn(before === undefined ? [now] : [now, before], slug);
+          const back = origins.find(({ to, from: { id } }) => to.formulaId === formulaId && id === version.id);
+          return {
+            ...{ id: version.id, number: version.number, isDraft: version.state === "draft" },
+            ...(before === undefined ? { changed: "", did: "" } : stepWords(before, now, nameOf)),
+            near: nearWords(now, product),
+            backAs: back?.to.number ?? null,
+          };
+        }),
+      };
+    }),
+  );
+}
+
+function stepWords(before: Subject, now: Subject, nameOf: (slug: string) => string) {
+  return {
+    changed: changedWords(movesOf(before, now, nameOf)),
+    did: didWords(
+      { measured: before.measured, irritation: before.fromLines.irritation },
+      { measured: now.measured, irritation: now.fromLines.irritation },
+    ),
+  };
+}
+
+/** How many of the readings one knows of both are near; null where there are none. */
+function nearWords({ measured }: Subject, product: Rounds["product"]) {
+  const near = product === null ? [] : nearTo(measured, product.measured);
+  return near.length === 0 ? null : { near: near.filter(({ isNear }) => isNear).length, of: near.length };
+}
+
 /** Whether a suggestion that was taken came true; null while nobody measured it. */
 function hitOf({ versionId, fromVersionId, number, sentence, source, expected }: Taken, rounds: Rounds["rounds"]) {
   const measured = (id: string): Measurements => rounds.find(({ version }) => version.id === id)?.subject.measured ?? {};
@@ -169,6 +221,7 @@ export async function changeRounds(
 ): Promise<{ readonly problems: readonly FieldProblem[] } | { readonly draft: number | null }> {
   const [db, makerId] = [database(), currentMakerId()];
   if (typed.intent === "take") return take(formulaId, typed);
+  if (typed.intent === "bring") return bringBack(formulaId, typed.version);
   const version = (await listVersions(db, makerId, formulaId)).find(({ id }) => id === typed.version);
   if (version === undefined) throw nothingHere();
   const { read, problems } = readReadings(typed);
@@ -176,6 +229,27 @@ export async function changeRounds(
   await saveRoundReadings(db, makerId, { versionId: version.id, ...read, learned: typed.learned });
   return { draft: null };
 }
+
+/** Takes the lines of a trial's final version back into the formula it began from, as its next draft. */
+async function bringBack(formulaId: string, trialVersionId: string) {
+  const [db, makerId] = [database(), currentMakerId()];
+  const [versions, origins] = await Promise.all([listVersions(db, makerId, formulaId), listOrigins(db, makerId, formulaId)]);
+  const [newest] = versions;
+  if (newest === undefined) throw nothingHere();
+  if (newest.state === "draft") return { problems: wholeProblem(draftIsOpen(newest.number)) };
+  for (const { to, from } of origins.filter(({ to, from }) => from.formulaId === formulaId && to.isFirst)) {
+    const version = (await listVersions(db, makerId, to.formulaId)).find(({ id }) => id === trialVersionId);
+    if (version === undefined) continue;
+    if (version.state === "draft") return { problems: wholeProblem("Finalise the trial first, then bring it back.") };
+    const ids = { parentId: newest.id, versionId: crypto.randomUUID(), contentOf: version.id };
+    const note = `Brought back from ${shownFormulaName(to.name)}, v${version.number}, a trial of v${from.number}.`;
+    const draft = await insertDraftFrom(db, makerId, ids, note);
+    if (draft !== undefined) return { draft };
+  }
+  return { problems: wholeProblem("This trial is not here any more. Load the page again.") };
+}
+
+const draftIsOpen = (number: number): string => `The draft v${number} is open. Finalise it or delete it first.`;
 
 async function take(formulaId: string, { material, to }: TypedRounds) {
   const [db, makerId] = [database(), currentMakerId()];
@@ -186,7 +260,7 @@ async function take(formulaId: string, { material, to }: TypedRounds) {
     return { problems: wholeProblem("This change is not suggested any more. Look at the list again.") };
   if (next.from.version.state !== "final") return { problems: wholeProblem("Finalise the version it begins from first.") };
   const open = all.rounds.find(({ version }) => version.state === "draft");
-  if (open !== undefined) return { problems: wholeProblem(`The draft v${open.version.number} is open. Finalise it or delete it first.`) };
+  if (open !== undefined) return { problems: wholeProblem(draftIsOpen(open.version.number)) };
   const sentence = suggestionWords({ ...change, name: nameOfSlug(change.material, next.from.subject.materials) }).slice(0, 500);
   const versionId = crypto.randomUUID();
   const number = await db.transaction(async (tx) => {

@@ -3,9 +3,9 @@ import { choice, group, id, idOrNone, text, type TypedOf } from "../../frame/fie
 import { readAddress } from "../../frame/readForm.server";
 import { readingForm } from "../readings/readingForm.server";
 
-/** What was measured of a round, or a suggested change that is taken. */
+/** What was measured of a round, a suggested change that is taken, or a trial that is brought back. */
 export const roundsForm = group({
-  intent: choice(["readings", "take"]),
+  intent: choice(["readings", "take", "bring"]),
   version: idOrNone(),
   ...readingForm,
   learned: text(500),

@@ -3,7 +3,7 @@ import { sideView, type SideSubject } from "./sideView";
 
 const subject = (title: string, lines: Readonly<Record<string, number>>, changes: Partial<SideSubject> = {}): SideSubject => ({
   ...{ address: title, title, when: "", isProduct: false, lines: new Map(Object.entries(lines)), measured: {}, clarity: "" },
-  ...{ fromLines: { activePercent: 12, irritation: 100, flash: 7, saltPercent: 1 }, phMoved: null, per100Grams: null },
+  ...{ fromLines: { activePercent: 12, irritation: 100, flash: 7, saltPercent: 1 }, moved: {}, per100Grams: null },
   ...changes,
 });
 const product = subject(

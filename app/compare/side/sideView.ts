@@ -1,4 +1,5 @@
 import { measuredKinds, nearTo, toldApart, type Measurements } from "@tensidrum/core/comparison";
+import type { WatchedKind } from "@tensidrum/core/stability";
 import { changedWords, didWords, togetherWords, type Moved } from "../roundWords";
 
 /** A subject as far as its view needs it. */
@@ -11,7 +12,7 @@ export interface SideSubject {
   readonly fromLines: Readonly<Record<"activePercent" | "irritation" | "flash" | "saltPercent", number | null>>;
   readonly measured: Measurements;
   readonly clarity: string;
-  readonly phMoved: number | null;
+  readonly moved: Readonly<Partial<Record<WatchedKind, number>>>;
   readonly per100Grams: number | null;
 }
 
@@ -31,6 +32,14 @@ const FROM_LINES = [
   { key: "irritation", name: "irritation index", unit: "", decimals: 0, isEstimate: true },
   { key: "flash", name: "initial foam", unit: "of 10", decimals: 1, isEstimate: true },
   { key: "saltPercent", name: "salt in all", unit: "%", decimals: 2, isEstimate: false },
+] as const;
+
+/** What has moved since it was made, of the sample at room temperature. */
+const MOVED = [
+  { of: "ph", name: "pH has moved since", unit: "", decimals: 2 },
+  { of: "viscosity", name: "thickness has moved since", unit: "%", decimals: 0 },
+  { of: "colour", name: "colour has moved since", unit: "ΔE", decimals: 1 },
+  { of: "sediment", name: "has settled since", unit: "mm", decimals: 1 },
 ] as const;
 
 /**
@@ -64,7 +73,7 @@ export function sideView(subjects: readonly SideSubject[], nameOf: (slug: string
       ...measuredKinds.flatMap(({ kind, what, unit, decimals }) =>
         rowOf({ key: kind, name: what, unit, decimals, isEstimate: false }, ({ measured }) => measured[kind] ?? null),
       ),
-      ...rowOf({ key: "phMoved", name: "pH has moved since", unit: "", decimals: 2, isEstimate: false }, ({ phMoved }) => phMoved),
+      ...MOVED.flatMap(({ of, ...row }) => rowOf({ ...row, key: `moved-${of}`, isEstimate: false }, ({ moved }) => moved[of] ?? null)),
     ],
     looks: subjects.some(({ clarity }) => clarity !== "") ? subjects.map(({ clarity }) => clarity) : [],
     costs: rowOf({ key: "cost", name: "contents of 100 g", unit: "", decimals: 2, isEstimate: false }, ({ per100Grams }) => per100Grams),

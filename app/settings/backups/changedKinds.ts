@@ -4,7 +4,10 @@ import type { KindDifference } from "../../../db/backup/restoreBackup.server";
 /** What a maker calls what lies in several tables. */
 const GROUPS: readonly { readonly name: string; readonly kinds: readonly string[] }[] = [
   { name: "Formulas", kinds: ["formulas"] },
-  { name: "Versions with their lines", kinds: ["versions", "phases", "lines", "line_lots", "acknowledgements", "price_wishes"] },
+  {
+    name: "Versions with their lines",
+    kinds: ["versions", "version_origins", "phases", "lines", "line_lots", "acknowledgements", "price_wishes"],
+  },
   { name: "Batches", kinds: ["batches", "batch_lots", "batch_containers", "given_containers"] },
   { name: "Entries of batches", kinds: ["batch_entries"] },
   { name: "Photos", kinds: ["batch_photos", "check_photos"] },

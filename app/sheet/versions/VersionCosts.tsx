@@ -10,7 +10,7 @@ import { useUnits } from "../../frame/units";
 import type { OpenVersionCosts } from "./costs.server";
 
 /** What each version costs by the lots of today, beside each other. */
-export function VersionCosts({ open: { formulaId, name, rows } }: { readonly open: OpenVersionCosts }) {
+export function VersionCosts({ open: { formulaId, name, rows, product } }: { readonly open: OpenVersionCosts }) {
   const { money } = useUnits();
   const least = Math.min(
     ...rows.flatMap(({ per100Grams, unpriced }) => (per100Grams === null || unpriced.length > 0 ? [] : [per100Grams])),
@@ -83,6 +83,29 @@ export function VersionCosts({ open: { formulaId, name, rows } }: { readonly ope
             </tr>
           ))}
         </tbody>
+        {product !== null && (
+          <tfoot>
+            <tr>
+              <th scope="row">
+                <Link to={`/compare/products/${product.id}`}>{product.name}</Link>
+                <Text component="small" display="block">
+                  to come close to, as it is sold
+                </Text>
+              </th>
+              <td data-number>
+                <strong>{money(product.per100Grams)}</strong>
+              </td>
+              <td data-number>
+                {money(product.price)}
+                <Text component="small" display="block">
+                  {writtenMass(product.contentGrams)}
+                </Text>
+              </td>
+              <td className="mantine-visible-from-sm" />
+              <td>Its container and its maker’s work are in it.</td>
+            </tr>
+          </tfoot>
+        )}
       </DataTable>
     </Frame>
   );

@@ -3,6 +3,7 @@ import { needsOf, packPriceOf } from "@tensidrum/core/inventory";
 import { nameOfSlug } from "@tensidrum/core/library";
 import { costOf } from "@tensidrum/core/packaging";
 import { Refusal } from "@tensidrum/core/quantities";
+import { findProductCalled } from "../../../db/comparison/queries.server";
 import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
 import { listVersions } from "../../../db/formulas/queries.server";
 import { standingLots } from "../../../db/inventory/queries.server";
@@ -31,6 +32,7 @@ export async function openVersionCosts(formulaId: string) {
       const dearest = priced.toSorted((a, b) => b.cost - a.cost)[0];
       return {
         ...{ number, note, isDraft: state === "draft", name: shownFormulaName(formula.name), batchGrams: formula.batchGrams },
+        closeTo: formula.aim?.closeTo ?? "",
         per100Grams: priced.length === 0 ? null : total,
         batch: priced.length === 0 ? null : (total * formula.batchGrams) / 100,
         dearest: dearest === undefined ? null : { name: nameOfSlug(dearest.slug, materials), cost: dearest.cost },
@@ -38,7 +40,17 @@ export async function openVersionCosts(formulaId: string) {
       };
     }),
   );
-  return { formulaId, name: rows[0]?.name ?? "", rows };
+  const closeTo = rows[0]?.closeTo ?? "";
+  const product = closeTo === "" ? undefined : await findProductCalled(db, makerId, closeTo);
+  const { price = null, contentGrams = null } = product ?? {};
+  return {
+    ...{ formulaId, name: rows[0]?.name ?? "", rows: rows.map(({ closeTo: _, ...row }) => row) },
+    /** What it is to come close to, where its price is known. */
+    product:
+      product === undefined || price === null || contentGrams === null
+        ? null
+        : { id: product.id, name: product.name, per100Grams: (100 * price) / contentGrams, price, contentGrams },
+  };
 }
 
 export type OpenVersionCosts = Awaited<ReturnType<typeof openVersionCosts>>;

@@ -2,7 +2,7 @@ import { processForLines, type OwnProcess } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findVersion, listVersions } from "../../../db/formulas/queries.server";
-import { insertDraftFrom, insertFormula, saveDraft, saveProcess } from "../../../db/formulas/writes.server";
+import { insertDraftFrom, insertFormula, keepOrigin, saveDraft, saveProcess } from "../../../db/formulas/writes.server";
 import { typedVersion, type SheetAddress } from "../openSheet.server";
 import { contentOf } from "../saveSheet.server";
 import { NAME_LENGTH, type TypedSheet } from "../typed/typedSheet";
@@ -34,7 +34,7 @@ async function contentOfTyped(typed: TypedSheet) {
 export async function newDraftOf(formulaId: string, versionId: string): Promise<{ readonly formulaId: string }> {
   const { number, ...copied } = await typedOf(formulaId, versionId);
   const { typed } = copied;
-  return drafted(copied, typed.name === "" ? "" : `${typed.name}, trial from v${number}`);
+  return drafted(copied, typed.name === "" ? "" : `${typed.name}, trial from v${number}`, versionId);
 }
 
 /** A copy of a version, told by its number, as a formula of its own. */
@@ -43,7 +43,7 @@ export async function newDraftNumber(address: SheetAddress): Promise<{ readonly 
   return drafted({ typed, process: version.process }, typed.name === "" ? "" : `${typed.name}, copy`);
 }
 
-async function drafted({ typed, process }: Copied, name: string): Promise<{ readonly formulaId: string }> {
+async function drafted({ typed, process }: Copied, name: string, fromVersionId?: string): Promise<{ readonly formulaId: string }> {
   const lines = typed.lines.map((line) => ({ ...line, id: crypto.randomUUID() }));
   const rest = typed.lines.findIndex(({ id }) => id === typed.restLineId);
   const content = await contentOfTyped({ ...typed, name: name.slice(0, NAME_LENGTH), lines, restLineId: lines[rest]?.id ?? null });
@@ -52,6 +52,7 @@ async function drafted({ typed, process }: Copied, name: string): Promise<{ read
   await database().transaction(async (tx) => {
     await insertFormula(tx, currentMakerId(), ids, content);
     if (process !== null) await saveProcess(tx, currentMakerId(), ids.versionId, processForLines(process, idOf));
+    if (fromVersionId !== undefined) await keepOrigin(tx, currentMakerId(), { versionId: ids.versionId, fromVersionId });
   });
   return { formulaId: ids.formulaId };
 }

@@ -1,8 +1,10 @@
+import { sql } from "drizzle-orm";
 import { assess } from "@tensidrum/core/assessment";
 import { type Formula } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { describe, expect, it } from "vitest";
 import { currentMakerId, database } from "../../../db/workplace.server";
+import { saveProduct } from "../../../db/comparison/queries.server";
 import { demoFormulas } from "../../../db/demo/formulas";
 import { countFormulas, listVersions } from "../../../db/formulas/queries.server";
 import { listMaterials } from "../../../db/materials/queries.server";
@@ -66,6 +68,19 @@ describe("what versions cost beside each other", () => {
       expect(unpriced).toContain("Citric acid 50 % w/w solution");
     }
     await expect(openVersionCosts(crypto.randomUUID())).rejects.toThrow("not here");
+  });
+
+  it("stands beside the product it is to come close to, at the price of 100 g of that", async () => {
+    const { id = "" } = demoFormulas.find(({ name }) => name.startsWith("Curtain")) ?? {};
+    expect((await openVersionCosts(id)).product).toBeNull();
+    await database().execute(sql`update versions set close_to = 'the one of the Guests' where formula_id = ${id} and state = 'draft'`);
+    const product = { id: crypto.randomUUID(), name: "The one of the guests", known: { pins: {}, onePercentAfter: null } };
+    await saveProduct(database(), currentMakerId(), product);
+    expect((await openVersionCosts(id)).product).toBeNull();
+    await saveProduct(database(), currentMakerId(), { ...product, price: 3.9, contentGrams: 250 });
+    const told = (await openVersionCosts(id)).product;
+    expect(told).toMatchObject({ name: "The one of the guests", price: 3.9, contentGrams: 250 });
+    expect(told?.per100Grams).toBeCloseTo(1.56, 9);
   });
 });
 

@@ -8,6 +8,8 @@ export type { Agent } from "./equivalents.ts";
 export { percentOfBatch, startingDoseGrams } from "./startingDose.ts";
 export type { EarlierTotal } from "./startingDose.ts";
 export { STOCK_WATER, percentAsSolution, soluteContentPercent, stockMaterial } from "./stockMaterial.ts";
+export { acidityOf } from "./rawPh.ts";
+export type { Acidity } from "./rawPh.ts";
 export { planStock } from "./stockSolution.ts";
 export type { StockPlan, StockWish } from "./stockSolution.ts";
 export { adviseTitration } from "./titration/adviseTitration.ts";

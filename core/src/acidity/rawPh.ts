@@ -30,6 +30,9 @@ const PH_HIGHEST = 15;
 const HALVINGS = 18;
 const NEAT_GRAMS_PER_KG = 1000;
 
+/** What a material brings into a kilogram of a wash: plain data that can be sent to a worker. */
+export type Acidity = readonly Brought[];
+
 /** What a material brings into a kilogram of the wash: its sites, and the pH it has as it is bought. */
 interface Brought {
   readonly sites: readonly { readonly pKa: number; readonly millimoles: Span }[];
@@ -84,10 +87,33 @@ export function typicalRawPh({ lines, materials }: ResolvedSheet, target: number
   return { ph: phOf(wash), demand: wash.alkalinity - alkalinityAt(wash.sites, target) };
 }
 
+/**
+ * What so much of a material brings, for `drawnPh`; without sites and pH where no fact tells of any.
+ * @param percent % w/w of the material
+ */
+export function acidityOf(material: Material, percent: number, materials: MaterialsBySlug): Acidity {
+  return broughtBy({ material, percent }, materials);
+}
+
+/**
+ * The pH that a mixture of such materials comes out with in one plausible drawing: pH as supplied, sites, air and strays are drawn.
+ * @param parts what 1 % of each brings, and how much there is, % w/w
+ */
+export function drawnPh(parts: readonly { readonly acidity: Acidity; readonly percent: number }[], random: Random): number {
+  const brought = parts.flatMap(({ acidity, percent }) =>
+    acidity.map((one) => ({
+      ...one,
+      waterKg: one.waterKg * percent,
+      sites: one.sites.map(({ pKa, millimoles: { low, high } }) => ({ pKa, millimoles: { low: low * percent, high: high * percent } })),
+    })),
+  );
+  return phOf(drawn(brought, random));
+}
+
 /** Acids and bases that wait for the first reading. */
 const isAdjuster = ({ material }: ResolvedLine): boolean => material.role === "ph-adjuster";
 
-function broughtBy({ material, percent }: ResolvedLine, materials: MaterialsBySlug): readonly Brought[] {
+function broughtBy({ material, percent }: Pick<ResolvedLine, "material" | "percent">, materials: MaterialsBySlug): readonly Brought[] {
   const brought: Brought[] = [];
   forEachSource(material, "phSupplied", materials, (source, fraction) => {
     const gramsPerKg = percent * fraction * 10;

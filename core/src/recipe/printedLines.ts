@@ -20,6 +20,8 @@ export interface PrintedLine {
   readonly takesTheRest: boolean;
   /** What other lines bring of it already, % w/w. */
   readonly broughtPercent: number;
+  /** How much of the material holds 1 % of what is printed, %; 0 where nothing brings it. */
+  readonly forOnePercent: number;
 }
 
 interface Bringer {
@@ -65,16 +67,17 @@ export function printedLines(
     const { name, percent, plain, by } = one;
     const has = brought.get(plain) ?? 0;
     if (by === undefined) {
-      lines[at] = { name, material: null, percent, takesTheRest: false, broughtPercent: has };
+      lines[at] = { name, material: null, percent, takesTheRest: false, broughtPercent: has, forOnePercent: 0 };
       continue;
     }
+    const forOnePercent = 100 / by.percent;
     if (by.material.role === "water") {
-      lines[at] = { name, material: by.material.slug, percent: null, takesTheRest: true, broughtPercent: has };
+      lines[at] = { name, material: by.material.slug, percent: null, takesTheRest: true, broughtPercent: has, forOnePercent };
       continue;
     }
     const supplied = (Math.max(0, percent - has) * 100) / by.percent;
     for (const other of by.others) brought.set(other.plain, (brought.get(other.plain) ?? 0) + (supplied * other.percent) / 100);
-    lines[at] = { name, material: by.material.slug, percent: supplied, takesTheRest: false, broughtPercent: has };
+    lines[at] = { name, material: by.material.slug, percent: supplied, takesTheRest: false, broughtPercent: has, forOnePercent };
   }
   return lines.map((line) => (line.takesTheRest ? { ...line, broughtPercent: brought.get(plainOf(line.name)) ?? 0 } : line));
 }

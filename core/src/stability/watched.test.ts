@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { watchedAlarms, watchedReadings, watchedShelfLife, wayOn, type SampleLook } from "./watched.ts";
+import { movedSince, watchedAlarms, watchedReadings, watchedShelfLife, wayOn, type SampleLook } from "./watched.ts";
 
 const nothing = { ph: null, viscosity: null, lab: null, sedimentMm: null, signs: [] } as const;
 const look = (day: number, changes: Partial<SampleLook>): SampleLook => ({ ...nothing, storage: "room", day, ...changes });
@@ -37,6 +37,16 @@ describe("what is watched", () => {
     const { meets, from, points } = wayOn(sediment!, "room")!;
     expect([meets.likely, from, points.length]).toEqual([28, 14, 60]);
     expect(wayOn(sediment!, "warm")).toBeNull();
+  });
+
+  it("has moved from its first reading to its last: 5.2 to 5.0, 2 to 1.5 Pa·s a quarter, 2 mm from nothing; once read has not", () => {
+    const looks = [look(1, { ph: 5.1 }), look(20, { ph: 5, viscosity: 1.5, sedimentMm: 2, lab: { l: 90, a: 0, b: 10 } })];
+    const moved = movedSince(start, looks, "room");
+    expect(moved.ph).toBeCloseTo(-0.2, 9);
+    expect(moved.viscosity).toBeCloseTo(-25, 9);
+    expect(moved.sediment).toBe(2);
+    expect(moved.colour).toBeUndefined();
+    expect(movedSince(start, looks, "warm")).toEqual({});
   });
 
   it("each cause is an alarm of the sample looked at, a sign of spoiling of any", () => {

@@ -102,6 +102,26 @@ export function wayOn({ series, band, trends }: WatchedReading, sample: Storage)
   };
 }
 
+/**
+ * How far each reading of one sample has moved from its first to its last: pH, thickness in % of the first, ΔE, mm. 2.0 Pa·s that
+ * became 1.5 have moved by −25. What was read less than twice is left out; what has settled began with nothing.
+ */
+export function movedSince(
+  start: WatchStart,
+  looks: readonly SampleLook[],
+  sample: Storage,
+): Readonly<Partial<Record<WatchedKind, number>>> {
+  return Object.fromEntries(
+    watchedReadings(start, looks, [sample]).flatMap(({ of, series }) => {
+      const points = series[0]?.points ?? [];
+      const [first, last] = [of === "sediment" ? { day: 0, value: 0 } : points[0], points.at(-1)];
+      if (first === undefined || last === undefined || last.day <= first.day) return [];
+      const by = last.value - first.value;
+      return [[of, of === "viscosity" ? (100 * by) / first.value : by]];
+    }),
+  );
+}
+
 /** What has moved too far in one sample, and any sign of spoiling in any of them. */
 export function watchedAlarms(start: WatchStart, looks: readonly SampleLook[], sample: Storage): readonly DriftAlarm[] {
   const own = looks.filter(({ storage }) => storage === sample);

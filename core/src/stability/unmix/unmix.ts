@@ -2,8 +2,10 @@ import type { MaterialsBySlug, Span } from "../../library/material.ts";
 import { interiorWalk } from "../../numerics/hitAndRun.ts";
 import type { LinearSolver, Polytope, PolytopeRow } from "../../numerics/linearProgram.ts";
 import { quantileOfSorted } from "../../numerics/quantiles.ts";
+import { randomFrom } from "../../numerics/random.ts";
 import { writtenShort } from "../../quantities/written.ts";
 import type { Bounds, PrintedList } from "./printedList.ts";
+import { phScales, type FittingPh, type KnownPh } from "./phKnowledge.ts";
 import { reconcile, type Conflict } from "./reconcile.ts";
 import { isWaterName, usualAmounts } from "./usualAmounts.ts";
 
@@ -40,6 +42,8 @@ export interface Unmixing extends Unmixed {
   readonly samples: number;
   /** The sum of what was asked for, nine times of ten; null before the chains began, or where nothing was asked for. */
   readonly watched: { readonly low: number; readonly high: number } | null;
+  /** What the pH that was read says of the recipes; null where none was given, or before the chains began. */
+  readonly byPh: FittingPh | null;
   /** The demands that contradict each other, as few as do; empty where none do. */
   readonly contradicts: readonly string[];
 }
@@ -48,6 +52,7 @@ interface UnmixingOptions {
   readonly seed?: number;
   /** A weight for each ingredient, of a sum that is wanted, as that of what cleans. */
   readonly watch?: readonly number[];
+  readonly ph?: KnownPh;
 }
 
 /**
@@ -78,7 +83,7 @@ export function* unmixing(
   list: PrintedList,
   usual: (name: string) => Span | null,
   solver: LinearSolver,
-  { seed = SEED, watch }: UnmixingOptions = {},
+  { seed = SEED, watch, ph }: UnmixingOptions = {},
 ): Generator<Unmixing> {
   const bounds = list.ingredients.map(({ name, min, max }): Bounds => {
     const known = usual(name);
@@ -86,7 +91,7 @@ export function* unmixing(
     const high = max ?? (known !== null && known.high >= (min ?? 0) ? known.high : 100);
     return { min: low, max: high, minFrom: sourceOf(min, low, 0), maxFrom: sourceOf(max, high, 100) };
   });
-  const nothing = { ranges: [], feasible: false, converged: false, done: 1, spread: null, samples: 0, watched: null };
+  const nothing = { ranges: [], feasible: false, converged: false, done: 1, spread: null, samples: 0, watched: null, byPh: null };
   const { resolved, givenUp, conflict } = sedimentationBounds(list, bounds);
   if (conflict !== null) {
     const contradicts = smallestContradiction(list, bounds, solver);
@@ -112,16 +117,19 @@ export function* unmixing(
     });
   const coarse = rangesAt(list.ingredients.map((_, at) => corners.reduce((sum, corner) => sum + corner[at]!, 0) / corners.length));
   const found = { feasible: true, contradicts: [] } as const;
-  const first = { ranges: coarse, converged: false, done: 0, spread: null, samples: 0, watched: null };
+  const first = { ranges: coarse, converged: false, done: 0, spread: null, samples: 0, watched: null, byPh: null };
   yield { ...found, ...first, text: textOf(list, coarse, givenUp, false) };
   const sums: number[] = [];
+  const scales = ph === undefined ? null : phScales(ph, randomFrom(seed));
   let points = 0;
   const onPoint = (point: Float64Array): void => {
     points += 1;
+    scales?.weigh(point);
     if (watch !== undefined && points % EVERY === 0) sums.push(watch.reduce((sum, weight, at) => sum + weight * point[at]!, 0));
   };
   for (const { mean, converged, done, spread, samples } of interiorWalk(polytope, corners, seed, onPoint)) {
-    const ranges = rangesAt(mean);
+    const byPh = scales?.state() ?? null;
+    const ranges = rangesAt(scales !== null && byPh?.isUsed === true ? scales.mean() : mean);
     const sorted = Float64Array.from(sums).sort();
     const watched = sorted.length === 0 ? null : { low: quantileOfSorted(sorted, OUTSIDE), high: quantileOfSorted(sorted, 1 - OUTSIDE) };
     yield {
@@ -132,6 +140,7 @@ export function* unmixing(
       spread,
       samples,
       watched,
+      byPh,
       text: textOf(list, ranges, givenUp, converged),
     };
   }
