@@ -23,7 +23,7 @@ describe("what changed, and what it did", () => {
     );
     expect(didWords(before, { measured: { ph: 5.2 }, irritation: 145 })).toBe("pH down by 0.22.");
     expect(didWords(before, before)).toBe("Nothing that was measured has moved.");
-    expect(didWords(before, { measured: {}, irritation: null })).toBe("Nothing that was measured has moved.");
+    expect(didWords(before, { measured: {}, irritation: null })).toBe("Not measured of both yet.");
   });
 
   it("names what cannot be told apart, and what a change is likely to do", () => {

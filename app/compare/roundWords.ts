@@ -43,7 +43,9 @@ export function didWords(before: Side, after: Side): string {
       `${what} ${is > was ? "up" : "down"} by ${written(Math.abs(is - was), decimals)}${unit.startsWith("of 5") || unit === "" ? "" : ` ${unit}`}`,
     );
   }
-  return told.length === 0 ? "Nothing that was measured has moved." : `${capital(told.join("; "))}.`;
+  if (told.length > 0) return `${capital(told.join("; "))}.`;
+  const isMeasured = measuredKinds.some(({ kind }) => before.measured[kind] !== undefined && after.measured[kind] !== undefined);
+  return isMeasured ? "Nothing that was measured has moved." : "Not measured of both yet.";
 }
 
 /** Lines that changed together each time, so that nobody can tell what each did. */

@@ -96,6 +96,11 @@ function Round({ round, formulaId, answered: all }: RoundProps) {
         <Link to={`/sheet/${formulaId}/${number}`}>v{number}</Link>{" "}
         <small>
           {[when, from === null ? "" : `from v${from}`].filter((word) => word !== "").join(", ")}
+          {brought !== null && (
+            <>
+              , <Link to={`/compare/rounds/${brought.formulaId}`}>from its trial</Link>
+            </>
+          )}
           {batches.map(({ id: batch, code }) => (
             <span key={batch}>
               {" "}
@@ -104,11 +109,6 @@ function Round({ round, formulaId, answered: all }: RoundProps) {
           ))}
         </small>
       </h2>
-      {brought !== null && (
-        <Text m={0}>
-          Brought back from <Link to={`/compare/rounds/${brought.formulaId}`}>{`${brought.name}, v${brought.number}`}</Link>.
-        </Text>
-      )}
       {note !== "" && <Text m={0}>{note}</Text>}
       <Text m={0}>
         {changed} {did}
