@@ -36,6 +36,7 @@ const elements = [
   { type: "frame", pattern: "app/frame" },
   { type: "components", pattern: "app/components" },
   { type: "pictures", pattern: "app/pictures" },
+  { type: "season", pattern: "app/season" },
   { type: "feature", pattern: "app/*", capture: ["name"] },
   { type: "workers", pattern: "workers" },
   { type: "server", pattern: "server" },
@@ -64,7 +65,9 @@ const mayImport = [
     allow: { to: { element: { type: ["core", "components", "pictures", "frame", "workers", "db"] } } },
   },
   { from: { element: { type: "feature" } }, allow: { to: { element: sameFeature } } },
-  { from: { element: { type: "server" } }, allow: { to: { element: { type: ["db", "server", "frame"] } } } },
+  // The demo is played through the services of every station.
+  { from: { element: { type: "season" } }, allow: { to: { element: { type: ["core", "db", "frame", "feature", "season"] } } } },
+  { from: { element: { type: "server" } }, allow: { to: { element: { type: ["db", "server", "frame", "season"] } } } },
   { from: { element: { type: "cli" } }, allow: { to: { element: { type: ["core", "cli"] } } } },
   // The hidden world of the simulations knows nothing of who is to be tested in it.
   { from: { element: { type: "world" } }, allow: { to: { element: { type: ["world"] } } } },

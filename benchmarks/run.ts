@@ -26,7 +26,7 @@ const LINES = 40;
 
 const folder = makeDataFolder();
 const cluster = await startCluster(folder.path, { keep: false });
-const application = await startApplication({ TENSIDRUM_DATA: folder.path, DATABASE_URL: cluster.url });
+const application = await startApplication({ TENSIDRUM_DATA: folder.path, DATABASE_URL: cluster.url }, ["--small-demo"]);
 /** Parts named on the command line; all of them where none is. */
 const wanted = process.argv.slice(2);
 const results: Measured[] = [];

@@ -20,9 +20,9 @@ const PREPARE_LOCK = 7_305_361;
 
 /**
  * Brings a database to what this build needs: tables, reference library, the maker and, once, the demo formulas.
- * Several processes may call it at the same time; they wait for each other.
+ * Several processes may call it at the same time; they wait for each other. Returns whether the demo was laid in.
  */
-export async function prepareDatabase({ connectionString, migrationsFolder, demo, say }: PrepareOptions): Promise<void> {
+export async function prepareDatabase({ connectionString, migrationsFolder, demo, say }: PrepareOptions): Promise<boolean> {
   const client = new pg.Client({ connectionString });
   await client.connect();
   try {
@@ -40,13 +40,15 @@ export async function prepareDatabase({ connectionString, migrationsFolder, demo
         firstScales.map((scale) => ({ ...scale, id: crypto.randomUUID() })),
       );
     }
-    if (demo === "reset" || (demo === "once" && !decided)) {
+    const isLaidIn = demo === "reset" || (demo === "once" && !decided);
+    if (isLaidIn) {
       await loadDemo(db);
       say("Laid in the demo formulas and the shelf of the wardrobe workshop.");
     }
     if (!decided) await markDemoDecided(db, workshop.id);
     const clock = clockProblem(await latestMoment(db), new Date());
     if (clock !== null) say(clock);
+    return isLaidIn;
   } finally {
     await client.end();
   }

@@ -17,6 +17,8 @@ export interface Workplace extends AppState {
   readonly makerId: string;
   /** The reader's time zone, as Europe/Berlin. */
   readonly zone: string;
+  /** What time it is; absent: that of this machine. What happened earlier is laid in by it. */
+  readonly clock?: () => Date;
 }
 
 /** The time zone of this machine, for whoever does not tell theirs. */
@@ -46,4 +48,8 @@ export function database(): Database {
 
 export function currentMakerId(): string {
   return workplace().makerId;
+}
+
+export function rightNow(): Date {
+  return workplace().clock?.() ?? new Date();
 }

@@ -28,7 +28,13 @@ export async function runBackup(args) {
   const database = running === undefined ? await standUpDatabase() : { url: running, stop: async () => undefined };
   const built = await import(`${root}/build/server/index.js`);
   try {
-    await built.prepareDatabase({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo: "never", say });
+    await built.prepareApplication({
+      connectionString: database.url,
+      migrationsFolder: `${root}/db/migrations`,
+      demo: "never",
+      season: false,
+      say,
+    });
     const opened = built.openDatabase(database.url);
     try {
       const makerId = await built.makerOfSession(opened.db, built.THIS_MACHINE);

@@ -5,7 +5,7 @@ import { Obstacle, run, say } from "./say.mjs";
 import { BACKUPS, checkPort, standUpDatabase } from "./standUp.mjs";
 
 await run(async () => {
-  const { port, demo, lan } = readOptions("bin/dev");
+  const { port, demo, season, lan } = readOptions("bin/dev");
   if (lan) throw new Obstacle("--lan belongs to bin/start: the development server is for this machine alone.");
   checkNode();
   await checkPort(port);
@@ -34,12 +34,12 @@ await run(async () => {
   // The build tool leaves at once on a signal and would leave the database server behind.
   listenForTheEnd();
   const load = () => vite.ssrLoadModule("./server/application.ts");
-  const { prepareDatabase, openDatabase, appStateOn } = await load();
+  const { prepareApplication, openDatabase, appStateOn } = await load();
   const opened = openDatabase(database.url);
   closers.push(() => opened.close());
   // The application's code is loaded anew after every change; what it keeps between requests stays.
   const state = appStateOn(opened.db, BACKUPS);
-  await prepareDatabase({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, say });
+  await prepareApplication({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, season, say });
 
   const { guards } = await load();
   const application = express();

@@ -8,11 +8,12 @@ const DEFAULT_PORT = 4180;
  * @param {string} command
  */
 export function readOptions(command) {
-  const usage = `Usage: ${command} [--port NUMBER] [--lan] [--empty] [--reset-demo]
+  const usage = `Usage: ${command} [--port NUMBER] [--lan] [--empty | --small-demo] [--reset-demo]
   --port NUMBER   port on 127.0.0.1, else ${DEFAULT_PORT}
   --lan           also for devices of the local network that are paired, over HTTPS, on the next port
   --empty         a new database begins without the demo formulas
-  --reset-demo    puts the demo formulas back as they were; your own stay
+  --small-demo    a new database begins with the demo formulas and their shelf, without the batches of their season
+  --reset-demo    puts the demo back as it was, counted from today; your own stays
 A DATABASE_URL in the environment is used instead of an own database server.`;
   let values;
   try {
@@ -21,6 +22,7 @@ A DATABASE_URL in the environment is used instead of an own database server.`;
         port: { type: "string" },
         lan: { type: "boolean", default: false },
         empty: { type: "boolean", default: false },
+        "small-demo": { type: "boolean", default: false },
         "reset-demo": { type: "boolean", default: false },
         help: { type: "boolean", default: false },
       },
@@ -39,5 +41,5 @@ A DATABASE_URL in the environment is used instead of an own database server.`;
   }
   /** @type {"once" | "never" | "reset"} */
   const demo = values["reset-demo"] ? "reset" : values.empty ? "never" : "once";
-  return { port, demo, lan: values.lan };
+  return { port, demo, season: !values["small-demo"], lan: values.lan };
 }

@@ -7,7 +7,7 @@ import { Obstacle, run, say } from "./say.mjs";
 import { BACKUPS, checkPort, closedPort, DATA, standUpDatabase } from "./standUp.mjs";
 
 await run(async () => {
-  const { port, demo, lan } = readOptions("bin/start");
+  const { port, demo, season, lan } = readOptions("bin/start");
   checkNode();
   await checkPort(port);
   if (lan) await checkPort(port + 1, "0.0.0.0");
@@ -29,9 +29,9 @@ await run(async () => {
   for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => void end());
   process.env.NODE_ENV = "production";
 
-  const { serve, prepareDatabase, describeFault } = await import(`${root}/build/server/index.js`);
+  const { serve, prepareApplication, describeFault } = await import(`${root}/build/server/index.js`);
   try {
-    await prepareDatabase({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, say });
+    await prepareApplication({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, season, say });
   } catch (error) {
     await database.stop();
     throw new Obstacle(`The database could not be prepared: ${describeFault(error)}`);

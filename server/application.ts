@@ -16,7 +16,7 @@ import { pages } from "./pages";
 export { compareBackup, restoreBackup } from "../db/backup/restoreBackup.server";
 export { writeBackup } from "../db/backup/writeBackup.server";
 export { makerOfSession, THIS_MACHINE } from "../db/makers/queries.server";
-export { prepareDatabase } from "../db/prepare.server";
+export { prepareApplication } from "./prepare";
 export { appStateOn, describeFault, openDatabase, pages };
 
 const ONE_YEAR = "1y";

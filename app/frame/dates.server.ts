@@ -1,7 +1,7 @@
 import dayjs from "dayjs";
 import timezone from "dayjs/plugin/timezone";
 import utc from "dayjs/plugin/utc";
-import { workplace } from "../../db/workplace.server";
+import { rightNow, workplace } from "../../db/workplace.server";
 
 dayjs.extend(utc);
 dayjs.extend(timezone);
@@ -12,7 +12,7 @@ export type Dated = Date | string;
 const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /** A calendar day stays what it is; a moment stands in the reader's time zone. */
-export function here(dated: Dated = new Date()): dayjs.Dayjs {
+export function here(dated: Dated = rightNow()): dayjs.Dayjs {
   return typeof dated === "string" && ISO_DAY.test(dated) ? dayjs(dated) : dayjs(dated).tz(workplace().zone);
 }
 
@@ -27,7 +27,7 @@ export function writtenDay(dated: Dated): string {
 }
 
 /** 29 November 2026 */
-export function writtenLongDay(dated: Dated = new Date()): string {
+export function writtenLongDay(dated: Dated = rightNow()): string {
   return here(dated).format("D MMMM YYYY");
 }
 

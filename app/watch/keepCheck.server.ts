@@ -4,7 +4,7 @@ import { brokenConstraint } from "../../db/failures.server";
 import { findBatch } from "../../db/batches/queries.server";
 import { findMaker } from "../../db/makers/queries.server";
 import { changePlannedCheck, keepCheck } from "../../db/watch/queries.server";
-import { currentMakerId, database } from "../../db/workplace.server";
+import { currentMakerId, database, rightNow } from "../../db/workplace.server";
 import { here, isoToday } from "../frame/dates.server";
 import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
 import { drawnAnew } from "../frame/photo.server";
@@ -48,7 +48,7 @@ function mustBe(isThere: boolean): void {
 
 /** When it was looked at: now, or at noon of another day; else what is wrong with that day. */
 function momentOf(day: string, made: Date): Date | string {
-  if (day === "" || day === isoToday()) return new Date();
+  if (day === "" || day === isoToday()) return rightNow();
   if (!isCalendarDay(day)) return "Write the day as year, month, day: 2027-03-31.";
   if (day > isoToday()) return "That day is still to come.";
   if (day < here(made).format("YYYY-MM-DD")) return "The batch was not made yet on that day.";

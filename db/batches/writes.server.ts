@@ -16,6 +16,8 @@ export interface NewBatch {
   readonly steps: readonly Step[];
   readonly vessels: readonly Vessel[];
   readonly coreVersion: string;
+  /** Absent: now. */
+  readonly startedAt?: Date;
   /** What is known from the start: the empty beakers. */
   readonly entries: readonly BatchEntry[];
 }
@@ -48,6 +50,7 @@ export async function beginBatch(
         kind: "reserve" as const,
         grams: -grams,
         note: batch.code,
+        ...(batch.startedAt === undefined ? {} : { madeAt: batch.startedAt }),
       })),
     );
     return [];
@@ -74,6 +77,8 @@ export interface Decision {
   /** What has been filled by now. */
   readonly filled: readonly FilledRow[];
   readonly finishedAt: Date | null;
+  /** When the books are told of it; absent: now. */
+  readonly bookedAt?: Date;
 }
 
 /** Containers of one row of the plan that were filled. */
@@ -106,11 +111,11 @@ export async function addEntries(
       .from(batchEntries)
       .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId)))
       .orderBy(asc(batchEntries.position));
-    const { entries, lots: wanted, filled, finishedAt } = decide(rows.map(({ entry }) => entry));
+    const { entries, lots: wanted, filled, finishedAt, bookedAt } = decide(rows.map(({ entry }) => entry));
     if (entries.length === 0) return true;
     await insertEntries(tx, makerId, batchId, entries);
     await tx.update(batches).set({ finishedAt }).where(mine);
-    await book(tx, makerId, { id: batchId, code: batch.code }, wanted);
+    await book(tx, makerId, { id: batchId, code: batch.code, bookedAt }, wanted);
     await bookContainers(tx, makerId, batchId, filled);
     return true;
   });
@@ -167,7 +172,7 @@ async function bookContainers(db: Executor, makerId: string, batchId: string, fi
 async function book(
   db: Executor,
   makerId: string,
-  batch: { readonly id: string; readonly code: string },
+  batch: { readonly id: string; readonly code: string; readonly bookedAt?: Date | undefined },
   wanted: ReadonlyMap<string, Booked>,
 ): Promise<void> {
   const books = await booksOf(db, makerId, batch.id);
@@ -179,6 +184,7 @@ async function book(
       lotId,
       batchId: batch.id,
       note: batch.code,
+      ...(batch.bookedAt === undefined ? {} : { madeAt: batch.bookedAt }),
     })),
   );
   if (bookings.length > 0) await db.insert(movements).values(bookings);
@@ -284,6 +290,44 @@ async function booksOf(db: Executor, makerId: string, batchId: string): Promise<
     .where(and(eq(movements.makerId, makerId), eq(movements.batchId, batchId)))
     .groupBy(movements.lotId);
   return new Map(rows.map(({ lotId, ...booked }) => [lotId, booked]));
+}
+
+/**
+ * Takes a batch of the demo out of the books, so that it can be laid in anew: what a maker made stays in them. Returns whether
+ * there was one.
+ */
+export async function withdrawDemoBatch(db: Executor, makerId: string, batchId: string): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const mine = and(eq(batches.makerId, makerId), eq(batches.id, batchId));
+    const [batch] = await tx.select({ id: batches.id }).from(batches).where(mine).for("update");
+    if (batch === undefined) return false;
+    await bookContainers(tx, makerId, batchId, []);
+    await tx.execute(sql`select set_config('tensidrum.renewing_demo', 'on', true)`);
+    const gone = await tx
+      .delete(movements)
+      .where(and(eq(movements.makerId, makerId), eq(movements.batchId, batchId)))
+      .returning({ lotId: movements.lotId });
+    await tx.execute(sql`select set_config('tensidrum.renewing_demo', 'off', true)`);
+    await countBalances(tx, makerId, [...new Set(gone.map(({ lotId }) => lotId))]);
+    await tx.delete(batches).where(mine);
+    return true;
+  });
+}
+
+/** Counts anew what is left of lots whose books became shorter. */
+async function countBalances(db: Executor, makerId: string, lotIds: readonly string[]): Promise<void> {
+  if (lotIds.length === 0) return;
+  const wanted = sql.join(
+    lotIds.map((id) => sql`${id}::uuid`),
+    sql`, `,
+  );
+  await db.execute(sql`update lot_balances b
+    set free_grams = s.free, left_grams = s.left, is_untouched = s.untouched
+    from (
+      select lot_id, sum(grams) as free, coalesce(sum(grams) filter (where kind not in ('reserve', 'release')), 0) as left,
+        bool_and(kind = 'receive') as untouched
+      from movements where maker_id = ${makerId} and lot_id in (${wanted}) group by lot_id
+    ) s where b.lot_id = s.lot_id and b.maker_id = ${makerId}`);
 }
 
 /** What is noted of the containers of a row once they are filled. */

@@ -10,10 +10,11 @@ import { demoFormulas, type DemoFormula, type DemoVersion } from "./formulas";
 import { demoSaltPeaks, loadSaltSamples } from "./loadSaltSamples.server";
 import { loadLots } from "./loadLots.server";
 import { loadMadeHere } from "./loadPreparations.server";
+import { demoLots } from "./lots";
 import { stableUuid } from "./stableUuid";
 import { workshop } from "./workshop";
 
-interface Bench {
+export interface Bench {
   readonly idOfSlug: ReadonlyMap<string, string>;
   readonly materials: MaterialsBySlug;
   readonly scales: readonly Scale[];
@@ -21,20 +22,25 @@ interface Bench {
 
 /** Lays the demo formulas in as they were on the first day, and lots on the shelf; what the maker has of their own stays. */
 export async function loadDemo(db: Executor): Promise<void> {
-  const stored = await listMaterials(db, workshop.id);
-  const bench: Bench = {
-    idOfSlug: new Map(stored.map(({ id, facts }) => [facts.slug, id])),
-    materials: new Map(stored.map(({ facts }) => [facts.slug, facts])),
-    scales: await listScales(db, workshop.id),
-  };
+  const bench = await benchOf(db);
   await db.transaction(async (tx) => {
     for (const formula of demoFormulas) {
       await deleteFormula(tx, workshop.id, formula.id);
       await layIn(tx, formula, bench);
     }
-    await loadLots(tx, bench.idOfSlug);
+    await loadLots(tx, bench.idOfSlug, demoLots);
     await loadMadeHere(tx, bench);
   });
+}
+
+/** What the demo is laid in with. */
+export async function benchOf(db: Executor): Promise<Bench> {
+  const stored = await listMaterials(db, workshop.id);
+  return {
+    idOfSlug: new Map(stored.map(({ id, facts }) => [facts.slug, id])),
+    materials: new Map(stored.map(({ facts }) => [facts.slug, facts])),
+    scales: await listScales(db, workshop.id),
+  };
 }
 
 async function layIn(db: Executor, formula: DemoFormula, bench: Bench): Promise<void> {
@@ -57,7 +63,7 @@ async function layIn(db: Executor, formula: DemoFormula, bench: Bench): Promise<
   }
 }
 
-function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
+export function contentOf(formula: DemoFormula, version: DemoVersion, bench: Bench) {
   const lines = version.lines.map(([phase, material, percent]): DraftLine => ({
     id: stableUuid(`${formula.name} ${material}`),
     phase,

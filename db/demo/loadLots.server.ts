@@ -1,14 +1,14 @@
 import dayjs from "dayjs";
 import type { Executor } from "../client.server";
 import { lots, movements } from "../inventory/schema";
-import { demoLots, type DemoLot } from "./lots";
+import type { DemoLot } from "./lots";
 import { stableUuid } from "./stableUuid";
 import { workshop } from "./workshop";
 
 /** Puts the demo's lots on the shelf, with their books. Lots that stand there already stay as they are. */
-export async function loadLots(db: Executor, idOfSlug: ReadonlyMap<string, string>): Promise<void> {
+export async function loadLots(db: Executor, idOfSlug: ReadonlyMap<string, string>, wanted: readonly DemoLot[]): Promise<void> {
   const now = dayjs();
-  for (const lot of demoLots) {
+  for (const lot of wanted) {
     const [laid] = await db
       .insert(lots)
       .values(rowOf(lot, idOfSlug, now))

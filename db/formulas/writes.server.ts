@@ -155,11 +155,18 @@ export async function finaliseDraft(
   db: Executor,
   makerId: string,
   base: { readonly versionId: string; readonly revision: number },
-  record: { readonly note: string; readonly snapshot: Formula; readonly assessment: Assessment; readonly coreVersion: string },
+  record: {
+    readonly note: string;
+    readonly snapshot: Formula;
+    readonly assessment: Assessment;
+    readonly coreVersion: string;
+    /** Absent: now. */
+    readonly finalisedAt?: Date;
+  },
 ): Promise<number | undefined> {
   const [won] = await db
     .update(versions)
-    .set({ ...record, state: "final", finalisedAt: sql`now()`, updatedAt: sql`now()` })
+    .set({ ...record, state: "final", finalisedAt: record.finalisedAt ?? sql`now()`, updatedAt: record.finalisedAt ?? sql`now()` })
     .where(
       and(
         eq(versions.makerId, makerId),

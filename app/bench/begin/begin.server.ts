@@ -6,7 +6,7 @@ import { planBatch, preflight, stepsOf, type BatchEntry } from "@tensidrum/core/
 import { readNumber, writtenShort } from "@tensidrum/core/quantities";
 import type { LotShare } from "@tensidrum/core/inventory";
 import { beginPlanned } from "../../../db/planning/queries.server";
-import { currentMakerId, database } from "../../../db/workplace.server";
+import { currentMakerId, database, rightNow } from "../../../db/workplace.server";
 import { codesOfBatches, findBatch, listOpenBatchesOf } from "../../../db/batches/queries.server";
 import { beginBatch } from "../../../db/batches/writes.server";
 import { brokenConstraint } from "../../../db/failures.server";
@@ -163,7 +163,7 @@ export async function begin(wanted: Wanted, form: WantedBatch): Promise<readonly
   const makerId = currentMakerId();
   if ((await findBatch(db, makerId, form.id)) !== undefined) return [];
   const underWay = await batchesUnderWay(wanted);
-  const earlier = Date.now() - SAME_MOMENT_MILLISECONDS;
+  const earlier = rightNow().getTime() - SAME_MOMENT_MILLISECONDS;
   const unsaid = underWay.find(({ id, startedAt }) => startedAt.getTime() < earlier && !form.another.includes(id));
   if (unsaid !== undefined) return wholeProblem(`${unsaid.code} is being made. Go on with it, or begin another batch.`);
   const { version, plan, vessels, shares, tares, items, sizeProblem } = await planned(wanted, form.grams, form);
@@ -174,10 +174,11 @@ export async function begin(wanted: Wanted, form: WantedBatch): Promise<readonly
   if (unseen !== undefined) return [{ field: "seen", message: `Not ticked yet: ${unseen.what}` }];
   const pattern = (await findMaker(db, makerId))?.batchCode ?? usualBatchCode;
   const of = { name: plan.formula.name, day: isoToday() };
-  const at = new Date().toISOString();
+  const startedAt = rightNow();
+  const at = startedAt.toISOString();
   const entries = [...tares].map(([vessel, grams]): BatchEntry => ({ id: crypto.randomUUID(), at, kind: "tared", vessel, grams }));
   const formula = { ...plan.formula, materials: [...plan.materials.values()] };
-  const batch = { id: form.id, versionId: version.id, formula, steps: plan.steps, vessels, coreVersion, entries };
+  const batch = { id: form.id, startedAt, versionId: version.id, formula, steps: plan.steps, vessels, coreVersion, entries };
   for (let left = CODE_TRIES; ; left -= 1) {
     const code = batchCode(pattern, { ...of, taken: await codesOfBatches(db, makerId, batchCodeStart(pattern, of)) });
     try {

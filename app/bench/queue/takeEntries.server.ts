@@ -1,7 +1,7 @@
 import { batchState, fillingOf, whyNot, type BatchEntry, type BatchPlan } from "@tensidrum/core/process";
 import type { LotShare } from "@tensidrum/core/inventory";
 import { bookedLots } from "../lots/bookedLots.server";
-import { currentMakerId, database } from "../../../db/workplace.server";
+import { currentMakerId, database, rightNow } from "../../../db/workplace.server";
 import { listEntries } from "../../../db/batches/queries.server";
 import { addEntries, addPhoto, type Decision, type NewPhoto } from "../../../db/batches/writes.server";
 import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
@@ -100,11 +100,11 @@ const MOST_BEHIND_MILLISECONDS = 2_000;
  * before the batch was begun. While this machine's own clock is behind the beginning, the beginning counts as now.
  */
 function momentOf({ at }: BatchEntry, startedAt: Date): string | null {
-  const now = Math.max(Date.now(), startedAt.getTime());
+  const now = Math.max(rightNow().getTime(), startedAt.getTime());
   const moment = Date.parse(at);
   if (moment > now + MOST_AHEAD_MILLISECONDS) return new Date(now).toISOString();
   if (moment >= startedAt.getTime() - MOST_BEHIND_MILLISECONDS) return new Date(moment).toISOString();
-  return Date.now() < startedAt.getTime() ? new Date(now).toISOString() : null;
+  return rightNow().getTime() < startedAt.getTime() ? new Date(now).toISOString() : null;
 }
 
 function beforeBegin({ at }: BatchEntry, startedAt: Date): string {
@@ -132,6 +132,7 @@ function afterwards(plan: BatchPlan, lots: readonly LotShare[], all: readonly Ba
           ],
     ),
     finishedAt: state.finished === null ? null : new Date(state.finished.at),
+    bookedAt: rightNow(),
   };
 }
 

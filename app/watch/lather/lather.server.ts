@@ -4,7 +4,7 @@ import { foamOf, latherFeels, latherOf, type LatherTest, type LatherWay } from "
 import { readNumber, Refusal } from "@tensidrum/core/quantities";
 import { findBatch } from "../../../db/batches/queries.server";
 import { keepLather, listLather } from "../../../db/watch/queries.server";
-import { currentMakerId, database } from "../../../db/workplace.server";
+import { currentMakerId, database, rightNow } from "../../../db/workplace.server";
 import { writtenMoment } from "../../frame/dates.server";
 import type { FieldProblem } from "../../frame/formAnswer";
 import type { TypedLather } from "./latherForms.server";
@@ -122,7 +122,7 @@ export async function keepTest(batchId: string, typed: TypedLather): Promise<rea
   const isEmpty = Object.values(felt).every((one) => one === null) && latherSeconds === null && rinseSeconds === null;
   if (isWashed(way) && isEmpty) return [{ field: "", message: "Nothing is entered yet. Wash with it, then give a mark or a time." }];
   await keepLather(database(), currentMakerId(), {
-    ...{ id, batchId, testedAt: new Date(), way, atOnceMm, afterOneMinuteMm, afterFiveMinutesMm, bubbles, note },
+    ...{ id, batchId, testedAt: rightNow(), way, atOnceMm, afterOneMinuteMm, afterFiveMinutesMm, bubbles, note },
     ...{ latherSeconds, rinseSeconds, foamGrams, foamMillilitres, ...felt },
   });
   return [];

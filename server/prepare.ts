@@ -1,0 +1,22 @@
+import { loadSeason } from "../app/season/loadSeason.server";
+import { openDatabase } from "../db/client.server";
+import { prepareDatabase, type PrepareOptions } from "../db/prepare.server";
+import { appStateOn } from "../db/workplace.server";
+
+interface ApplicationOptions extends PrepareOptions {
+  /** Whether the demo comes with its eight weeks of batches, or as it was on its first day. */
+  readonly season: boolean;
+}
+
+/** Brings a database to what this build needs; a demo that is laid in goes through its season. */
+export async function prepareApplication({ season, ...options }: ApplicationOptions): Promise<void> {
+  const isLaidIn = await prepareDatabase(options);
+  if (!isLaidIn || !season) return;
+  options.say("Making the demo's eight weeks of batches …");
+  const opened = openDatabase(options.connectionString);
+  try {
+    await loadSeason(appStateOn(opened.db));
+  } finally {
+    await opened.close();
+  }
+}
