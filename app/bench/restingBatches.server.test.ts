@@ -9,8 +9,8 @@ import { benchState, openBenchState, restsNow, type RestingBatch } from "../fram
 onFreshDatabase({ demo: "once" });
 
 const batch = (code: string, ...until: readonly string[]): RestingBatch => ({
-  ...{ id: code, code, name: "", through: 0, steps: 1 },
-  rests: until.map((moment) => ({ id: moment, text: "rest", until: moment })),
+  ...{ id: code, code, name: "", through: 0, steps: 1, formulaId: null },
+  rests: until.map((moment) => ({ id: moment, text: "rest", until: moment, untilAt: "2026-11-30T18:00:00.000Z" })),
 });
 
 describe("what the bench says", () => {

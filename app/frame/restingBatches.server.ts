@@ -8,19 +8,20 @@ import { writtenUntil } from "./dates.server";
 export async function restsNow() {
   const now = new Date().toISOString();
   const open = await listOpenBatches(database(), currentMakerId());
-  return open.map(({ id, code, name, steps, entries }) => {
+  return open.map(({ id, code, name, formulaId, steps, entries }) => {
     const standing = standingEntries(entries);
     const through = new Set(standing.flatMap((entry) => (entry.kind === "done" || entry.kind === "skipped" ? [entry.step] : [])));
     return {
       id,
       code,
       name,
+      formulaId,
       through: through.size,
       steps: steps.length,
       rests: waitsOf(steps, standing)
         .filter((wait) => isRunning(wait, now))
         .sort((a, b) => (a.until < b.until ? -1 : 1))
-        .map(({ id: wait, text, until }) => ({ id: wait, text, until: writtenUntil(until) })),
+        .map(({ id: wait, text, until }) => ({ id: wait, text, until: writtenUntil(until), untilAt: until })),
     };
   });
 }

@@ -35,13 +35,21 @@ export async function loadSeason(state: AppState): Promise<void> {
   await clearSeason(state.db);
   await loadSeasonVersions(state.db, now);
   for (const spec of seasonBatches) {
-    const begun = new Date(now.getTime() - spec.hoursAgo * HOUR);
+    const begun = begunAt(now, spec.hoursAgo);
     await at(begun, () => makeBatch(spec));
     for (const [nth, look] of (spec.looks ?? []).entries()) {
       await at(new Date(begun.getTime() + look.daysAfter * DAY), () => lookAt(spec, look, nth));
     }
   }
   await at(now, layTheRest);
+}
+
+/** A batch of an earlier day was begun in its morning; one of today so many hours ago. */
+function begunAt(now: Date, hoursAgo: number): Date {
+  if (hoursAgo < 24) return new Date(now.getTime() - hoursAgo * HOUR);
+  const day = new Date(now.getTime() - Math.floor(hoursAgo / 24) * DAY);
+  day.setHours(8 + (hoursAgo % 24), 10 * (hoursAgo % 5), 0, 0);
+  return day;
 }
 
 /** @throws Error where the application refuses what the season does */

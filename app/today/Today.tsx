@@ -8,6 +8,7 @@ import { DueChecks } from "../frame/dueChecks/DueChecks";
 import { Frame } from "../frame/Frame";
 import { stationsSeenFrom } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
+import { ComingDays } from "../pictures/ComingDays/ComingDays";
 import { Neck } from "../pictures/Neck/Neck";
 import type { TodayBoard } from "./today.server";
 import classes from "./Today.module.css";
@@ -47,17 +48,23 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           </span>
         </p>
         <section className={classes.due} aria-label="Needs attention">
+          <Alarms alarms={board.alarms} />
           {total === 0 && board.batches.length + board.discards.length + board.checks.length === 0 && (
             <p className={classes.sentence}>Nothing resting, nothing due.</p>
           )}
           {total > 0 && <DaySentence formulas={formulas} />}
           <Discards discards={board.discards} />
           <Batches batches={board.batches} />
-          <Checks checks={board.checks} />
+          <Checks checks={board.checks} more={board.moreChecks} />
           {board.checks.length > 0 && <DueChecks />}
+          <ToFill toFill={board.toFill} />
+          {board.calibratedDaysAgo !== null && (
+            <p className={classes.also}>Calibrate the meter before you read: the last time was {board.calibratedDaysAgo} days ago.</p>
+          )}
           {board.lan !== null && <WayIn lan={board.lan} />}
         </section>
       </div>
+      {board.coming.length > 0 && <Coming board={board} />}
       {total === 0 ? (
         <Empty ids={board.newIds} />
       ) : (
@@ -80,6 +87,85 @@ export function Today({ board }: { readonly board: TodayBoard }) {
   );
 }
 
+/** What has moved too far in bottles that are out. */
+function Alarms({ alarms }: { readonly alarms: TodayBoard["alarms"] }) {
+  if (alarms.length === 0) return null;
+  return (
+    <ul className={classes.batches} aria-label="Alarms" role="list">
+      {alarms.map(({ batchId, code, name, bottles, text, discard }) => (
+        <li key={batchId} className={classes.alarm}>
+          <strong>
+            <Link to={`/watch/${batchId}`}>
+              {discard
+                ? `Set ${bottles === 0 ? "all" : bottles === 1 ? "the one bottle" : `the ${bottles} bottles`} of ${name} aside`
+                : `Look at ${name}`}
+            </Link>
+          </strong>{" "}
+          {code}: {text}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Batches that are finished and in no container yet. */
+function ToFill({ toFill }: { readonly toFill: TodayBoard["toFill"] }) {
+  if (toFill.length === 0) return null;
+  return (
+    <ul className={classes.batches} aria-label="To fill">
+      {toFill.map(({ id, code, name }) => (
+        <li key={id}>
+          Fill <Link to={`/fill/${id}`}>{code}</Link>, {name}: it is finished
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The coming days of each formula and of the shelf: as lines, on a phone as a list. */
+function Coming({ board: { coming, now, offset, clock, days, months } }: { readonly board: TodayBoard }) {
+  return (
+    <section className={classes.coming} aria-labelledby="coming-head">
+      <header className={classes.comingHead}>
+        <h2 id="coming-head">The coming days</h2>
+        <Link to="/days">A week to print, a month</Link>
+      </header>
+      <div className={classes.comingRows}>
+        <ol className={classes.comingNames}>
+          {coming.map(({ key, name, to, state, figure }) => (
+            <li key={key}>
+              <span>
+                <Link to={to}>{name}</Link>
+                <small>{state}</small>
+              </span>
+              {figure !== null && (
+                <span className={classes.figure}>
+                  {figure.value}
+                  <small>{figure.unit}</small>
+                </span>
+              )}
+            </li>
+          ))}
+        </ol>
+        <ComingDays rows={coming} now={now} clock={clock} offset={offset} days={days} months={months} />
+      </div>
+      <ol className={classes.comingList}>
+        {coming
+          .flatMap(({ name, events }) => events.map((event) => ({ ...event, name })))
+          .sort((a, b) => a.at - b.at)
+          .slice(0, 12)
+          .map(({ key, name, day, words, detail, to, isLate }) => (
+            <li key={key} data-late={isLate || undefined}>
+              <small>{isLate ? `was due ${day}` : day}</small>
+              <Link to={to}>{`${name}: ${words}`}</Link>
+              <small>{detail}</small>
+            </li>
+          ))}
+      </ol>
+    </section>
+  );
+}
+
 /** What was made here and is past its day. */
 function Discards({ discards }: { readonly discards: TodayBoard["discards"] }) {
   if (discards.length === 0) return null;
@@ -95,7 +181,7 @@ function Discards({ discards }: { readonly discards: TodayBoard["discards"] }) {
 }
 
 /** Samples that are to be looked at today or were. */
-function Checks({ checks }: { readonly checks: TodayBoard["checks"] }) {
+function Checks({ checks, more }: { readonly checks: TodayBoard["checks"]; readonly more: number }) {
   if (checks.length === 0) return null;
   return (
     <ul className={classes.batches} aria-label="Samples to look at">
@@ -105,6 +191,11 @@ function Checks({ checks }: { readonly checks: TodayBoard["checks"] }) {
           {isLate && <strong>, was due</strong>}
         </li>
       ))}
+      {more > 0 && (
+        <li>
+          and <Link to="/watch">{more} more looks</Link>
+        </li>
+      )}
     </ul>
   );
 }

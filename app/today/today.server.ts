@@ -1,31 +1,33 @@
 import { profileOf, shownFormulaName } from "@tensidrum/core/formula";
 import { charges } from "@tensidrum/core/library";
-import { writtenMass } from "@tensidrum/core/quantities";
+import { written, writtenMass } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import { listToDiscard } from "../../db/inventory/queries.server";
-import { listDueChecks } from "../../db/watch/queries.server";
 import { group, whole } from "../frame/fields.server";
 import type { PairingDesk } from "../frame/requestContext.server";
-import { restsNow } from "../frame/restingBatches.server";
 import { here, isoToday, writtenDay } from "../frame/dates.server";
+import { openAgenda, openUrgent, type AgendaItem } from "./agenda.server";
 
 const PAGE = 30;
-const MOST_CHECKS = 12;
+const MOST_CHECKS = 6;
+const MOST_ROWS = 7;
 const FINDINGS_SHOWN = 2;
 
 /** The home board: formulas, newest change first, with what must be fixed in each. Nothing is recomputed here. */
 export async function openToday(page: number, desk: PairingDesk | null) {
   const db = database();
   const makerId = currentMakerId();
-  const [rows, total, batches, discards, checks] = await Promise.all([
+  const [rows, total, discards, agenda] = await Promise.all([
     listFormulas(db, makerId, { limit: PAGE, offset: (page - 1) * PAGE }),
     countFormulas(db, makerId),
-    restsNow(),
     listToDiscard(db, makerId, isoToday()),
-    listDueChecks(db, makerId, MOST_CHECKS),
+    openAgenda(),
   ]);
   const now = here();
+  const { batches, items } = agenda;
+  const checks = agenda.checks.filter(({ dueOn }) => dueOn <= isoToday());
+  const { lastPh, ...urgent } = await openUrgent(checks.length);
   return {
     day: now.format("D"),
     weekday: now.format("dddd"),
@@ -34,9 +36,21 @@ export async function openToday(page: number, desk: PairingDesk | null) {
     pages: Math.max(1, Math.ceil(total / PAGE)),
     total,
     batches,
+    ...urgent,
+    clock: now.format("HH:mm"),
+    now: now.valueOf(),
+    offset: now.utcOffset() * 60_000,
+    ...daysAhead(),
+    coming: comingRows(items, (formulaId) => {
+      const row = rows.find(({ id }) => id === formulaId);
+      const read = lastPh.get(formulaId);
+      if (read !== undefined) return { value: read.ph, unit: `pH, ${read.at}` };
+      return row === undefined ? null : { value: written(row.activePercent, 2), unit: "% active" };
+    }),
     checks: checks
-      .filter(({ dueOn }) => dueOn <= isoToday())
+      .slice(0, MOST_CHECKS)
       .map(({ id, batchId, storage, title, code, dueOn }) => ({ id, batchId, storage, title, code, isLate: dueOn < isoToday() })),
+    moreChecks: Math.max(0, checks.length - MOST_CHECKS),
     discards: discards.map(({ id, slug, name, code, endsOn }) => ({
       id,
       slug,
@@ -71,6 +85,46 @@ export async function openToday(page: number, desk: PairingDesk | null) {
 }
 
 export type TodayBoard = Awaited<ReturnType<typeof openToday>>;
+
+type Figure = { readonly value: string; readonly unit: string } | null;
+
+/** The coming days of each formula, and of the shelf below them. */
+function comingRows(items: readonly AgendaItem[], figureOf: (formulaId: string) => Figure) {
+  const ids = [...new Set(items.map(({ formulaId }) => formulaId))];
+  const rows = ids.map((formulaId) => {
+    const own = items.filter((item) => item.formulaId === formulaId);
+    const rest = own.find(({ kind }) => kind === "rest");
+    const late = own.filter(({ kind, isLate }) => kind === "look" && isLate);
+    const state =
+      rest !== undefined ? "rests" : late.length > 0 ? (late.length === 1 ? "a look was due" : `${late.length} looks were due`) : "";
+    return {
+      ...{ key: formulaId ?? "shelf", name: own[0]?.name ?? "", to: formulaId === null ? "/shelf" : `/sheet/${formulaId}`, state },
+      figure: formulaId === null ? { value: String(own.length), unit: own.length === 1 ? "lot ends" : "lots end" } : figureOf(formulaId),
+      restsUntil: rest?.at ?? null,
+      events: own.map(({ key, at, words, detail, to, isLate, on }) => ({
+        key,
+        at,
+        words,
+        detail,
+        to,
+        isLate,
+        day: here(on).format("ddd D MMM"),
+      })),
+    };
+  });
+  return [...rows.filter(({ key }) => key !== "shelf").slice(0, MOST_ROWS), ...rows.filter(({ key }) => key === "shelf")];
+}
+
+/** Beginnings of the next days and months where the reader is. */
+function daysAhead() {
+  const today = here().startOf("day");
+  const days = [1, 2, 3, 4, 5].map((ahead) => today.add(ahead, "day"));
+  const months = [1, 2, 3].map((ahead) => today.startOf("month").add(ahead, "month"));
+  return {
+    days: days.map((day) => ({ at: day.valueOf(), name: day.format("ddd D") })),
+    months: months.map((month) => ({ at: month.valueOf(), name: month.format("MMMM") })),
+  };
+}
 
 /** Which page of the formulas. */
 export const todayQuestions = group({ page: whole(1, 100_000).default(1) });

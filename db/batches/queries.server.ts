@@ -181,11 +181,61 @@ const kindsOfWaits = ["done", "skipped", "timer", "wait-ended", "taken-back"] as
 /** The batches that are being made, with those of their entries that tell what rests. */
 export async function listOpenBatches(db: Executor, makerId: string) {
   const open = await db
-    .select({ id: batches.id, code: batches.code, name: sql<string>`${batches.formula} ->> 'name'`, steps: batches.steps })
+    .select({
+      ...{ id: batches.id, code: batches.code, steps: batches.steps, formulaId: versions.formulaId },
+      name: sql<string>`${batches.formula} ->> 'name'`,
+    })
     .from(batches)
+    .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, batches.makerId)))
     .where(and(eq(batches.makerId, makerId), isNull(batches.finishedAt)))
     .orderBy(asc(batches.startedAt));
   return withEntries(db, makerId, open, inArray(batchEntries.kind, [...kindsOfWaits]));
+}
+
+/** The batches finished since a moment, the last first, with how many containers they were filled into. */
+export async function listFinishedSince(db: Executor, makerId: string, since: Date, most: number) {
+  return db
+    .select({
+      ...{ id: batches.id, code: batches.code, formulaId: versions.formulaId, finishedAt: batches.finishedAt },
+      name: sql<string>`${batches.formula} ->> 'name'`,
+      containers: sql<number>`(select coalesce(sum(c.count), 0) from batch_containers c where c.batch_id = ${batches.id})`.mapWith(Number),
+    })
+    .from(batches)
+    .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, batches.makerId)))
+    .where(and(eq(batches.makerId, makerId), gt(batches.finishedAt, since)))
+    .orderBy(desc(batches.finishedAt))
+    .limit(most);
+}
+
+/** What was read of batches at the bench, pH and thickness, in order. */
+export async function listBenchReadings(db: Executor, makerId: string, batchIds: readonly string[]) {
+  if (batchIds.length === 0) return [];
+  return db
+    .select({ batchId: batchEntries.batchId, entry: batchEntries.entry })
+    .from(batchEntries)
+    .where(
+      and(
+        eq(batchEntries.makerId, makerId),
+        inArray(batchEntries.batchId, [...batchIds]),
+        inArray(batchEntries.kind, ["ph-read", "thickness-read", "taken-back"]),
+      ),
+    )
+    .orderBy(asc(batchEntries.position));
+}
+
+/** When a meter was last calibrated in one of the newest batches; null where it was in none of them. */
+export async function lastCalibratedAt(db: Executor, makerId: string, batchCount: number): Promise<Date | null> {
+  const newest = db
+    .select({ id: batches.id })
+    .from(batches)
+    .where(eq(batches.makerId, makerId))
+    .orderBy(desc(batches.startedAt))
+    .limit(batchCount);
+  const [row] = await db
+    .select({ at: sql<string | null>`max(${batchEntries.entry} ->> 'at')` })
+    .from(batchEntries)
+    .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.kind, "calibrated"), inArray(batchEntries.batchId, newest)));
+  return row?.at == null ? null : new Date(row.at);
 }
 
 /** The newest batches, open and closed, with all that counts for what is in them and what it was filled into. */

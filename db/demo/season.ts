@@ -143,7 +143,10 @@ export const seasonBatches: readonly SeasonBatch[] = [
     ...{ key: "green room 2", formula: greenRoom, number: 2, grams: 500, hoursAgo: 33 * DAY + 4, until: "end", yieldGrams: 489 },
     ...{ ph: [6.3, 5.4, 5.2], seconds: [7, 11, 14] },
     bottles: { container: "Pump bottle, tall", count: 1, grams: 230 },
-    looks: [{ daysAfter: 8, ph: "5.2", clarity: "clear" }],
+    looks: [
+      { daysAfter: 8, ph: "5.2", clarity: "clear" },
+      { daysAfter: 16, ph: "5.2", clarity: "clear" },
+    ],
     foam: [
       [124, 117, 104],
       [126, 118, 105],

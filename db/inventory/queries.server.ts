@@ -92,6 +92,19 @@ export async function listToDiscard(db: Executor, makerId: string, today: string
     .orderBy(lotEnd, asc(lots.createdAt));
 }
 
+/** Lots something is left of whose day comes within these, the soonest first. */
+export async function listEndingLots(db: Executor, makerId: string, days: { readonly from: string; readonly until: string }, most: number) {
+  const { id, code, leftGrams } = lotColumns;
+  return db
+    .select({ id, code, leftGrams, endsOn: lotEnd, slug: materials.slug, name: sql<string>`${materials.facts} ->> 'name'` })
+    .from(lots)
+    .innerJoin(materials, eq(materials.id, lots.materialId))
+    .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
+    .where(and(eq(lots.makerId, makerId), sql`sums.in_it > 0`, sql`${lotEnd} between ${days.from} and ${days.until}`))
+    .orderBy(lotEnd, asc(lots.createdAt))
+    .limit(most);
+}
+
 /** What a line needs to know of the lots it is weighed from. */
 export async function lotsById(db: Executor, makerId: string, ids: readonly string[]) {
   if (ids.length === 0) return [];

@@ -1,7 +1,8 @@
 import type { BlindKind, Storage } from "@tensidrum/core/stability";
-import { and, asc, eq, getTableColumns, inArray, isNull, or, sql, type SQL } from "drizzle-orm";
+import { and, asc, eq, getTableColumns, gt, inArray, isNull, or, sql, type SQL } from "drizzle-orm";
 import { batches } from "../batches/schema";
 import type { Executor } from "../client.server";
+import { versions } from "../formulas/schema";
 import { blindSheets, blindTests, checkPhotos, checks, latherTests, plannedChecks } from "./schema";
 
 export interface NewPlannedCheck {
@@ -64,9 +65,13 @@ export async function listPlannedChecks(db: Executor, makerId: string, batchId: 
 export async function listDueChecks(db: Executor, makerId: string, most: number) {
   const { id, batchId, storage, title, dueOn } = plannedChecks;
   return db
-    .select({ id, batchId, storage, title, dueOn, code: batches.code, name: sql<string>`${batches.formula} ->> 'name'` })
+    .select({
+      ...{ id, batchId, storage, title, dueOn, code: batches.code, formulaId: versions.formulaId },
+      name: sql<string>`${batches.formula} ->> 'name'`,
+    })
     .from(plannedChecks)
     .innerJoin(batches, and(eq(batches.id, plannedChecks.batchId), eq(batches.makerId, makerId)))
+    .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, makerId)))
     .leftJoin(checks, and(eq(checks.plannedId, plannedChecks.id), eq(checks.makerId, makerId)))
     .where(and(eq(plannedChecks.makerId, makerId), eq(plannedChecks.skippedBecause, ""), isNull(checks.id)))
     .orderBy(asc(dueOn), asc(batches.code), asc(storage))
@@ -95,6 +100,26 @@ export async function keepCheck(db: Executor, makerId: string, look: NewCheck, p
       .values({ ...photo, checkId: look.id, makerId })
       .onConflictDoNothing();
   });
+}
+
+/** What was seen since a moment of batches, in order, with the batch and how many of its containers were to be used. */
+export async function listLooksSince(db: Executor, makerId: string, since: Date, most: number) {
+  return db
+    .select({
+      look: getTableColumns(checks),
+      ...{ code: batches.code, formulaId: versions.formulaId, finishedAt: batches.finishedAt, startedAt: batches.startedAt },
+      name: sql<string>`${batches.formula} ->> 'name'`,
+      bottles:
+        sql<number>`(select coalesce(sum(c.count), 0) from batch_containers c where c.batch_id = ${batches.id} and c.use = 'use')`.mapWith(
+          Number,
+        ),
+    })
+    .from(checks)
+    .innerJoin(batches, and(eq(batches.id, checks.batchId), eq(batches.makerId, makerId)))
+    .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, makerId)))
+    .where(and(eq(checks.makerId, makerId), gt(checks.lookedAt, since)))
+    .orderBy(asc(checks.lookedAt), asc(checks.id))
+    .limit(most);
 }
 
 /** The photo of a check, or `undefined`. */

@@ -1,0 +1,133 @@
+import { shownFormulaName } from "@tensidrum/core/formula";
+import { standingEntries } from "@tensidrum/core/process";
+import { watchedAlarms, type WatchStart } from "@tensidrum/core/stability";
+import { written, writtenMass } from "@tensidrum/core/quantities";
+import { lastCalibratedAt, listBenchReadings, listFinishedSince } from "../../db/batches/queries.server";
+import { listEndingLots } from "../../db/inventory/queries.server";
+import { listPlannedBatches } from "../../db/planning/queries.server";
+import { listDueChecks, listLooksSince } from "../../db/watch/queries.server";
+import { sampleLook } from "../../db/watch/sampleLook";
+import { currentMakerId, database, rightNow } from "../../db/workplace.server";
+import { here, isoToday } from "../frame/dates.server";
+import { restsNow } from "../frame/restingBatches.server";
+
+const [MOST_CHECKS, MOST_LOOKS, MOST_BATCHES, MOST_LOTS] = [120, 400, 40, 40];
+const DAY = 86_400_000;
+/** How far ahead one looks, days. */
+const AHEAD_DAYS = 100;
+/** An alarm of the bottles leads the day this long, and a batch that waits for its bottles. Ours. */
+const [ALARM_DAYS, FILL_DAYS] = [28, 14];
+/** A meter that was not calibrated for this long is calibrated before it is read. Ours. */
+const CALIBRATED_DAYS = 7;
+const CALIBRATED_WITHIN_BATCHES = 60;
+
+export type AgendaKind = "rest" | "make" | "look" | "lot" | "fill" | "discard";
+
+/** One thing of the coming days. */
+export interface AgendaItem {
+  readonly key: string;
+  readonly kind: AgendaKind;
+  /** ISO day, or a moment of it. */
+  readonly on: string;
+  readonly at: number;
+  readonly words: string;
+  readonly detail: string;
+  readonly to: string;
+  readonly isLate: boolean;
+  /** Whose it is; null: the shelf's. */
+  readonly formulaId: string | null;
+  readonly name: string;
+}
+
+/** Beginning of a calendar day where the reader is, but not before now. */
+function momentOf(day: string): number {
+  return Math.max(here(day).startOf("day").valueOf(), rightNow().getTime());
+}
+
+/** Everything that falls on a day: rests, looks, planned batches, lots that end; the soonest first. */
+export async function openAgenda() {
+  const [db, makerId, today] = [database(), currentMakerId(), isoToday()];
+  const until = here().add(AHEAD_DAYS, "day").format("YYYY-MM-DD");
+  const [batches, checks, plans, ending] = await Promise.all([
+    restsNow(),
+    listDueChecks(db, makerId, MOST_CHECKS),
+    listPlannedBatches(db, makerId),
+    listEndingLots(db, makerId, { from: today, until }, MOST_LOTS),
+  ]);
+  const items: AgendaItem[] = [
+    ...batches.flatMap(({ id, code, name, formulaId, rests }) =>
+      rests.slice(-1).map(({ text, untilAt, until: written }) => ({
+        ...{ key: `rest ${id}`, kind: "rest" as const, on: here(untilAt).format("YYYY-MM-DD"), at: Date.parse(untilAt), isLate: false },
+        ...{
+          words: `${code} rests until ${written}`,
+          detail: text.toLowerCase(),
+          to: `/bench/${id}`,
+          formulaId,
+          name: shownFormulaName(name),
+        },
+      })),
+    ),
+    ...checks
+      .filter(({ dueOn }) => dueOn <= until)
+      .map(({ id, batchId, storage, title, dueOn, code, name, formulaId }) => ({
+        ...{ key: `look ${id}`, kind: "look" as const, on: dueOn, at: momentOf(dueOn), isLate: dueOn < today },
+        ...{ words: `look: ${title.toLowerCase()}`, detail: `${code}, ${storage}`, to: `/watch/${batchId}?sample=${storage}` },
+        ...{ formulaId, name: shownFormulaName(name) },
+      })),
+    ...plans
+      .filter(({ plannedOn }) => plannedOn <= until)
+      .map(({ id, plannedOn, grams, name, number, formulaId, state }) => ({
+        ...{ key: `make ${id}`, kind: "make" as const, on: plannedOn, at: momentOf(plannedOn), isLate: plannedOn < today },
+        ...{ words: `make ${writtenMass(grams)}`, detail: `v${number}`, formulaId, name: shownFormulaName(name) },
+        to: state === "final" ? `/bench/begin/${formulaId}/${number}?grams=${grams}&plan=${id}` : "/shelf/outlook",
+      })),
+    ...ending.map(({ id, slug, name, code, leftGrams, endsOn }) => ({
+      ...{ key: `lot ${id}`, kind: "lot" as const, on: endsOn ?? today, at: momentOf(endsOn ?? today), isLate: false },
+      ...{ words: `${name} ends`, detail: `lot ${code}, ${writtenMass(leftGrams)}`, to: `/shelf/${slug}`, formulaId: null, name: "Shelf" },
+    })),
+  ];
+  return { batches, checks, items: items.sort((a, b) => a.at - b.at) };
+}
+
+/** What asks for something at once: alarms of bottles that are out, batches that wait for theirs, a meter to calibrate. */
+export async function openUrgent(checksDue: number) {
+  const [db, makerId, now] = [database(), currentMakerId(), rightNow().getTime()];
+  const [looks, finished, calibrated] = await Promise.all([
+    listLooksSince(db, makerId, new Date(now - AHEAD_DAYS * DAY), MOST_LOOKS),
+    listFinishedSince(db, makerId, new Date(now - FILL_DAYS * DAY), MOST_BATCHES),
+    lastCalibratedAt(db, makerId, CALIBRATED_WITHIN_BATCHES),
+  ]);
+  const ids = [...new Set(looks.map(({ look }) => look.batchId))].slice(-MOST_BATCHES);
+  const readings = await listBenchReadings(db, makerId, ids);
+  const alarms = ids.flatMap((batchId) => {
+    const own = looks.filter(({ look }) => look.batchId === batchId);
+    const last = own.at(-1);
+    if (last === undefined || now - last.look.lookedAt.getTime() > ALARM_DAYS * DAY) return [];
+    const entries = standingEntries(readings.filter((row) => row.batchId === batchId).map(({ entry }) => entry));
+    const ph = entries.findLast((entry) => entry.kind === "ph-read");
+    const start: WatchStart = { ph: ph?.kind === "ph-read" ? ph.ph : null, viscosity: null };
+    const made = last.finishedAt ?? last.startedAt;
+    const found = watchedAlarms(
+      start,
+      own.map(({ look }) => sampleLook(look, made)),
+      "room",
+    );
+    const [worst] = [...found].sort((a, b) => Number(b.discard) - Number(a.discard));
+    if (worst === undefined) return [];
+    const { code, name, formulaId, bottles } = last;
+    return [{ batchId, code, formulaId, name: shownFormulaName(name), bottles, text: worst.text, discard: worst.discard }];
+  });
+  const lastPh = new Map(
+    looks.flatMap(({ look, formulaId }) => (look.ph === null || formulaId === null ? [] : [[formulaId, look] as const])),
+  );
+  const days = calibrated === null ? null : Math.floor((now - calibrated.getTime()) / DAY);
+  return {
+    alarms: alarms.sort((a, b) => Number(b.discard) - Number(a.discard)),
+    toFill: finished.filter(({ containers }) => containers === 0).map(({ id, code, name }) => ({ id, code, name: shownFormulaName(name) })),
+    /** Days since the meter was calibrated, where a look is due and that is long ago; null where nothing is to be said. */
+    calibratedDaysAgo: checksDue > 0 && days !== null && days >= CALIBRATED_DAYS ? days : null,
+    lastPh: new Map(
+      [...lastPh].map(([formulaId, { ph, lookedAt }]) => [formulaId, { ph: written(ph ?? 0, 2), at: here(lookedAt).format("D MMM") }]),
+    ),
+  };
+}
