@@ -2,6 +2,9 @@ import { index, route, type RouteConfig } from "@react-router/dev/routes";
 
 export default [
   index("today/todayRoute.tsx"),
+  route("days", "today/daysRoute.tsx"),
+  route("days.ics", "today/daysFileRoute.ts", { id: "days.ics" }),
+  route("days/feed/:token", "today/daysFileRoute.ts", { id: "days-feed" }),
   route("shelf", "shelf/shelfRoute.tsx"),
   route("shelf/receive", "shelf/receiveRoute.tsx"),
   route("shelf/outlook", "shelf/outlook/outlookRoute.tsx"),

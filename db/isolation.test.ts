@@ -87,6 +87,7 @@ async function possessions() {
     "round_readings",
     "suggestions",
     "version_origins",
+    "feeds",
     "batch_photos",
     "salt_samples",
     "scents",
@@ -132,6 +133,7 @@ beforeAll(async () => {
   await comparisonQueries.saveRoundReadings(db, workshop.id, { versionId: finalVersionId, ph: 5 });
   await comparisonQueries.keepSuggestion(db, workshop.id, suggestion);
   await formulaWrites.keepOrigin(db, workshop.id, trialOrigin);
+  await makerQueries.keepFeed(db, workshop.id, "a".repeat(64));
   await watchQueries.keepLather(db, workshop.id, lather);
   await batchWrites.beginBatch(db, workshop.id, batch(blindTest.secondBatchId, "GR-2"), []);
   await watchQueries.beginBlindTest(db, workshop.id, blindTest);
@@ -483,6 +485,23 @@ const asked: Record<string, () => Promise<unknown>> = {
     await makerQueries.beginSession(db, stranger.id, "stranger's tablet");
     return (await makerQueries.makerOfSession(db, "stranger's tablet")) === stranger.id ? [] : ["another's session"];
   },
+  feedSince: async () => ((await makerQueries.feedSince(db, stranger.id)) === null ? [] : ["another's calendar"]),
+  keepFeed: async () => {
+    await makerQueries.keepFeed(db, stranger.id, "b".repeat(64));
+    const mine = await makerQueries.makerOfFeed(db, "a".repeat(64));
+    await makerQueries.dropFeed(db, stranger.id);
+    return mine === workshop.id ? [] : ["took another's address"];
+  },
+  dropFeed: async () => {
+    await makerQueries.dropFeed(db, stranger.id);
+    return (await makerQueries.feedSince(db, workshop.id)) === null ? ["revoked another's address"] : [];
+  },
+  makerOfFeed: async () => ((await makerQueries.makerOfFeed(db, "c".repeat(64))) === undefined ? [] : ["anybody's"]),
+  listFinishedSince: async () => batchQueries.listFinishedSince(db, stranger.id, new Date(0), 10),
+  listBenchReadings: async () => batchQueries.listBenchReadings(db, stranger.id, [batchId]),
+  lastCalibratedAt: async () => ((await batchQueries.lastCalibratedAt(db, stranger.id, 10)) === null ? [] : ["another's meter"]),
+  listLooksSince: async () => watchQueries.listLooksSince(db, stranger.id, new Date(0), 10),
+  listEndingLots: async () => stockQueries.listEndingLots(db, stranger.id, { from: "2000-01-01", until: "2100-01-01" }, 10),
   markDemoDecided: async () => {
     await makerQueries.markDemoDecided(db, stranger.id);
     return [];

@@ -37,6 +37,8 @@ const views = {
   ],
   "Bench and the rest": [
     ["Today", "/"],
+    ["a week of the coming days", "/days"],
+    ["a month of them", "/days?span=month"],
     ["bench", "/bench"],
     ["what is to be filled", "/fill"],
     ["containers", "/fill/containers"],

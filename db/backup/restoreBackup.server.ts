@@ -167,10 +167,14 @@ export async function compareBackup(db: Database, makerId: string, file: string,
 /** The maker's row stays; everything that hangs on it goes. */
 async function emptyMaker(db: Executor, makerId: string): Promise<void> {
   await db.execute(sql`create temp table kept_makers on commit drop as select * from makers where id = ${makerId}`);
-  await db.execute(sql`create temp table kept_sessions on commit drop as select * from sessions where maker_id = ${makerId}`);
+  for (const name of ["sessions", "feeds"]) {
+    const kept = sql.identifier(`kept_${name}`);
+    await db.execute(sql`create temp table ${kept} on commit drop as select * from ${sql.identifier(name)} where maker_id = ${makerId}`);
+  }
   await db.execute(sql`delete from makers where id = ${makerId}`);
   await db.execute(sql`insert into makers select * from kept_makers`);
   await db.execute(sql`insert into sessions select * from kept_sessions`);
+  await db.execute(sql`insert into feeds select * from kept_feeds`);
 }
 
 async function bringIn(db: Executor, makerId: string, kind: BackupKind): Promise<void> {

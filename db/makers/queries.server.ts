@@ -1,6 +1,6 @@
 import { eq, inArray, sql } from "drizzle-orm";
 import type { Executor } from "../client.server";
-import { makers, sessions, type MassUnit } from "./schema";
+import { feeds, makers, sessions, type MassUnit } from "./schema";
 
 export async function findMaker(db: Executor, makerId: string) {
   const [maker] = await db.select().from(makers).where(eq(makers.id, makerId));
@@ -61,4 +61,28 @@ export async function makerOfSession(db: Executor, place: string): Promise<strin
 /** Begins a session unless it has begun. */
 export async function beginSession(db: Executor, makerId: string, place: string): Promise<void> {
   await db.insert(sessions).values({ place, makerId }).onConflictDoNothing();
+}
+
+/** Since when a calendar may ask for a maker's coming days; null where none may. */
+export async function feedSince(db: Executor, makerId: string): Promise<Date | null> {
+  const [feed] = await db.select({ since: feeds.since }).from(feeds).where(eq(feeds.makerId, makerId));
+  return feed?.since ?? null;
+}
+
+/** Keeps the hash of a new address, in place of an earlier one. */
+export async function keepFeed(db: Executor, makerId: string, tokenHash: string): Promise<void> {
+  await db
+    .insert(feeds)
+    .values({ makerId, tokenHash })
+    .onConflictDoUpdate({ target: feeds.makerId, set: { tokenHash, since: sql`now()` } });
+}
+
+export async function dropFeed(db: Executor, makerId: string): Promise<void> {
+  await db.delete(feeds).where(eq(feeds.makerId, makerId));
+}
+
+/** Whose calendar an address is, by its hash; `undefined` where it was revoked. */
+export async function makerOfFeed(db: Executor, tokenHash: string): Promise<string | undefined> {
+  const [feed] = await db.select({ makerId: feeds.makerId }).from(feeds).where(eq(feeds.tokenHash, tokenHash));
+  return feed?.makerId;
 }

@@ -48,3 +48,17 @@ export const sessions = pgTable(
   },
   (table) => [check("sessions_place_length", sql`char_length(${table.place}) between 1 and 80`)],
 );
+
+/** The address at which a calendar asks for the coming days: one for each maker, kept as its hash. */
+export const feeds = pgTable(
+  "feeds",
+  {
+    makerId: uuid("maker_id")
+      .primaryKey()
+      .references(() => makers.id, { onDelete: "cascade" }),
+    /** SHA-256, hex. */
+    tokenHash: text("token_hash").notNull().unique(),
+    since: timestamp("since", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [check("feeds_token_hash", sql`${table.tokenHash} ~ '^[0-9a-f]{64}$'`)],
+);

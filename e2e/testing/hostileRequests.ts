@@ -108,6 +108,8 @@ const numbered = ["/sheet/:f/:n", "/sheet/:f/:n/card", "/sheet/:f/:n/files/formu
 
 const searches = [
   "/?page=:t",
+  "/days?span=:t&of=:t",
+  "/days/feed/:t.ics",
   "/shelf?find=:t",
   "/shelf?board=:t&charge=:t&flag=:t",
   "/shelf/receive?material=:t&grams=:t&supplier=:t&price=:t",
@@ -159,6 +161,7 @@ const forms: readonly { readonly path: string; readonly fields: Fields; readonly
     fields: { intent: "scales", id: NOBODY, name: "bench", readability: "0.1", capacity: "3000" },
     attacked: ["id", "name", "readability", "capacity"],
   },
+  { path: "/days", fields: { intent: "new" }, attacked: ["intent"] },
   { path: "/settings/devices", fields: { device: "all" }, attacked: ["device"] },
   {
     path: "/fill/containers",

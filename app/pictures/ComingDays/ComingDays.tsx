@@ -1,5 +1,5 @@
 import { useElementSize } from "@mantine/hooks";
-import { comingGeometry, HEAD_HEIGHT, ROW_HEIGHT, type ComingAsk } from "./geometry";
+import { comingGeometry, HEAD_HEIGHT, type ComingAsk } from "./geometry";
 import classes from "./ComingDays.module.css";
 
 interface ComingDaysProps extends Omit<ComingAsk, "width"> {
@@ -48,25 +48,23 @@ export function ComingDays({ clock, ...ask }: ComingDaysProps) {
             </text>
           </g>
         ))}
-        {rows.map(({ key, y, rest, marks, labels }) => (
+        {rows.map(({ key, y, rest, labels }) => (
           <g key={key}>
             <line className={classes.row} x1="0" x2={width} y1={y} y2={y} />
-            <line className={classes.rule} x1="0" x2={width} y1={y + ROW_HEIGHT - 15} y2={y + ROW_HEIGHT - 15} />
             {rest !== null && <line className={classes.rest} x1="0" x2={rest} y1={y} y2={y} />}
-            {marks.map(({ key: mark, x, isLate }) => (
-              <path
-                key={mark}
-                className={classes.mark}
-                data-late={isLate || undefined}
-                d={`M${x} ${y - 5}V${y + 4}M${x - 6} ${y + 4}H${x + 6}V${y + 18}L${x} ${y + 25}L${x - 6} ${y + 18}Z`}
-              />
-            ))}
-            {labels.map(({ key: label, x, words, detail, to, isEnd, isLate }) => (
+            {labels.map(({ key: label, mark, x, words, detail, to, isEnd, isLate, others }) => (
               <a key={label} href={to} className={classes.label} data-late={isLate || undefined}>
-                <text x={x} y={y + 16} textAnchor={isEnd ? "end" : "start"}>
+                <path
+                  className={classes.mark}
+                  d={`M${mark} ${y - 5}V${y + 4}M${mark - 6} ${y + 4}H${mark + 6}V${y + 18}L${mark} ${y + 25}L${mark - 6} ${y + 18}Z`}
+                />
+                {others.map((other) => (
+                  <line key={other.key} className={classes.other} x1={other.x} x2={other.x} y1={y - 5} y2={y + 5} />
+                ))}
+                <text x={x} y={y + 18} textAnchor={isEnd ? "end" : "start"}>
                   {words}
                 </text>
-                <text className={classes.detail} x={x} y={y + 32} textAnchor={isEnd ? "end" : "start"}>
+                <text className={classes.detail} x={x} y={y + 34} textAnchor={isEnd ? "end" : "start"}>
                   {detail}
                 </text>
               </a>

@@ -39,11 +39,15 @@ const [HOUR, DAY] = [3_600_000, 86_400_000];
 const [TODAY, EACH_DAY] = [0.26, 0.085];
 /** What is further away than this is not shown. */
 export const FAR_DAYS = 100;
-/** Marks nearer than this have one label. */
-const LABEL_WIDTH = 132;
+/** A letter of a label, and what stands before its first, px. */
+const [LETTER, LABEL_INDENT] = [6.6, 12];
+const MONTH_WIDTH = 66;
+
+const labelWidth = ({ words, detail }: ComingEvent): number =>
+  LABEL_INDENT + LETTER * Math.max(words.length, detail.length, "and 10 more".length);
 const HOUR_STEP = 4;
 /** What time it is stands there, px. */
-const CLOCK_WIDTH = 48;
+const CLOCK_WIDTH = 56;
 
 /** Today wide, the next four days narrow, and the weeks after them narrower and narrower: one line for each row. */
 export function comingGeometry({ width, rows, now, offset, days, months }: ComingAsk) {
@@ -79,31 +83,36 @@ export function comingGeometry({ width, rows, now, offset, days, months }: Comin
       ...next.slice(0, -1).map(({ at, name }) => ({ x: x(at), name })),
       { x: x(last), name: "after that" },
       ...months
-        .filter(({ at }) => at > last + 4 * DAY && at < far - 4 * DAY && x(at) - x(last) > 80)
+        .filter(({ at }) => at > last + 4 * DAY && at < far - 4 * DAY && x(at) - x(last) > MONTH_WIDTH && x(at) < width - MONTH_WIDTH)
         .map(({ at, name }) => ({ x: x(at), name })),
     ],
     rows: rows.map((row, at) => {
       const y = HEAD_HEIGHT + at * ROW_HEIGHT + 14;
-      const clusters: { x: number; events: ComingEvent[] }[] = [];
+      // What has no room for a label of its own joins the one before it.
+      const labels: { x: number; ends: number; isEnd: boolean; events: ComingEvent[] }[] = [];
       for (const event of [...row.events].sort((a, b) => a.at - b.at)) {
         const place = x(event.at);
-        const before = clusters.at(-1);
-        if (before !== undefined && place - before.x < LABEL_WIDTH) before.events.push(event);
-        else clusters.push({ x: place, events: [event] });
+        const isEnd = place + labelWidth(event) > width;
+        const begins = isEnd ? place - labelWidth(event) : place;
+        const before = labels.at(-1);
+        if (before !== undefined && begins < before.ends) before.events.push(event);
+        else labels.push({ x: place, isEnd, ends: isEnd ? place + LABEL_INDENT : place + labelWidth(event), events: [event] });
       }
       return {
         ...{ key: row.key, name: row.name, y },
         rest: row.restsUntil === null ? null : x(row.restsUntil),
-        marks: row.events.map((event) => ({ key: event.key, x: x(event.at), isLate: event.isLate })),
-        labels: clusters.map(({ x: place, events }) => {
-          const isEnd = place > width - LABEL_WIDTH;
-          const [one] = events;
-          return {
-            ...{ key: one?.key ?? "", x: isEnd ? place - 12 : place + 12, isEnd },
-            ...{ words: one?.words ?? "", to: one?.to ?? "", isLate: one?.isLate === true },
-            detail: events.length > 1 ? `and ${events.length - 1} more` : (one?.detail ?? ""),
-          };
-        }),
+        labels: labels.flatMap(({ x: place, isEnd, events: [one, ...others] }) =>
+          one === undefined
+            ? []
+            : [
+                {
+                  ...{ key: one.key, mark: place, x: isEnd ? place - LABEL_INDENT : place + LABEL_INDENT, isEnd },
+                  ...{ words: one.words, to: one.to, isLate: one.isLate },
+                  detail: others.length > 0 ? `and ${others.length} more` : one.detail,
+                  others: others.map(({ key, at: moment }) => ({ key, x: x(moment) })),
+                },
+              ],
+        ),
       };
     }),
   };
