@@ -96,6 +96,8 @@ export default [
   route("settings/backups", "settings/backups/backupsRoute.tsx"),
   route("settings/backups/file", "settings/backups/receiveRoute.ts"),
   route("settings/backups/:name", "settings/backups/backupFileRoute.ts"),
+  route("search", "frame/search/searchRoute.tsx"),
+  route("search.json", "frame/search/searchFileRoute.ts"),
   route("progress", "frame/progress/progressRoute.ts"),
   route("materials.json", "sheet/materialsRoute.ts"),
   route("*", "frame/notFoundRoute.tsx"),

@@ -18,6 +18,7 @@ import { labelFromTemplate } from "@tensidrum/core/packaging";
 import * as planningQueries from "./planning/queries.server";
 import * as priceQueries from "./prices/queries.server";
 import * as labelQueries from "./labels/queries.server";
+import * as searchQueries from "./search/queries.server";
 import * as comparisonQueries from "./comparison/queries.server";
 import * as containerQueries from "./containers/queries.server";
 import * as patchQueries from "./patchTests/queries.server";
@@ -485,6 +486,7 @@ const asked: Record<string, () => Promise<unknown>> = {
     await makerQueries.beginSession(db, stranger.id, "stranger's tablet");
     return (await makerQueries.makerOfSession(db, "stranger's tablet")) === stranger.id ? [] : ["another's session"];
   },
+  findEverywhere: async () => (await searchQueries.findEverywhere(db, stranger.id, "Green Room")).filter(({ kind }) => kind !== "material"),
   feedSince: async () => ((await makerQueries.feedSince(db, stranger.id)) === null ? [] : ["another's calendar"]),
   keepFeed: async () => {
     await makerQueries.keepFeed(db, stranger.id, "b".repeat(64));

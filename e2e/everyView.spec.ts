@@ -39,6 +39,7 @@ const views = {
     ["Today", "/"],
     ["a week of the coming days", "/days"],
     ["a month of them", "/days?span=month"],
+    ["search", "/search?q=juniper"],
     ["bench", "/bench"],
     ["what is to be filled", "/fill"],
     ["containers", "/fill/containers"],

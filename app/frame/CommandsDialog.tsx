@@ -1,7 +1,10 @@
 import { Checkbox, Modal, TextInput } from "@mantine/core";
 import MiniSearch from "minisearch";
 import { useMemo, useState } from "react";
+import { useNavigate } from "react-router";
 import { SINGLE_KEYS_OFF, type Act } from "./actsOnPage";
+import { placesFor } from "./search/placesFor";
+import { useFound } from "./search/useFound";
 import classes from "./SearchAndCommands.module.css";
 
 interface CommandsDialogProps {
@@ -10,18 +13,44 @@ interface CommandsDialogProps {
   readonly onLeave: () => void;
 }
 
-/** What can be done on the page, to choose from or to find by a word. */
+interface Choice {
+  readonly key: string;
+  readonly words: string;
+  /** What it is: a key for what is done here, else where it lies. */
+  readonly note: string;
+  readonly isKey: boolean;
+  readonly said: string;
+  readonly choose: () => void;
+}
+
+/** What can be done on the page, every other page, and everything a maker has: to choose from or to find by a word. */
 export default function CommandsDialog({ acts, onChoose, onLeave }: CommandsDialogProps) {
   const [text, setText] = useState("");
   const [at, setAt] = useState(0);
   const [areKeysOff, setKeysOff] = useState(() => localStorage.getItem(SINGLE_KEYS_OFF) !== null);
-  const shown = useMemo(() => {
+  const navigate = useNavigate();
+  const done = useMemo(() => {
     const wanted = text.trim();
     if (wanted === "") return acts;
     const index = new MiniSearch({ fields: ["words"], searchOptions: { prefix: true, fuzzy: 0.25, combineWith: "AND" } });
     index.addAll(acts.map(({ words }, id) => ({ id, words })));
     return index.search(wanted).flatMap(({ id }) => acts[id as number] ?? []);
   }, [acts, text]);
+  const found = useFound(text);
+  const go = (to: string) => () => {
+    onLeave();
+    void navigate(to);
+  };
+  const shown: readonly Choice[] = [
+    ...done.map((act, nth) => ({
+      ...{ key: `act ${act.words} ${nth}`, words: act.words, note: act.key, isKey: act.key !== "", said: "" },
+      choose: () => onChoose(act),
+    })),
+    ...placesFor(text).map(({ to, words }) => ({ key: `page ${to}`, words, note: "page", isKey: false, said: "", choose: go(to) })),
+    ...(found ?? []).map(({ to, title, where, said }) => ({
+      ...{ key: `found ${where} ${to}`, words: title, note: where, isKey: false, said, choose: go(to) },
+    })),
+  ];
   return (
     <Modal.Root opened onClose={onLeave} returnFocus={false} centered={false}>
       <Modal.Overlay />
@@ -48,25 +77,24 @@ export default function CommandsDialog({ acts, onChoose, onLeave }: CommandsDial
                 setAt((now) => Math.min(shown.length - 1, Math.max(0, now + (event.key === "ArrowDown" ? 1 : -1))));
               } else if (event.key === "Enter") {
                 event.preventDefault();
-                onChoose(shown[at]);
+                (shown[at]?.choose ?? go(`/search?q=${encodeURIComponent(text.trim())}`))();
               }
             }}
           />
-          <ul id="acts-found" role="listbox" aria-label="What can be done here">
-            {shown.map((act, index) => (
-              <li
-                key={`${act.words} ${index}`}
-                id={`act-${index}`}
-                role="option"
-                aria-selected={index === at}
-                onClick={() => onChoose(act)}
-              >
-                {act.words}
-                {act.key !== "" && <kbd>{act.key}</kbd>}
+          <ul id="acts-found" role="listbox" aria-label="What can be done and what was found">
+            {shown.map(({ key, words, note, isKey, said, choose }, index) => (
+              <li key={key} id={`act-${index}`} role="option" aria-selected={index === at} onClick={choose}>
+                <span>
+                  {words}
+                  {said !== "" && <small>{said}</small>}
+                </span>
+                {isKey ? <kbd>{note}</kbd> : note !== "" && <small>{note}</small>}
               </li>
             ))}
           </ul>
-          {shown.length === 0 && <p>Nothing on this page does that.</p>}
+          {shown.length === 0 && (
+            <p role="status">{found === null ? "Looking …" : "Nothing does that or says so. Try one word of it, or a code."}</p>
+          )}
           <p className={classes.fine}>
             Everywhere: <kbd>Ctrl Z</kbd> undo, <kbd>Ctrl Shift Z</kbd> redo, <kbd>Enter</kbd> next cell, <kbd>Alt ↑ ↓</kbd> move a line.
           </p>

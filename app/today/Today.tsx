@@ -132,11 +132,11 @@ function Coming({ board: { coming, now, offset, clock, days, months } }: { reado
       </header>
       <div className={classes.comingRows}>
         <ol className={classes.comingNames}>
-          {coming.map(({ key, name, to, state, figure }) => (
+          {coming.map(({ key, name, to, state, isAlarm, figure }) => (
             <li key={key}>
               <span>
                 <Link to={to}>{name}</Link>
-                <small>{state}</small>
+                <small data-alarm={isAlarm || undefined}>{state}</small>
               </span>
               {figure !== null && (
                 <span className={classes.figure}>

@@ -59,8 +59,8 @@ export async function openAgenda() {
       rests.slice(-1).map(({ text, untilAt, until: written }) => ({
         ...{ key: `rest ${id}`, kind: "rest" as const, on: here(untilAt).format("YYYY-MM-DD"), at: Date.parse(untilAt), isLate: false },
         ...{
-          words: `${code} rests until ${written}`,
-          detail: text.toLowerCase(),
+          words: `rests until ${written}`,
+          detail: `${code}: ${text.toLowerCase()}`,
           to: `/bench/${id}`,
           formulaId,
           name: shownFormulaName(name),

@@ -41,7 +41,7 @@ export async function openToday(page: number, desk: PairingDesk | null) {
     now: now.valueOf(),
     offset: now.utcOffset() * 60_000,
     ...daysAhead(),
-    coming: comingRows(items, (formulaId) => {
+    coming: comingRows(items, new Set(urgent.alarms.flatMap(({ formulaId }) => formulaId ?? [])), (formulaId) => {
       const row = rows.find(({ id }) => id === formulaId);
       const read = lastPh.get(formulaId);
       if (read !== undefined) return { value: read.ph, unit: `pH, ${read.at}` };
@@ -89,16 +89,17 @@ export type TodayBoard = Awaited<ReturnType<typeof openToday>>;
 type Figure = { readonly value: string; readonly unit: string } | null;
 
 /** The coming days of each formula, and of the shelf below them. */
-function comingRows(items: readonly AgendaItem[], figureOf: (formulaId: string) => Figure) {
+function comingRows(items: readonly AgendaItem[], alarmed: ReadonlySet<string>, figureOf: (formulaId: string) => Figure) {
   const ids = [...new Set(items.map(({ formulaId }) => formulaId))];
   const rows = ids.map((formulaId) => {
     const own = items.filter((item) => item.formulaId === formulaId);
     const rest = own.find(({ kind }) => kind === "rest");
     const late = own.filter(({ kind, isLate }) => kind === "look" && isLate);
-    const state =
-      rest !== undefined ? "rests" : late.length > 0 ? (late.length === 1 ? "a look was due" : `${late.length} looks were due`) : "";
+    const isAlarm = formulaId !== null && alarmed.has(formulaId);
+    const overdue = late.length === 0 ? "" : late.length === 1 ? "a look was due" : `${late.length} looks were due`;
+    const state = isAlarm ? "its readings alarm" : (rest?.words ?? overdue);
     return {
-      ...{ key: formulaId ?? "shelf", name: own[0]?.name ?? "", to: formulaId === null ? "/shelf" : `/sheet/${formulaId}`, state },
+      ...{ key: formulaId ?? "shelf", name: own[0]?.name ?? "", to: formulaId === null ? "/shelf" : `/sheet/${formulaId}`, state, isAlarm },
       figure: formulaId === null ? { value: String(own.length), unit: own.length === 1 ? "lot ends" : "lots end" } : figureOf(formulaId),
       restsUntil: rest?.at ?? null,
       events: own.map(({ key, at, words, detail, to, isLate, on }) => ({

@@ -109,6 +109,8 @@ const numbered = ["/sheet/:f/:n", "/sheet/:f/:n/card", "/sheet/:f/:n/files/formu
 const searches = [
   "/?page=:t",
   "/days?span=:t&of=:t",
+  "/search?q=:t",
+  "/search.json?q=:t",
   "/days/feed/:t.ics",
   "/shelf?find=:t",
   "/shelf?board=:t&charge=:t&flag=:t",

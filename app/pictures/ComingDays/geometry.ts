@@ -42,6 +42,8 @@ export const FAR_DAYS = 100;
 /** A letter of a label, and what stands before its first, px. */
 const [LETTER, LABEL_INDENT] = [6.6, 12];
 const MONTH_WIDTH = 66;
+/** Half of a mark, px. */
+const MARK_HALF = 7;
 
 const labelWidth = ({ words, detail }: ComingEvent): number =>
   LABEL_INDENT + LETTER * Math.max(words.length, detail.length, "and 10 more".length);
@@ -106,7 +108,7 @@ export function comingGeometry({ width, rows, now, offset, days, months }: Comin
             ? []
             : [
                 {
-                  ...{ key: one.key, mark: place, x: isEnd ? place - LABEL_INDENT : place + LABEL_INDENT, isEnd },
+                  ...{ key: one.key, mark: Math.max(MARK_HALF, place), x: isEnd ? place - LABEL_INDENT : place + LABEL_INDENT, isEnd },
                   ...{ words: one.words, to: one.to, isLate: one.isLate },
                   detail: others.length > 0 ? `and ${others.length} more` : one.detail,
                   others: others.map(({ key, at: moment }) => ({ key, x: x(moment) })),

@@ -1,0 +1,141 @@
+import { sql, type SQL } from "drizzle-orm";
+import type { Executor } from "../client.server";
+
+/** What can be found. */
+export const foundKinds = [
+  "formula",
+  "line",
+  "note",
+  "batch",
+  "entry",
+  "material",
+  "lot",
+  "container",
+  "given",
+  "check",
+  "product",
+  "scent",
+  "learned",
+] as const;
+
+export type FoundKind = (typeof foundKinds)[number];
+
+export interface Found {
+  readonly kind: FoundKind;
+  /** What it is called. */
+  readonly title: string;
+  /** What it says, where that is more than its name. */
+  readonly said: string;
+  /** What its address is made of. */
+  readonly id: string;
+  readonly part: string;
+  /** 0 to 1. */
+  readonly score: number;
+}
+
+interface Source {
+  readonly kind: FoundKind;
+  /** Rows, with the maker's condition. */
+  readonly from: (makerId: string) => SQL;
+  /** What is looked through. */
+  readonly text: SQL;
+  readonly title: SQL;
+  readonly said: SQL;
+  readonly id: SQL;
+  readonly part: SQL;
+  /** Whether words are found in any order; only in what is longer than a name. */
+  readonly isProse: boolean;
+}
+
+const nothing = sql`''`;
+const entryKinds = sql.raw("'noted', 'skipped', 'looked', 'container-tried', 'fill-lost'");
+
+const sources: readonly Source[] = [
+  {
+    ...{ kind: "formula", text: sql`f.name`, title: sql`f.name`, said: nothing, id: sql`f.id`, part: nothing, isProse: false },
+    from: (makerId) => sql`formulas f where f.maker_id = ${makerId}`,
+  },
+  {
+    ...{ kind: "line", text: sql`m.name`, title: sql`f.name`, said: sql`m.name`, id: sql`f.id`, part: sql`v.number::text`, isProse: false },
+    from: (makerId) =>
+      sql`materials m join lines l on l.material_id = m.id and l.maker_id = ${makerId} join versions v on v.id = l.version_id join formulas f on f.id = v.formula_id
+      where (m.maker_id is null or m.maker_id = ${makerId}) and v.number = (select max(n.number) from versions n where n.formula_id = f.id)`,
+  },
+  {
+    ...{ kind: "note", text: sql`v.note`, title: sql`f.name`, said: sql`v.note`, id: sql`f.id`, part: sql`v.number::text`, isProse: true },
+    from: (makerId) => sql`versions v join formulas f on f.id = v.formula_id where v.maker_id = ${makerId} and v.note <> ''`,
+  },
+  {
+    ...{ kind: "batch", text: sql`b.code`, title: sql`b.code`, said: sql`b.formula ->> 'name'`, id: sql`b.id`, isProse: false },
+    part: sql`case when b.finished_at is null then '' else 'record' end`,
+    from: (makerId) => sql`batches b where b.maker_id = ${makerId}`,
+  },
+  {
+    ...{ kind: "entry", text: sql`said_in_entry(e.entry)`, title: sql`b.code`, said: sql`said_in_entry(e.entry)`, id: sql`b.id` },
+    ...{ part: nothing, isProse: true },
+    from: (makerId) => sql`batch_entries e join batches b on b.id = e.batch_id where e.maker_id = ${makerId} and e.kind in (${entryKinds})`,
+  },
+  {
+    ...{ kind: "material", text: sql`m.name`, title: sql`m.name`, said: nothing, id: sql`m.slug`, part: nothing, isProse: false },
+    from: (makerId) => sql`materials m where (m.maker_id is null or m.maker_id = ${makerId})`,
+  },
+  {
+    ...{ kind: "lot", text: sql`l.code`, title: sql`l.code`, said: sql`m.name`, id: sql`m.slug`, part: nothing, isProse: false },
+    from: (makerId) => sql`lots l join materials m on m.id = l.material_id where l.maker_id = ${makerId}`,
+  },
+  {
+    ...{ kind: "lot", text: sql`l.supplier`, title: sql`l.code`, said: sql`concat_ws(', ', m.name, l.supplier)`, id: sql`m.slug` },
+    ...{ part: nothing, isProse: false },
+    from: (makerId) => sql`lots l join materials m on m.id = l.material_id where l.maker_id = ${makerId} and l.supplier <> ''`,
+  },
+  {
+    ...{ kind: "container", text: sql`c.name`, title: sql`c.name`, said: nothing, id: sql`c.id`, part: nothing, isProse: false },
+    from: (makerId) => sql`containers c where c.maker_id = ${makerId}`,
+  },
+  {
+    ...{ kind: "given", text: sql`g.to_whom`, title: sql`b.code`, said: sql`g.to_whom`, id: sql`b.id`, part: nothing, isProse: false },
+    from: (makerId) => sql`given_containers g join batches b on b.id = g.batch_id where g.maker_id = ${makerId}`,
+  },
+  {
+    ...{ kind: "check", text: sql`c.note`, title: sql`b.code`, said: sql`c.note`, id: sql`b.id`, part: sql`c.storage`, isProse: true },
+    from: (makerId) => sql`checks c join batches b on b.id = c.batch_id where c.maker_id = ${makerId} and c.note <> ''`,
+  },
+  {
+    ...{ kind: "product", text: sql`p.name`, title: sql`p.name`, said: sql`p.note`, id: sql`p.id`, part: nothing, isProse: false },
+    from: (makerId) => sql`products p where p.maker_id = ${makerId}`,
+  },
+  {
+    ...{ kind: "scent", text: sql`s.name`, title: sql`s.name`, said: nothing, id: sql`s.id`, part: nothing, isProse: false },
+    from: (makerId) => sql`scents s where s.maker_id = ${makerId}`,
+  },
+  {
+    ...{ kind: "learned", text: sql`r.learned`, title: sql`f.name`, said: sql`r.learned`, id: sql`f.id`, part: sql`v.number::text` },
+    isProse: true,
+    from: (makerId) =>
+      sql`round_readings r join versions v on v.id = r.version_id join formulas f on f.id = v.formula_id where r.maker_id = ${makerId} and r.learned <> ''`,
+  },
+];
+
+/** Nearer than this by trigrams a word counts as meant: one letter off in six. */
+const ALIKE = 0.45;
+const MOST_OF_KIND = 5;
+
+/**
+ * Finds a text in everything a maker has: spelling forgiven by trigrams (pg_trgm), words in any order by full text. What begins with
+ * it comes first. Each kind at most five times.
+ */
+export async function findEverywhere(db: Executor, makerId: string, wanted: string): Promise<readonly Found[]> {
+  const parts = sources.map(({ kind, from, text, title, said, id, part, isProse }) => {
+    const words = sql`to_tsvector('simple', ${text}) @@ websearch_to_tsquery('simple', ${wanted})`;
+    const matches = isProse ? sql`(${wanted} <% ${text} or ${words})` : sql`${wanted} <% ${text}`;
+    const score = sql`greatest(word_similarity(${wanted}, ${text}), case when ${isProse ? words : sql`false`} then 0.9 else 0 end)
+      + case when lower(${text}) like ${`${wanted.toLowerCase().replace(/[\\%_]/g, "\\$&")}%`} then 0.2 else 0 end`;
+    return sql`(select ${sql.raw(`'${kind}'`)} as kind, ${title} as title, ${said} as said, ${id}::text as id, ${part} as part, ${score} as score
+      from ${from(makerId)} and ${matches} order by score desc, title limit ${MOST_OF_KIND})`;
+  });
+  return db.transaction(async (tx) => {
+    await tx.execute(sql`select set_config('pg_trgm.word_similarity_threshold', ${String(ALIKE)}, true)`);
+    const { rows } = await tx.execute<Found & Record<string, unknown>>(sql.join(parts, sql` union all `));
+    return rows.map(({ score, ...row }) => ({ ...row, score: Number(score) }));
+  });
+}
