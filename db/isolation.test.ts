@@ -487,6 +487,7 @@ const asked: Record<string, () => Promise<unknown>> = {
     return (await makerQueries.makerOfSession(db, "stranger's tablet")) === stranger.id ? [] : ["another's session"];
   },
   findEverywhere: async () => (await searchQueries.findEverywhere(db, stranger.id, "Green Room")).filter(({ kind }) => kind !== "material"),
+  listMakeable: async () => planningQueries.listMakeable(db, stranger.id, 10),
   feedSince: async () => ((await makerQueries.feedSince(db, stranger.id)) === null ? [] : ["another's calendar"]),
   keepFeed: async () => {
     await makerQueries.keepFeed(db, stranger.id, "b".repeat(64));

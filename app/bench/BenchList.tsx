@@ -10,7 +10,7 @@ import classes from "./Bench.module.css";
 import { DataTable } from "../components/DataTable";
 
 /** The batches there are: those being made with their beakers in small, the finished ones in a list. */
-export function BenchList({ bench: { open, others } }: { readonly bench: OpenBench }) {
+export function BenchList({ bench: { open, makeable, others } }: { readonly bench: OpenBench }) {
   const count = open.length + others.filter(({ finished }) => finished === null).length;
   return (
     <Frame
@@ -30,8 +30,14 @@ export function BenchList({ bench: { open, others } }: { readonly bench: OpenBen
       <title>The bench, Tensidrum</title>
       {count === 0 && (
         <p className={classes.empty}>
-          Nothing is being made. Open a formula from <Link to="/">Today</Link>, finalise the version you want to make, and begin a batch
-          there.
+          {makeable.length > 0
+            ? "Nothing is being made. Choose what to make."
+            : "Nothing is being made, and no version is final yet. Open a formula from "}
+          {makeable.length === 0 && (
+            <>
+              <Link to="/">Today</Link>, finalise the version you want to make, and begin a batch here.
+            </>
+          )}
         </p>
       )}
       <ul className={classes.open}>
@@ -39,6 +45,7 @@ export function BenchList({ bench: { open, others } }: { readonly bench: OpenBen
           <OpenBatch key={batch.id} batch={batch} />
         ))}
       </ul>
+      {makeable.length > 0 && <Makeable makeable={makeable} />}
       {others.length > 0 && <OtherBatches batches={others} />}
     </Frame>
   );
@@ -67,6 +74,36 @@ function OpenBatch({ batch }: { readonly batch: OpenBench["open"][number] }) {
         </Button>
       </div>
     </li>
+  );
+}
+
+/** Final versions, each with a door to a batch of it. */
+function Makeable({ makeable }: { readonly makeable: OpenBench["makeable"] }) {
+  return (
+    <section aria-labelledby="makeable-head">
+      <h2 id="makeable-head">Can be made</h2>
+      <ul className={classes.makeable}>
+        {makeable.map(({ formulaId, number, name, batch, finalised }) => (
+          <li key={formulaId}>
+            <Button
+              component={Link}
+              to={`/bench/begin/${formulaId}/${number}`}
+              h={36}
+              variant="outline"
+              aria-label={`Make ${name}, v${number}`}
+            >
+              Make it
+            </Button>
+            <span>
+              <Link to={`/sheet/${formulaId}/${number}`}>{name}</Link>
+              <small>
+                v{number}, {batch}, final since {finalised}
+              </small>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -1,17 +1,26 @@
 import { writtenMass } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { listBatches } from "../../db/batches/queries.server";
+import { shownFormulaName } from "@tensidrum/core/formula";
+import { listMakeable } from "../../db/planning/queries.server";
 import { restsNow } from "../frame/restingBatches.server";
 import { viewBatch } from "./batch/stored.server";
-import { writtenMoment } from "../frame/dates.server";
+import { writtenMoment, writtenShortDay } from "../frame/dates.server";
 
 const MOST_BATCHES = 100;
 /** Batches being made that are shown with their beakers; a kitchen bench holds no more. */
 const MOST_OPEN = 6;
+/** Versions that are offered to be made. */
+const MOST_MAKEABLE = 8;
 
 /** The batches there are: those being made with their beakers and what comes next, and the others in a list. */
 export async function openBench() {
-  const [rows, rests] = await Promise.all([listBatches(database(), currentMakerId(), MOST_BATCHES), restsNow()]);
+  const [db, makerId] = [database(), currentMakerId()];
+  const [rows, rests, makeable] = await Promise.all([
+    listBatches(db, makerId, MOST_BATCHES),
+    restsNow(),
+    listMakeable(db, makerId, MOST_MAKEABLE),
+  ]);
   const batches = rows.map(({ batchGrams, startedAt, finishedAt, isDiscarded, ...row }) => ({
     ...row,
     batch: writtenMass(batchGrams),
@@ -23,6 +32,10 @@ export async function openBench() {
   const open = batches.filter(({ id }) => isShown.has(id));
   return {
     open: await Promise.all(open.map(async (batch) => ({ ...batch, ...(await whereItStands(batch.id)) }))),
+    makeable: makeable.map(({ formulaId, number, name, batchGrams, finalisedAt }) => ({
+      ...{ formulaId, number, name: shownFormulaName(name), batch: writtenMass(batchGrams) },
+      finalised: finalisedAt === null ? "" : writtenShortDay(finalisedAt),
+    })),
     others: batches.filter(({ id }) => !isShown.has(id)),
   };
 }

@@ -1,3 +1,4 @@
+import { Button } from "@mantine/core";
 import { Link } from "react-router";
 import { Frame } from "../frame/Frame";
 import { JudgedSheet } from "./JudgedSheet";
@@ -36,6 +37,11 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
                 <Link className={classes.door} to={`/weighing/${sheet.formulaId}/${sheet.number}`} data-act="Weighing sheet" data-key="w">
                   Weighing sheet
                 </Link>
+                {!isDraft && (
+                  <Button component={Link} to={`/bench/begin/${sheet.formulaId}/${sheet.number}`} h={36} data-act="Make this version">
+                    Make this version
+                  </Button>
+                )}
               </>
             }
             line={<StationNavPart />}

@@ -52,9 +52,10 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           {total === 0 && board.batches.length + board.discards.length + board.checks.length === 0 && (
             <p className={classes.sentence}>Nothing resting, nothing due.</p>
           )}
+          <Batches batches={board.batches} />
+          <Finished finished={board.finishedToday} />
           {total > 0 && <DaySentence formulas={formulas} />}
           <Discards discards={board.discards} />
-          <Batches batches={board.batches} />
           <Checks checks={board.checks} more={board.moreChecks} />
           {board.checks.length > 0 && <DueChecks />}
           <ToFill toFill={board.toFill} />
@@ -116,6 +117,27 @@ function ToFill({ toFill }: { readonly toFill: TodayBoard["toFill"] }) {
       {toFill.map(({ id, code, name }) => (
         <li key={id}>
           Fill <Link to={`/fill/${id}`}>{code}</Link>, {name}: it is finished
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What was finished today, and when it is looked at next. */
+function Finished({ finished }: { readonly finished: TodayBoard["finishedToday"] }) {
+  if (finished.length === 0) return null;
+  return (
+    <ul className={classes.batches} aria-label="Finished today">
+      {finished.map(({ id, code, name, next }) => (
+        <li key={id}>
+          <Link to={`/bench/${id}/record`}>{code}</Link> {name} is finished.{" "}
+          {next === null ? (
+            <Link to={`/watch/${id}`}>Put a sample aside to watch it</Link>
+          ) : (
+            <>
+              Next <Link to={next.to}>{next.words}</Link>, {next.day}
+            </>
+          )}
         </li>
       ))}
     </ul>

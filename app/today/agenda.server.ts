@@ -123,6 +123,9 @@ export async function openUrgent(checksDue: number) {
   const days = calibrated === null ? null : Math.floor((now - calibrated.getTime()) / DAY);
   return {
     alarms: alarms.sort((a, b) => Number(b.discard) - Number(a.discard)),
+    finishedToday: finished
+      .filter(({ finishedAt }) => finishedAt !== null && here(finishedAt).isSame(here(), "day"))
+      .map(({ id, code, name }) => ({ id, code, name: shownFormulaName(name) })),
     toFill: finished.filter(({ containers }) => containers === 0).map(({ id, code, name }) => ({ id, code, name: shownFormulaName(name) })),
     /** Days since the meter was calibrated, where a look is due and that is long ago; null where nothing is to be said. */
     calibratedDaysAgo: checksDue > 0 && days !== null && days >= CALIBRATED_DAYS ? days : null,

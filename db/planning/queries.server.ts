@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull } from "drizzle-orm";
+import { and, asc, desc, eq, isNull } from "drizzle-orm";
 import type { Executor } from "../client.server";
 import { formulas, versions } from "../formulas/schema";
 import { plannedBatches } from "./schema";
@@ -60,6 +60,21 @@ export async function beginPlanned(db: Executor, makerId: string, planId: string
 }
 
 /** Versions of a maker by what a list of them says: the last final one and the draft of each formula. */
+/** The newest final version of each formula, the one finalised last first. */
+export async function listMakeable(db: Executor, makerId: string, most: number) {
+  const newest = db
+    .selectDistinctOn([versions.formulaId], {
+      ...{ formulaId: versions.formulaId, number: versions.number, batchGrams: versions.batchGrams, finalisedAt: versions.finalisedAt },
+      ...{ stops: versions.stopCount, name: formulas.name },
+    })
+    .from(versions)
+    .innerJoin(formulas, and(eq(formulas.id, versions.formulaId), eq(formulas.makerId, makerId)))
+    .where(and(eq(versions.makerId, makerId), eq(versions.state, "final")))
+    .orderBy(versions.formulaId, desc(versions.number))
+    .as("newest");
+  return db.select().from(newest).orderBy(desc(newest.finalisedAt)).limit(most);
+}
+
 export async function listPlannable(db: Executor, makerId: string) {
   return db
     .select({ id: versions.id, number: versions.number, state: versions.state, batchGrams: versions.batchGrams, name: formulas.name })

@@ -1,5 +1,5 @@
 import { shownFormulaName } from "@tensidrum/core/formula";
-import { findEverywhere, type Found } from "../../../db/search/queries.server";
+import { findEverywhere, type Found, type FoundKind } from "../../../db/search/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 
 /** A longer text is looked for by its beginning. */
@@ -7,8 +7,9 @@ const MOST_LETTERS = 120;
 const LEAST_LETTERS = 2;
 const MOST = 24;
 const SAID_LETTERS = 140;
-/** Whoever names a material means it more than the formulas it is in. */
-const LINE_WEIGHT = 0.9;
+/** Whoever types a name means the thing itself more than what speaks of it. */
+const BESIDE_WEIGHT = 0.9;
+const named: ReadonlySet<FoundKind> = new Set(["formula", "batch", "material", "lot", "product", "scent", "container"]);
 
 export interface SearchResult {
   readonly to: string;
@@ -57,7 +58,7 @@ export async function search(typed: string): Promise<{ readonly wanted: string; 
   const wanted = typed.trim().replace(/\s+/g, " ").slice(0, MOST_LETTERS);
   if (wanted.length < LEAST_LETTERS || !/[\p{L}\p{N}]/u.test(wanted)) return { wanted, results: [] };
   const found = await findEverywhere(database(), currentMakerId(), wanted);
-  const weight = ({ kind, score }: Found): number => score * (kind === "line" ? LINE_WEIGHT : 1);
+  const weight = ({ kind, score }: Found): number => score * (named.has(kind) ? 1 : BESIDE_WEIGHT);
   const results = [...found].sort((a, b) => weight(b) - weight(a)).map(resultOf);
   const seen = new Set<string>();
   const told = results.filter(({ to, where }) => !seen.has(`${to} ${where}`) && seen.add(`${to} ${where}`));

@@ -108,7 +108,12 @@ export function comingGeometry({ width, rows, now, offset, days, months }: Comin
             ? []
             : [
                 {
-                  ...{ key: one.key, mark: Math.max(MARK_HALF, place), x: isEnd ? place - LABEL_INDENT : place + LABEL_INDENT, isEnd },
+                  ...{
+                    key: one.key,
+                    mark: Math.max(MARK_HALF, place),
+                    x: isEnd ? place - LABEL_INDENT : Math.max(MARK_HALF, place) + LABEL_INDENT,
+                    isEnd,
+                  },
                   ...{ words: one.words, to: one.to, isLate: one.isLate },
                   detail: others.length > 0 ? `and ${others.length} more` : one.detail,
                   others: others.map(({ key, at: moment }) => ({ key, x: x(moment) })),
