@@ -96,6 +96,7 @@ export default [
   route("settings/backups", "settings/backups/backupsRoute.tsx"),
   route("settings/backups/file", "settings/backups/receiveRoute.ts"),
   route("settings/backups/:name", "settings/backups/backupFileRoute.ts"),
+  route("help/:topic?", "frame/help/helpRoute.tsx"),
   route("search", "frame/search/searchRoute.tsx"),
   route("search.json", "frame/search/searchFileRoute.ts"),
   route("progress", "frame/progress/progressRoute.ts"),

@@ -1,8 +1,9 @@
 import { Checkbox, Modal, TextInput } from "@mantine/core";
 import MiniSearch from "minisearch";
 import { useMemo, useState } from "react";
-import { useNavigate } from "react-router";
+import { useLocation, useNavigate } from "react-router";
 import { SINGLE_KEYS_OFF, type Act } from "./actsOnPage";
+import { helpFor } from "./help/pages";
 import { placesFor } from "./search/placesFor";
 import { useFound } from "./search/useFound";
 import classes from "./SearchAndCommands.module.css";
@@ -41,7 +42,10 @@ export default function CommandsDialog({ acts, onChoose, onLeave }: CommandsDial
     onLeave();
     void navigate(to);
   };
+  const { slug, title } = helpFor(useLocation().pathname);
+  const help = { key: "help", words: `Help: ${title}`, note: "page", isKey: false, said: "", choose: go(`/help/${slug}`) };
   const shown: readonly Choice[] = [
+    ...(text.trim() === "" ? [help] : []),
     ...done.map((act, nth) => ({
       ...{ key: `act ${act.words} ${nth}`, words: act.words, note: act.key, isKey: act.key !== "", said: "" },
       choose: () => onChoose(act),

@@ -69,6 +69,8 @@ describe("search over everything", () => {
     ["finish", "/bench"],
     ["shoping", "/shelf/shopping"],
     ["calender", "/days"],
+    ["help", "/help"],
+    ["mould", "/help/preserve"],
   ])("the page people call “%s” is known", (words, to) => {
     expect(placesFor(words).map((place) => place.to)).toContain(to);
   });

@@ -8,7 +8,7 @@ import { useDeferredValue, useMemo, useRef, useState } from "react";
 import { ChargeTag } from "../../components/ChargeSign";
 import { PictureDownload } from "../../components/PictureDownload";
 import { type Ghost, sharesText, Triangle } from "../../pictures/Triangle/Triangle";
-import { EstimateMark } from "../readings/EstimateMark";
+import { EstimateMark } from "../../components/estimates/EstimateMark";
 import { AddOne } from "./AddOne";
 import classes from "./BlendDialog.module.css";
 import { fieldNames, fieldOf, type FieldName } from "./fields";

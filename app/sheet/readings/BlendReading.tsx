@@ -1,7 +1,7 @@
 import type { Readings } from "@tensidrum/core/assessment";
 import { written, writtenShort } from "@tensidrum/core/quantities";
 import { memo, type ReactNode } from "react";
-import { EstimateMark } from "./EstimateMark";
+import { EstimateMark } from "../../components/estimates/EstimateMark";
 import classes from "./BlendReading.module.css";
 
 type BlendOf = Pick<

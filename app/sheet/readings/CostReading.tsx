@@ -9,7 +9,7 @@ import { useShelfLots } from "../shelfLots";
 import { useSheet } from "../SheetState";
 import { lineLots } from "../typed/lineLots";
 import type { TypedLineLot } from "../typed/typedSheet";
-import { EstimateMark } from "./EstimateMark";
+import { EstimateMark } from "../../components/estimates/EstimateMark";
 import classes from "./MoreReadings.module.css";
 
 /** The price of the lots a line is weighed from, as one pack; null where none is chosen or one has no price. */

@@ -10,7 +10,7 @@ import type { CorridorData } from "../../pictures/Corridor/geometry";
 import type { SheetReadings } from "../useReadings";
 import { useUnchanged } from "../useUnchanged";
 import { CostReading } from "./CostReading";
-import { EstimateMark } from "./EstimateMark";
+import { EstimateMark } from "../../components/estimates/EstimateMark";
 import { MeasuredField } from "./MeasuredField";
 import classes from "./MoreReadings.module.css";
 

@@ -3,7 +3,7 @@ import { rawPhPlan, type RawPhPlan } from "@tensidrum/core/process";
 import { written, writtenMass } from "@tensidrum/core/quantities";
 import { memo, useMemo } from "react";
 import type { SheetReadings } from "../useReadings";
-import { EstimateMark } from "./EstimateMark";
+import { EstimateMark } from "../../components/estimates/EstimateMark";
 import classes from "./MoreReadings.module.css";
 
 /** An estimate with so wide a range says no more. */

@@ -9,14 +9,18 @@ export function EstimateMark({ of }: { readonly of: keyof typeof explanations })
   const id = useId();
   const { mark, words, source } = explanations[of];
   return (
-    <span className={classes.mark}>
+    <span
+      className={classes.mark}
+      onBlur={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget)) setOpen(false);
+      }}
+    >
       <UnstyledButton
         type="button"
         aria-expanded={isOpen}
         aria-controls={isOpen ? id : undefined}
         title={words}
         onClick={() => setOpen(!isOpen)}
-        onBlur={() => setOpen(false)}
         onKeyDown={(event) => {
           if (!isOpen || event.key !== "Escape") return;
           event.stopPropagation();
@@ -28,7 +32,7 @@ export function EstimateMark({ of }: { readonly of: keyof typeof explanations })
       </UnstyledButton>
       {isOpen && (
         <span id={id} className={classes.words} role="note">
-          {words} <em>{source}.</em>
+          {words} <em>{source}.</em> <a href={`/help/estimates#${of}`}>More on estimates</a>
         </span>
       )}
     </span>
