@@ -67,6 +67,8 @@ const mayImport = [
   { from: { element: { type: "feature" } }, allow: { to: { element: sameFeature } } },
   // The demo is played through the services of every station.
   { from: { element: { type: "season" } }, allow: { to: { element: { type: ["core", "db", "frame", "feature", "season"] } } } },
+  // A newcomer lays it in from the home board.
+  { from: { element: { type: "feature", captured: { name: "today" } } }, allow: { to: { element: { type: "season" } } } },
   { from: { element: { type: "server" } }, allow: { to: { element: { type: ["db", "server", "frame", "season"] } } } },
   { from: { element: { type: "cli" } }, allow: { to: { element: { type: ["core", "cli"] } } } },
   // The hidden world of the simulations knows nothing of who is to be tested in it.

@@ -1,7 +1,7 @@
 import { Button } from "@mantine/core";
 import { written, writtenShort } from "@tensidrum/core/quantities";
 import { useRef } from "react";
-import { Form, Link } from "react-router";
+import { Form, Link, useNavigation } from "react-router";
 import { FindingMark } from "../components/FindingMark";
 import { PageHeader } from "../components/PageHeader";
 import { DueChecks } from "../frame/dueChecks/DueChecks";
@@ -340,10 +340,44 @@ function moreWords(toFix: number, toConsider: number): string {
 }
 
 function Empty({ ids }: { readonly ids: TodayBoard["newIds"] }) {
+  const isBusy = useNavigation().state !== "idle";
   return (
     <section className={classes.empty}>
       <p>Begin with a formula: surfactants first, then thickener, care and preservative. Water is q.s. to 100 %.</p>
       <NewFormula ids={ids} />
+      <h2>Or begin another way</h2>
+      <ul className={classes.ways}>
+        <li>
+          <strong>Make a first batch</strong>
+          <p>200 g of a mild hand wash, step by step to its record. Simulated instruments weigh and read where you have none.</p>
+          <Form method="post" action="/?index">
+            <Button type="submit" name="intent" value="first" h={44} loading={isBusy}>
+              Make 200 g of hand wash
+            </Button>
+          </Form>
+        </li>
+        <li>
+          <strong>Look around in the demo</strong>
+          <p>The workshop of a lakeside theatre in mid-season: formulas, batches, samples. It lies beside your own.</p>
+          <Form method="post" action="/?index">
+            <Button type="submit" name="intent" value="demo" h={44} variant="outline" loading={isBusy}>
+              Lay in the demo
+            </Button>
+          </Form>
+        </li>
+        <li>
+          <strong>Bring what you have</strong>
+          <p>A formula as a file, a recipe as text, lots as a table, or a backup of another machine.</p>
+          <p className={classes.wayDoors}>
+            <Link to="/import">Import formula</Link>
+            <Link to="/shelf/import">Import lots</Link>
+            <Link to="/settings/backups">Backups</Link>
+          </p>
+        </li>
+      </ul>
+      <p className={classes.also}>
+        <Link to="/help/first-batch">How a first batch goes</Link>
+      </p>
     </section>
   );
 }

@@ -4,7 +4,7 @@ import { written, writtenMass } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import { listToDiscard } from "../../db/inventory/queries.server";
-import { group, whole } from "../frame/fields.server";
+import { choice, group, whole } from "../frame/fields.server";
 import type { PairingDesk } from "../frame/requestContext.server";
 import { here, isoToday, writtenDay } from "../frame/dates.server";
 import { openAgenda, openUrgent, type AgendaItem } from "./agenda.server";
@@ -133,6 +133,9 @@ function daysAhead() {
 
 /** Which page of the formulas. */
 export const todayQuestions = group({ page: whole(1, 100_000).default(1) });
+
+/** How a newcomer begins. */
+export const todayForm = group({ intent: choice(["first", "demo"]) });
 
 /** How a device gets in, for the first screen. */
 function lanOf({ code, addresses, wrong, lastWrong, devices }: PairingDesk) {

@@ -34,12 +34,12 @@ export async function loadDemo(db: Executor): Promise<void> {
 }
 
 /** What the demo is laid in with. */
-export async function benchOf(db: Executor): Promise<Bench> {
-  const stored = await listMaterials(db, workshop.id);
+export async function benchOf(db: Executor, makerId: string = workshop.id): Promise<Bench> {
+  const stored = await listMaterials(db, makerId);
   return {
     idOfSlug: new Map(stored.map(({ id, facts }) => [facts.slug, id])),
     materials: new Map(stored.map(({ facts }) => [facts.slug, facts])),
-    scales: await listScales(db, workshop.id),
+    scales: await listScales(db, makerId),
   };
 }
 
