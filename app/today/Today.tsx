@@ -345,7 +345,7 @@ function Empty({ ids }: { readonly ids: TodayBoard["newIds"] }) {
     <section className={classes.empty}>
       <p>Begin with a formula: surfactants first, then thickener, care and preservative. Water is q.s. to 100 %.</p>
       <NewFormula ids={ids} />
-      <h2>Or begin another way</h2>
+      <h2 className={classes.another}>Or begin another way</h2>
       <ul className={classes.ways}>
         <li>
           <strong>Make a first batch</strong>
@@ -375,9 +375,7 @@ function Empty({ ids }: { readonly ids: TodayBoard["newIds"] }) {
           </p>
         </li>
       </ul>
-      <p className={classes.also}>
-        <Link to="/help/first-batch">How a first batch goes</Link>
-      </p>
+      <Link to="/help/first-batch">How a first batch goes</Link>
     </section>
   );
 }
