@@ -1,5 +1,5 @@
 import type { Locator, Page } from "@playwright/test";
-import type { Formula } from "@tensidrum/core/formula";
+import { wholeLines, type Formula } from "@tensidrum/core/formula";
 import { begunEarlier } from "./testing/begunEarlier";
 import { sendEntries } from "./testing/sendEntries";
 import { seriousIn } from "./testing/axe";
@@ -36,12 +36,12 @@ async function dosedEarlier(hand: Hand): Promise<void> {
   const { origin, pathname } = new URL(page.url());
   const grams = Number(
     await page
-      .getByLabel(/simulated scale shows/)
+      .getByRole("status", { name: /simulated scale shows/ })
       .first()
-      .innerText(),
+      .textContent(),
   );
-  const record = (await (await page.request.get(`${pathname}/record.json`)).json()) as { formula: Formula };
-  const line = record.formula.lines.find(({ material }) => material === ACID)?.id ?? null;
+  const record = (await (await page.request.get(`${origin}${pathname}/record.json`)).json()) as { formula: Formula };
+  const line = wholeLines(record.formula).find(({ material }) => material === ACID)?.id ?? null;
   const agent = {
     name: "citric acid 50 % w/w solution",
     line,
