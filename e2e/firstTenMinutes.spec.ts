@@ -93,7 +93,7 @@ async function oneThing(hand: Hand): Promise<boolean> {
     await hand.press(pour);
     await expect(dosed).toBeEnabled();
     await dosedEarlier(hand);
-  } else if (await isInside(page)) {
+  } else if ((await isRight.isVisible()) && (await isInside(page))) {
     await hand.press(isRight);
   } else if (await dip.isVisible()) {
     await hand.press(dip);
