@@ -93,6 +93,8 @@ async function oneThing(hand: Hand): Promise<boolean> {
     await hand.press(pour);
     await expect(dosed).toBeEnabled();
     await dosedEarlier(hand);
+  } else if (await done.isVisible()) {
+    await hand.press(done);
   } else if ((await isRight.isVisible()) && (await isInside(page))) {
     await hand.press(isRight);
   } else if (await dip.isVisible()) {
@@ -103,8 +105,6 @@ async function oneThing(hand: Hand): Promise<boolean> {
     await hand.press(isRight);
     const why = hand.button("trial");
     if (await why.isVisible()) await hand.press(why);
-  } else {
-    await hand.press(done);
   }
   return true;
 }
