@@ -149,7 +149,6 @@ test("from nothing to the record of 200 g of hand wash with simulated instrument
   await expect(page.getByText("192").first()).toBeVisible();
   await expect(page.getByText("simulated").first()).toBeVisible();
   test.info().annotations.push({ type: "clicks and keys", description: `${hand.pressed} in ${Math.round((Date.now() - began) / 1000)} s` });
-  console.info(`First batch: ${hand.pressed} clicks and keys.`);
   expect(hand.pressed).toBeLessThanOrEqual(60);
   await page.goto(address);
   await expect(page.getByRole("list", { name: "Finished today" })).toContainText("First hand wash is finished");
