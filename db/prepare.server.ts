@@ -13,6 +13,8 @@ export interface PrepareOptions {
   readonly migrationsFolder: string;
   readonly demo: "once" | "never" | "reset";
   readonly say: (step: string) => void;
+  /** What belongs to a demo beside what is laid in here. A start that ends before it is through begins with the demo anew. */
+  readonly afterDemo?: () => Promise<void>;
 }
 
 /** Any constant will do, as long as every process of the application uses the same. */
@@ -20,9 +22,9 @@ const PREPARE_LOCK = 7_305_361;
 
 /**
  * Brings a database to what this build needs: tables, reference library, the maker and, once, the demo formulas.
- * Several processes may call it at the same time; they wait for each other. Returns whether the demo was laid in.
+ * Several processes may call it at the same time; they wait for each other.
  */
-export async function prepareDatabase({ connectionString, migrationsFolder, demo, say }: PrepareOptions): Promise<boolean> {
+export async function prepareDatabase({ connectionString, migrationsFolder, demo, say, afterDemo }: PrepareOptions): Promise<void> {
   const client = new pg.Client({ connectionString });
   await client.connect();
   try {
@@ -40,15 +42,14 @@ export async function prepareDatabase({ connectionString, migrationsFolder, demo
         firstScales.map((scale) => ({ ...scale, id: crypto.randomUUID() })),
       );
     }
-    const isLaidIn = demo === "reset" || (demo === "once" && !decided);
-    if (isLaidIn) {
+    if (demo === "reset" || (demo === "once" && !decided)) {
       await loadDemo(db);
       say("Laid in the demo formulas and the shelf of the wardrobe workshop.");
+      await afterDemo?.();
     }
     if (!decided) await markDemoDecided(db, workshop.id);
     const clock = clockProblem(await latestMoment(db), new Date());
     if (clock !== null) say(clock);
-    return isLaidIn;
   } finally {
     await client.end();
   }

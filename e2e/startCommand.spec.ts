@@ -68,7 +68,8 @@ test("ends cleanly, refuses a second start, and clears up after one that was kil
 });
 
 test("two processes share one database", async ({ start, folder, browser }) => {
-  const one = await start({ TENSIDRUM_DATA: folder });
+  const one = await start({ TENSIDRUM_DATA: folder }, []);
+  expect(one.output()).toContain("eight weeks of batches");
   const port = readFileSync(`${folder}/port`, "utf8").trim();
   const url = `postgresql://tensidrum@${encodeURIComponent(`${folder}/socket`)}:${port}/tensidrum`;
   const two = await start({ DATABASE_URL: url });

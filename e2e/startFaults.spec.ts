@@ -75,13 +75,15 @@ test("a first start interrupted anywhere heals on the next", async ({ start, fol
         if (output.includes(moment)) resolve();
       });
     });
-    // In the middle of initdb, of the library, of the demo.
+    // In the middle of initdb, of the library, of the season of the demo.
     await new Promise((resolve) => setTimeout(resolve, at === 0 ? 400 : 20));
     child.kill("SIGKILL");
     await new Promise((resolve) => child.once("exit", resolve));
-    const application = await start({ TENSIDRUM_DATA: data });
-    const answer = await fetch(`${application.address}/`);
-    expect(await answer.text(), moment).toContain("Curtain Call");
+    const isInSeason = at === moments.length - 1;
+    const application = await start({ TENSIDRUM_DATA: data }, isInSeason ? [] : ["--small-demo"]);
+    const said = await (await fetch(`${application.address}/`)).text();
+    expect(said, moment).toContain("Curtain Call");
+    if (isInSeason) expect(said).toContain("the 6 bottles of Lights Down");
     expect(await application.stop()).toBe(0);
   }
 });

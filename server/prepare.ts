@@ -10,13 +10,14 @@ interface ApplicationOptions extends PrepareOptions {
 
 /** Brings a database to what this build needs; a demo that is laid in goes through its season. */
 export async function prepareApplication({ season, ...options }: ApplicationOptions): Promise<void> {
-  const isLaidIn = await prepareDatabase(options);
-  if (!isLaidIn || !season) return;
-  options.say("Making the demo's eight weeks of batches …");
-  const opened = openDatabase(options.connectionString);
-  try {
-    await loadSeason(appStateOn(opened.db));
-  } finally {
-    await opened.close();
-  }
+  const goThrough = async (): Promise<void> => {
+    options.say("Making the demo's eight weeks of batches …");
+    const opened = openDatabase(options.connectionString);
+    try {
+      await loadSeason(appStateOn(opened.db));
+    } finally {
+      await opened.close();
+    }
+  };
+  await prepareDatabase(season ? { ...options, afterDemo: goThrough } : options);
 }

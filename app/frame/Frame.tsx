@@ -1,5 +1,7 @@
+import { UnstyledButton } from "@mantine/core";
 import IconAdjustmentsHorizontal from "@tabler/icons-react/dist/esm/icons/IconAdjustmentsHorizontal.mjs";
-import type { ReactNode } from "react";
+import IconMenu2 from "@tabler/icons-react/dist/esm/icons/IconMenu2.mjs";
+import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import { SearchAndCommands } from "./SearchAndCommands";
 import classes from "./Frame.module.css";
@@ -9,7 +11,9 @@ import { ThemeSwitch } from "./ThemeSwitch";
 interface FrameProps {
   /** What stands in the header beside the mark. */
   readonly head: ReactNode;
-  /** What can be done, at the right end of the header. */
+  /** What must be seen on a phone too, beside the name. */
+  readonly state?: ReactNode;
+  /** What can be done, at the right end of the header; on a phone behind its menu. */
   readonly doors?: ReactNode;
   /** The stations as this page sees them. */
   readonly line: ReactNode;
@@ -17,7 +21,8 @@ interface FrameProps {
 }
 
 /** The page frame: header, stations, content. */
-export function Frame({ head, doors, line, children }: FrameProps) {
+export function Frame({ head, state, doors, line, children }: FrameProps) {
+  const [isOpen, setOpen] = useState(false);
   return (
     <div className={classes.frame}>
       <a href="#content" className={classes.skip}>
@@ -30,19 +35,27 @@ export function Frame({ head, doors, line, children }: FrameProps) {
         </Link>
         <div className={classes.head}>{head}</div>
         <div className={classes.doors}>
-          {doors}
+          {state}
+          <div className={classes.menu} data-open={isOpen || undefined}>
+            {doors}
+          </div>
           <SearchAndCommands />
-          <Link
-            to="/settings"
-            className={classes.settings}
-            aria-label="settings"
-            title="settings"
-            data-act="Settings: scales, units, containers, drops"
-            data-key=","
-          >
-            <IconAdjustmentsHorizontal size={18} stroke={1.6} aria-hidden="true" />
-          </Link>
-          <ThemeSwitch />
+          <UnstyledButton type="button" className={classes.more} aria-expanded={isOpen} aria-label="menu" onClick={() => setOpen(!isOpen)}>
+            <IconMenu2 size={20} stroke={1.6} aria-hidden="true" />
+          </UnstyledButton>
+          <div className={classes.menu} data-open={isOpen || undefined}>
+            <Link
+              to="/settings"
+              className={classes.settings}
+              aria-label="settings"
+              title="settings"
+              data-act="Settings: scales, units, containers, drops"
+              data-key=","
+            >
+              <IconAdjustmentsHorizontal size={18} stroke={1.6} aria-hidden="true" />
+            </Link>
+            <ThemeSwitch />
+          </div>
         </div>
       </header>
       {line}

@@ -28,9 +28,9 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
         <ShelfLotsProvider>
           <Frame
             head={<HeadPart />}
+            state={isDraft ? <SavePart /> : null}
             doors={
               <>
-                {isDraft && <SavePart />}
                 <Link className={classes.door} to={`/sheet/${sheet.formulaId}/${sheet.number}/steps`} data-act="Steps of this version">
                   Steps
                 </Link>

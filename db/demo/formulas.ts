@@ -7,6 +7,8 @@ export interface DemoVersion {
   readonly id: string;
   /** Note of a final version; a version without one is the draft. */
   readonly note?: string;
+  /** When a final version was finalised, counted from the day the demo is laid in. */
+  readonly daysAgo?: number;
   /** Measured on a 10 % dilution. */
   readonly measuredPh?: number;
   readonly lines: readonly DemoLine[];
@@ -35,6 +37,7 @@ const curtainCall: DemoFormula = {
   versions: [
     {
       id: "5ea50000-0000-4000-8000-00000000c101",
+      daysAgo: 62,
       note: "Opening night. Cleans well after hairspray, a little dry for the chorus.",
       measuredPh: 4.9,
       lines: [
@@ -89,6 +92,7 @@ const greenRoom: DemoFormula = {
   versions: [
     {
       id: "5ea50000-0000-4000-8000-00000000a201",
+      daysAgo: 58,
       note: "Juniper and birch leaf, the one the guests ask for.",
       lines: [
         ["A", "water-distilled", "q.s."],

@@ -20,6 +20,8 @@ export interface Bench {
   readonly scales: readonly Scale[];
 }
 
+const DAY = 86_400_000;
+
 /** Lays the demo formulas in as they were on the first day, and lots on the shelf; what the maker has of their own stays. */
 export async function loadDemo(db: Executor): Promise<void> {
   const bench = await benchOf(db);
@@ -55,7 +57,8 @@ async function layIn(db: Executor, formula: DemoFormula, bench: Bench): Promise<
       revision = (await saveDraft(db, workshop.id, { versionId: version.id, revision: 0 }, content)) ?? 0;
     }
     if (version.note !== undefined) {
-      const record = { note: version.note, snapshot, assessment: content.assessment, coreVersion };
+      const finalisedAt = new Date(Date.now() - (version.daysAgo ?? 0) * DAY);
+      const record = { note: version.note, snapshot, assessment: content.assessment, coreVersion, finalisedAt };
       await finaliseDraft(db, workshop.id, { versionId: version.id, revision }, record);
     }
     parentId = version.id;

@@ -1,5 +1,5 @@
 import type { BlindKind, Storage } from "@tensidrum/core/stability";
-import { and, asc, eq, getTableColumns, gt, inArray, isNull, or, sql, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, getTableColumns, gt, inArray, isNull, or, sql, type SQL } from "drizzle-orm";
 import { batches } from "../batches/schema";
 import type { Executor } from "../client.server";
 import { versions } from "../formulas/schema";
@@ -102,9 +102,9 @@ export async function keepCheck(db: Executor, makerId: string, look: NewCheck, p
   });
 }
 
-/** What was seen since a moment of batches, in order, with the batch and how many of its containers were to be used. */
+/** What was seen since a moment of batches, the newest of it, in order, with the batch and how many of its containers were to be used. */
 export async function listLooksSince(db: Executor, makerId: string, since: Date, most: number) {
-  return db
+  const newest = await db
     .select({
       look: getTableColumns(checks),
       ...{ code: batches.code, formulaId: versions.formulaId, finishedAt: batches.finishedAt, startedAt: batches.startedAt },
@@ -118,8 +118,9 @@ export async function listLooksSince(db: Executor, makerId: string, since: Date,
     .innerJoin(batches, and(eq(batches.id, checks.batchId), eq(batches.makerId, makerId)))
     .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, makerId)))
     .where(and(eq(checks.makerId, makerId), gt(checks.lookedAt, since)))
-    .orderBy(asc(checks.lookedAt), asc(checks.id))
+    .orderBy(desc(checks.lookedAt), desc(checks.id))
     .limit(most);
+  return newest.toReversed();
 }
 
 /** The photo of a check, or `undefined`. */

@@ -51,7 +51,7 @@ export const test = base.extend<TestThings, WorkerThings>({
   },
   start: async ({ folder: _after, demoFolder: _too }, use) => {
     const running: RunningApplication[] = [];
-    await use(async (environment, options) => {
+    await use(async (environment, options = ["--small-demo"]) => {
       const application = await startApplication(environment, options);
       running.push(application);
       return application;

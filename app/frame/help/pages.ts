@@ -77,7 +77,7 @@ export const helpTopics: readonly HelpTopic[] = [
     steps: [
       "Skin and preservative both want a pH. The corridor shows where all lines agree.",
       "Calibrate the meter in two buffers. Read on 2 g in 18 g of water, not in the thick wash.",
-      "Dose half of what is advised, stir, wait two minutes and read again.",
+      "Dose little, stir, wait two minutes and read again. The advice never goes the whole way at once.",
       "Weigh drops once; from then on drops are grams.",
       "Lye burns. Wear goggles and gloves, and put it into water, never water onto it.",
     ],
