@@ -98,7 +98,7 @@ export async function openRounds(formulaId: string) {
   const next = nextOf(all);
   const hits = taken.filter((one) => one.formulaId === formulaId).map((one) => hitOf(one, rounds));
   const { together } = sideView(
-    rounds.map(({ subject }) => ({ ...subject, isProduct: false })),
+    rounds.map(({ subject }) => ({ ...subject, isProduct: false, isPlan: false })),
     nameOf,
   );
   return {

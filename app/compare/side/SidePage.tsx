@@ -99,7 +99,7 @@ export function SidePage({ open }: { readonly open: OpenSide }) {
               <section key={title} aria-label={title}>
                 <h2 style={{ margin: 0 }}>{title}</h2>
                 <Text m="4px 0 0">{changed}</Text>
-                <Text m={0}>{did}</Text>
+                {did !== "" && <Text m={0}>{did}</Text>}
               </section>
             ))}
             {together.map((words) => (

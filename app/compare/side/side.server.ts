@@ -11,7 +11,7 @@ async function viewOf(addresses: readonly string[]) {
   if (addresses.length > MOST) throw new Refusal("not-possible", `At most ${MOST} stand beside each other.`, "Take some away.");
   const subjects = await subjectsOf([...new Set(addresses)].map(keyOf));
   const view = sideView(
-    subjects.map((subject) => ({ ...subject, isProduct: subject.key.kind === "product" })),
+    subjects.map((subject) => ({ ...subject, isProduct: subject.key.kind === "product", isPlan: subject.key.kind === "plan" })),
     (slug) => nameIn(subjects, slug),
   );
   return { subjects, view };

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { sideView, type SideSubject } from "./sideView";
 
 const subject = (title: string, lines: Readonly<Record<string, number>>, changes: Partial<SideSubject> = {}): SideSubject => ({
-  ...{ address: title, title, when: "", isProduct: false, lines: new Map(Object.entries(lines)), measured: {}, clarity: "" },
+  ...{ address: title, title, when: "", isProduct: false, isPlan: false, lines: new Map(Object.entries(lines)), measured: {}, clarity: "" },
   ...{ fromLines: { activePercent: 12, irritation: 100, flash: 7, saltPercent: 1 }, moved: {}, per100Grams: null },
   ...changes,
 });
@@ -35,6 +35,16 @@ describe("subjects side by side", () => {
     const [first, second] = [subject("v1", { salt: 1, guar: 0.1 }), subject("v2", { salt: 1.2, guar: 0.2 })];
     expect(view(first, second).together).toEqual([expect.stringContaining("Salt and guar")]);
     expect(view(first, second, subject("v3", { salt: 1.3, guar: 0.2 })).together).toEqual([]);
+  });
+
+  it("a batch beside its plan is no round: nothing is to be told apart, and a plan was never measured", () => {
+    const [planned, made] = [
+      subject("GR-1 as planned", { salt: 1, guar: 0.1 }, { isPlan: true }),
+      subject("GR-1", { salt: 1.2, guar: 0.2 }),
+    ];
+    const { together, steps } = view(planned, made);
+    expect(together).toEqual([]);
+    expect(steps).toEqual([{ title: "GR-1 as planned to GR-1", changed: "Salt 1 to 1.2 %, guar 0.1 to 0.2 %.", did: "" }]);
   });
 
   it("a step is what changed and what it did", () => {

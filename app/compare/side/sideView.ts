@@ -8,6 +8,8 @@ export interface SideSubject {
   readonly title: string;
   readonly when: string;
   readonly isProduct: boolean;
+  /** What a batch was to be: no round, and nothing was measured of it. */
+  readonly isPlan: boolean;
   readonly lines: ReadonlyMap<string, number>;
   readonly fromLines: Readonly<Record<"activePercent" | "irritation" | "flash" | "saltPercent", number | null>>;
   readonly measured: Measurements;
@@ -58,7 +60,8 @@ export function sideView(subjects: readonly SideSubject[], nameOf: (slug: string
     return values.every((one) => one === null) ? [] : [{ ...row, values }];
   };
   const pairs = made.slice(1).map((now, at) => ({ before: made[at] ?? now, now }));
-  const changes = pairs.map(({ before, now }) => differing.map((slug) => (now.lines.get(slug) ?? 0) - (before.lines.get(slug) ?? 0)));
+  const rounds = pairs.filter(({ before, now }) => !before.isPlan && !now.isPlan);
+  const changes = rounds.map(({ before, now }) => differing.map((slug) => (now.lines.get(slug) ?? 0) - (before.lines.get(slug) ?? 0)));
   const { together } = toldApart(changes.map((row) => row.map((step) => (Math.abs(step) > DIFFERS ? step : 0))));
   return {
     heads: subjects.map(({ address, title, when, isProduct }) => ({ address, title, when, isProduct })),
@@ -80,10 +83,13 @@ export function sideView(subjects: readonly SideSubject[], nameOf: (slug: string
     steps: pairs.map(({ before, now }) => ({
       title: `${before.title} to ${now.title}`,
       changed: changedWords(movesOf(before, now, differing, nameOf)),
-      did: didWords(
-        { measured: before.measured, irritation: before.fromLines.irritation },
-        { measured: now.measured, irritation: now.fromLines.irritation },
-      ),
+      did:
+        before.isPlan || now.isPlan
+          ? ""
+          : didWords(
+              { measured: before.measured, irritation: before.fromLines.irritation },
+              { measured: now.measured, irritation: now.fromLines.irritation },
+            ),
     })),
     together: together.map((columns) => togetherWords(columns.map((column) => nameOf(differing[column] ?? "")))),
     near: nearOf(subjects),

@@ -53,7 +53,7 @@ export function ComingDays({ clock, ...ask }: ComingDaysProps) {
             <line className={classes.row} x1="0" x2={width} y1={y} y2={y} />
             {rest !== null && <line className={classes.rest} x1="0" x2={rest} y1={y} y2={y} />}
             {labels.map(({ key: label, mark, x, words, detail, to, isEnd, isLate, others }) => (
-              <a key={label} href={to} className={classes.label} data-late={isLate || undefined}>
+              <a key={label} href={to} aria-label={`${words}, ${detail}`} className={classes.label} data-late={isLate || undefined}>
                 <path
                   className={classes.mark}
                   d={`M${mark} ${y - 5}V${y + 4}M${mark - 6} ${y + 4}H${mark + 6}V${y + 18}L${mark} ${y + 25}L${mark - 6} ${y + 18}Z`}
