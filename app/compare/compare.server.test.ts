@@ -83,7 +83,7 @@ describe("a product to come close to", () => {
     await expect(changeList(id, { ...list, pins: [], percents: ["1"] })).rejects.toThrow("changed");
   });
 
-  it("goes to a new sheet as lines that bring it: a name nobody knows is to be chosen, water takes the rest", async () => {
+  it("goes to a new sheet as lines that bring it: a name nobody knows is to be chosen, water is q.s.", async () => {
     const percents = ["86.3", "6", "4", "2", "0.2", "1.2", "0.3"];
     const made = await changeList(id, {
       intent: "send",

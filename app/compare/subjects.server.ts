@@ -38,7 +38,7 @@ export interface Subject {
   /** Null for a product. */
   readonly formula: Formula | null;
   readonly materials: MaterialsBySlug;
-  /** % w/w by slug, without what takes the rest. */
+  /** % w/w by slug, without the q.s. line. */
   readonly lines: ReadonlyMap<string, number>;
   readonly fromLines: FromLines;
   readonly measured: Measurements;

@@ -1,12 +1,12 @@
 import { isRunning, standingEntries, waitsOf } from "@tensidrum/core/process";
-import { currentMakerId, database } from "../../db/workplace.server";
+import { currentMakerId, database, rightNow } from "../../db/workplace.server";
 import { listOpenBatches } from "../../db/batches/queries.server";
 import { isDatabaseAway } from "../../db/failures.server";
 import { writtenUntil } from "./dates.server";
 
 /** The batches being made, the one begun first first, each with what rests in it and until when. */
 export async function restsNow() {
-  const now = new Date().toISOString();
+  const now = rightNow().toISOString();
   const open = await listOpenBatches(database(), currentMakerId());
   return open.map(({ id, code, name, formulaId, steps, entries }) => {
     const standing = standingEntries(entries);

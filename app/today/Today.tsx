@@ -1,15 +1,14 @@
-import { Button } from "@mantine/core";
 import { written, writtenShort } from "@tensidrum/core/quantities";
-import { useRef } from "react";
-import { Form, Link, useNavigation } from "react-router";
+import { Link } from "react-router";
 import { FindingMark } from "../components/FindingMark";
 import { PageHeader } from "../components/PageHeader";
 import { DueChecks } from "../frame/dueChecks/DueChecks";
 import { Frame } from "../frame/Frame";
 import { stationsSeenFrom } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
-import { ComingDays } from "../pictures/ComingDays/ComingDays";
 import { Neck } from "../pictures/Neck/Neck";
+import { Empty, NewFormula } from "./Begin";
+import { Coming } from "./Coming";
 import type { TodayBoard } from "./today.server";
 import classes from "./Today.module.css";
 
@@ -141,50 +140,6 @@ function Finished({ finished }: { readonly finished: TodayBoard["finishedToday"]
         </li>
       ))}
     </ul>
-  );
-}
-
-/** The coming days of each formula and of the shelf: as lines, on a phone as a list. */
-function Coming({ board: { coming, now, offset, clock, days, months } }: { readonly board: TodayBoard }) {
-  return (
-    <section className={classes.coming} aria-labelledby="coming-head">
-      <header className={classes.comingHead}>
-        <h2 id="coming-head">The coming days</h2>
-        <Link to="/days">A week to print, a month</Link>
-      </header>
-      <div className={classes.comingRows}>
-        <ol className={classes.comingNames}>
-          {coming.map(({ key, name, to, state, isAlarm, figure }) => (
-            <li key={key}>
-              <span>
-                <Link to={to}>{name}</Link>
-                <small data-alarm={isAlarm || undefined}>{state}</small>
-              </span>
-              {figure !== null && (
-                <span className={classes.figure}>
-                  {figure.value}
-                  <small>{figure.unit}</small>
-                </span>
-              )}
-            </li>
-          ))}
-        </ol>
-        <ComingDays rows={coming} now={now} clock={clock} offset={offset} days={days} months={months} />
-      </div>
-      <ol className={classes.comingList}>
-        {coming
-          .flatMap(({ name, events }) => events.map((event) => ({ ...event, name })))
-          .sort((a, b) => a.at - b.at)
-          .slice(0, 12)
-          .map(({ key, name, day, words, detail, to, isLate }) => (
-            <li key={key} data-late={isLate || undefined}>
-              <small>{isLate ? `was due ${day}` : day}</small>
-              <Link to={to}>{`${name}: ${words}`}</Link>
-              <small>{detail}</small>
-            </li>
-          ))}
-      </ol>
-    </section>
   );
 }
 
@@ -337,63 +292,4 @@ function FormulaRow({ formula }: { readonly formula: BoardFormula }) {
 function moreWords(toFix: number, toConsider: number): string {
   const parts = [...(toFix > 0 ? [`${toFix} more to fix`] : []), ...(toConsider > 0 ? [`${toConsider} to consider`] : [])];
   return parts.join(", ");
-}
-
-function Empty({ ids }: { readonly ids: TodayBoard["newIds"] }) {
-  const isBusy = useNavigation().state !== "idle";
-  return (
-    <section className={classes.empty}>
-      <p>Begin with a formula: surfactants first, then thickener, care and preservative. Water is q.s. to 100 %.</p>
-      <NewFormula ids={ids} />
-      <h2 className={classes.another}>Or begin another way</h2>
-      <ul className={classes.ways}>
-        <li>
-          <strong>Make a first batch</strong>
-          <p>200 g of a mild hand wash, step by step to its record. Simulated instruments weigh and read where you have none.</p>
-          <Form method="post" action="/?index">
-            <Button type="submit" name="intent" value="first" h={44} loading={isBusy}>
-              Make 200 g of hand wash
-            </Button>
-          </Form>
-        </li>
-        <li>
-          <strong>Look around in the demo</strong>
-          <p>The workshop of a lakeside theatre in mid-season: formulas, batches, samples. It lies beside your own.</p>
-          <Form method="post" action="/?index">
-            <Button type="submit" name="intent" value="demo" h={44} variant="outline" loading={isBusy}>
-              Lay in the demo
-            </Button>
-          </Form>
-        </li>
-        <li>
-          <strong>Bring what you have</strong>
-          <p>A formula as a file, a recipe as text, lots as a table, or a backup of another machine.</p>
-          <p className={classes.wayDoors}>
-            <Link to="/import">Import formula</Link>
-            <Link to="/shelf/import">Import lots</Link>
-            <Link to="/settings/backups">Backups</Link>
-          </p>
-        </li>
-      </ul>
-      <Link to="/help/first-batch">How a first batch goes</Link>
-    </section>
-  );
-}
-
-/** Begins a formula. The browser makes the identifiers; without scripts those of the page stand. */
-function NewFormula({ ids }: { readonly ids: TodayBoard["newIds"] }) {
-  const form = useRef<HTMLFormElement>(null);
-  const renew = () => {
-    for (const field of form.current?.querySelectorAll<HTMLInputElement>("input[type=hidden]") ?? []) field.value = crypto.randomUUID();
-  };
-  return (
-    <Form method="post" action="/sheet" ref={form} onSubmit={renew}>
-      {Object.entries(ids).map(([name, value]) => (
-        <input key={name} type="hidden" name={name} defaultValue={value} />
-      ))}
-      <Button type="submit" h={36}>
-        New formula
-      </Button>
-    </Form>
-  );
 }

@@ -21,7 +21,7 @@ const [ALARM_DAYS, FILL_DAYS] = [28, 14];
 const CALIBRATED_DAYS = 7;
 const CALIBRATED_WITHIN_BATCHES = 60;
 
-export type AgendaKind = "rest" | "make" | "look" | "lot" | "fill" | "discard";
+export type AgendaKind = "rest" | "make" | "look" | "lot";
 
 /** One thing of the coming days. */
 export interface AgendaItem {
@@ -34,6 +34,8 @@ export interface AgendaItem {
   readonly detail: string;
   readonly to: string;
   readonly isLate: boolean;
+  /** The batch it is to be done with; null where there is none yet. */
+  readonly batchId: string | null;
   /** Whose it is; null: the shelf's. */
   readonly formulaId: string | null;
   readonly name: string;
@@ -62,6 +64,7 @@ export async function openAgenda() {
           words: `rests until ${written}`,
           detail: `${code}: ${text.toLowerCase()}`,
           to: `/bench/${id}`,
+          batchId: id,
           formulaId,
           name: shownFormulaName(name),
         },
@@ -72,18 +75,25 @@ export async function openAgenda() {
       .map(({ id, batchId, storage, title, dueOn, code, name, formulaId }) => ({
         ...{ key: `look ${id}`, kind: "look" as const, on: dueOn, at: momentOf(dueOn), isLate: dueOn < today },
         ...{ words: `look: ${title.toLowerCase()}`, detail: `${code}, ${storage}`, to: `/watch/${batchId}?sample=${storage}` },
-        ...{ formulaId, name: shownFormulaName(name) },
+        ...{ batchId, formulaId, name: shownFormulaName(name) },
       })),
     ...plans
       .filter(({ plannedOn }) => plannedOn <= until)
       .map(({ id, plannedOn, grams, name, number, formulaId, state }) => ({
         ...{ key: `make ${id}`, kind: "make" as const, on: plannedOn, at: momentOf(plannedOn), isLate: plannedOn < today },
-        ...{ words: `make ${writtenMass(grams)}`, detail: `v${number}`, formulaId, name: shownFormulaName(name) },
+        ...{ words: `make ${writtenMass(grams)}`, detail: `v${number}`, batchId: null, formulaId, name: shownFormulaName(name) },
         to: state === "final" ? `/bench/begin/${formulaId}/${number}?grams=${grams}&plan=${id}` : "/shelf/outlook",
       })),
     ...ending.map(({ id, slug, name, code, leftGrams, endsOn }) => ({
       ...{ key: `lot ${id}`, kind: "lot" as const, on: endsOn ?? today, at: momentOf(endsOn ?? today), isLate: false },
-      ...{ words: `${name} ends`, detail: `lot ${code}, ${writtenMass(leftGrams)}`, to: `/shelf/${slug}`, formulaId: null, name: "Shelf" },
+      ...{
+        words: `${name} ends`,
+        detail: `lot ${code}, ${writtenMass(leftGrams)}`,
+        to: `/shelf/${slug}`,
+        batchId: null,
+        formulaId: null,
+        name: "Shelf",
+      },
     })),
   ];
   return { batches, checks, items: items.sort((a, b) => a.at - b.at) };

@@ -51,7 +51,7 @@ export async function openToday(page: number, desk: PairingDesk | null) {
       .slice(0, MOST_CHECKS)
       .map(({ id, batchId, storage, title, code, dueOn }) => ({ id, batchId, storage, title, code, isLate: dueOn < isoToday() })),
     finishedToday: urgent.finishedToday.map((batch) => {
-      const next = items.find(({ kind, to }) => kind === "look" && to.includes(batch.id));
+      const next = items.find(({ kind, batchId }) => kind === "look" && batchId === batch.id);
       return { ...batch, next: next === undefined ? null : { words: next.words, day: here(next.on).format("ddd D MMM"), to: next.to } };
     }),
     moreChecks: Math.max(0, checks.length - MOST_CHECKS),

@@ -95,7 +95,7 @@ interface NewLine {
   readonly id: string;
   readonly phase: string;
   readonly material: string;
-  /** Null on the line that takes the rest. */
+  /** Null on the q.s. line. */
   percent: number | null;
   readonly takesTheRest: boolean;
   asWritten: string;

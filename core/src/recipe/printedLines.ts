@@ -15,7 +15,7 @@ export interface PrintedLine {
   readonly name: string;
   /** Slug; null where nothing on the shelf or in the library brings it. */
   readonly material: string | null;
-  /** % w/w as supplied; null on the line that takes the rest. */
+  /** % w/w as supplied; null on the q.s. line. */
   readonly percent: number | null;
   readonly takesTheRest: boolean;
   /** What other lines bring of it already, % w/w. */
@@ -35,7 +35,7 @@ const LEAST = 1e-6;
 
 /**
  * Lines of a sheet from the percentages of a printed list: each name by a material whose main part it is, what stands on the
- * shelf first; what such a material brings of other names, as salt and water, is taken off theirs. Water takes the rest. 6 %
+ * shelf first; what such a material brings of other names, as salt and water, is taken off theirs. Water is q.s. 6 %
  * sulfonate by one of 40 % that brings 1 % salt and water are 15 % of it; of 1.5 % salt 1.35 remain to be weighed.
  * @param onShelf slugs of which a lot stands there
  */
