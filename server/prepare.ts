@@ -1,4 +1,5 @@
 import { loadSeason } from "../app/season/loadSeason.server";
+import { describeFault } from "../app/frame/describeFault.server";
 import { openDatabase } from "../db/client.server";
 import { prepareDatabase, type PrepareOptions } from "../db/prepare.server";
 import { appStateOn } from "../db/workplace.server";
@@ -15,6 +16,9 @@ export async function prepareApplication({ season, ...options }: ApplicationOpti
     const opened = openDatabase(options.connectionString);
     try {
       await loadSeason(appStateOn(opened.db));
+    } catch (error) {
+      // A shelf that was used up must not keep the application from starting.
+      options.say(`The batches of the demo could not all be made: ${describeFault(error)} Its formulas and shelf are there.`);
     } finally {
       await opened.close();
     }

@@ -9,5 +9,10 @@ export async function layInDemo(): Promise<void> {
   if (currentMakerId() !== workshop.id)
     throw new Refusal("not-possible", "The demo belongs to the first maker of this machine.", "Begin with a formula or an import.");
   await loadDemo(database());
-  await loadSeason(workplace());
+  try {
+    await loadSeason(workplace());
+  } catch (error) {
+    const why = error instanceof Error ? error.message : String(error);
+    throw new Refusal("not-possible", `The batches of the demo could not all be made. ${why}`, "Its formulas and shelf are there.");
+  }
 }

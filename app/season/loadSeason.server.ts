@@ -59,9 +59,11 @@ function must(problems: readonly { readonly message: string }[], what: string): 
 
 async function makeBatch(spec: SeasonBatch): Promise<void> {
   const wanted = { formulaId: spec.formula.id, number: spec.number };
-  const { items } = await openBegin(wanted, String(spec.grams));
-  const form = { id: batchIdOf(spec.key), grams: String(spec.grams), size: noSize, lots: lotsOf(spec), tares: {}, another: [] };
-  must(await begin(wanted, { ...form, seen: items.map(({ id }) => id) }), spec.key);
+  const { items, underWay } = await openBegin(wanted, String(spec.grams));
+  const form = { id: batchIdOf(spec.key), grams: String(spec.grams), size: noSize, lots: lotsOf(spec), tares: {} };
+  // What the maker is making of it just now stays beside it.
+  const seen = { seen: items.map(({ id }) => id), another: underWay.map(({ id }) => id) };
+  must(await begin(wanted, { ...form, ...seen }), spec.key);
   const { plan } = await plannedBatch(form.id);
   const played = playBatch(plan, rightNow(), spec);
   const entries = spec.bottles === undefined ? played : [...played, ...(await filled(spec, played))];

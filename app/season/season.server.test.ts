@@ -7,6 +7,8 @@ import { latestMoment } from "../../db/clock.server";
 import { listVersions } from "../../db/formulas/queries.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId, database, workplace } from "../../db/workplace.server";
+import { noSize } from "../bench/begin/batchSize";
+import { begin } from "../bench/begin/begin.server";
 import { openRecord } from "../bench/record/record.server";
 import { openRounds } from "../compare/rounds/rounds.server";
 import { openWatch } from "../watch/watch.server";
@@ -62,6 +64,15 @@ describe("the season of the demo", () => {
     ]);
     expect(rounds[1]).toMatchObject({ learned: expect.stringContaining("Milder") as string });
     expect(rounds[1]!.near!.near).toBeGreaterThan(0);
+  });
+
+  it("goes beside a batch the maker has open of the same version", async () => {
+    await loadDemo(database());
+    const id = crypto.randomUUID();
+    const form = { id, grams: "60", size: noSize, seen: ["clean", "wear", "meter"], lots: {}, tares: {}, another: [] };
+    expect(await begin({ formulaId: greenRoom.id, number: 1 }, form)).toEqual([]);
+    await loadSeason(workplace());
+    expect((await told()).length).toBe(seasonBatches.length + 1);
   });
 
   it("is laid in a second time over what stands there", async () => {
