@@ -1,7 +1,7 @@
 import { chromium, type BrowserContext, type Page } from "@playwright/test";
 import { coreVersion } from "@tensidrum/core/assessment";
 import { planBatch, stepsOf, type BatchEntry, type Step } from "@tensidrum/core/process";
-import { listBatches } from "../db/batches/queries.server";
+import { listBatchesUnderWay } from "../db/batches/queries.server";
 import { addEntries, beginBatch } from "../db/batches/writes.server";
 import { openDatabase, type Database } from "../db/client.server";
 import { demoFormulas } from "../db/demo/formulas";
@@ -54,7 +54,7 @@ async function longBatch(db: Database): Promise<string> {
   const plan = planBatch(formula, formula.batchGrams, materials);
   const id = crypto.randomUUID();
   const steps = withStirring(plan.steps);
-  const code = `LONG-${(await listBatches(db, workshop.id, 100)).length + 1}`;
+  const code = `LONG-${(await listBatchesUnderWay(db, workshop.id, 100)).length + 1}`;
   const { vessels } = stepsOf(formula, materials);
   await beginBatch(db, workshop.id, { id, versionId: found.version.id, code, formula, steps, vessels, coreVersion, entries: [] }, []);
   const entries: BatchEntry[] = [];

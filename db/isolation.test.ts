@@ -220,7 +220,7 @@ const ownLot = () => ({
 
 /** Each query of db/, asked by the stranger for what the first maker owns; what it must answer then. */
 const asked: Record<string, () => Promise<unknown>> = {
-  listFormulas: async () => formulaQueries.listFormulas(db, stranger.id, { limit: 50, offset: 0 }),
+  listFormulas: async () => formulaQueries.listFormulas(db, stranger.id, { most: 50 }),
   countFormulas: async () => ((await formulaQueries.countFormulas(db, stranger.id)) === 0 ? [] : ["some"]),
   findVersion: async () => formulaQueries.findVersion(db, stranger.id, { formulaId: greenRoom.id }),
   findAssessment: async () => formulaQueries.findAssessment(db, stranger.id, finalVersionId),
@@ -296,7 +296,8 @@ const asked: Record<string, () => Promise<unknown>> = {
     const taken = [{ lotId, movementId: crypto.randomUUID(), work }];
     return stockWrites.shelveMadeLot(db, stranger.id, { material: null, lot: ownLot(), movementId: crypto.randomUUID(), taken });
   },
-  listBatches: async () => batchQueries.listBatches(db, stranger.id, 10),
+  listBatchesUnderWay: async () => batchQueries.listBatchesUnderWay(db, stranger.id, 10),
+  listFinished: async () => batchQueries.listFinished(db, stranger.id, { most: 10 }),
   listAllBatches: async () => batchQueries.listAllBatches(db, stranger.id),
   movementsAfter: async () => stockQueries.movementsAfter(db, stranger.id, 0, 10),
   findBatch: async () => batchQueries.findBatch(db, stranger.id, batchId),
@@ -321,7 +322,7 @@ const asked: Record<string, () => Promise<unknown>> = {
       }),
     ),
   findPhoto: async () => batchQueries.findPhoto(db, stranger.id, { batchId, photoId }),
-  listFillable: async () => batchQueries.listFillable(db, stranger.id, 10),
+  listFillable: async () => batchQueries.listFillable(db, stranger.id, { most: 10 }),
   listOpenBatches: async () => batchQueries.listOpenBatches(db, stranger.id),
   listAllSaltSamples: async () => saltSampleQueries.listAllSaltSamples(db, stranger.id),
   listSaltSamples: async () => saltSampleQueries.listSaltSamples(db, stranger.id, saltSampleBase),
@@ -351,7 +352,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   lotsMadeOf: async () => stockQueries.lotsMadeOf(db, stranger.id, lotId),
   lotsOfBatch: async () => stockQueries.lotsOfBatch(db, stranger.id, batchId),
   listPlannedBatches: async () => planningQueries.listPlannedBatches(db, stranger.id),
-  listPlannable: async () => planningQueries.listPlannable(db, stranger.id),
+  listPlannable: async () => planningQueries.listPlannable(db, stranger.id, { most: 10, called: "" }),
   planBatchOn: async () => refused(planningQueries.planBatchOn(db, stranger.id, { ...plan, id: crypto.randomUUID() })),
   movePlan: async () => planningQueries.movePlan(db, stranger.id, plan.id, "2027-02-02"),
   beginPlanned: async () => {
@@ -364,7 +365,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   listPlannedChecks: async () => watchQueries.listPlannedChecks(db, stranger.id, batchId),
   listDueChecks: async () => watchQueries.listDueChecks(db, stranger.id, 10),
   listChecks: async () => watchQueries.listChecks(db, stranger.id, batchId),
-  listWatchable: async () => watchQueries.listWatchable(db, stranger.id, 10),
+  listWatchable: async () => watchQueries.listWatchable(db, stranger.id, { most: 10 }),
   keepCheck: async () => refused(watchQueries.keepCheck(db, stranger.id, { ...look, id: crypto.randomUUID(), plannedId: null })),
   keepLather: async () => refused(watchQueries.keepLather(db, stranger.id, { ...lather, id: crypto.randomUUID() })),
   beginBlindTest: async () => refused(watchQueries.beginBlindTest(db, stranger.id, { ...blindTest, id: crypto.randomUUID() })),
@@ -444,6 +445,9 @@ const asked: Record<string, () => Promise<unknown>> = {
   standingLots: async () => stockQueries.standingLots(db, stranger.id),
   listToDiscard: async () => stockQueries.listToDiscard(db, stranger.id, "2099-01-01"),
   lotsOfMaterial: async () => stockQueries.lotsOfMaterial(db, stranger.id, glycerinId),
+  usedUpLotsOfMaterial: async () => stockQueries.usedUpLotsOfMaterial(db, stranger.id, glycerinId, { most: 10 }),
+  codesOfLots: async () => [...(await stockQueries.codesOfLots(db, stranger.id, ""))],
+  packsBought: async () => stockQueries.packsBought(db, stranger.id, ["glycerin"]),
   findLot: async () => stockQueries.findLot(db, stranger.id, lotId),
   movementsOfMaterial: async () => stockQueries.movementsOfMaterial(db, stranger.id, glycerinId, 10),
   receiveLot: async () => {
@@ -502,7 +506,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   makerOfFeed: async () => ((await makerQueries.makerOfFeed(db, "c".repeat(64))) === undefined ? [] : ["anybody's"]),
   listFinishedSince: async () => batchQueries.listFinishedSince(db, stranger.id, new Date(0), 10),
   listBenchReadings: async () => batchQueries.listBenchReadings(db, stranger.id, [batchId]),
-  lastCalibratedAt: async () => ((await batchQueries.lastCalibratedAt(db, stranger.id, 10)) === null ? [] : ["another's meter"]),
+  lastCalibratedAt: async () => ((await batchQueries.lastCalibratedAt(db, stranger.id)) === null ? [] : ["another's meter"]),
   listLooksSince: async () => watchQueries.listLooksSince(db, stranger.id, new Date(0), 10),
   listEndingLots: async () => stockQueries.listEndingLots(db, stranger.id, { from: "2000-01-01", until: "2100-01-01" }, 10),
   markDemoDecided: async () => {

@@ -5,7 +5,7 @@ export default defineConfig({
   test: {
     name: "server",
     root: import.meta.dirname,
-    include: ["**/*.test.ts", "../app/**/*.server.test.ts"],
+    include: ["**/*.test.ts", "../app/**/*.server.test.ts", "../benchmarks/**/*.test.ts"],
     environment: "node",
     globalSetup: ["./testing/throwawayCluster.ts"],
     isolate: false,

@@ -1,5 +1,6 @@
 import { Button } from "@mantine/core";
 import { Link } from "react-router";
+import { PartLinks } from "../components/PartLinks";
 import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { StationNav } from "../frame/stationNav/StationNav";
@@ -10,7 +11,7 @@ import classes from "./Bench.module.css";
 import { DataTable } from "../components/DataTable";
 
 /** The batches there are: those being made with their beakers in small, the finished ones in a list. */
-export function BenchList({ bench: { open, makeable, others } }: { readonly bench: OpenBench }) {
+export function BenchList({ bench: { open, makeable, others, older, isNewest } }: { readonly bench: OpenBench }) {
   const count = open.length + others.filter(({ finished }) => finished === null).length;
   return (
     <Frame
@@ -47,6 +48,7 @@ export function BenchList({ bench: { open, makeable, others } }: { readonly benc
       </ul>
       {makeable.length > 0 && <Makeable makeable={makeable} />}
       {others.length > 0 && <OtherBatches batches={others} />}
+      <PartLinks of="batches" newest={isNewest ? null : "/bench"} older={older === null ? null : `/bench?behind=${older}`} />
     </Frame>
   );
 }

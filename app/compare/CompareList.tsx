@@ -1,14 +1,20 @@
 import { Button, Checkbox, Grid, Group, Stack, Text } from "@mantine/core";
 import { Form, Link } from "react-router";
 import { DataTable } from "../components/DataTable";
+import { PartLinks } from "../components/PartLinks";
 import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { compareStations } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
 import type { OpenCompare } from "./compareList.server";
 
+const addressOf = (behind: OpenCompare["behind"]): string => {
+  const asked = Object.entries(behind).filter(([, id]) => id !== "");
+  return `/compare?${new URLSearchParams(asked).toString()}`;
+};
+
 /** Choose what stands beside each other, or follow the rounds of one formula. */
-export function CompareList({ open: { formulas, batches, products } }: { readonly open: OpenCompare }) {
+export function CompareList({ open: { formulas, batches, products, behind, older } }: { readonly open: OpenCompare }) {
   return (
     <Frame
       head={<PageHeader>Compare</PageHeader>}
@@ -58,6 +64,11 @@ export function CompareList({ open: { formulas, batches, products } }: { readonl
                   </tbody>
                 </DataTable>
               )}
+              <PartLinks
+                of="formulas"
+                newest={behind.formulas === "" ? null : addressOf({ ...behind, formulas: "" })}
+                older={older.formulas === null ? null : addressOf({ ...behind, formulas: older.formulas })}
+              />
             </section>
           </Grid.Col>
           <Grid.Col span={{ base: 12, md: 5 }}>
@@ -97,6 +108,11 @@ export function CompareList({ open: { formulas, batches, products } }: { readonl
                       <Checkbox key={id} name="of" value={`b:${id}`} label={`${code}, ${name}, ${finished}`} />
                     ))}
                   </Stack>
+                  <PartLinks
+                    of="batches"
+                    newest={behind.batches === "" ? null : addressOf({ ...behind, batches: "" })}
+                    older={older.batches === null ? null : addressOf({ ...behind, batches: older.batches })}
+                  />
                 </section>
               )}
               <Button type="submit" h={44} style={{ alignSelf: "flex-start" }}>

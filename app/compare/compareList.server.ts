@@ -3,21 +3,30 @@ import { listProducts } from "../../db/comparison/queries.server";
 import { listFormulas, listVersions } from "../../db/formulas/queries.server";
 import { listWatchable } from "../../db/watch/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
+import { group, idOrNone } from "../frame/fields.server";
+import { askedFor, partOf } from "../frame/listParts.server";
 import { writtenShortDay } from "../frame/dates.server";
+
+/** Behind which formula and which batch the lists go on. */
+export const compareQuestions = group({ formulas: idOrNone(), batches: idOrNone() });
 
 const [MOST_FORMULAS, MOST_VERSIONS, MOST_BATCHES] = [20, 6, 12];
 
 /** Everything that can stand beside each other: versions, finished batches, products to come close to. */
-export async function openCompare() {
+export async function openCompare({ formulas: behindFormula, batches: behindBatch } = { formulas: "", batches: "" }) {
   const [db, makerId] = [database(), currentMakerId()];
-  const [formulas, batches, products] = await Promise.all([
-    listFormulas(db, makerId, { limit: MOST_FORMULAS, offset: 0 }),
-    listWatchable(db, makerId, MOST_BATCHES),
+  const [someFormulas, someBatches, products] = await Promise.all([
+    listFormulas(db, makerId, { most: askedFor(MOST_FORMULAS), behind: behindFormula }),
+    listWatchable(db, makerId, { most: askedFor(MOST_BATCHES), behind: behindBatch }),
     listProducts(db, makerId),
   ]);
+  const formulas = partOf(someFormulas, MOST_FORMULAS);
+  const batches = partOf(someBatches, MOST_BATCHES);
   return {
+    behind: { formulas: behindFormula, batches: behindBatch },
+    older: { formulas: formulas.older, batches: batches.older },
     formulas: await Promise.all(
-      formulas.map(async ({ id, name }) => {
+      formulas.shown.map(async ({ id, name }) => {
         const versions = await listVersions(db, makerId, id);
         return {
           ...{ id, name: shownFormulaName(name), count: versions.length },
@@ -28,7 +37,7 @@ export async function openCompare() {
         };
       }),
     ),
-    batches: batches.map(({ id, code, name, finishedAt }) => ({
+    batches: batches.shown.map(({ id, code, name, finishedAt }) => ({
       ...{ id, code, name: shownFormulaName(name) },
       finished: finishedAt === null ? "" : writtenShortDay(finishedAt),
     })),

@@ -2,6 +2,7 @@ import { Button, Grid, Stack, Text } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { DataTable } from "../components/DataTable";
+import { PartLinks } from "../components/PartLinks";
 import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { fillStations } from "../frame/stationNav/stations";
@@ -9,7 +10,7 @@ import { StationNav } from "../frame/stationNav/StationNav";
 import type { OpenFill } from "./fillList.server";
 
 /** What rests, what may be filled, and what was filled into which containers. */
-export function FillList({ open: { waiting, filled } }: { readonly open: OpenFill }) {
+export function FillList({ open: { waiting, filled, older, isNewest } }: { readonly open: OpenFill }) {
   const count = waiting.length === 0 ? "nothing to fill" : `${waiting.length} to fill`;
   return (
     <Frame
@@ -28,6 +29,7 @@ export function FillList({ open: { waiting, filled } }: { readonly open: OpenFil
           <Waiting key={batch.id} batch={batch} />
         ))}
         {filled.length > 0 && <FilledBatches batches={filled} />}
+        <PartLinks of="batches" newest={isNewest ? null : "/fill"} older={older === null ? null : `/fill?behind=${older}`} />
       </Stack>
     </Frame>
   );

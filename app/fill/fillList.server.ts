@@ -1,14 +1,16 @@
 import { batchState, fillingOf, isRunning, storedPlan, emptyShelf } from "@tensidrum/core/process";
 import { listFillable } from "../../db/batches/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
+import { askedFor, partOf } from "../frame/listParts.server";
 import { writtenMoment, writtenUntil } from "../frame/dates.server";
 
 const MOST = 40;
 
 /** Batches that rest, that may be filled, and that were: each with how far its filling is. */
-export async function openFill() {
+export async function openFill(behind = "") {
   const now = new Date().toISOString();
-  const rows = await listFillable(database(), currentMakerId(), MOST);
+  const found = await listFillable(database(), currentMakerId(), { most: askedFor(MOST), behind });
+  const { shown: rows, older } = partOf(found, MOST);
   const batches = rows.flatMap(({ entries, formula, steps, ...row }) => {
     const plan = storedPlan({ formula, steps }, emptyShelf);
     const state = batchState(plan, entries);
@@ -28,7 +30,12 @@ export async function openFill() {
       },
     ];
   });
-  return { waiting: batches.filter(({ isThrough }) => !isThrough), filled: batches.filter(({ isThrough }) => isThrough) };
+  return {
+    waiting: batches.filter(({ isThrough }) => !isThrough),
+    filled: batches.filter(({ isThrough }) => isThrough),
+    older,
+    isNewest: behind === "",
+  };
 }
 
 export type OpenFill = Awaited<ReturnType<typeof openFill>>;

@@ -169,7 +169,7 @@ function judgementOfTyped(typed: TypedSheet, batchGrams: number, { materials, sc
 const EARLIER_SHOWN = 5;
 
 async function earlierFormulas(db: Database, makerId: string, formulaId: string) {
-  const rows = await listFormulas(db, makerId, { limit: EARLIER_SHOWN + 1, offset: 0 });
+  const rows = await listFormulas(db, makerId, { most: EARLIER_SHOWN + 1 });
   return rows
     .filter(({ id }) => id !== formulaId)
     .slice(0, EARLIER_SHOWN)

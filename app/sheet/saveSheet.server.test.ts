@@ -51,7 +51,7 @@ describe("saving", () => {
     expect(await saveSheet(base, withBetaine("12,5"))).toMatchObject({ kind: "saved", revision: 1 });
     const again = await openSheet({ formulaId: ids.formulaId }, "");
     expect(again.typed.lines[1]?.percent).toBe("12.50");
-    const [row] = await listFormulas(database(), currentMakerId(), { limit: 1, offset: 0 });
+    const [row] = await listFormulas(database(), currentMakerId(), { most: 1 });
     expect(row?.activePercent).toBeCloseTo(3.75, 9);
     expect(row).toMatchObject({ id: ids.formulaId, fixCount: 1, stopCount: 1, lineCount: 2 });
   });
@@ -158,7 +158,7 @@ describe("lots of a line", () => {
       { grams: "60", assayPercent: 30, pricePerGram: 0.01 },
       { grams: "", assayPercent: 28 },
     ]);
-    const [row] = await listFormulas(database(), currentMakerId(), { limit: 1, offset: 0 });
+    const [row] = await listFormulas(database(), currentMakerId(), { most: 1 });
     expect(row?.activePercent).toBeCloseTo((20 * 29.2) / 100, 9);
     expect(await finaliseSheet({ ...base, revision: 1 }, typed, "")).toMatchObject({ kind: "final" });
     expect((await openSheet({ formulaId: ids.formulaId, number: 1 }, "")).typed.lines[1]?.lots).toHaveLength(2);

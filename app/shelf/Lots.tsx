@@ -10,6 +10,7 @@ import type { OpenMaterial } from "./openMaterial.server";
 import { ConfirmButton } from "../components/ConfirmButton";
 import { FormError } from "../components/FormError";
 import { DataTable } from "../components/DataTable";
+import { PartLinks } from "../components/PartLinks";
 
 interface LotsProps {
   readonly material: OpenMaterial;
@@ -17,13 +18,18 @@ interface LotsProps {
 }
 
 /** The lots of a material, what can be done to each by hand, and the books. */
-export function Lots({ material: { lots, movements }, answered }: LotsProps) {
+export function Lots({ material: { slug, lots, movements, olderLots, isNewest }, answered }: LotsProps) {
   return (
     <section aria-labelledby="lots-head">
-      <h2 id="lots-head">{lots.length === 1 ? "One lot" : lots.length === 0 ? "No lot yet" : `${lots.length} lots`}</h2>
+      <h2 id="lots-head">{lotsInWords(lots.length, isNewest && olderLots === null)}</h2>
       {lots.map((lot) => (
         <Lot key={lot.id} lot={lot} answered={answered?.typed.lotId === lot.id ? answered : null} />
       ))}
+      <PartLinks
+        of="lots"
+        newest={isNewest ? null : `/shelf/${slug}`}
+        older={olderLots === null ? null : `/shelf/${slug}?behind=${olderLots}`}
+      />
       {movements.length > 0 && (
         <DataTable className={classes.books}>
           <caption>Stock ledger, newest first. A row is never changed; another row corrects a mistake.</caption>
@@ -54,6 +60,11 @@ export function Lots({ material: { lots, movements }, answered }: LotsProps) {
       )}
     </section>
   );
+}
+
+function lotsInWords(count: number, isAll: boolean): string {
+  if (!isAll) return "Lots";
+  return count === 1 ? "One lot" : count === 0 ? "No lot yet" : `${count} lots`;
 }
 
 const kindWords: Readonly<Record<OpenMaterial["movements"][number]["kind"], string>> = {

@@ -6,33 +6,37 @@ import { writtenShort } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { usesOfMaterial } from "../../db/formulas/queries.server";
 import { findMaterial, materialsBySlug } from "../../db/materials/queries.server";
-import { lotsOfMaterial, movementsOfMaterial } from "../../db/inventory/queries.server";
+import { lotsOfMaterial, movementsOfMaterial, usedUpLotsOfMaterial } from "../../db/inventory/queries.server";
 import { shelfGroupOf } from "./shelfGroups";
 import { factRows } from "./facts";
 import { factName, factWords } from "./factWords";
 import { isDissolvable } from "./preparations/dissolvable";
+import { askedFor, partOf } from "../frame/listParts.server";
 import { writtenDay } from "../frame/dates.server";
 
 const MOST_MOVEMENTS = 60;
+const MOST_USED_UP = 8;
 const MOST_USES = 40;
 
 /** One material: its facts, its lots with their books, and where it is. */
-export async function openMaterial(slug: string) {
+export async function openMaterial(slug: string, behind = "") {
   const db = database();
   const makerId = currentMakerId();
   const material = await findMaterial(db, makerId, slug);
   if (material === undefined) {
     throw new Refusal("not-found", "No material stands at this address.", "Go to the shelf and look for it there.");
   }
-  const [lots, movements, uses] = await Promise.all([
+  const [standing, found, movements, uses] = await Promise.all([
     lotsOfMaterial(db, makerId, material.id),
+    usedUpLotsOfMaterial(db, makerId, material.id, { most: askedFor(MOST_USED_UP), behind }),
     movementsOfMaterial(db, makerId, material.id, MOST_MOVEMENTS),
     usesOfMaterial(db, makerId, material.id, MOST_USES),
   ]);
   const facts = withOwnFacts(material.facts, material.own);
   const own = new Set(Object.keys(material.own ?? {}));
   const parts = await partsOf(facts);
-  const codeOf = new Map(lots.map(({ id, code }) => [id, code]));
+  const { shown: usedUp, older } = partOf(found, MOST_USED_UP);
+  const lots = [...standing, ...usedUp];
   const day = (text: string | null): string | null => (text === null ? null : writtenDay(text));
   return {
     slug: facts.slug,
@@ -85,13 +89,15 @@ export async function openMaterial(slug: string) {
       movementId: crypto.randomUUID(),
       isUntouched: lot.isUntouched,
     })),
-    movements: movements.map(({ id, lotId, kind, grams, note, madeAt, restGrams }) => ({
+    olderLots: older,
+    isNewest: behind === "",
+    movements: movements.map(({ id, code, kind, grams, note, madeAt, restGrams }) => ({
       id,
       kind,
       grams,
       note,
       restGrams,
-      lot: codeOf.get(lotId) ?? "",
+      lot: code,
       day: writtenDay(madeAt),
     })),
     uses: uses.map((use) => ({ ...use, name: shownFormulaName(use.name) })),

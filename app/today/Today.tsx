@@ -1,6 +1,7 @@
 import { written, writtenShort } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { FindingMark } from "../components/FindingMark";
+import { PartLinks } from "../components/PartLinks";
 import { PageHeader } from "../components/PageHeader";
 import { DueChecks } from "../frame/dueChecks/DueChecks";
 import { Frame } from "../frame/Frame";
@@ -14,7 +15,7 @@ import classes from "./Today.module.css";
 
 /** The home board: the day, and every formula with what must be fixed in it. */
 export function Today({ board }: { readonly board: TodayBoard }) {
-  const { formulas, total, page, pages } = board;
+  const { formulas, total, older, isNewest } = board;
   const stops = formulas.reduce((sum, { counts }) => sum + counts.stops, 0);
   const fixes = formulas.reduce((sum, { counts }) => sum + counts.fixes, 0);
   const first = formulas[0];
@@ -74,15 +75,7 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           ))}
         </ul>
       )}
-      {pages > 1 && (
-        <nav className={classes.pages} aria-label="Pages of formulas">
-          {page > 1 && <Link to={`/?page=${page - 1}`}>Newer</Link>}
-          <span>
-            page {page} of {pages}, {total} formulas
-          </span>
-          {page < pages && <Link to={`/?page=${page + 1}`}>Older</Link>}
-        </nav>
-      )}
+      <PartLinks of="formulas" newest={isNewest ? null : "/"} older={older === null ? null : `/?behind=${older}`} />
     </Frame>
   );
 }

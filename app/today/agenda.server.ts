@@ -19,7 +19,6 @@ const AHEAD_DAYS = 100;
 const [ALARM_DAYS, FILL_DAYS] = [28, 14];
 /** A meter that was not calibrated for this long is calibrated before it is read. Ours. */
 const CALIBRATED_DAYS = 7;
-const CALIBRATED_WITHIN_BATCHES = 60;
 
 export type AgendaKind = "rest" | "make" | "look" | "lot";
 
@@ -105,7 +104,7 @@ export async function openUrgent(checksDue: number) {
   const [looks, finished, calibrated] = await Promise.all([
     listLooksSince(db, makerId, new Date(now - AHEAD_DAYS * DAY), MOST_LOOKS),
     listFinishedSince(db, makerId, new Date(now - FILL_DAYS * DAY), MOST_BATCHES),
-    lastCalibratedAt(db, makerId, CALIBRATED_WITHIN_BATCHES),
+    lastCalibratedAt(db, makerId),
   ]);
   const ids = [...new Set(looks.map(({ look }) => look.batchId))].slice(-MOST_BATCHES);
   const readings = await listBenchReadings(db, makerId, ids);

@@ -20,7 +20,7 @@ async function finishedBatch(daysAgo: number): Promise<string> {
   const made = new Date(Date.now() - daysAgo * 86_400_000);
   await database()
     .execute(sql`insert into batches (id, maker_id, version_id, code, formula, steps, vessels, core_version, started_at, finished_at)
-    values (${id}, ${currentMakerId()}, ${version}, ${`GR-${daysAgo}`}, '{"name": "Green Room body wash"}', '[]', '[]', '0', ${made}, ${made})`);
+    values (${id}, ${currentMakerId()}, ${version}, ${`GR-${daysAgo}`}, '{"name": "Green Room body wash", "batchGrams": 300}', '[]', '[]', '0', ${made}, ${made})`);
   return id;
 }
 
@@ -37,7 +37,7 @@ async function look(batch: string, daysAgo: number, ph: number, signs: string): 
 
 describe("the day", () => {
   it("of a demo on its first day has lots that end and nothing urgent", async () => {
-    const board = await openToday(1, null);
+    const board = await openToday("", null);
     expect(board.coming.map(({ key }) => key)).toEqual(["shelf"]);
     expect([board.alarms, board.toFill, board.checks, board.calibratedDaysAgo]).toEqual([[], [], [], null]);
   });
@@ -54,7 +54,7 @@ describe("the day", () => {
       [false, greenRoom.id],
     ]);
     expect((await openUrgent(1)).toFill.map(({ code }) => code)).toEqual(["GR-6"]);
-    const board = await openToday(1, null);
+    const board = await openToday("", null);
     expect(board.coming[0]).toMatchObject({ name: "Green Room body wash", state: "a look was due" });
     expect(board.checks).toMatchObject([{ code: "GR-6", isLate: true }]);
   });

@@ -4,8 +4,9 @@ import { written, writtenMass } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import { listToDiscard } from "../../db/inventory/queries.server";
-import { choice, group, whole } from "../frame/fields.server";
+import { choice, group } from "../frame/fields.server";
 import type { PairingDesk } from "../frame/requestContext.server";
+import { askedFor, partOf } from "../frame/listParts.server";
 import { here, isoToday, writtenDay } from "../frame/dates.server";
 import { openAgenda, openUrgent, type AgendaItem } from "./agenda.server";
 
@@ -15,15 +16,16 @@ const MOST_ROWS = 7;
 const FINDINGS_SHOWN = 2;
 
 /** The home board: formulas, newest change first, with what must be fixed in each. Nothing is recomputed here. */
-export async function openToday(page: number, desk: PairingDesk | null) {
+export async function openToday(behind: string, desk: PairingDesk | null) {
   const db = database();
   const makerId = currentMakerId();
-  const [rows, total, discards, agenda] = await Promise.all([
-    listFormulas(db, makerId, { limit: PAGE, offset: (page - 1) * PAGE }),
+  const [found, total, discards, agenda] = await Promise.all([
+    listFormulas(db, makerId, { most: askedFor(PAGE), behind }),
     countFormulas(db, makerId),
     listToDiscard(db, makerId, isoToday()),
     openAgenda(),
   ]);
+  const { shown: rows, older } = partOf(found, PAGE);
   const now = here();
   const { batches, items } = agenda;
   const checks = agenda.checks.filter(({ dueOn }) => dueOn <= isoToday());
@@ -32,8 +34,8 @@ export async function openToday(page: number, desk: PairingDesk | null) {
     day: now.format("D"),
     weekday: now.format("dddd"),
     month: now.format("MMMM YYYY"),
-    page,
-    pages: Math.max(1, Math.ceil(total / PAGE)),
+    older,
+    isNewest: behind === "",
     total,
     batches,
     ...urgent,
@@ -130,9 +132,6 @@ function daysAhead() {
     months: months.map((month) => ({ at: month.valueOf(), name: month.format("MMMM") })),
   };
 }
-
-/** Which page of the formulas. */
-export const todayQuestions = group({ page: whole(1, 100_000).default(1) });
 
 /** How a newcomer begins. */
 export const todayForm = group({ intent: choice(["first", "demo"]) });

@@ -5,11 +5,12 @@ import { layInDemo } from "../season/layInDemo.server";
 import { beginFirstWash } from "./first.server";
 import type { Route } from "./+types/todayRoute";
 import { Today } from "./Today";
+import { partQuestions } from "../frame/listParts.server";
 import { readForm, readQuestions } from "../frame/readForm.server";
-import { openToday, todayForm, todayQuestions } from "./today.server";
+import { openToday, todayForm } from "./today.server";
 
 export const loader = answer(async ({ request, context }: Route.LoaderArgs) =>
-  openToday(readQuestions(todayQuestions, request).page, context.get(pairingDesk)),
+  openToday(readQuestions(partQuestions, request).behind, context.get(pairingDesk)),
 );
 
 /** The ways to begin: a first batch, or the demo beside what is there. */

@@ -1,6 +1,7 @@
 import { Grid, Stack, Text } from "@mantine/core";
 import { Link } from "react-router";
 import { DataTable } from "../components/DataTable";
+import { PartLinks } from "../components/PartLinks";
 import { PageHeader } from "../components/PageHeader";
 import { Frame } from "../frame/Frame";
 import { DueChecks } from "../frame/dueChecks/DueChecks";
@@ -10,7 +11,7 @@ import { storageNames } from "./looks";
 import type { OpenWatchList } from "./watch.server";
 
 /** What is to be looked at today, what comes, and the batches that are watched or might be. */
-export function WatchList({ open: { due, coming, watched, others } }: { readonly open: OpenWatchList }) {
+export function WatchList({ open: { due, coming, watched, others, older, isNewest } }: { readonly open: OpenWatchList }) {
   return (
     <Frame
       head={<PageHeader>Watch</PageHeader>}
@@ -47,6 +48,7 @@ export function WatchList({ open: { due, coming, watched, others } }: { readonly
           <Stack gap="xl">
             <Batches title="Watched" rows={watched} none="No batch is watched yet." />
             <Batches title="Finished, not watched" rows={others} none="Every finished batch is watched." />
+            <PartLinks of="batches" newest={isNewest ? null : "/watch"} older={older === null ? null : `/watch?behind=${older}`} />
           </Stack>
         </Grid.Col>
       </Grid>

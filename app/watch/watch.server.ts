@@ -16,6 +16,7 @@ import { findCheckPhoto, listChecks, listDueChecks, listPlannedChecks, listWatch
 import { currentMakerId, database } from "../../db/workplace.server";
 import { here, isoToday, writtenMoment, writtenShortDay } from "../frame/dates.server";
 import type { DueCheck } from "../frame/dueChecks/newlyDue";
+import { askedFor, partOf } from "../frame/listParts.server";
 import { photoAnswer } from "../frame/photo.server";
 
 const MOST = 60;
@@ -23,10 +24,11 @@ const MOST = 60;
 const TOLD = 40;
 
 /** What is to be looked at, and the batches that are watched or might be. */
-export async function openWatchList() {
+export async function openWatchList(behind = "") {
   const [db, makerId] = [database(), currentMakerId()];
   const today = isoToday();
-  const [due, batches] = await Promise.all([listDueChecks(db, makerId, MOST), listWatchable(db, makerId, MOST)]);
+  const [due, found] = await Promise.all([listDueChecks(db, makerId, MOST), listWatchable(db, makerId, { most: askedFor(MOST), behind })]);
+  const { shown: batches, older } = partOf(found, MOST);
   const told = due.map(({ dueOn, name, ...one }) => ({
     ...one,
     name: shownFormulaName(name),
@@ -39,6 +41,8 @@ export async function openWatchList() {
     coming: told.filter(({ isDue }) => !isDue),
     watched: batches.filter(({ planned }) => planned > 0).map((batch) => ({ ...batch, name: shownFormulaName(batch.name) })),
     others: batches.filter(({ planned }) => planned === 0).map((batch) => ({ ...batch, name: shownFormulaName(batch.name) })),
+    older,
+    isNewest: behind === "",
   };
 }
 

@@ -45,7 +45,7 @@ async function furnish(db: Database): Promise<void> {
   const entry = { id: crypto.randomUUID(), at: "2026-11-26T10:00:00Z", kind: "noted", text: "Lights, “camera”\nand 100 %" };
   const version = sql`(select id from versions where maker_id = ${workshop.id} and state = 'final' limit 1)`;
   await db.execute(sql`insert into batches (id, maker_id, version_id, code, formula, steps, vessels, core_version)
-    values (${batch}, ${workshop.id}, ${version}, 'GONE-1', '{}', '[]', '[]', '0')`);
+    values (${batch}, ${workshop.id}, ${version}, 'GONE-1', '{"name": "Gone", "batchGrams": 300}', '[]', '[]', '0')`);
   await db.execute(sql`update batches set version_id = null where id = ${batch}`);
   await db.execute(sql`insert into batch_entries (id, batch_id, maker_id, kind, entry)
     values (${entry.id}, ${batch}, ${workshop.id}, 'noted', ${JSON.stringify(entry)}::jsonb)`);

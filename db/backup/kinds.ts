@@ -37,6 +37,8 @@ export interface BackupKind {
 
 /** Who works where and when the demo was settled belongs to the machine, not to the maker. */
 const OF_THE_MACHINE = ["id", "demo_decided_at", "created_at"];
+/** What the database knows from other rows and keeps itself. */
+const KEPT_ITSELF = ["is_done"];
 
 function columnOf(column: Column): BackupColumn {
   const type = column.getSQLType().replace(/^bigserial$/, "bigint");
@@ -48,7 +50,8 @@ function kind(table: PgTable, calledBy: string | null = null): BackupKind {
   const columns = Object.values(getTableColumns(table)) as readonly Column[];
   const single = columns.filter(({ primary }) => primary).map((column) => column.name);
   const key = primaryKeys[0]?.columns.map((column) => column.name) ?? single;
-  const others = columns.filter((column) => column.name !== "maker_id").map(columnOf);
+  const isTold = ({ name: column, generated }: Column) => column !== "maker_id" && generated === undefined && !KEPT_ITSELF.includes(column);
+  const others = columns.filter(isTold).map(columnOf);
   return { name, key, owner: "maker_id", columns: others, calledBy };
 }
 

@@ -87,7 +87,7 @@ function mustKnow(library: ReadonlySet<string>, { kind, rows }: BackupRows): voi
 /** Reads a backup into tables beside those of the maker; they go with the transaction. */
 async function stageAll(db: Executor, makerId: string, file: string, note: NoteBackupProgress) {
   for (const kind of backupKinds)
-    await db.execute(sql`create temp table ${staged(kind)} (like ${tableOf(kind)} including defaults) on commit drop`);
+    await db.execute(sql`create temp table ${staged(kind)} (like ${tableOf(kind)} including defaults including generated) on commit drop`);
   const library = await slugsOfLibrary(db);
   const reading = readBackup(file, await tablesOf(db));
   let [done, total, madeAt] = [0, 0, ""];

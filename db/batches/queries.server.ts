@@ -1,29 +1,46 @@
-import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, isNull, notInArray, or, sql, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, isNull, lt, notInArray, or, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
+import { behindRow, type Part } from "../paging";
 import { versions } from "../formulas/schema";
 import { lotEnd } from "../inventory/queries.server";
-import { lots, movements } from "../inventory/schema";
+import { lotBalances, lots } from "../inventory/schema";
 import { batchContainers, batchEntries, batches, batchLots, batchPhotos, givenContainers } from "./schema";
 
-/** The batches of a maker, those still being made first, then the newest. */
-export async function listBatches(db: Executor, makerId: string, most: number) {
+const batchRow = {
+  ...{ id: batches.id, code: batches.code, name: batches.name, batchGrams: batches.batchGrams },
+  ...{ startedAt: batches.startedAt, finishedAt: batches.finishedAt },
+};
+
+/** The batches that are being made, the newest first. */
+export async function listBatchesUnderWay(db: Executor, makerId: string, most: number) {
+  return db
+    .select(batchRow)
+    .from(batches)
+    .where(and(eq(batches.makerId, makerId), isNull(batches.finishedAt)))
+    .orderBy(desc(batches.startedAt))
+    .limit(most);
+}
+
+/** The finished batches of a maker, the last first. */
+export async function listFinished(db: Executor, makerId: string, { most, behind }: Part) {
   return db
     .select({
-      id: batches.id,
-      code: batches.code,
-      name: sql<string>`${batches.formula} ->> 'name'`,
-      batchGrams: sql<number>`(${batches.formula} ->> 'batchGrams')::float8`,
-      startedAt: batches.startedAt,
-      finishedAt: batches.finishedAt,
+      ...batchRow,
       /** It was ended before anything was weighed. */
-      isDiscarded: sql<boolean>`${batches.finishedAt} is not null and 'discarded' = (
+      isDiscarded: sql<boolean>`coalesce('discarded' = (
         select kind from batch_entries as ends
         where ends.maker_id = batches.maker_id and ends.batch_id = batches.id and kind in ('finished', 'discarded')
-        order by position desc limit 1)`,
+        order by position desc limit 1), false)`,
     })
     .from(batches)
-    .where(eq(batches.makerId, makerId))
-    .orderBy(sql`${batches.finishedAt} is not null`, desc(batches.startedAt))
+    .where(
+      and(
+        eq(batches.makerId, makerId),
+        isNotNull(batches.finishedAt),
+        behindRow(makerId, { moment: batches.finishedAt, id: batches.id }, behind),
+      ),
+    )
+    .orderBy(desc(batches.finishedAt), desc(batches.id))
     .limit(most);
 }
 
@@ -32,8 +49,8 @@ export async function listAllBatches(db: Executor, makerId: string) {
   return db
     .select({
       ...{ id: batches.id, code: batches.code, number: versions.number, startedAt: batches.startedAt, finishedAt: batches.finishedAt },
-      name: sql<string>`${batches.formula} ->> 'name'`,
-      batchGrams: sql<number>`(${batches.formula} ->> 'batchGrams')::float8`,
+      name: batches.name,
+      batchGrams: batches.batchGrams,
       yieldGrams: sql<number | null>`case when ${batches.finishedAt} is not null then (
         select (entry ->> 'yieldGrams')::float8 from batch_entries as ends
         where ends.maker_id = batches.maker_id and ends.batch_id = batches.id and kind = 'finished'
@@ -118,25 +135,18 @@ export async function findLastFinished(db: Executor, makerId: string, versionId:
 
 /** Lots of a batch of which more was used than they held, with the lines they were for and what they lack, g. */
 export async function listOverdrawnLots(db: Executor, makerId: string, batchId: string) {
-  const sums = db
-    .select({ lotId: movements.lotId, left: sql<number>`sum(${movements.grams})`.mapWith(Number).as("left") })
-    .from(movements)
-    .where(and(eq(movements.makerId, makerId), sql`${movements.kind} not in ('reserve', 'release')`))
-    .groupBy(movements.lotId)
-    .having(sql`sum(${movements.grams}) < 0`)
-    .as("sums");
   return db
     .select({
       line: batchLots.lineId,
       lotId: lots.id,
       code: lots.code,
       materialId: lots.materialId,
-      missingGrams: sql<number>`-${sums.left}`.mapWith(Number),
+      missingGrams: sql<number>`-${lotBalances.leftGrams}`.mapWith(Number),
     })
     .from(batchLots)
     .innerJoin(lots, and(eq(lots.id, batchLots.lotId), eq(lots.makerId, batchLots.makerId)))
-    .innerJoin(sums, eq(sums.lotId, lots.id))
-    .where(and(eq(batchLots.makerId, makerId), eq(batchLots.batchId, batchId)))
+    .innerJoin(lotBalances, eq(lotBalances.lotId, lots.id))
+    .where(and(eq(batchLots.makerId, makerId), eq(batchLots.batchId, batchId), lt(lotBalances.leftGrams, 0)))
     .orderBy(asc(batchLots.position));
 }
 
@@ -183,7 +193,7 @@ export async function listOpenBatches(db: Executor, makerId: string) {
   const open = await db
     .select({
       ...{ id: batches.id, code: batches.code, steps: batches.steps, formulaId: versions.formulaId },
-      name: sql<string>`${batches.formula} ->> 'name'`,
+      name: batches.name,
     })
     .from(batches)
     .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, batches.makerId)))
@@ -197,7 +207,7 @@ export async function listFinishedSince(db: Executor, makerId: string, since: Da
   return db
     .select({
       ...{ id: batches.id, code: batches.code, formulaId: versions.formulaId, finishedAt: batches.finishedAt },
-      name: sql<string>`${batches.formula} ->> 'name'`,
+      name: batches.name,
       containers: sql<number>`(select coalesce(sum(c.count), 0) from batch_containers c where c.batch_id = ${batches.id})`.mapWith(Number),
     })
     .from(batches)
@@ -223,42 +233,35 @@ export async function listBenchReadings(db: Executor, makerId: string, batchIds:
     .orderBy(asc(batchEntries.position));
 }
 
-/** When a meter was last calibrated in one of the newest batches; null where it was in none of them. */
-export async function lastCalibratedAt(db: Executor, makerId: string, batchCount: number): Promise<Date | null> {
-  const newest = db
-    .select({ id: batches.id })
-    .from(batches)
-    .where(eq(batches.makerId, makerId))
-    .orderBy(desc(batches.startedAt))
-    .limit(batchCount);
+/** When a meter was calibrated last; null where it never was. */
+export async function lastCalibratedAt(db: Executor, makerId: string): Promise<Date | null> {
   const [row] = await db
-    .select({ at: sql<string | null>`max(${batchEntries.entry} ->> 'at')` })
+    .select({ at: sql<string>`${batchEntries.entry} ->> 'at'` })
     .from(batchEntries)
-    .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.kind, "calibrated"), inArray(batchEntries.batchId, newest)));
-  return row?.at == null ? null : new Date(row.at);
+    .where(and(eq(batchEntries.makerId, makerId), sql`${batchEntries.kind} = 'calibrated'`))
+    .orderBy(desc(batchEntries.position))
+    .limit(1);
+  return row === undefined ? null : new Date(row.at);
 }
 
 /** The newest batches, open and closed, with all that counts for what is in them and what it was filled into. */
-export async function listFillable(db: Executor, makerId: string, most: number) {
+export async function listFillable(db: Executor, makerId: string, { most, behind }: Part) {
   const newest = await db
     .select({ id: batches.id, code: batches.code, formula: batches.formula, steps: batches.steps, startedAt: batches.startedAt })
     .from(batches)
-    .where(eq(batches.makerId, makerId))
-    .orderBy(desc(batches.startedAt))
+    .where(and(eq(batches.makerId, makerId), behindRow(makerId, { moment: batches.startedAt, id: batches.id }, behind)))
+    .orderBy(desc(batches.startedAt), desc(batches.id))
     .limit(most);
   return withEntries(db, makerId, newest, notInArray(batchEntries.kind, ["noted", "photographed"]));
 }
 
 /** The last finished batch of a version in which something was dosed, with what was weighed, read and dosed; or `undefined`. */
 export async function findLastTuned(db: Executor, makerId: string, versionId: string) {
-  const dosed = db
-    .select({ id: batchEntries.batchId })
-    .from(batchEntries)
-    .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.kind, "dosed")));
+  const dosed = sql`exists (select from batch_entries e where e.batch_id = ${batches.id} and e.kind = 'dosed')`;
   const [batch] = await db
-    .select({ id: batches.id, code: batches.code, batchGrams: sql<number>`(${batches.formula} ->> 'batchGrams')::float8` })
+    .select({ id: batches.id, code: batches.code, batchGrams: batches.batchGrams })
     .from(batches)
-    .where(and(eq(batches.makerId, makerId), eq(batches.versionId, versionId), isNotNull(batches.finishedAt), inArray(batches.id, dosed)))
+    .where(and(eq(batches.makerId, makerId), eq(batches.versionId, versionId), isNotNull(batches.finishedAt), dosed))
     .orderBy(desc(batches.finishedAt))
     .limit(1);
   if (batch === undefined) return undefined;

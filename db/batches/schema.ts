@@ -38,6 +38,13 @@ export const batches = pgTable(
     code: text("code").notNull(),
     /** The complete tensidrum-formula/1 file of the size that is made. */
     formula: jsonb("formula").$type<Formula>().notNull(),
+    // Taken from the formula by the database, so that lists read columns.
+    name: text("name")
+      .notNull()
+      .generatedAlwaysAs(sql`formula ->> 'name'`),
+    batchGrams: numeric("batch_grams", { mode: "number" })
+      .notNull()
+      .generatedAlwaysAs(sql`(formula ->> 'batchGrams')::numeric`),
     steps: jsonb("steps").$type<readonly Step[]>().notNull(),
     vessels: jsonb("vessels").$type<readonly Vessel[]>().notNull(),
     coreVersion: text("core_version").notNull(),
@@ -48,7 +55,14 @@ export const batches = pgTable(
   (table) => [
     unique("batches_id_maker").on(table.id, table.makerId),
     unique("batches_maker_code").on(table.makerId, table.code),
-    index("batches_version").on(table.versionId),
+    index("batches_version_finished").on(table.versionId, table.finishedAt),
+    index("batches_newest").on(table.makerId, table.startedAt, table.id),
+    index("batches_open")
+      .on(table.makerId, table.startedAt)
+      .where(sql`finished_at is null`),
+    index("batches_finished")
+      .on(table.makerId, table.finishedAt, table.id)
+      .where(sql`finished_at is not null`),
     check("batches_code_length", sql`char_length(${table.code}) between 1 and 60`),
   ],
 );
@@ -149,6 +163,9 @@ export const batchEntries = pgTable(
       foreignColumns: [batches.id, batches.makerId],
     }).onDelete("cascade"),
     index("batch_entries_batch_position").on(table.batchId, table.position),
+    index("batch_entries_calibrated")
+      .on(table.makerId, table.position)
+      .where(sql`kind = 'calibrated'`),
     check("batch_entries_kind", sql`${table.kind} in (${sql.raw(entryKinds.map((kind) => `'${kind}'`).join(", "))})`),
     check("batch_entries_agree", sql`${table.entry} ->> 'kind' = ${table.kind} and ${table.entry} ->> 'id' = ${table.id}::text`),
   ],

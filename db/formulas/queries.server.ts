@@ -5,17 +5,24 @@ import { withOwnFacts } from "@tensidrum/core/library";
 import { and, asc, count, desc, eq, or, sql } from "drizzle-orm";
 import { alias } from "drizzle-orm/pg-core";
 import type { Executor } from "../client.server";
+import { behindRow, type Part } from "../paging";
 import { materials, ownFacts } from "../materials/schema";
 import { lots } from "../inventory/schema";
 import { formulas, lineLots, lines, phases, versionOrigins, versions } from "./schema";
 
 const currentFirst = [desc(sql`${versions.state} = 'draft'`), desc(versions.number)] as const;
 
-/** One page of formulas with the version being worked on: the draft, else the newest. Newest change first. */
-export async function listFormulas(db: Executor, makerId: string, page: { readonly limit: number; readonly offset: number }) {
+/** A part of the formulas with the version being worked on: the draft, else the newest. Newest change first. */
+export async function listFormulas(db: Executor, makerId: string, { most, behind }: Part) {
+  const part = db
+    .select({ id: formulas.id, name: formulas.name, changedAt: formulas.updatedAt })
+    .from(formulas)
+    .where(and(eq(formulas.makerId, makerId), behindRow(makerId, { moment: formulas.updatedAt, id: formulas.id }, behind)))
+    .orderBy(desc(formulas.updatedAt), desc(formulas.id))
+    .limit(most)
+    .as("part");
   const current = db
-    .selectDistinctOn([versions.formulaId], {
-      formulaId: versions.formulaId,
+    .select({
       number: versions.number,
       state: versions.state,
       profile: versions.profile,
@@ -30,14 +37,14 @@ export async function listFormulas(db: Executor, makerId: string, page: { readon
       updatedAt: versions.updatedAt,
     })
     .from(versions)
-    .innerJoin(pageOf(db, makerId, page), sql`page.id = ${versions.formulaId}`)
-    .where(eq(versions.makerId, makerId))
-    .orderBy(versions.formulaId, ...currentFirst)
+    .where(and(eq(versions.makerId, makerId), eq(versions.formulaId, part.id)))
+    .orderBy(...currentFirst)
+    .limit(1)
     .as("current");
   return db
     .select({
-      id: formulas.id,
-      name: formulas.name,
+      id: part.id,
+      name: part.name,
       number: current.number,
       state: current.state,
       profile: current.profile,
@@ -51,21 +58,9 @@ export async function listFormulas(db: Executor, makerId: string, page: { readon
       byCharge: current.byCharge,
       updatedAt: current.updatedAt,
     })
-    .from(formulas)
-    .innerJoin(current, eq(current.formulaId, formulas.id))
-    .where(eq(formulas.makerId, makerId))
-    .orderBy(desc(formulas.updatedAt), asc(formulas.id));
-}
-
-function pageOf(db: Executor, makerId: string, page: { readonly limit: number; readonly offset: number }) {
-  return db
-    .select({ id: formulas.id })
-    .from(formulas)
-    .where(eq(formulas.makerId, makerId))
-    .orderBy(desc(formulas.updatedAt), asc(formulas.id))
-    .limit(page.limit)
-    .offset(page.offset)
-    .as("page");
+    .from(part)
+    .crossJoinLateral(current)
+    .orderBy(desc(part.changedAt), desc(part.id));
 }
 
 export async function countFormulas(db: Executor, makerId: string): Promise<number> {
@@ -134,27 +129,35 @@ export async function findVersion(
   return row;
 }
 
-/** Where a material is: each formula's current version and how much of it is in there; null where it takes the rest. */
+/** Up to so many lines a material is looked for from its lines, beyond it from the formulas, of which most then have it. */
+const FEW_LINES = 400;
+
+/** Where a material is: each formula's current version and how much of it is in there, the one changed last first; null where it takes the rest. */
 export async function usesOfMaterial(db: Executor, makerId: string, materialId: string, most: number) {
-  const current = db
-    .selectDistinctOn([versions.formulaId], { id: versions.id, formulaId: versions.formulaId, number: versions.number })
-    .from(versions)
-    .where(eq(versions.makerId, makerId))
-    .orderBy(versions.formulaId, ...currentFirst)
-    .as("current");
+  const has = sql`${lines.makerId} = ${makerId} and ${lines.materialId} = ${materialId}`;
+  const some = await db.select({ id: lines.id }).from(lines).where(has).limit(FEW_LINES);
+  const isRare = some.length < FEW_LINES;
+  const current = sql`(select v.id from versions v where v.formula_id = ${formulas.id} order by v.state = 'draft' desc, v.number desc limit 1)`;
+  const mayHave = sql`${formulas.id} in (select v.formula_id from ${lines} join versions v on v.id = ${lines.versionId} where ${has})`;
   return db
     .select({
       formulaId: formulas.id,
       name: formulas.name,
-      number: current.number,
-      percent: sql<number | null>`sum(${lines.percent})`.mapWith(Number),
+      number: versions.number,
+      percent: sql<
+        number | null
+      >`(select sum(${lines.percent}) from ${lines} where ${lines.versionId} = ${versions.id} and ${has})`.mapWith(Number),
     })
-    .from(lines)
-    .innerJoin(current, eq(current.id, lines.versionId))
-    .innerJoin(formulas, eq(formulas.id, current.formulaId))
-    .where(and(eq(lines.makerId, makerId), eq(lines.materialId, materialId)))
-    .groupBy(formulas.id, formulas.name, current.number)
-    .orderBy(asc(formulas.name))
+    .from(formulas)
+    .innerJoin(versions, and(eq(versions.makerId, makerId), eq(versions.id, current)))
+    .where(
+      and(
+        eq(formulas.makerId, makerId),
+        isRare ? mayHave : undefined,
+        sql`exists (select from ${lines} where ${lines.versionId} = ${versions.id} and ${has})`,
+      ),
+    )
+    .orderBy(desc(formulas.updatedAt), desc(formulas.id))
     .limit(most);
 }
 

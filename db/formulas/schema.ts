@@ -37,7 +37,7 @@ export const formulas = pgTable(
   },
   (table) => [
     unique("formulas_id_maker").on(table.id, table.makerId),
-    index("formulas_maker_updated").on(table.makerId, table.updatedAt),
+    index("formulas_maker_updated").on(table.makerId, table.updatedAt, table.id),
     check("formulas_name_length", sql`char_length(${table.name}) <= 120`),
   ],
 );
@@ -110,6 +110,9 @@ export const versions = pgTable(
     unique("versions_id_formula").on(table.id, table.formulaId),
     unique("versions_id_maker").on(table.id, table.makerId),
     unique("versions_formula_number").on(table.formulaId, table.number),
+    index("versions_finalised")
+      .on(table.makerId, table.finalisedAt)
+      .where(sql`state = 'final'`),
     uniqueIndex("versions_one_draft")
       .on(table.formulaId)
       .where(sql`state = 'draft'`),

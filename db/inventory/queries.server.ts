@@ -1,7 +1,8 @@
 import { withOwnFacts, type Material, type MaterialPart, type Role } from "@tensidrum/core/library";
 import type { ShelfLot } from "@tensidrum/core/inventory";
-import { and, asc, desc, eq, gt, inArray, isNotNull, sql, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, gt, inArray, isNotNull, like, or, sql, type SQL } from "drizzle-orm";
 import type { Executor } from "../client.server";
+import { behindRow, type Part } from "../paging";
 import { materials, ownFacts } from "../materials/schema";
 import { batches } from "../batches/schema";
 import { lotBalances, lots, movements } from "./schema";
@@ -37,6 +38,9 @@ function sumsOf(makerId: string) {
     from ${lotBalances} where maker_id = ${makerId}) as sums`;
 }
 
+/** Something is in it, or more was used than it held; told as the index of these tells it, so that years of empty lots are not read. */
+const isStanding = sql`(sums.in_it <> 0 or sums.free <> 0)`;
+
 async function lotsWithFacts(db: Executor, makerId: string, only: SQL | undefined) {
   const rows = await db
     .select({ ...lotColumns, facts: sql<Material>`${materials.facts}`.as("facts"), own: ownFacts.facts, madeAs: materials.madeAs })
@@ -49,14 +53,18 @@ async function lotsWithFacts(db: Executor, makerId: string, only: SQL | undefine
   return rows.map(({ own, facts, ...lot }) => ({ ...lot, facts: withOwnFacts(facts, own) }));
 }
 
-/** Every lot of a maker with the facts of its material, the one that ends first before the others. */
+/** The lots that stand on a maker's shelf with the facts of their materials, the one that ends first before the others. */
 export async function listLots(db: Executor, makerId: string) {
-  return lotsWithFacts(db, makerId, undefined);
+  return lotsWithFacts(db, makerId, isStanding);
 }
 
 /** Lots with something left in them and not on hold whose material has a role. */
 export async function listLotsOfRole(db: Executor, makerId: string, role: Role) {
-  return lotsWithFacts(db, makerId, sql`${materials.facts} ->> 'role' = ${role} and sums.in_it > 0 and ${lots.onHold} = ''`);
+  return lotsWithFacts(
+    db,
+    makerId,
+    sql`${isStanding} and ${materials.facts} ->> 'role' = ${role} and sums.in_it > 0 and ${lots.onHold} = ''`,
+  );
 }
 
 /** One lot with the facts of its material, or `undefined`. */
@@ -76,7 +84,7 @@ export async function standingLots(db: Executor, makerId: string): Promise<Shelf
     .from(lots)
     .innerJoin(materials, eq(materials.id, lots.materialId))
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
-    .where(and(eq(lots.makerId, makerId), sql`sums.in_it > 0`))
+    .where(and(eq(lots.makerId, makerId), isStanding, sql`sums.in_it > 0`))
     .orderBy(sql`${lotEnd} nulls last`, asc(lots.createdAt));
 }
 
@@ -88,7 +96,7 @@ export async function listToDiscard(db: Executor, makerId: string, today: string
     .from(lots)
     .innerJoin(materials, eq(materials.id, lots.materialId))
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
-    .where(and(eq(lots.makerId, makerId), isNotNull(materials.madeAs), sql`sums.in_it > 0`, sql`${lotEnd} < ${today}`))
+    .where(and(eq(lots.makerId, makerId), isNotNull(materials.madeAs), isStanding, sql`sums.in_it > 0`, sql`${lotEnd} < ${today}`))
     .orderBy(lotEnd, asc(lots.createdAt));
 }
 
@@ -100,9 +108,18 @@ export async function listEndingLots(db: Executor, makerId: string, days: { read
     .from(lots)
     .innerJoin(materials, eq(materials.id, lots.materialId))
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
-    .where(and(eq(lots.makerId, makerId), sql`sums.in_it > 0`, sql`${lotEnd} between ${days.from} and ${days.until}`))
+    .where(and(eq(lots.makerId, makerId), isStanding, sql`sums.in_it > 0`, sql`${lotEnd} between ${days.from} and ${days.until}`))
     .orderBy(lotEnd, asc(lots.createdAt))
     .limit(most);
+}
+
+/** Codes of lots that begin so, used up ones among them, to find the next free one. */
+export async function codesOfLots(db: Executor, makerId: string, start: string): Promise<ReadonlySet<string>> {
+  const rows = await db
+    .select({ code: lots.code })
+    .from(lots)
+    .where(and(eq(lots.makerId, makerId), like(lots.code, `${start}%`)));
+  return new Set(rows.map(({ code }) => code));
 }
 
 /** What a line needs to know of the lots it is weighed from. */
@@ -115,14 +132,32 @@ export async function lotsById(db: Executor, makerId: string, ids: readonly stri
     .where(and(eq(lots.makerId, makerId), inArray(lots.id, [...ids])));
 }
 
-/** The lots of one material. */
+/** The lots of one material that stand on the shelf, the one that ends first before the others. */
 export async function lotsOfMaterial(db: Executor, makerId: string, materialId: string) {
   return db
     .select(lotColumns)
     .from(lots)
     .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
-    .where(and(eq(lots.makerId, makerId), eq(lots.materialId, materialId)))
+    .where(and(eq(lots.makerId, makerId), eq(lots.materialId, materialId), isStanding))
     .orderBy(sql`${lotEnd} nulls last`, asc(lots.createdAt));
+}
+
+/** The lots of one material that are used up, the one that came last first. */
+export async function usedUpLotsOfMaterial(db: Executor, makerId: string, materialId: string, { most, behind }: Part) {
+  return db
+    .select(lotColumns)
+    .from(lots)
+    .leftJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
+    .where(
+      and(
+        eq(lots.makerId, makerId),
+        eq(lots.materialId, materialId),
+        sql`${isStanding} is not true`,
+        behindRow(makerId, { moment: lots.createdAt, id: lots.id }, behind),
+      ),
+    )
+    .orderBy(desc(lots.createdAt), desc(lots.id))
+    .limit(most);
 }
 
 /** One lot, or `undefined`. */
@@ -135,24 +170,60 @@ export async function findLot(db: Executor, makerId: string, lotId: string) {
   return row;
 }
 
-/** The movements of one material's lots, the newest first. */
+/** Of the lots of a material that are used up, so many are looked through for what moved last. */
+const LATELY = 40;
+
+/** The movements of one material's lots, the newest first, with what each lot held after it, g. */
 export async function movementsOfMaterial(db: Executor, makerId: string, materialId: string, most: number) {
-  return db
-    .select({
-      id: movements.id,
-      lotId: movements.lotId,
-      kind: movements.kind,
-      grams: movements.grams,
-      note: movements.note,
-      madeAt: movements.madeAt,
-      /** What the lot held after it, g. */
-      restGrams: sql<number>`sum(${movements.grams}) over (partition by ${movements.lotId} order by ${movements.position})`.mapWith(Number),
-    })
+  const { id, lotId, kind, grams, note, madeAt, position } = movements;
+  const ofMaterial = and(eq(lots.makerId, makerId), eq(lots.materialId, materialId));
+  const newest = db.select({ id: lots.id }).from(lots).where(ofMaterial).orderBy(desc(lots.createdAt), desc(lots.id)).limit(LATELY);
+  const ofLot = db
+    .select({ id, lotId, kind, grams, note, madeAt, position })
     .from(movements)
-    .innerJoin(lots, and(eq(lots.id, movements.lotId), eq(lots.makerId, movements.makerId)))
-    .where(and(eq(movements.makerId, makerId), eq(lots.materialId, materialId)))
-    .orderBy(desc(movements.position))
+    .where(and(eq(movements.makerId, makerId), eq(movements.lotId, lots.id)))
+    .orderBy(desc(position))
+    .limit(most)
+    .as("of_lot");
+  const rows = await db
+    .select({
+      ...{
+        id: ofLot.id,
+        lotId: ofLot.lotId,
+        kind: ofLot.kind,
+        grams: ofLot.grams,
+        note: ofLot.note,
+        madeAt: ofLot.madeAt,
+        code: lots.code,
+      },
+      freeGrams: sql<number>`sums.free`.mapWith(Number),
+    })
+    .from(lots)
+    .innerJoin(sumsOf(makerId), sql`sums.lot_id = ${lots.id}`)
+    .crossJoinLateral(ofLot)
+    .where(and(ofMaterial, or(isStanding, inArray(lots.id, newest))))
+    .orderBy(desc(ofLot.position))
     .limit(most);
+  // The newest of each lot is there, so what a lot held before is what it holds without what came after.
+  const after = new Map<string, number>();
+  return rows.map(({ freeGrams, ...row }) => {
+    const restGrams = freeGrams - (after.get(row.lotId) ?? 0);
+    after.set(row.lotId, (after.get(row.lotId) ?? 0) + row.grams);
+    return { ...row, restGrams };
+  });
+}
+
+/** The packs of these materials that were bought, those of one supplier and size once, the last of them. */
+export async function packsBought(db: Executor, makerId: string, slugs: readonly string[]) {
+  if (slugs.length === 0) return [];
+  return db
+    .selectDistinctOn([lots.materialId, lots.supplier, lots.packGrams], {
+      ...{ id: lots.id, material: materials.slug, supplier: lots.supplier, packGrams: lots.packGrams, price: lots.price },
+    })
+    .from(lots)
+    .innerJoin(materials, eq(materials.id, lots.materialId))
+    .where(and(eq(lots.makerId, makerId), inArray(materials.slug, [...slugs])))
+    .orderBy(lots.materialId, lots.supplier, lots.packGrams, desc(lots.createdAt));
 }
 
 /** Movements in the order they were entered, from a place on. */
@@ -205,20 +276,26 @@ export async function lotsOfBatch(db: Executor, makerId: string, batchId: string
 
 /** Every batch that took of a lot, the newest first, with what it took, g. */
 export async function batchesOfLot(db: Executor, makerId: string, lotId: string) {
-  const usedGrams = sql<number>`coalesce(-sum(${movements.grams}) filter (where ${movements.kind} in ('use', 'correct')), 0)`.mapWith(
-    Number,
-  );
-  const reservedGrams =
-    sql<number>`coalesce(-sum(${movements.grams}) filter (where ${movements.kind} in ('reserve', 'release')), 0)`.mapWith(Number);
-  return db
+  const { id, code, name, startedAt, finishedAt } = batches;
+  const sums = db
     .select({
-      ...{ id: batches.id, code: batches.code, startedAt: batches.startedAt, finishedAt: batches.finishedAt },
-      name: sql<string>`${batches.formula} ->> 'name'`,
-      ...{ usedGrams, reservedGrams },
+      batchId: movements.batchId,
+      used: sql<number>`coalesce(-sum(${movements.grams}) filter (where ${movements.kind} in ('use', 'correct')), 0)`.as("used"),
+      reserved: sql<number>`coalesce(-sum(${movements.grams}) filter (where ${movements.kind} in ('reserve', 'release')), 0)`.as(
+        "reserved",
+      ),
     })
     .from(movements)
-    .innerJoin(batches, and(eq(batches.id, movements.batchId), eq(batches.makerId, movements.makerId)))
-    .where(and(eq(movements.makerId, makerId), eq(movements.lotId, lotId)))
-    .groupBy(batches.id)
+    .where(and(eq(movements.makerId, makerId), eq(movements.lotId, lotId), isNotNull(movements.batchId)))
+    .groupBy(movements.batchId)
+    .as("sums");
+  return db
+    .select({
+      ...{ id, code, name, startedAt, finishedAt },
+      usedGrams: sql<number>`${sums.used}`.mapWith(Number),
+      reservedGrams: sql<number>`${sums.reserved}`.mapWith(Number),
+    })
+    .from(sums)
+    .innerJoin(batches, and(eq(batches.id, sums.batchId), eq(batches.makerId, makerId)))
     .orderBy(desc(batches.startedAt));
 }

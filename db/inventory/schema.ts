@@ -55,7 +55,7 @@ export const lots = pgTable(
   (table) => [
     unique("lots_id_maker").on(table.id, table.makerId),
     unique("lots_maker_material_code").on(table.makerId, table.materialId, table.code),
-    index("lots_material").on(table.materialId),
+    index("lots_maker_material").on(table.makerId, table.materialId, table.createdAt, table.id),
     check("lots_code_length", sql`char_length(${table.code}) between 1 and 60`),
     check("lots_words", sql`char_length(${table.supplier}) <= 120 and char_length(${table.note}) <= 500`),
     check("lots_on_hold_length", sql`char_length(${table.onHold}) <= 200`),
@@ -142,5 +142,9 @@ export const lotBalances = pgTable(
       "cascade",
     ),
     index("lot_balances_maker").on(table.makerId),
+    // Of years of lots the few that stand on the shelf.
+    index("lot_balances_standing")
+      .on(table.makerId)
+      .where(sql`left_grams <> 0 or free_grams <> 0`),
   ],
 );

@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, isNull } from "drizzle-orm";
+import { and, asc, desc, eq, gt, ilike, isNull, notExists, sql } from "drizzle-orm";
+import { alias } from "drizzle-orm/pg-core";
 import type { Executor } from "../client.server";
 import { formulas, versions } from "../formulas/schema";
 import { plannedBatches } from "./schema";
@@ -59,27 +60,45 @@ export async function beginPlanned(db: Executor, makerId: string, planId: string
     .where(and(eq(plannedBatches.makerId, makerId), eq(plannedBatches.id, planId)));
 }
 
-/** Versions of a maker by what a list of them says: the last final one and the draft of each formula. */
 /** The newest final version of each formula, the one finalised last first. */
 export async function listMakeable(db: Executor, makerId: string, most: number) {
-  const newest = db
-    .selectDistinctOn([versions.formulaId], {
+  const newer = alias(versions, "newer");
+  return db
+    .select({
       ...{ formulaId: versions.formulaId, number: versions.number, batchGrams: versions.batchGrams, finalisedAt: versions.finalisedAt },
       ...{ stops: versions.stopCount, name: formulas.name },
     })
     .from(versions)
     .innerJoin(formulas, and(eq(formulas.id, versions.formulaId), eq(formulas.makerId, makerId)))
-    .where(and(eq(versions.makerId, makerId), eq(versions.state, "final")))
-    .orderBy(versions.formulaId, desc(versions.number))
-    .as("newest");
-  return db.select().from(newest).orderBy(desc(newest.finalisedAt)).limit(most);
+    .where(
+      and(
+        eq(versions.makerId, makerId),
+        sql`${versions.state} = 'final'`,
+        notExists(
+          db
+            .select({ id: newer.id })
+            .from(newer)
+            .where(and(eq(newer.formulaId, versions.formulaId), sql`${newer.state} = 'final'`, gt(newer.number, versions.number))),
+        ),
+      ),
+    )
+    .orderBy(desc(versions.finalisedAt))
+    .limit(most);
 }
 
-export async function listPlannable(db: Executor, makerId: string) {
+/** The versions of the formulas changed last, to be planned; with a name in mind only those of formulas called so. */
+export async function listPlannable(db: Executor, makerId: string, { most, called }: { readonly most: number; readonly called: string }) {
+  const named = called === "" ? undefined : ilike(formulas.name, `%${called.replace(/[\\%_]/g, "\\$&")}%`);
+  const chosen = db
+    .select({ id: formulas.id, name: formulas.name })
+    .from(formulas)
+    .where(and(eq(formulas.makerId, makerId), named))
+    .orderBy(desc(formulas.updatedAt), asc(formulas.id))
+    .limit(most)
+    .as("chosen");
   return db
-    .select({ id: versions.id, number: versions.number, state: versions.state, batchGrams: versions.batchGrams, name: formulas.name })
-    .from(versions)
-    .innerJoin(formulas, and(eq(formulas.id, versions.formulaId), eq(formulas.makerId, makerId)))
-    .where(eq(versions.makerId, makerId))
-    .orderBy(asc(formulas.name), asc(versions.number));
+    .select({ id: versions.id, number: versions.number, state: versions.state, batchGrams: versions.batchGrams, name: chosen.name })
+    .from(chosen)
+    .innerJoin(versions, and(eq(versions.formulaId, chosen.id), eq(versions.makerId, makerId)))
+    .orderBy(asc(chosen.name), asc(versions.number));
 }

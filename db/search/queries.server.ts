@@ -35,8 +35,8 @@ export interface Found {
 
 interface Source {
   readonly kind: FoundKind;
-  /** Rows, with the maker's condition. */
-  readonly from: (makerId: string) => SQL;
+  /** Rows, with the maker's condition; what is looked for where a common name stands in thousands of rows. */
+  readonly from: (makerId: string, wanted: string) => SQL;
   /** What is looked through. */
   readonly text: SQL;
   readonly title: SQL;
@@ -46,6 +46,10 @@ interface Source {
   /** Whether words are found in any order; only in what is longer than a name. */
   readonly isProse: boolean;
 }
+
+/** Nearer than this by trigrams a word counts as meant: one letter off in six. */
+const ALIKE = 0.45;
+const MOST_OF_KIND = 5;
 
 const nothing = sql`''`;
 const entryKinds = sql.raw("'noted', 'skipped', 'looked', 'container-tried', 'fill-lost'");
@@ -57,16 +61,21 @@ const sources: readonly Source[] = [
   },
   {
     ...{ kind: "line", text: sql`m.name`, title: sql`f.name`, said: sql`m.name`, id: sql`f.id`, part: sql`v.number::text`, isProse: false },
-    from: (makerId) =>
-      sql`materials m join lines l on l.material_id = m.id and l.maker_id = ${makerId} join versions v on v.id = l.version_id join formulas f on f.id = v.formula_id
-      where (m.maker_id is null or m.maker_id = ${makerId}) and v.number = (select max(n.number) from versions n where n.formula_id = f.id)`,
+    from: (makerId, wanted) =>
+      sql`(select m.id, m.name from materials m where (m.maker_id is null or m.maker_id = ${makerId}) and ${wanted} <% m.name
+          order by word_similarity(${wanted}, m.name) desc limit ${MOST_OF_KIND}) m
+        cross join lateral (select v.number, v.formula_id from lines l join versions v on v.id = l.version_id
+          where l.maker_id = ${makerId} and l.material_id = m.id
+            and v.number = (select n.number from versions n where n.formula_id = v.formula_id order by n.number desc limit 1)
+          limit ${MOST_OF_KIND}) v
+        join formulas f on f.id = v.formula_id where f.maker_id = ${makerId}`,
   },
   {
     ...{ kind: "note", text: sql`v.note`, title: sql`f.name`, said: sql`v.note`, id: sql`f.id`, part: sql`v.number::text`, isProse: true },
     from: (makerId) => sql`versions v join formulas f on f.id = v.formula_id where v.maker_id = ${makerId} and v.note <> ''`,
   },
   {
-    ...{ kind: "batch", text: sql`b.code`, title: sql`b.code`, said: sql`b.formula ->> 'name'`, id: sql`b.id`, isProse: false },
+    ...{ kind: "batch", text: sql`b.code`, title: sql`b.code`, said: sql`b.name`, id: sql`b.id`, isProse: false },
     part: sql`case when b.finished_at is null then '' else 'record' end`,
     from: (makerId) => sql`batches b where b.maker_id = ${makerId}`,
   },
@@ -116,10 +125,6 @@ const sources: readonly Source[] = [
   },
 ];
 
-/** Nearer than this by trigrams a word counts as meant: one letter off in six. */
-const ALIKE = 0.45;
-const MOST_OF_KIND = 5;
-
 /**
  * Finds a text in everything a maker has: spelling forgiven by trigrams (pg_trgm), words in any order by full text. What begins with
  * it comes first. Each kind at most five times.
@@ -131,10 +136,11 @@ export async function findEverywhere(db: Executor, makerId: string, wanted: stri
     const score = sql`greatest(word_similarity(${wanted}, ${text}), case when ${isProse ? words : sql`false`} then 0.9 else 0 end)
       + case when lower(${text}) like ${`${wanted.toLowerCase().replace(/[\\%_]/g, "\\$&")}%`} then 0.2 else 0 end`;
     return sql`(select ${sql.raw(`'${kind}'`)} as kind, ${title} as title, ${said} as said, ${id}::text as id, ${part} as part, ${score} as score
-      from ${from(makerId)} and ${matches} order by score desc, title limit ${MOST_OF_KIND})`;
+      from ${from(makerId, wanted)} and ${matches} order by score desc, title limit ${MOST_OF_KIND})`;
   });
   return db.transaction(async (tx) => {
-    await tx.execute(sql`select set_config('pg_trgm.word_similarity_threshold', ${String(ALIKE)}, true)`);
+    // The planner takes a comparison of trigrams for cheap and would rather compare every row than ask the index.
+    await tx.execute(sql`select set_config('pg_trgm.word_similarity_threshold', ${String(ALIKE)}, true), set_config('enable_seqscan', 'off', true)`);
     const { rows } = await tx.execute<Found & Record<string, unknown>>(sql.join(parts, sql` union all `));
     return rows.map(({ score, ...row }) => ({ ...row, score: Number(score) }));
   });

@@ -1,7 +1,8 @@
 import type { BlindKind, Storage } from "@tensidrum/core/stability";
-import { and, asc, desc, eq, getTableColumns, gt, inArray, isNull, or, sql, type SQL } from "drizzle-orm";
+import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, or, sql, type SQL } from "drizzle-orm";
 import { batches } from "../batches/schema";
 import type { Executor } from "../client.server";
+import { behindRow, type Part } from "../paging";
 import { versions } from "../formulas/schema";
 import { blindSheets, blindTests, checkPhotos, checks, latherTests, plannedChecks } from "./schema";
 
@@ -64,18 +65,20 @@ export async function listPlannedChecks(db: Executor, makerId: string, batchId: 
 /** Every planned check that is neither done nor skipped, the next first. */
 export async function listDueChecks(db: Executor, makerId: string, most: number) {
   const { id, batchId, storage, title, dueOn } = plannedChecks;
-  return db
-    .select({
-      ...{ id, batchId, storage, title, dueOn, code: batches.code, formulaId: versions.formulaId },
-      name: sql<string>`${batches.formula} ->> 'name'`,
-    })
-    .from(plannedChecks)
-    .innerJoin(batches, and(eq(batches.id, plannedChecks.batchId), eq(batches.makerId, makerId)))
-    .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, makerId)))
-    .leftJoin(checks, and(eq(checks.plannedId, plannedChecks.id), eq(checks.makerId, makerId)))
-    .where(and(eq(plannedChecks.makerId, makerId), eq(plannedChecks.skippedBecause, ""), isNull(checks.id)))
-    .orderBy(asc(dueOn), asc(batches.code), asc(storage))
-    .limit(most);
+  return (
+    db
+      .select({
+        ...{ id, batchId, storage, title, dueOn, code: batches.code, formulaId: versions.formulaId },
+        name: batches.name,
+      })
+      .from(plannedChecks)
+      .innerJoin(batches, and(eq(batches.id, plannedChecks.batchId), eq(batches.makerId, makerId)))
+      .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, makerId)))
+      // As the index has it, so that years of checks that were done are not read.
+      .where(and(eq(plannedChecks.makerId, makerId), sql`not ${plannedChecks.isDone} and ${plannedChecks.skippedBecause} = ''`))
+      .orderBy(asc(dueOn), asc(batches.code), asc(storage))
+      .limit(most)
+  );
 }
 
 /** What was seen of a batch, in order, with whether there is a photo of it. */
@@ -108,7 +111,7 @@ export async function listLooksSince(db: Executor, makerId: string, since: Date,
     .select({
       look: getTableColumns(checks),
       ...{ code: batches.code, formulaId: versions.formulaId, finishedAt: batches.finishedAt, startedAt: batches.startedAt },
-      name: sql<string>`${batches.formula} ->> 'name'`,
+      name: batches.name,
       bottles:
         sql<number>`(select coalesce(sum(c.count), 0) from batch_containers c where c.batch_id = ${batches.id} and c.use = 'use')`.mapWith(
           Number,
@@ -158,17 +161,23 @@ export async function changePlannedCheck(
 }
 
 /** Finished batches, the newest first, with whether they are watched. */
-export async function listWatchable(db: Executor, makerId: string, most: number) {
+export async function listWatchable(db: Executor, makerId: string, { most, behind }: Part) {
   return db
     .select({
       ...{ id: batches.id, code: batches.code, finishedAt: batches.finishedAt },
-      name: sql<string>`${batches.formula} ->> 'name'`,
+      name: batches.name,
       planned: sql<number>`(select count(*) from planned_checks p where p.batch_id = batches.id)::int`,
       looked: sql<number>`(select count(*) from checks c where c.batch_id = batches.id)::int`,
     })
     .from(batches)
-    .where(and(eq(batches.makerId, makerId), sql`${batches.finishedAt} is not null`))
-    .orderBy(sql`${batches.finishedAt} desc`)
+    .where(
+      and(
+        eq(batches.makerId, makerId),
+        isNotNull(batches.finishedAt),
+        behindRow(makerId, { moment: batches.finishedAt, id: batches.id }, behind),
+      ),
+    )
+    .orderBy(desc(batches.finishedAt), desc(batches.id))
     .limit(most);
 }
 

@@ -1,7 +1,21 @@
 import { clarityLooks } from "@tensidrum/core/process";
 import { blindKinds, bubbleSizes, latherWays, patchSeen, spoilSigns, storages } from "@tensidrum/core/stability";
 import { sql } from "drizzle-orm";
-import { check, date, foreignKey, index, integer, numeric, pgTable, primaryKey, text, timestamp, unique, uuid } from "drizzle-orm/pg-core";
+import {
+  boolean,
+  check,
+  date,
+  foreignKey,
+  index,
+  integer,
+  numeric,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from "drizzle-orm/pg-core";
 import { batches, bytes } from "../batches/schema";
 
 const words = (all: readonly string[]) => sql.raw(all.map((word) => `'${word}'`).join(", "));
@@ -19,6 +33,8 @@ export const plannedChecks = pgTable(
     dueOn: date("due_on").notNull(),
     /** Why it is not looked at; empty where it is. */
     skippedBecause: text("skipped_because").notNull().default(""),
+    /** A check was kept for it; the database sets this itself. */
+    isDone: boolean("is_done").notNull().default(false),
   },
   (table) => [
     foreignKey({
@@ -28,7 +44,9 @@ export const plannedChecks = pgTable(
     }).onDelete("cascade"),
     unique("planned_checks_id_maker").on(table.id, table.makerId),
     unique("planned_checks_of").on(table.batchId, table.storage, table.title),
-    index("planned_checks_due").on(table.makerId, table.dueOn),
+    index("planned_checks_due")
+      .on(table.makerId, table.dueOn)
+      .where(sql`not is_done and skipped_because = ''`),
     check("planned_checks_storage", sql`${table.storage} in (${words(storages)})`),
     check("planned_checks_lengths", sql`char_length(${table.title}) between 1 and 80 and char_length(${table.skippedBecause}) <= 200`),
   ],
@@ -82,6 +100,7 @@ export const checks = pgTable(
     unique("checks_one_of_a_plan").on(table.plannedId),
     unique("checks_id_maker").on(table.id, table.makerId),
     index("checks_batch_looked").on(table.batchId, table.lookedAt),
+    index("checks_maker_looked").on(table.makerId, table.lookedAt),
     check("checks_storage", sql`${table.storage} in (${words(storages)})`),
     check("checks_ph", sql`${table.ph} between 0 and 14`),
     check("checks_viscosity", sql`${table.viscosity} > 0 and ${table.viscosity} <= 100000`),

@@ -15,7 +15,7 @@ import { listContainers } from "../../../db/containers/queries.server";
 import { findMaker } from "../../../db/makers/queries.server";
 import { usualBatchCode } from "../../../db/makers/schema";
 import { listScales } from "../../../db/scales/queries.server";
-import { listLots } from "../../../db/inventory/queries.server";
+import { findLot, listLots } from "../../../db/inventory/queries.server";
 import { batchCode, batchCodeStart } from "@tensidrum/core/packaging";
 import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
 import type { WantedBatch } from "../forms.server";
@@ -83,7 +83,12 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
     const proposed = proposeLots({ line: id, grams: target, lots: free, chosen: chosen.filter(({ lineId }) => lineId === id) });
     return proposed.filter((share) => share.grams >= LEAST_GRAMS);
   });
-  const lotOf = new Map(standing.map((lot) => [lot.id, lot]));
+  // One that was chosen and is used up by now is named all the same.
+  const usedUp = await lotsUsedUp(
+    shares.map(({ lotId }) => lotId),
+    standing,
+  );
+  const lotOf = new Map([...usedUp, ...standing].map((lot) => [lot.id, lot]));
   const tares = new Map(
     vessels.flatMap(({ id }) => {
       const tare = readNumber((typed.tares[id] ?? "").replace(/\s*g\s*$/i, ""));
@@ -111,6 +116,13 @@ async function planned(wanted: Wanted, grams: string, typed: Typed) {
   const sizeProblem = "problem" in size ? size.problem : null;
   const why = "why" in size ? size.why : null;
   return { version, plan, vessels, lines, standing, shares, lotOf, tares, items, batchGrams, sizeProblem, why, containers };
+}
+
+/** Lots that do not stand on the shelf. */
+async function lotsUsedUp(ids: readonly string[], standing: readonly { readonly id: string }[]) {
+  const missing = ids.filter((id) => !standing.some((lot) => lot.id === id));
+  const found = await Promise.all(missing.map((id) => findLot(database(), currentMakerId(), id)));
+  return found.filter((lot) => lot !== undefined);
 }
 
 /** Parts of lines that are weighed by themselves: each wants lots of its own. */

@@ -16,7 +16,7 @@ describe("search over everything", () => {
     const id = crypto.randomUUID();
     const version = greenRoom.versions[0]?.id ?? "";
     await db.execute(sql`insert into batches (id, maker_id, version_id, code, formula, steps, vessels, core_version)
-      values (${id}, ${maker}, ${version}, 'GR-270512-1', '{"name": "Green Room body wash"}', '[]', '[]', '0')`);
+      values (${id}, ${maker}, ${version}, 'GR-270512-1', '{"name": "Green Room body wash", "batchGrams": 300}', '[]', '[]', '0')`);
     const noted = {
       id: crypto.randomUUID(),
       at: "2027-05-12T10:00:00Z",

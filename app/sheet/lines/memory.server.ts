@@ -8,7 +8,7 @@ const MOST = 60;
 
 /** What earlier batches tell of a material. */
 export async function rememberedOf(material: string) {
-  const batches = await listFillable(database(), currentMakerId(), MOST);
+  const batches = await listFillable(database(), currentMakerId(), { most: MOST });
   const seen = await listSeenLater(
     database(),
     currentMakerId(),

@@ -2,8 +2,8 @@ import { shownFormulaName } from "@tensidrum/core/formula";
 import { largestBatch, needsOf, ordersFor, outlookOf, type Offer } from "@tensidrum/core/inventory";
 import { nameOfSlug, type MaterialsBySlug } from "@tensidrum/core/library";
 import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
-import { listFormulas } from "../../../db/formulas/queries.server";
-import { listLots } from "../../../db/inventory/queries.server";
+import { countFormulas, listFormulas } from "../../../db/formulas/queries.server";
+import { listLots, packsBought } from "../../../db/inventory/queries.server";
 import { listPlannable, listPlannedBatches } from "../../../db/planning/queries.server";
 import { listOffers } from "../../../db/prices/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
@@ -11,6 +11,8 @@ import { here, isoToday, writtenDay } from "../../frame/dates.server";
 
 /** Formulas that are looked at, the one changed last first. */
 const MOST = 60;
+/** Formulas that are offered to be planned. */
+const MOST_PLANNABLE = 30;
 /** What ends within so many days is told, or until the last planned batch. Ours: two months, as the shelf itself does. */
 const AHEAD_DAYS = 60;
 
@@ -19,10 +21,15 @@ type Lot = Awaited<ReturnType<typeof listLots>>[number];
 const mayBeTaken = (lot: Lot): boolean => lot.onHold === "" && lot.freeGrams > 0;
 
 /** What is planned, what it lacks, what to buy for it, and what ends unused. */
-export async function openOutlook() {
+export async function openOutlook(called = "") {
   const [db, makerId] = [database(), currentMakerId()];
   const today = isoToday();
-  const [lots, plans, versions] = await Promise.all([listLots(db, makerId), listPlannedBatches(db, makerId), listPlannable(db, makerId)]);
+  const [lots, plans, versions, formulas] = await Promise.all([
+    listLots(db, makerId),
+    listPlannedBatches(db, makerId),
+    listPlannable(db, makerId, { most: MOST_PLANNABLE, called }),
+    countFormulas(db, makerId),
+  ]);
   const needed = await Promise.all(
     plans.map(async ({ formulaId, number, grams }) => {
       const { formula, materials } = await formulaOfVersion(db, makerId, { formulaId, number });
@@ -44,6 +51,9 @@ export async function openOutlook() {
   return {
     newId: crypto.randomUUID(),
     today,
+    called,
+    /** There are formulas the list of what may be planned does not show. */
+    isNarrowed: formulas > MOST_PLANNABLE,
     versions: versions.map(({ id, name, number, state, batchGrams }) => ({
       id,
       batchGrams,
@@ -56,7 +66,7 @@ export async function openOutlook() {
       isLate: plan.plannedOn < today,
       lacks: (found.lacks.get(plan.id) ?? []).map(({ material, grams }) => ({ ...named(material), grams })),
     })),
-    toBuy: await orders(found.toBuy, lots, named),
+    toBuy: await orders(found.toBuy, named),
     expiring: found.expiring.flatMap(({ lot: id, grams, endsOn }) => {
       const lot = lots.find((one) => one.id === id);
       return lot === undefined
@@ -72,13 +82,20 @@ export type OpenOutlook = Awaited<ReturnType<typeof openOutlook>>;
 /** What to order of each material that is lacking: the cheapest pack first, the others beside it. */
 async function orders(
   toBuy: readonly { readonly material: string; readonly grams: number; readonly neededOn: string }[],
-  lots: readonly Lot[],
   named: (slug: string) => { readonly slug: string; readonly name: string; readonly isMixture: boolean },
 ) {
-  const offers = await listOffers(database(), currentMakerId(), null);
+  const [db, makerId] = [database(), currentMakerId()];
+  const [offers, packs] = await Promise.all([
+    listOffers(db, makerId, null),
+    packsBought(
+      db,
+      makerId,
+      toBuy.map(({ material }) => material),
+    ),
+  ]);
   return toBuy.map(({ material, grams, neededOn }) => {
     const own = offers.filter((offer) => offer.material === material);
-    const bought = lots.filter(({ facts }) => facts.slug === material).map(boughtBefore);
+    const bought = packs.filter((pack) => pack.material === material).map(boughtBefore);
     const known = [
       ...own.map((offer) => ({ ...offer, seen: writtenDay(offer.seenAt) })),
       ...bought.filter(({ key }) => !own.some((offer) => keyOf(offer) === key)),
@@ -97,14 +114,14 @@ async function orders(
 const keyOf = ({ supplier, packGrams }: { readonly supplier: string; readonly packGrams: number }): string => `${supplier} ${packGrams}`;
 
 /** A pack that was bought before can be bought again. */
-function boughtBefore({ id, supplier, packGrams, price }: Lot) {
+function boughtBefore({ id, supplier, packGrams, price }: Awaited<ReturnType<typeof packsBought>>[number]) {
   return { id, supplier, packGrams, price, leastPacks: 1, seen: null, key: keyOf({ supplier, packGrams }) };
 }
 
 /** What the shelf makes now: of each formula the largest batch, and what it is used up by. */
 async function makeable(lots: readonly Lot[], today: string) {
   const [db, makerId] = [database(), currentMakerId()];
-  const formulas = await listFormulas(db, makerId, { limit: MOST, offset: 0 });
+  const formulas = await listFormulas(db, makerId, { most: MOST });
   const free = new Map<string, number>();
   for (const { facts, freeGrams, endsOn } of lots.filter(mayBeTaken)) {
     if (endsOn === null || endsOn >= today) free.set(facts.slug, (free.get(facts.slug) ?? 0) + freeGrams);

@@ -1,5 +1,8 @@
 import { choice, group, id, idOrNone, text, type TypedOf } from "../../frame/fields.server";
 
+/** Part of the name of the formulas that are offered to be planned. */
+export const outlookQuestions = group({ called: text(120) });
+
 /** A batch is planned, moved to another day, or dropped. */
 export const planForm = group({
   intent: choice(["plan", "move", "drop"]),

@@ -1,13 +1,13 @@
 import { redirect, useActionData } from "react-router";
 import { answer } from "../../frame/answer.server";
-import { takeForm } from "../../frame/readForm.server";
+import { readQuestions, takeForm } from "../../frame/readForm.server";
 import type { Route } from "./+types/outlookRoute";
 import { openOutlook } from "./outlook.server";
-import { planForm } from "./outlookForms.server";
+import { outlookQuestions, planForm } from "./outlookForms.server";
 import { OutlookPage } from "./OutlookPage";
 import { changePlans } from "./plans.server";
 
-export const loader = answer(async () => openOutlook());
+export const loader = answer(async ({ request }: Route.LoaderArgs) => openOutlook(readQuestions(outlookQuestions, request).called));
 
 export const action = answer(async ({ request }: Route.ActionArgs) =>
   takeForm(planForm, request, async (typed) => {

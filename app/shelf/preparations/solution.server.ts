@@ -5,12 +5,12 @@ import { FEWEST_STEPS, finestFirst, readMassGrams, readNumber, readPercent, type
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listChoosable, listOwnMaterials } from "../../../db/materials/queries.server";
 import { listScales } from "../../../db/scales/queries.server";
-import { listLots } from "../../../db/inventory/queries.server";
+import { codesOfLots, findLot, listLots } from "../../../db/inventory/queries.server";
 import { shelveMadeLot } from "../../../db/inventory/writes.server";
 import { movementOf } from "../stock.server";
 import { isDissolvable } from "./dissolvable";
 import { LEAST_GRAMS } from "../readLot";
-import { madeCode } from "./preparationCode";
+import { madeCode, startOfCode } from "./preparationCode";
 import type { FieldProblem } from "../../frame/formAnswer";
 import type { TypedSolution } from "./solutionForm.server";
 import { isoToday, writtenDay } from "../../frame/dates.server";
@@ -124,18 +124,19 @@ export async function makeSolution(
   typed: TypedSolution,
   ids: { readonly id: string; readonly movementId: string },
 ): Promise<{ readonly lotId: string } | readonly FieldProblem[]> {
-  const { all, own, lots, solutes } = await bench();
+  const [db, makerId] = [database(), currentMakerId()];
+  const { all, own, solutes } = await bench();
   const today = isoToday();
   const wish = wishOf(typed, solutes, today);
   if (!wish.ok) return wish.problems;
-  if (lots.some(({ id }) => id === ids.id)) return { lotId: ids.id };
+  if ((await findLot(db, makerId, ids.id)) !== undefined) return { lotId: ids.id };
   const { solute, strengthPercent, grams, plan } = wish;
   const wanted = slugOf(`${solute.slug} ${strengthPercent} percent`, new Set());
   const there = own.find(({ facts, madeAs }) => madeAs === "solution" && facts.slug === wanted);
   const slug = there?.facts.slug ?? slugOf(wanted, new Set(all.map(({ facts }) => facts.slug)));
   const facts = stockMaterial(solute, strengthPercent, slug);
   const material = there === undefined ? ({ id: crypto.randomUUID(), facts, basedOnId: null, madeAs: "solution" } as const) : null;
-  const code = madeCode("S", today, new Set(lots.map((lot) => lot.code)));
+  const code = madeCode("S", today, await codesOfLots(db, makerId, startOfCode("S", today)));
   const lot = {
     id: ids.id,
     materialId: there?.id ?? material?.id ?? "",

@@ -4,10 +4,10 @@ import { saysTheSame, slugOf } from "@tensidrum/core/library";
 import { isBlank, readMassGrams, readNumber } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { listMaterials, listOwnMaterials } from "../../../db/materials/queries.server";
-import { listLots } from "../../../db/inventory/queries.server";
+import { codesOfLots, findLot, listLots } from "../../../db/inventory/queries.server";
 import { shelveMadeLot } from "../../../db/inventory/writes.server";
 import { LEAST_GRAMS } from "../readLot";
-import { madeCode } from "./preparationCode";
+import { madeCode, startOfCode } from "./preparationCode";
 import type { FieldProblem } from "../../frame/formAnswer";
 import type { TypedWater } from "./waterForm.server";
 import { here, writtenShortDay } from "../../frame/dates.server";
@@ -103,10 +103,10 @@ export async function makeWater(
   const wish = wishOf(typed);
   if (!wish.ok) return wish.problems;
   if (wish.recipe.yieldGrams === undefined) return [{ field: "yield", message: "Weigh what was left after straining." }];
-  const { own, lots } = await bench();
-  if (lots.some(({ id }) => id === ids.id)) return { lotId: ids.id };
+  const { own } = await bench();
   const db = database();
   const makerId = currentMakerId();
+  if ((await findLot(db, makerId, ids.id)) !== undefined) return { lotId: ids.id };
   // The same plant cooked the same way is another lot of the same water.
   const there = own.find(
     ({ facts, madeAs }) => madeAs === "water" && facts.name === typed.name && saysTheSame(facts.inci, wish.water.material.inci),
@@ -116,12 +116,13 @@ export async function makeWater(
   const facts = { ...material, handling: `${wish.water.steps.join(" ")} ${material.handling}` };
   const made = there === undefined ? ({ id: crypto.randomUUID(), facts, basedOnId: null, madeAs: "water" } as const) : null;
   const today = here();
+  const day = today.format("YYYY-MM-DD");
   await shelveMadeLot(db, makerId, {
     material: made,
     lot: {
       id: ids.id,
       materialId: there?.id ?? made?.id ?? "",
-      code: madeCode("W", today.format("YYYY-MM-DD"), new Set(lots.map(({ code }) => code))),
+      code: madeCode("W", day, await codesOfLots(db, makerId, startOfCode("W", day))),
       supplier: "",
       assayPercent: null,
       packGrams: wish.recipe.yieldGrams,

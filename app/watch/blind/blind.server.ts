@@ -25,7 +25,7 @@ const QUESTIONS = { triangle: "Which one is different?", paired: "Which one do y
 /** The blind tests there are, and the batches another can be made of. */
 export async function openBlindTests() {
   const [db, makerId] = [database(), currentMakerId()];
-  const [tests, batches] = await Promise.all([listBlindTests(db, makerId), listWatchable(db, makerId, MOST_BATCHES)]);
+  const [tests, batches] = await Promise.all([listBlindTests(db, makerId), listWatchable(db, makerId, { most: MOST_BATCHES })]);
   return {
     newId: crypto.randomUUID(),
     tests: tests.map(({ begunAt, ...test }) => ({ ...test, begun: writtenDay(begunAt) })),
