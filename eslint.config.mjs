@@ -78,7 +78,7 @@ const mayImport = [
   { from: { element: { type: "e2e" } }, allow: { to: { element: { type: ["e2e", "scripts", "core"] } } } },
   {
     from: { element: { type: "benchmarks" } },
-    allow: { to: { element: { type: ["benchmarks", "core", "db", "feature", "scripts", "e2e"] } } },
+    allow: { to: { element: { type: ["benchmarks", "core", "db", "feature", "season", "scripts", "e2e"] } } },
   },
 ];
 

@@ -25,6 +25,7 @@ import "@mantine/core/styles/Progress.layer.css";
 import "@mantine/core/styles/ScrollArea.layer.css";
 import "@mantine/core/styles/Popover.layer.css";
 import "@mantine/core/styles/Combobox.layer.css";
+import "./frame/libraryStyles.css";
 import "./frame/tokens.css";
 import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from "@mantine/core";
 import type { ReactNode } from "react";
@@ -38,7 +39,7 @@ import { useNonce } from "./frame/nonce";
 import { useEnterKey } from "./frame/enterKey";
 import { openBenchState } from "./frame/restingBatches.server";
 import { openUnits } from "./frame/units.server";
-import { cssVariablesResolver, theme } from "./frame/theme";
+import { theme } from "./frame/theme";
 
 /** What the server refused before any route saw it is told by the same pages as every other refusal. */
 export const middleware: Route.MiddlewareFunction[] = [
@@ -76,7 +77,9 @@ export function Layout({ children }: { children: ReactNode }) {
         <MantineProvider
           theme={theme}
           defaultColorScheme="auto"
-          cssVariablesResolver={cssVariablesResolver}
+          // They stand in a style sheet of their own, which a browser keeps.
+          withCssVariables={false}
+          withGlobalClasses={false}
           getStyleNonce={() => nonce ?? ""}
         >
           {children}

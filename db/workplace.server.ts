@@ -22,7 +22,8 @@ export interface Workplace extends AppState {
 }
 
 /** The time zone of this machine, for whoever does not tell theirs. */
-export const zoneOfMachine = (): string => new Intl.DateTimeFormat().resolvedOptions().timeZone;
+let ofMachine: string | undefined;
+export const zoneOfMachine = (): string => (ofMachine ??= new Intl.DateTimeFormat().resolvedOptions().timeZone);
 
 const workplaces = new AsyncLocalStorage<Workplace>();
 

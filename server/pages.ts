@@ -19,7 +19,13 @@ const turns = new Turns({ atOnce: 8, mostWaiting: 400, patienceMilliseconds: 20_
 
 // The generated types spell "may be undefined" where the declared ones say "may be missing".
 const build = () => import("virtual:react-router/server-build") as unknown as Promise<ServerBuild>;
-const handle = createRequestHandler(build, process.env.NODE_ENV ?? "production");
+const mode = process.env.NODE_ENV ?? "production";
+
+/** A build that does not change is prepared once; while it is worked on, for every request. */
+async function handlerOf() {
+  return createRequestHandler(mode === "production" ? await build() : build, mode);
+}
+let handler: ReturnType<typeof handlerOf> | undefined;
 
 /** Answers pages, actions and data: reads the body within the limit of its route, waits for a turn, asks the route. */
 export const pages =
@@ -36,7 +42,8 @@ export const pages =
         const busy = incoming.method === "POST" ? busySending : busyReading;
         const refusal = release === "busy" ? busy : isRefused ? body : null;
         const request = requestOf(incoming, outgoing, refusal === null && !isRefused ? body : undefined);
-        const answer = await handle(request, contextOf(incoming, outgoing, { refusal, state }));
+        handler ??= handlerOf();
+        const answer = await (await handler)(request, contextOf(incoming, outgoing, { refusal, state }));
         if (release !== "busy") release?.();
         await send(outgoing, answer);
       } finally {

@@ -1,24 +1,38 @@
 import dayjs from "dayjs";
-import timezone from "dayjs/plugin/timezone";
 import utc from "dayjs/plugin/utc";
 import { rightNow, workplace } from "../../db/workplace.server";
+import { offsetMinutes } from "./offsetMinutes";
 
 dayjs.extend(utc);
-dayjs.extend(timezone);
 
 /** A calendar day such as 2027-03-31, or a moment. */
 export type Dated = Date | string;
 
 const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/;
 
-/** A calendar day stays what it is; a moment stands in the reader's time zone. */
+/**
+ * A moment where the reader is; of a calendar day its beginning there. It keeps the offset of that moment, so days are added by
+ * the calendar and hours by the clock of that day.
+ */
 export function here(dated: Dated = rightNow()): dayjs.Dayjs {
-  return typeof dated === "string" && ISO_DAY.test(dated) ? dayjs(dated) : dayjs(dated).tz(workplace().zone);
+  const { zone } = workplace();
+  if (typeof dated === "string" && ISO_DAY.test(dated)) {
+    const day = dayjs.utc(dated);
+    const roughly = day.subtract(offsetMinutes(zone, day.valueOf()), "minute");
+    const offset = offsetMinutes(zone, roughly.valueOf());
+    return day.subtract(offset, "minute").utcOffset(offset);
+  }
+  const moment = dayjs(dated);
+  return moment.isValid() ? moment.utcOffset(offsetMinutes(zone, moment.valueOf())) : moment;
 }
 
 /** 2026-11-29 where the reader is. */
 export function isoToday(): string {
   return here().format("YYYY-MM-DD");
+}
+
+export function isToday(dated: Dated): boolean {
+  return here(dated).format("YYYY-MM-DD") === isoToday();
 }
 
 /** 29 Nov 2026 */
@@ -44,5 +58,5 @@ export function writtenMoment(dated: Dated): string {
 /** 14:05 today, else Mon 30 Nov, 14:05 */
 export function writtenUntil(dated: Dated): string {
   const moment = here(dated);
-  return moment.isSame(here(), "day") ? moment.format("HH:mm") : moment.format("ddd D MMM, HH:mm");
+  return isToday(dated) ? moment.format("HH:mm") : moment.format("ddd D MMM, HH:mm");
 }

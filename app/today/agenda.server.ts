@@ -8,7 +8,7 @@ import { listPlannedBatches } from "../../db/planning/queries.server";
 import { listDueChecks, listLooksSince } from "../../db/watch/queries.server";
 import { sampleLook } from "../../db/watch/sampleLook";
 import { currentMakerId, database, rightNow } from "../../db/workplace.server";
-import { here, isoToday } from "../frame/dates.server";
+import { here, isoToday, isToday } from "../frame/dates.server";
 import { restsNow } from "../frame/restingBatches.server";
 
 const [MOST_CHECKS, MOST_LOOKS, MOST_BATCHES, MOST_LOTS] = [120, 400, 40, 40];
@@ -133,7 +133,7 @@ export async function openUrgent(checksDue: number) {
   return {
     alarms: alarms.sort((a, b) => Number(b.discard) - Number(a.discard)),
     finishedToday: finished
-      .filter(({ finishedAt }) => finishedAt !== null && here(finishedAt).isSame(here(), "day"))
+      .filter(({ finishedAt }) => finishedAt !== null && isToday(finishedAt))
       .map(({ id, code, name }) => ({ id, code, name: shownFormulaName(name) })),
     toFill: finished.filter(({ containers }) => containers === 0).map(({ id, code, name }) => ({ id, code, name: shownFormulaName(name) })),
     /** Days since the meter was calibrated, where a look is due and that is long ago; null where nothing is to be said. */

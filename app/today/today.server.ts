@@ -7,10 +7,10 @@ import { listToDiscard } from "../../db/inventory/queries.server";
 import { choice, group } from "../frame/fields.server";
 import type { PairingDesk } from "../frame/requestContext.server";
 import { askedFor, partOf } from "../frame/listParts.server";
-import { here, isoToday, writtenDay } from "../frame/dates.server";
+import { here, isoToday, isToday, writtenDay } from "../frame/dates.server";
 import { openAgenda, openUrgent, type AgendaItem } from "./agenda.server";
 
-const PAGE = 30;
+const PAGE = 12;
 const MOST_CHECKS = 6;
 const MOST_ROWS = 7;
 const FINDINGS_SHOWN = 2;
@@ -84,7 +84,7 @@ export async function openToday(behind: string, desk: PairingDesk | null) {
           .filter(({ severity }) => severity !== "consider")
           .slice(0, FINDINGS_SHOWN)
           .map(({ code, severity, what, cure }) => ({ code, severity, what, cure })),
-        changed: here(row.updatedAt).isSame(now, "day") ? `today ${here(row.updatedAt).format("HH:mm")}` : writtenDay(row.updatedAt),
+        changed: isToday(row.updatedAt) ? `today ${here(row.updatedAt).format("HH:mm")}` : writtenDay(row.updatedAt),
       };
     }),
   };

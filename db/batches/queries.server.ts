@@ -244,12 +244,21 @@ export async function lastCalibratedAt(db: Executor, makerId: string): Promise<D
   return row === undefined ? null : new Date(row.at);
 }
 
-/** The newest batches, open and closed, with all that counts for what is in them and what it was filled into. */
-export async function listFillable(db: Executor, makerId: string, { most, behind }: Part) {
+/** The newest batches, open and closed, or those of them with a material in them, with all that counts for what is in them and what it was filled into. */
+export async function listFillable(db: Executor, makerId: string, { most, behind }: Part, holding?: string) {
+  // The version of a batch tells what is in it; one whose formula is gone is looked at itself.
+  const holds = sql`(${batches.versionId} is null or exists (select from lines l join materials m on m.id = l.material_id
+    where l.version_id = ${batches.versionId} and m.slug = ${holding}))`;
   const newest = await db
     .select({ id: batches.id, code: batches.code, formula: batches.formula, steps: batches.steps, startedAt: batches.startedAt })
     .from(batches)
-    .where(and(eq(batches.makerId, makerId), behindRow(makerId, { moment: batches.startedAt, id: batches.id }, behind)))
+    .where(
+      and(
+        eq(batches.makerId, makerId),
+        behindRow(makerId, { moment: batches.startedAt, id: batches.id }, behind),
+        holding === undefined ? undefined : holds,
+      ),
+    )
     .orderBy(desc(batches.startedAt), desc(batches.id))
     .limit(most);
   return withEntries(db, makerId, newest, notInArray(batchEntries.kind, ["noted", "photographed"]));

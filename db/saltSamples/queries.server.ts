@@ -27,7 +27,11 @@ export async function listAllSaltSamples(
   makerId: string,
 ): Promise<(Omit<SaltSampleRow, "id" | "said"> & { base: string })[]> {
   const { base, saltPercent, viscosity, unit } = saltSamples;
-  return db.select({ base, saltPercent, viscosity, unit }).from(saltSamples).where(eq(saltSamples.makerId, makerId));
+  return db
+    .select({ base, saltPercent, viscosity, unit })
+    .from(saltSamples)
+    .where(eq(saltSamples.makerId, makerId))
+    .orderBy(asc(saltSamples.id));
 }
 
 /** Adds a sample; one that was added already stays as it is. */

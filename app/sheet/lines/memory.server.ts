@@ -3,12 +3,12 @@ import { listFillable } from "../../../db/batches/queries.server";
 import { listSeenLater } from "../../../db/watch/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 
-/** Batches that are remembered, the newest. */
-const MOST = 60;
+/** Batches with the material that are remembered, the newest. */
+const MOST = 24;
 
 /** What earlier batches tell of a material. */
 export async function rememberedOf(material: string) {
-  const batches = await listFillable(database(), currentMakerId(), { most: MOST });
+  const batches = await listFillable(database(), currentMakerId(), { most: MOST }, material);
   const seen = await listSeenLater(
     database(),
     currentMakerId(),

@@ -10,7 +10,7 @@ import { currentMakerId, database } from "../../../db/workplace.server";
 import { here, isoToday, writtenDay } from "../../frame/dates.server";
 
 /** Formulas that are looked at, the one changed last first. */
-const MOST = 60;
+const MOST = 20;
 /** Formulas that are offered to be planned. */
 const MOST_PLANNABLE = 30;
 /** What ends within so many days is told, or until the last planned batch. Ours: two months, as the shelf itself does. */
@@ -20,16 +20,11 @@ type Lot = Awaited<ReturnType<typeof listLots>>[number];
 
 const mayBeTaken = (lot: Lot): boolean => lot.onHold === "" && lot.freeGrams > 0;
 
-/** What is planned, what it lacks, what to buy for it, and what ends unused. */
-export async function openOutlook(called = "") {
+/** What is planned, what that takes, and what of it the shelf does not have. */
+async function lookedAhead() {
   const [db, makerId] = [database(), currentMakerId()];
   const today = isoToday();
-  const [lots, plans, versions, formulas] = await Promise.all([
-    listLots(db, makerId),
-    listPlannedBatches(db, makerId),
-    listPlannable(db, makerId, { most: MOST_PLANNABLE, called }),
-    countFormulas(db, makerId),
-  ]);
+  const [lots, plans] = await Promise.all([listLots(db, makerId), listPlannedBatches(db, makerId)]);
   const needed = await Promise.all(
     plans.map(async ({ formulaId, number, grams }) => {
       const { formula, materials } = await formulaOfVersion(db, makerId, { formulaId, number });
@@ -48,6 +43,35 @@ export async function openOutlook(called = "") {
     last > ahead ? last : ahead,
   );
   const named = (slug: string) => ({ slug, name: nameOfSlug(slug, names), isMixture: names.get(slug)?.parts !== undefined });
+  return { today, lots, plans, found, named };
+}
+
+type Ahead = Awaited<ReturnType<typeof lookedAhead>>;
+
+const plansTold = ({ today, plans, found, named }: Ahead) =>
+  plans.map((plan) => ({
+    ...plan,
+    name: shownFormulaName(plan.name),
+    day: here(plan.plannedOn).format("ddd D MMM YYYY"),
+    isLate: plan.plannedOn < today,
+    lacks: (found.lacks.get(plan.id) ?? []).map(({ material, grams }) => ({ ...named(material), grams })),
+  }));
+
+/** What is planned, and what to buy for it. */
+export async function openToBuy() {
+  const ahead = await lookedAhead();
+  return { today: ahead.today, plans: plansTold(ahead), toBuy: await orders(ahead.found.toBuy, ahead.named) };
+}
+
+/** What is planned, what it lacks, what to buy for it, and what ends unused. */
+export async function openOutlook(called = "") {
+  const [db, makerId] = [database(), currentMakerId()];
+  const [ahead, versions, formulas] = await Promise.all([
+    lookedAhead(),
+    listPlannable(db, makerId, { most: MOST_PLANNABLE, called }),
+    countFormulas(db, makerId),
+  ]);
+  const { today, lots, found, named } = ahead;
   return {
     newId: crypto.randomUUID(),
     today,
@@ -59,13 +83,7 @@ export async function openOutlook(called = "") {
       batchGrams,
       name: `${shownFormulaName(name)} v${number}${state === "draft" ? ", draft" : ""}`,
     })),
-    plans: plans.map((plan) => ({
-      ...plan,
-      name: shownFormulaName(plan.name),
-      day: here(plan.plannedOn).format("ddd D MMM YYYY"),
-      isLate: plan.plannedOn < today,
-      lacks: (found.lacks.get(plan.id) ?? []).map(({ material, grams }) => ({ ...named(material), grams })),
-    })),
+    plans: plansTold(ahead),
     toBuy: await orders(found.toBuy, named),
     expiring: found.expiring.flatMap(({ lot: id, grams, endsOn }) => {
       const lot = lots.find((one) => one.id === id);

@@ -3,13 +3,13 @@ import { findMaker } from "../../../db/makers/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { csvAnswer, type CsvRow } from "../../frame/csvAnswer.server";
 import { fileAnswer } from "../../frame/fileAnswer.server";
-import { openOutlook, type OpenOutlook } from "./outlook.server";
+import { openToBuy, type OpenOutlook } from "./outlook.server";
 
 type ToBuy = OpenOutlook["toBuy"][number];
 
 /** What to buy, by who sells it; what nobody is known to sell stands last. */
 export async function openShopping() {
-  const { toBuy, today } = await openOutlook();
+  const { toBuy, today } = await openToBuy();
   const suppliers = [...new Set(toBuy.map(({ order }) => order?.supplier ?? ""))].sort((a, b) =>
     a === "" ? 1 : b === "" ? -1 : a.localeCompare(b),
   );
@@ -48,7 +48,7 @@ const round = (grams: number): number => Math.ceil(grams * 10) / 10;
 
 /** The list as a table for a spreadsheet. */
 export async function shoppingCsv(): Promise<Response> {
-  const [{ toBuy }, maker] = await Promise.all([openOutlook(), findMaker(database(), currentMakerId())]);
+  const [{ toBuy }, maker] = await Promise.all([openToBuy(), findMaker(database(), currentMakerId())]);
   const unit = maker === undefined || maker.currency === "" ? "" : `, ${maker.currency}`;
   const prices = [`price of a pack${unit}`, `price of all${unit}`] as const;
   return csvAnswer("shopping.csv", [...HEADS, ...prices], [toBuy.map((one) => row(one, prices))]);
@@ -56,7 +56,7 @@ export async function shoppingCsv(): Promise<Response> {
 
 /** Planned batches and what to buy for them, as whole days of a calendar. */
 export async function outlookCalendar(): Promise<Response> {
-  const { plans, toBuy } = await openOutlook();
+  const { plans, toBuy } = await openToBuy();
   const calendar = ical({ name: "Batches and shopping", prodId: { company: "tensidrum", product: "outlook", language: "EN" } });
   for (const { id, plannedOn, name, number, grams, note } of plans) {
     calendar.createEvent({
