@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from "node:child_process";
-import { readFileSync, statSync, writeFileSync } from "node:fs";
+import { readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { root } from "../scripts/commands.mjs";
 import { expect, test } from "./testing/test";
@@ -17,12 +17,28 @@ function isAlive(pid: number): boolean {
   }
 }
 
+/** Processes that a process started and that run. */
+function childrenOf(parent: number): readonly number[] {
+  return readdirSync("/proc")
+    .map(Number)
+    .filter((pid) => pid > 0 && isAlive(pid))
+    .filter((pid) => {
+      try {
+        return /^\d+ \(node\) \S (\d+)/.exec(readFileSync(`/proc/${pid}/stat`, "utf8"))?.[1] === String(parent);
+      } catch {
+        return false;
+      }
+    });
+}
+
 test("says in a sentence what is wrong with its options or its port", async () => {
   const unknown = startToItsEnd(["--colour", "red"]);
   expect(unknown.status).toBe(1);
   expect(unknown.stderr).toContain("--port NUMBER");
   expect(startToItsEnd(["--port", "99999"]).stderr).toContain("Give a whole number from 1 to 65535.");
   expect(startToItsEnd(["--empty", "--reset-demo"]).stderr).toContain("Choose one.");
+  expect(startToItsEnd(["--processes", "0"]).stderr).toContain("from 1 to 64");
+  expect(startToItsEnd(["--processes", "2", "--lan"]).stderr).toContain("exclude each other");
 
   const listener = createServer().listen(0, "127.0.0.1");
   await new Promise((resolve) => listener.once("listening", resolve));
@@ -85,4 +101,21 @@ test("two processes share one database", async ({ start, folder, browser }) => {
   await formulas.close();
   expect(await two.stop()).toBe(0);
   expect(await one.stop()).toBe(0);
+});
+
+test("several processes answer at one port; one that ends is replaced, and all end with the one that started them", async ({
+  start,
+  folder,
+}) => {
+  const many = await start({ TENSIDRUM_DATA: folder }, ["--empty", "--processes", "2"]);
+  expect(many.output()).toContain("2 processes answer.");
+  const [first = 0, ...rest] = childrenOf(many.process.pid ?? 0);
+  expect(rest).toHaveLength(1);
+  process.kill(first, "SIGKILL");
+  await expect.poll(() => many.output()).toContain("another takes its place");
+  await expect.poll(() => childrenOf(many.process.pid ?? 0).length).toBe(2);
+  for (let time = 0; time < 4; time += 1) expect((await fetch(many.address)).status).toBe(200);
+  const workers = childrenOf(many.process.pid ?? 0);
+  expect(await many.stop()).toBe(0);
+  expect(workers.some(isAlive)).toBe(false);
 });

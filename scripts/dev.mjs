@@ -34,12 +34,14 @@ await run(async () => {
   // The build tool leaves at once on a signal and would leave the database server behind.
   listenForTheEnd();
   const load = () => vite.ssrLoadModule("./server/application.ts");
-  const { prepareApplication, openDatabase, appStateOn } = await load();
+  const { prepareApplication, openDatabase, appStateOn, listenForNews } = await load();
   const opened = openDatabase(database.url);
   closers.push(() => opened.close());
   // The application's code is loaded anew after every change; what it keeps between requests stays.
   const state = appStateOn(opened.db, BACKUPS);
   await prepareApplication({ connectionString: database.url, migrationsFolder: `${root}/db/migrations`, demo, season, say });
+  const news = await listenForNews(database.url, state);
+  closers.push(() => news.close());
 
   const { guards } = await load();
   const application = express();

@@ -3,11 +3,12 @@ import { root } from "./commands.mjs";
 import { listenForFaults } from "./faults.mjs";
 import { readOptions } from "./options.mjs";
 import { checkNode, ensureNodePackages } from "./packages.mjs";
+import { startProcesses } from "./processes.mjs";
 import { Obstacle, run, say } from "./say.mjs";
 import { BACKUPS, checkPort, closedPort, DATA, standUpDatabase } from "./standUp.mjs";
 
 await run(async () => {
-  const { port, demo, season, lan } = readOptions("bin/start");
+  const { port, demo, season, lan, processes } = readOptions("bin/start");
   checkNode();
   await checkPort(port);
   if (lan) await checkPort(port + 1, "0.0.0.0");
@@ -39,8 +40,13 @@ await run(async () => {
   const network = lan ? await localNetwork(port + 1) : undefined;
   listenForFaults({ describe: describeFault, end });
   try {
-    const options = { port, connectionString: database.url, clientFolder: `${root}/build/client`, lan: network };
-    server = await serve({ ...options, backupsFolder: BACKUPS, say });
+    if (processes > 1) {
+      const environment = { TENSIDRUM_PORT: String(port), TENSIDRUM_BACKUPS: BACKUPS, DATABASE_URL: database.url };
+      server = await startProcesses({ count: processes, environment, giveUp: () => void end(1) });
+    } else {
+      const options = { port, connectionString: database.url, clientFolder: `${root}/build/client`, lan: network };
+      server = await serve({ ...options, backupsFolder: BACKUPS, keepsBackups: true, say });
+    }
   } catch (error) {
     // It was free at the start, but the database took its time.
     await database.stop();
@@ -49,6 +55,7 @@ await run(async () => {
   }
   for (const address of network?.addresses ?? [])
     say(`Devices of the local network reach it at https://${address}:${port + 1}/; the code stands on Today.`);
+  if (processes > 1) say(`${processes} processes answer.`);
   say(`Tensidrum is ready at http://127.0.0.1:${port}/  (Ctrl-C ends it)`);
 });
 

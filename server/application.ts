@@ -4,6 +4,7 @@ import express, { type RequestHandler } from "express";
 import { createServer, type Server } from "node:http";
 import { keepDailyBackups } from "../db/backup/keptBackups.server";
 import { openDatabase } from "../db/client.server";
+import { listenForNews } from "../db/news.server";
 import { appStateOn } from "../db/workplace.server";
 import { describeFault } from "../app/frame/describeFault.server";
 import { apology } from "./guards/apology";
@@ -17,7 +18,7 @@ export { compareBackup, restoreBackup } from "../db/backup/restoreBackup.server"
 export { writeBackup } from "../db/backup/writeBackup.server";
 export { makerOfSession, THIS_MACHINE } from "../db/makers/queries.server";
 export { prepareApplication } from "./prepare";
-export { appStateOn, describeFault, openDatabase, pages };
+export { appStateOn, describeFault, listenForNews, openDatabase, pages };
 
 const ONE_YEAR = "1y";
 /** A page is packed anew for every visit, and mostly for the next room: quick counts for more than small. */
@@ -47,15 +48,16 @@ interface ServeOptions {
   readonly port: number;
   readonly connectionString: string;
   readonly clientFolder: string;
-  /** Where backups are kept; a new one each day. */
   readonly backupsFolder: string;
+  /** Whether this process keeps a backup of each day; of several one does. */
+  readonly keepsBackups: boolean;
   readonly say: (step: string) => void;
   /** Absent: nobody but this machine reaches it. */
   readonly lan?: LanOptions | undefined;
 }
 
 /** Serves the built application on the loopback and, where it is wanted, to paired devices of the local network. */
-export async function serve({ port, connectionString, clientFolder, backupsFolder, say, lan }: ServeOptions) {
+export async function serve({ port, connectionString, clientFolder, backupsFolder, keepsBackups, say, lan }: ServeOptions) {
   const database = openDatabase(connectionString);
   const application = express();
   application.disable("x-powered-by");
@@ -71,7 +73,9 @@ export async function serve({ port, connectionString, clientFolder, backupsFolde
   );
   application.use("/assets", express.static(`${clientFolder}/assets`, { immutable: true, maxAge: ONE_YEAR }));
   application.use(express.static(clientFolder, { maxAge: "1h", index: false }));
-  application.use(pages(appStateOn(database.db, backupsFolder)));
+  const state = appStateOn(database.db, backupsFolder);
+  const news = await listenForNews(connectionString, state);
+  application.use(pages(state));
   application.use(apology);
   const network = lan === undefined ? undefined : await serveLan(application, guards(lan.hosts), lan);
   if (network !== undefined) setTimeouts(network.server);
@@ -92,11 +96,12 @@ export async function serve({ port, connectionString, clientFolder, backupsFolde
     server.once("error", reject);
     server.listen(port, "127.0.0.1", resolve);
   });
-  const endDaily = keepDailyBackups(database.db, { folder: backupsFolder, say });
+  const endDaily = keepsBackups ? keepDailyBackups(database.db, { folder: backupsFolder, say }) : undefined;
   return {
     async close() {
       streams.close();
-      await endDaily();
+      await endDaily?.();
+      await news.close();
       await Promise.all([server, ...(network === undefined ? [] : [network.server])].map(closeServer));
       await database.close();
     },

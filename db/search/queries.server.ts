@@ -50,6 +50,8 @@ interface Source {
 /** Nearer than this by trigrams a word counts as meant: one letter off in six. */
 const ALIKE = 0.45;
 const MOST_OF_KIND = 5;
+/** A word that stands in thousands of notes is found in so many of them, of which the nearest are told; names are all weighed. */
+const MOST_WEIGHED = 250;
 
 const nothing = sql`''`;
 const entryKinds = sql.raw("'noted', 'skipped', 'looked', 'container-tried', 'fill-lost'");
@@ -131,16 +133,20 @@ const sources: readonly Source[] = [
  */
 export async function findEverywhere(db: Executor, makerId: string, wanted: string): Promise<readonly Found[]> {
   const parts = sources.map(({ kind, from, text, title, said, id, part, isProse }) => {
-    const words = sql`to_tsvector('simple', ${text}) @@ websearch_to_tsquery('simple', ${wanted})`;
-    const matches = isProse ? sql`(${wanted} <% ${text} or ${words})` : sql`${wanted} <% ${text}`;
-    const score = sql`greatest(word_similarity(${wanted}, ${text}), case when ${isProse ? words : sql`false`} then 0.9 else 0 end)
-      + case when lower(${text}) like ${`${wanted.toLowerCase().replace(/[\\%_]/g, "\\$&")}%`} then 0.2 else 0 end`;
-    return sql`(select ${sql.raw(`'${kind}'`)} as kind, ${title} as title, ${said} as said, ${id}::text as id, ${part} as part, ${score} as score
-      from ${from(makerId, wanted)} and ${matches} order by score desc, title limit ${MOST_OF_KIND})`;
+    const wordsOf = (of: SQL) => sql`to_tsvector('simple', ${of}) @@ websearch_to_tsquery('simple', ${wanted})`;
+    const matches = isProse ? sql`(${wanted} <% ${text} or ${wordsOf(text)})` : sql`${wanted} <% ${text}`;
+    const score = sql`greatest(word_similarity(${wanted}, x.looked), case when ${isProse ? wordsOf(sql`x.looked`) : sql`false`} then 0.9 else 0 end)
+      + case when lower(x.looked) like ${`${wanted.toLowerCase().replace(/[\\%_]/g, "\\$&")}%`} then 0.2 else 0 end`;
+    return sql`(select ${sql.raw(`'${kind}'`)} as kind, x.title, x.said, x.id, x.part, ${score} as score
+      from (select ${text} as looked, ${title} as title, ${said} as said, ${id}::text as id, ${part} as part
+        from ${from(makerId, wanted)} and ${matches} ${isProse ? sql`limit ${MOST_WEIGHED}` : sql``}) x
+      order by score desc, x.title limit ${MOST_OF_KIND})`;
   });
   return db.transaction(async (tx) => {
     // The planner takes a comparison of trigrams for cheap and would rather compare every row than ask the index.
-    await tx.execute(sql`select set_config('pg_trgm.word_similarity_threshold', ${String(ALIKE)}, true), set_config('enable_seqscan', 'off', true)`);
+    await tx.execute(
+      sql`select set_config('pg_trgm.word_similarity_threshold', ${String(ALIKE)}, true), set_config('enable_seqscan', 'off', true)`,
+    );
     const { rows } = await tx.execute<Found & Record<string, unknown>>(sql.join(parts, sql` union all `));
     return rows.map(({ score, ...row }) => ({ ...row, score: Number(score) }));
   });

@@ -1,18 +1,12 @@
 import { workplace } from "../../../db/workplace.server";
 import { listEntries } from "../../../db/batches/queries.server";
 
+/** Then the connection is kept, and looked whether anything was missed. */
 const HEARTBEAT_MILLISECONDS = 15_000;
-/** Another process on the same database tells nobody here, so it is asked what it stored. */
-const LOOK_MILLISECONDS = 1_500;
-
-/** Tells everyone who has the batch open that something was entered. */
-export function tellNews(batchId: string): void {
-  for (const listener of workplace().listeners.get(batchId) ?? []) listener();
-}
 
 /**
  * What is entered for a batch, as it happens: first all behind a position, then each entry within a moment, whichever
- * device it comes from. A heartbeat keeps the connection; it ends with the request.
+ * device it comes from and whichever process stored it: the database tells them all. A heartbeat keeps the connection; it ends with the request.
  */
 export function newsOf(batchId: string, behind: number, signal: AbortSignal): Response {
   const encoder = new TextEncoder();
@@ -35,11 +29,12 @@ export function newsOf(batchId: string, behind: number, signal: AbortSignal): Re
       const listener = (): void => {
         last = last.then(tell).catch(end);
       };
-      const heartbeat = setInterval(() => say(": still here\n\n"), HEARTBEAT_MILLISECONDS);
-      const look = setInterval(listener, LOOK_MILLISECONDS);
+      const heartbeat = setInterval(() => {
+        say(": still here\n\n");
+        listener();
+      }, HEARTBEAT_MILLISECONDS);
       end = () => {
         clearInterval(heartbeat);
-        clearInterval(look);
         const of = listeners.get(batchId);
         of?.delete(listener);
         if (of?.size === 0) listeners.delete(batchId);

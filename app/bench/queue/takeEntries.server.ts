@@ -11,7 +11,6 @@ import { solutionsOf } from "../batch/solutionsOf";
 import { overdrawnLots } from "../lots/lots.server";
 import { measuringBy, plannedBatch } from "../batch/stored.server";
 import type { Answer } from "./entryQueue";
-import { tellNews } from "./news.server";
 import { writtenMoment } from "../../frame/dates.server";
 import { planUsualChecks } from "../../frame/usualChecks.server";
 
@@ -30,7 +29,6 @@ export async function takeEntries(batchId: string, entries: readonly BatchEntry[
     return (after = { entries: decided.taken, ...afterwards(plan, lots, [...stored, ...decided.taken]) });
   });
   await watchWhatIsKept(batchId, plan, after);
-  tellNews(batchId);
   return {
     now: new Date().toISOString(),
     stored: await listEntries(
@@ -155,5 +153,4 @@ export async function takePhoto(batchId: string, photo: NewPhoto, entry: BatchEn
       return { entries: taken, ...afterwards(plan, lots, [...stored, ...taken]) };
     },
   });
-  tellNews(batchId);
 }
