@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { type Measured, quantile } from "./measure";
 
 const CONNECTIONS = 32;
-const SECONDS = 20;
+export const SECONDS = 20;
 const FEW = 500;
 const MANY = 5_000;
 
@@ -12,7 +12,7 @@ interface Load {
 }
 
 /** So many connections that each ask for the next page as soon as they have the one before. */
-async function loadOf(address: string): Promise<Load> {
+export async function loadOf(address: string): Promise<Load> {
   const until = performance.now() + SECONDS * 1000;
   const milliseconds: number[] = [];
   let failed = 0;

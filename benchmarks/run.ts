@@ -15,9 +15,11 @@ import { benchLabel } from "./labelBench";
 import { benchLedger } from "./ledgerBench";
 import { benchList } from "./listBench";
 import { benchLoad } from "./loadBench";
+import { benchProcesses } from "./processesBench";
 import type { Measured } from "./measure";
 import { benchModels } from "./modelBench";
 import { benchPages } from "./pageBench";
+import { benchSize } from "./sizeBench";
 import { benchShelf } from "./shelfBench";
 import { benchSteps } from "./stepsBench";
 import { benchWatch } from "./watchBench";
@@ -35,7 +37,7 @@ try {
   const parts: Readonly<Record<string, () => readonly Measured[] | Promise<readonly Measured[]>>> = {
     core: benchCore,
     models: benchModels,
-    pages: () => benchPages(sheet),
+    pages: () => benchPages(sheet, application.process.pid ?? 0),
     load: () => benchLoad(sheet, application.process.pid ?? 0),
     keystrokes: () => benchKeystrokes(sheet, `${folder.path}/trace.json`),
     list: () => benchList(sheet, cluster.url),
@@ -48,6 +50,8 @@ try {
     label: () => benchLabel(application.address, `${folder.path}/label.json`),
     compare: () => benchCompare(application.address),
     watch: () => benchWatch(application.address, cluster.url),
+    processes: benchProcesses,
+    size: benchSize,
     backup: () => benchBackup(cluster.url, folder.path),
   };
   for (const [name, measure] of Object.entries(parts)) {

@@ -9,7 +9,7 @@ import { appStateOn } from "../db/workplace.server";
 import { describeFault } from "../app/frame/describeFault.server";
 import { apology } from "./guards/apology";
 import { eventStreams } from "./guards/eventStreams";
-import { addedHosts, knownHosts } from "./guards/knownHosts";
+import { addedHosts, behindProxy, knownHosts } from "./guards/knownHosts";
 import { knownMethods, sameOrigin } from "./guards/sameOrigin";
 import { serveLan, type LanOptions } from "./lan";
 import { pages } from "./pages";
@@ -81,6 +81,7 @@ export async function serve({ port, connectionString, clientFolder, backupsFolde
   if (network !== undefined) setTimeouts(network.server);
   const loopback = express();
   loopback.disable("x-powered-by");
+  behindProxy(loopback, addedHosts(process.env.TENSIDRUM_HOSTS));
   loopback.use(
     ...guards(),
     (_request, response, next) => {

@@ -6,7 +6,7 @@ import { afterEach, describe, expect, it } from "vitest";
 import { apology } from "./apology";
 import { bodyRuleOf, readBody } from "./bodyLimits";
 import { eventStreams } from "./eventStreams";
-import { addedHosts, hostNameOf, knownHosts } from "./knownHosts";
+import { addedHosts, behindProxy, hostNameOf, knownHosts } from "./knownHosts";
 import { knownMethods, sameOrigin } from "./sameOrigin";
 import { Turns } from "./turns";
 
@@ -22,11 +22,14 @@ interface Asked {
   readonly body?: Buffer | string;
   /** Sent in pieces without saying how long it is. */
   readonly isChunked?: boolean;
+  /** Names the server was told to answer under; a proxy stands in front of it then. */
+  readonly names?: readonly string[];
 }
 
 /** A server behind the guards that tells the size of what it read. */
 async function guarded(asked: Asked): Promise<{ readonly status: number; readonly text: string }> {
   const application = express();
+  behindProxy(application, asked.names ?? []);
   application.use(knownMethods, knownHosts(["bench.local"]), sameOrigin, async (incoming, outgoing) => {
     const body = await readBody(incoming);
     if (Buffer.isBuffer(body)) outgoing.send(`read ${body.length}`);
@@ -69,6 +72,13 @@ describe("where a change comes from", () => {
     ["somebody who says nothing", {}, 403],
   ])("%s: %o is answered %i", async (_, headers, status) => {
     expect((await guarded({ headers })).status).toBe(status);
+  });
+
+  it("behind a proxy that holds the certificate a page comes from its HTTPS; without a name that was added nobody is believed that", async () => {
+    const headers = { Host: "bench.local", Origin: "https://bench.local", "X-Forwarded-Proto": "https" };
+    expect((await guarded({ headers, names: ["bench.local"] })).status).toBe(200);
+    expect((await guarded({ headers })).status).toBe(403);
+    expect((await guarded({ headers: { ...headers, Origin: "http://bench.local" }, names: ["bench.local"] })).status).toBe(403);
   });
 
   it("reading asks for nothing of the kind, and unknown methods are not done at all", async () => {

@@ -1,4 +1,4 @@
-import type { RequestHandler } from "express";
+import type { Express, RequestHandler } from "express";
 import { sendRefusal } from "./refusals";
 
 const LOOPBACK_NAMES = ["127.0.0.1", "localhost", "[::1]"];
@@ -28,4 +28,9 @@ export function hostNameOf(host: string | undefined): string {
 /** The names a maker added, parted by commas or spaces. */
 export function addedHosts(text: string | undefined): readonly string[] {
   return (text ?? "").split(/[,\s]+/).filter((name) => name !== "");
+}
+
+/** Under a name that was added a proxy of this machine stands in front, and tells by which protocol it was asked. */
+export function behindProxy(application: Express, names: readonly string[]): void {
+  if (names.length > 0) application.set("trust proxy", "loopback");
 }
