@@ -16,6 +16,7 @@ export const foundKinds = [
   "product",
   "scent",
   "learned",
+  "label",
 ] as const;
 
 export type FoundKind = (typeof foundKinds)[number];
@@ -110,6 +111,14 @@ const sources: readonly Source[] = [
   {
     ...{ kind: "check", text: sql`c.note`, title: sql`b.code`, said: sql`c.note`, id: sql`b.id`, part: sql`c.storage`, isProse: true },
     from: (makerId) => sql`checks c join batches b on b.id = c.batch_id where c.maker_id = ${makerId} and c.note <> ''`,
+  },
+  {
+    ...{ kind: "label", text: sql`said_on_label(t.design)`, title: sql`f.name`, said: sql`said_on_label(t.design)`, id: sql`f.id` },
+    // A label is looked at on a batch: the last one that was finished.
+    part: sql`coalesce((select b.id::text from batches b join versions v on v.id = b.version_id
+      where v.formula_id = f.id and b.finished_at is not null order by b.finished_at desc limit 1), '')`,
+    isProse: true,
+    from: (makerId) => sql`labels t join formulas f on f.id = t.formula_id where t.maker_id = ${makerId}`,
   },
   {
     ...{ kind: "product", text: sql`p.name`, title: sql`p.name`, said: sql`p.note`, id: sql`p.id`, part: nothing, isProse: false },

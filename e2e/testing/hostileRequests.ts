@@ -107,7 +107,13 @@ const numbers = ["0", "-1", "1.5", "1e9", "2147483648", "1099511627776", "NaN", 
 const numbered = ["/sheet/:f/:n", "/sheet/:f/:n/card", "/sheet/:f/:n/files/formula.json", "/weighing/:f/:n", "/bench/begin/:f/:n"];
 
 const searches = [
-  "/?page=:t",
+  "/?behind=:t",
+  "/bench?behind=:t",
+  "/watch?behind=:t",
+  "/fill?behind=:t",
+  "/compare?formulas=:t&batches=:t",
+  "/shelf/outlook?called=:t",
+  "/shelf/glycerin?behind=:t",
   "/days?span=:t&of=:t",
   "/search?q=:t",
   "/search.json?q=:t",

@@ -24,6 +24,9 @@ describe("search over everything", () => {
       step: null,
       text: "The stirrer squeaked while the birch went in",
     };
+    const design = { format: "tensidrum-label/1", name: "Small", boxes: [{ text: "Shake before the second act" }, { text: "" }] };
+    await db.execute(sql`insert into labels (id, maker_id, formula_id, design)
+      values (gen_random_uuid(), ${maker}, ${greenRoom.id}, ${JSON.stringify(design)}::jsonb)`);
     await db.execute(sql`insert into batch_entries (id, batch_id, maker_id, kind, entry)
       values (${noted.id}, ${id}, ${maker}, 'noted', ${JSON.stringify(noted)}::jsonb)`);
   });
@@ -39,6 +42,7 @@ describe("search over everything", () => {
     ["a lot by where it was bought", "herb stall", "lot", "Lot BL-2"],
     ["a note of a version", "hairspray", "note of v1", "Curtain Call shampoo"],
     ["a scent blend", "lakeside", "scent blend", "Lakeside evening"],
+    ["a label by its maker's words", "second act", "label", "Green Room body wash"],
     ["a container", "flip top", "container", "Flip-top, guests"],
   ])("finds %s", async (_, wanted, where, title) => {
     expect(await told(wanted)).toContainEqual(expect.objectContaining({ where, title }));

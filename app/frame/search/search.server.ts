@@ -48,6 +48,8 @@ function resultOf({ kind, title, said, id, part }: Found): SearchResult {
       return { to: `/watch/${id}?sample=${part}`, title, where: "what was seen", said: shown };
     case "product":
       return { to: `/compare/products/${id}`, title, where: "product to come close to", said: shown };
+    case "label":
+      return { to: part === "" ? `/sheet/${id}` : `/fill/${part}/label`, title: named, where: "label", said: shown };
     case "scent":
       return { to: `/scents/${id}`, title, where: "scent blend", said: "" };
   }

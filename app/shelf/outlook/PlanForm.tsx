@@ -26,8 +26,8 @@ export function PlanForm({ open: { versions, newId, today, called, isNarrowed },
           <Group gap="sm" align="flex-end">
             <TextInput
               name="called"
-              label="Formulas called"
-              description="else those changed last"
+              label="Look for a formula"
+
               defaultValue={called}
               maxLength={120}
               flex={1}
