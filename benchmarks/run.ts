@@ -1,4 +1,4 @@
-import { mkdirSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { cpus } from "node:os";
 import { makeDataFolder } from "../e2e/testing/dataFolder";
 import { startCluster } from "../scripts/cluster.mjs";
@@ -25,6 +25,13 @@ import { benchSteps } from "./stepsBench";
 import { benchWatch } from "./watchBench";
 
 const LINES = 40;
+const LATEST = "docs/bench/latest.json";
+
+interface Latest {
+  /** Of results that do not tell their own. */
+  readonly measuredAt?: string;
+  readonly results: readonly (Measured & { readonly measuredAt?: string })[];
+}
 
 const folder = makeDataFolder();
 const cluster = await startCluster(folder.path, { keep: false });
@@ -70,7 +77,16 @@ const shown = results.map(({ what, value, unit, limit }) => ({
   kept: limit === null ? "" : value <= limit ? "yes" : "NO",
 }));
 console.table(shown);
-if (wanted.length > 0) process.exit();
 mkdirSync("docs/bench", { recursive: true });
 const machine = { node: process.version, processors: cpus().length, model: cpus()[0]?.model ?? "unknown" };
-writeFileSync("docs/bench/latest.json", `${JSON.stringify({ measuredAt: new Date().toISOString(), machine, results }, null, 2)}\n`);
+writeFileSync(LATEST, `${JSON.stringify({ machine, results: kept(results) }, null, 2)}\n`);
+
+/** What was measured now in its place among what was measured before; what is not measured any more goes with a whole run. */
+function kept(measured: readonly Measured[]): readonly (Measured & { readonly measuredAt: string })[] {
+  const measuredAt = new Date().toISOString();
+  const now = new Map(measured.map((one) => [one.what, { ...one, measuredAt }]));
+  if (wanted.length === 0 || !existsSync(LATEST)) return [...now.values()];
+  const before = JSON.parse(readFileSync(LATEST, "utf8")) as Latest;
+  const old = before.results.map((one) => ({ measuredAt: before.measuredAt ?? measuredAt, ...one, ...now.get(one.what) }));
+  return [...old, ...[...now.values()].filter(({ what }) => !old.some((one) => one.what === what))];
+}

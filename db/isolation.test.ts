@@ -83,6 +83,7 @@ async function possessions() {
     "blind_sheets",
     "check_photos",
     "patch_tests",
+    "answered_alarms",
     "products",
     "product_photos",
     "round_readings",
@@ -136,6 +137,7 @@ beforeAll(async () => {
   await formulaWrites.keepOrigin(db, workshop.id, trialOrigin);
   await makerQueries.keepFeed(db, workshop.id, "a".repeat(64));
   await watchQueries.keepLather(db, workshop.id, lather);
+  await watchQueries.answerAlarm(db, workshop.id, alarmAnswer);
   await batchWrites.beginBatch(db, workshop.id, batch(blindTest.secondBatchId, "GR-2"), []);
   await watchQueries.beginBlindTest(db, workshop.id, blindTest);
   await batchWrites.addPhoto(db, workshop.id, batchId, {
@@ -201,6 +203,10 @@ const blindTest: watchQueries.NewBlindTest = {
   ...{ id: crypto.randomUUID(), kind: "paired", firstBatchId: batchId, secondBatchId: crypto.randomUUID(), question: "Which one?" },
   sheets: [{ tester: 1, codes: ["100", "200"], cups: ["A", "B"] }],
 };
+const alarmAnswer: watchQueries.NewAlarmAnswer = {
+  ...{ batchId, what: "ph", because: "fetched back", answeredAt: new Date(), lookedAt: new Date() },
+};
+
 const lather: watchQueries.NewLatherTest = {
   ...{
     id: crypto.randomUUID(),
@@ -367,6 +373,12 @@ const asked: Record<string, () => Promise<unknown>> = {
   listChecks: async () => watchQueries.listChecks(db, stranger.id, batchId),
   listWatchable: async () => watchQueries.listWatchable(db, stranger.id, { most: 10 }),
   keepCheck: async () => refused(watchQueries.keepCheck(db, stranger.id, { ...look, id: crypto.randomUUID(), plannedId: null })),
+  listAnsweredAlarms: async () => watchQueries.listAnsweredAlarms(db, stranger.id, [batchId]),
+  answerAlarm: async () => {
+    await watchQueries.answerAlarm(db, stranger.id, { ...alarmAnswer, because: "stolen" });
+    return refused(watchQueries.answerAlarm(db, stranger.id, { ...alarmAnswer, what: "colour" }));
+  },
+  reopenAlarm: async () => watchQueries.reopenAlarm(db, stranger.id, batchId, "ph"),
   keepLather: async () => refused(watchQueries.keepLather(db, stranger.id, { ...lather, id: crypto.randomUUID() })),
   beginBlindTest: async () => refused(watchQueries.beginBlindTest(db, stranger.id, { ...blindTest, id: crypto.randomUUID() })),
   listBlindTests: async () => watchQueries.listBlindTests(db, stranger.id),

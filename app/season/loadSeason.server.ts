@@ -141,7 +141,7 @@ const nothingSeen = (): TypedWatch => ({
   intent: "keep",
   ...{ id: crypto.randomUUID(), samples: [], storage: "room", planned: "", ph: "", thickness: "", by: "Pa·s", word: "" },
   ...{ beadMm: "", beadDensity: "", jarMm: "", fallMm: "", photo: undefined, lab: "", haze: "", clarity: "", colour: "", smell: "" },
-  ...{ sediment: "", signs: [], note: "", on: "", why: "" },
+  ...{ sediment: "", signs: [], note: "", on: "", why: "", alarm: "" },
 });
 
 /** The product to come close to, what was learned of the rounds, a label, a price, and what is planned next. */

@@ -1,11 +1,11 @@
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { standingEntries } from "@tensidrum/core/process";
-import { watchedAlarms, type WatchStart } from "@tensidrum/core/stability";
+import { unanswered, watchedAlarms, type WatchStart } from "@tensidrum/core/stability";
 import { written, writtenMass } from "@tensidrum/core/quantities";
 import { lastCalibratedAt, listBenchReadings, listFinishedSince } from "../../db/batches/queries.server";
 import { listEndingLots } from "../../db/inventory/queries.server";
 import { listPlannedBatches } from "../../db/planning/queries.server";
-import { listDueChecks, listLooksSince } from "../../db/watch/queries.server";
+import { listAnsweredAlarms, listDueChecks, listLooksSince } from "../../db/watch/queries.server";
 import { sampleLook } from "../../db/watch/sampleLook";
 import { currentMakerId, database, rightNow } from "../../db/workplace.server";
 import { here, isoToday, isToday } from "../frame/dates.server";
@@ -107,7 +107,7 @@ export async function openUrgent(checksDue: number) {
     lastCalibratedAt(db, makerId),
   ]);
   const ids = [...new Set(looks.map(({ look }) => look.batchId))].slice(-MOST_BATCHES);
-  const readings = await listBenchReadings(db, makerId, ids);
+  const [readings, answers] = await Promise.all([listBenchReadings(db, makerId, ids), listAnsweredAlarms(db, makerId, ids)]);
   const alarms = ids.flatMap((batchId) => {
     const own = looks.filter(({ look }) => look.batchId === batchId);
     const last = own.at(-1);
@@ -116,10 +116,14 @@ export async function openUrgent(checksDue: number) {
     const ph = entries.findLast((entry) => entry.kind === "ph-read");
     const start: WatchStart = { ph: ph?.kind === "ph-read" ? ph.ph : null, viscosity: null };
     const made = last.finishedAt ?? last.startedAt;
-    const found = watchedAlarms(
-      start,
-      own.map(({ look }) => sampleLook(look, made)),
-      "room",
+    const found = unanswered(
+      watchedAlarms(
+        start,
+        own.map(({ look }) => sampleLook(look, made)),
+        "room",
+      ),
+      answers.filter((answer) => answer.batchId === batchId),
+      last.look.lookedAt,
     );
     const [worst] = [...found].sort((a, b) => Number(b.discard) - Number(a.discard));
     if (worst === undefined) return [];

@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { greenRoom } from "../../db/demo/season";
 import { batchIdOf } from "../../db/demo/loadSeasonVersions.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
+import { answerAlarm } from "../../db/watch/queries.server";
 import { atWorkplace, currentMakerId, database, workplace } from "../../db/workplace.server";
 import { here, isoToday } from "../frame/dates.server";
 import { openAgenda, openUrgent } from "./agenda.server";
@@ -70,6 +71,12 @@ describe("the day", () => {
     expect((await at(later, () => openUrgent(0))).alarms).toEqual([]);
     await look(batch, 0, 4.8, "{mould}");
     expect((await openUrgent(0)).alarms[0]).toMatchObject({ discard: true });
+    // What was answered leads no page; the pH beside it nobody answered.
+    const said = { batchId: batch, because: "all fetched", answeredAt: new Date(), lookedAt: new Date() };
+    await answerAlarm(database(), currentMakerId(), { ...said, what: "spoiled" });
+    expect((await openUrgent(0)).alarms).toMatchObject([{ code: "GR-6", discard: false }]);
+    await answerAlarm(database(), currentMakerId(), { ...said, what: "ph" });
+    expect((await openUrgent(0)).alarms).toEqual([]);
   });
 
   it("a week has seven days from Monday, a month whole weeks, and what is late stands today", async () => {

@@ -3,7 +3,7 @@ import { isCalendarDay, readNumber, Refusal } from "@tensidrum/core/quantities";
 import { brokenConstraint } from "../../db/failures.server";
 import { findBatch } from "../../db/batches/queries.server";
 import { findMaker } from "../../db/makers/queries.server";
-import { changePlannedCheck, keepCheck } from "../../db/watch/queries.server";
+import { answerAlarm, changePlannedCheck, keepCheck, listChecks, reopenAlarm } from "../../db/watch/queries.server";
 import { currentMakerId, database, rightNow } from "../../db/workplace.server";
 import { here, isoToday } from "../frame/dates.server";
 import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
@@ -31,9 +31,25 @@ export async function changeWatch(batchId: string, typed: TypedWatch): Promise<r
       if (!isCalendarDay(typed.on)) return [{ field: "on", message: "Write the day as year, month, day: 2027-03-31." }];
       mustBe(await changePlannedCheck(db, makerId, typed.planned, { dueOn: typed.on }));
       return [];
+    case "answer":
+      return answerTyped(batchId, typed);
+    case "reopen":
+      if (typed.alarm !== "") await reopenAlarm(db, makerId, batchId, typed.alarm);
+      return [];
     case "keep":
       return keep(batchId, typed);
   }
+}
+
+/** Keeps what the maker says to an alarm, for the looks there are now. */
+async function answerTyped(batchId: string, { alarm, why }: TypedWatch): Promise<readonly FieldProblem[]> {
+  const [db, makerId] = [database(), currentMakerId()];
+  if (why === "") return [{ field: "why", message: "Say what was done, or why it does not count." }];
+  await batchOf(batchId);
+  const newest = (await listChecks(db, makerId, batchId)).at(-1);
+  if (newest === undefined || alarm === "") return wholeProblem("There is no alarm to answer. Load the page again.");
+  await answerAlarm(db, makerId, { batchId, what: alarm, because: why, answeredAt: rightNow(), lookedAt: newest.lookedAt });
+  return [];
 }
 
 async function batchOf(batchId: string) {

@@ -28,7 +28,7 @@ const DAYS_AGO = 30;
 const nothing: TypedWatch = {
   ...{ intent: "keep", id: "", samples: [], storage: "room", planned: "", ph: "", thickness: "", by: "Pa·s", word: "" },
   ...{ beadMm: "", beadDensity: "", jarMm: "", fallMm: "", photo: undefined, lab: "", haze: "" },
-  ...{ clarity: "", colour: "", smell: "", sediment: "", signs: [], note: "", on: "", why: "" },
+  ...{ clarity: "", colour: "", smell: "", sediment: "", signs: [], note: "", on: "", why: "", alarm: "" },
 };
 const typed = (changes: Partial<TypedWatch> = {}): TypedWatch => ({ ...nothing, id: crypto.randomUUID(), ...changes });
 const fieldsOf = async (changes: Partial<TypedWatch>) => (await changeWatch(id, typed(changes))).map(({ field }) => field);
@@ -222,6 +222,22 @@ describe("a batch that is watched", () => {
     expect(await fieldsOf({ storage: "warm", signs: ["mould"] })).toEqual([]);
     const { alarms } = await openWatch(id, { sample: "room", looks: "" });
     expect(alarms).toMatchObject([{ what: "spoiled", discard: true }]);
+  });
+
+  it("an alarm is answered with why, comes again with another look, and can be opened again", async () => {
+    const seen = async () => {
+      const { alarms, answered } = await openWatch(id, { sample: "room", looks: "" });
+      return [alarms.map(({ what }) => what), answered.map(({ because }) => because)];
+    };
+    expect(await fieldsOf({ intent: "answer", alarm: "spoiled" })).toEqual(["why"]);
+    expect(await fieldsOf({ intent: "answer", alarm: "", why: "x" })).toHaveLength(1);
+    expect(await fieldsOf({ intent: "answer", alarm: "spoiled", why: "all fetched, poured away" })).toEqual([]);
+    expect(await seen()).toEqual([[], ["all fetched, poured away"]]);
+    expect(await fieldsOf({ intent: "reopen", alarm: "spoiled" })).toEqual([]);
+    expect(await seen()).toEqual([["spoiled"], []]);
+    expect(await fieldsOf({ intent: "answer", alarm: "spoiled", why: "once more" })).toEqual([]);
+    expect(await fieldsOf({ storage: "room", note: "still there" })).toEqual([]);
+    expect(await seen()).toEqual([["spoiled"], []]);
   });
 });
 

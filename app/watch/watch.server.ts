@@ -2,6 +2,7 @@ import { shownFormulaName } from "@tensidrum/core/formula";
 import { standingEntries, type BatchEntry } from "@tensidrum/core/process";
 import {
   storages,
+  unanswered,
   watchedAlarms,
   watchedReadings,
   watchedShelfLife,
@@ -12,7 +13,14 @@ import {
 import { Refusal } from "@tensidrum/core/quantities";
 import { findBatch, listEntries, listFilledContainers } from "../../db/batches/queries.server";
 import { sampleLook } from "../../db/watch/sampleLook";
-import { findCheckPhoto, listChecks, listDueChecks, listPlannedChecks, listWatchable } from "../../db/watch/queries.server";
+import {
+  findCheckPhoto,
+  listAnsweredAlarms,
+  listChecks,
+  listDueChecks,
+  listPlannedChecks,
+  listWatchable,
+} from "../../db/watch/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { here, isoToday, writtenMoment, writtenShortDay } from "../frame/dates.server";
 import type { DueCheck } from "../frame/dueChecks/newlyDue";
@@ -77,11 +85,12 @@ export async function openWatch(batchId: string, { sample: asked, looks: told }:
   const [db, makerId] = [database(), currentMakerId()];
   const batch = await findBatch(db, makerId, batchId);
   if (batch === undefined) throw new Refusal("not-found", "This batch is not here.", "Go to Watch and look for it there.");
-  const [planned, rows, entries, containers] = await Promise.all([
+  const [planned, rows, entries, containers, answers] = await Promise.all([
     listPlannedChecks(db, makerId, batchId),
     listChecks(db, makerId, batchId),
     listEntries(db, makerId, batchId),
     listFilledContainers(db, makerId, [batchId]),
+    listAnsweredAlarms(db, makerId, [batchId]),
   ]);
   const made = batch.finishedAt ?? batch.startedAt;
   const start = startOf(entries.map(({ entry }) => entry));
@@ -95,7 +104,8 @@ export async function openWatch(batchId: string, { sample: asked, looks: told }:
     (a, b) => a - b,
   );
   const readings = watchedReadings(start, looks, samples);
-  const alarms = watchedAlarms(start, looks, sample);
+  const found = watchedAlarms(start, looks, sample);
+  const alarms = unanswered(found, answers, rows.at(-1)?.lookedAt ?? null);
   return {
     id: batchId,
     newId: crypto.randomUUID(),
@@ -116,6 +126,14 @@ export async function openWatch(batchId: string, { sample: asked, looks: told }:
       .map((reading) => ({ of: reading.of, series: reading.series, band: reading.band, on: wayOn(reading, sample) }))
       .filter(({ of, band }) => of === "ph" || of === "viscosity" || band !== null),
     alarms,
+    /** Alarms the maker answered, with what was said. */
+    answered: found
+      .filter((alarm) => !alarms.includes(alarm))
+      .flatMap(({ what, text }) =>
+        answers
+          .filter((answer) => answer.what === what)
+          .map(({ because, answeredAt }) => ({ what, text, because, on: writtenShortDay(answeredAt) })),
+      ),
     shelfLife: watchedShelfLife(readings),
     open: open.map(({ id, storage, title, dueOn }) => ({ id, storage, title, dueOn })),
     planned: planned.map((one) => ({ ...one, day: here(one.dueOn).format("ddd D MMM YYYY"), isLate: one.dueOn < isoToday() })),

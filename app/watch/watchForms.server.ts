@@ -1,13 +1,13 @@
 import Joi from "joi";
 import { clarityLooks } from "@tensidrum/core/process";
-import { colourChanges, spoilSigns, storages } from "@tensidrum/core/stability";
+import { alarmKinds, colourChanges, spoilSigns, storages } from "@tensidrum/core/stability";
 import { Refusal } from "@tensidrum/core/quantities";
 import { thicknessWords } from "@tensidrum/core/rheology";
 import { choice, file, group, id, idOrNone, list, text, type TypedOf } from "../frame/fields.server";
 import { readAddress } from "../frame/readForm.server";
 import { thicknessWays } from "./looks";
 
-const intents = ["begin", "keep", "skip", "move"] as const;
+const intents = ["begin", "keep", "skip", "move", "answer", "reopen"] as const;
 
 /** What is done on the page of a watched batch. */
 export const watchForm = group({
@@ -38,6 +38,8 @@ export const watchForm = group({
   note: text(500),
   on: text(10),
   why: text(200),
+  /** The alarm that is answered, or opened again. */
+  alarm: choice(["", ...alarmKinds], ""),
 });
 export type TypedWatch = TypedOf<typeof watchForm>;
 

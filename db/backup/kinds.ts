@@ -13,7 +13,7 @@ import { offers, priceWishes } from "../prices/schema";
 import { saltSamples } from "../saltSamples/schema";
 import { scales } from "../scales/schema";
 import { productPhotos, products, roundReadings, suggestions } from "../comparison/schema";
-import { blindSheets, blindTests, checkPhotos, checks, latherTests, patchTests, plannedChecks } from "../watch/schema";
+import { answeredAlarms, blindSheets, blindTests, checkPhotos, checks, latherTests, patchTests, plannedChecks } from "../watch/schema";
 import { scentCounts, scentRounds, scents } from "../scents/schema";
 
 export interface BackupColumn {
@@ -98,6 +98,7 @@ export const backupKinds: readonly BackupKind[] = [
   kind(plannedChecks),
   kind(checks),
   kind(checkPhotos),
+  kind(answeredAlarms),
   kind(patchTests),
   kind(latherTests),
   kind(blindTests),

@@ -1,10 +1,10 @@
-import type { BlindKind, Storage } from "@tensidrum/core/stability";
+import type { AlarmKind, BlindKind, Storage } from "@tensidrum/core/stability";
 import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, or, sql, type SQL } from "drizzle-orm";
 import { batches } from "../batches/schema";
 import type { Executor } from "../client.server";
 import { behindRow, type Part } from "../paging";
 import { versions } from "../formulas/schema";
-import { blindSheets, blindTests, checkPhotos, checks, latherTests, plannedChecks } from "./schema";
+import { answeredAlarms, blindSheets, blindTests, checkPhotos, checks, latherTests, plannedChecks } from "./schema";
 
 export interface NewPlannedCheck {
   readonly id: string;
@@ -124,6 +124,37 @@ export async function listLooksSince(db: Executor, makerId: string, since: Date,
     .orderBy(desc(checks.lookedAt), desc(checks.id))
     .limit(most);
   return newest.toReversed();
+}
+
+/** What the maker said to the alarms of batches. */
+export async function listAnsweredAlarms(db: Executor, makerId: string, batchIds: readonly string[]) {
+  if (batchIds.length === 0) return [];
+  return db
+    .select()
+    .from(answeredAlarms)
+    .where(and(eq(answeredAlarms.makerId, makerId), inArray(answeredAlarms.batchId, [...batchIds])));
+}
+
+export type NewAlarmAnswer = Omit<typeof answeredAlarms.$inferInsert, "makerId">;
+
+/** Keeps what was said to an alarm; a later answer takes the place of an earlier one. */
+export async function answerAlarm(db: Executor, makerId: string, said: NewAlarmAnswer): Promise<void> {
+  const { because, answeredAt, lookedAt } = said;
+  await db
+    .insert(answeredAlarms)
+    .values({ ...said, makerId })
+    .onConflictDoUpdate({
+      target: [answeredAlarms.batchId, answeredAlarms.what],
+      set: { because, answeredAt, lookedAt },
+      setWhere: eq(answeredAlarms.makerId, makerId),
+    });
+}
+
+/** Takes back what was said to an alarm. */
+export async function reopenAlarm(db: Executor, makerId: string, batchId: string, what: AlarmKind): Promise<void> {
+  await db
+    .delete(answeredAlarms)
+    .where(and(eq(answeredAlarms.makerId, makerId), eq(answeredAlarms.batchId, batchId), eq(answeredAlarms.what, what)));
 }
 
 /** The photo of a check, or `undefined`. */

@@ -1,5 +1,5 @@
 import { clarityLooks } from "@tensidrum/core/process";
-import { blindKinds, bubbleSizes, latherWays, patchSeen, spoilSigns, storages } from "@tensidrum/core/stability";
+import { alarmKinds, blindKinds, bubbleSizes, latherWays, patchSeen, spoilSigns, storages } from "@tensidrum/core/stability";
 import { sql } from "drizzle-orm";
 import {
   boolean,
@@ -114,6 +114,31 @@ export const checks = pgTable(
       "checks_lengths",
       sql`char_length(${table.said}) <= 120 and char_length(${table.colour}) <= 60 and char_length(${table.smell}) <= 60 and char_length(${table.note}) <= 500`,
     ),
+  ],
+);
+
+/** What a maker said to an alarm of a batch; it holds until a sample is looked at again. */
+export const answeredAlarms = pgTable(
+  "answered_alarms",
+  {
+    batchId: uuid("batch_id").notNull(),
+    makerId: uuid("maker_id").notNull(),
+    what: text("what", { enum: alarmKinds }).notNull(),
+    /** What was done, or why it does not count. */
+    because: text("because").notNull(),
+    answeredAt: timestamp("answered_at", { withTimezone: true }).notNull(),
+    /** The newest look then. */
+    lookedAt: timestamp("looked_at", { withTimezone: true }).notNull(),
+  },
+  (table) => [
+    primaryKey({ name: "answered_alarms_pkey", columns: [table.batchId, table.what] }),
+    foreignKey({
+      name: "answered_alarms_batch",
+      columns: [table.batchId, table.makerId],
+      foreignColumns: [batches.id, batches.makerId],
+    }).onDelete("cascade"),
+    check("answered_alarms_what", sql`${table.what} in (${words(alarmKinds)})`),
+    check("answered_alarms_because", sql`char_length(${table.because}) between 1 and 200`),
   ],
 );
 

@@ -19,8 +19,12 @@ export interface Check {
   readonly signs: readonly SpoilSign[];
 }
 
+export const alarmKinds = ["ph", "viscosity", "colour", "sediment", "spoiled"] as const;
+
+export type AlarmKind = (typeof alarmKinds)[number];
+
 export interface DriftAlarm {
-  readonly what: "ph" | "viscosity" | "colour" | "sediment" | "spoiled";
+  readonly what: AlarmKind;
   /** Stop using it and discard it. */
   readonly discard: boolean;
   readonly text: string;

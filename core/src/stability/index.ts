@@ -3,7 +3,10 @@ export type { BlindKind, BlindResult, Cups, RatedPair, RatedResult } from "./bli
 export { checkCalendar, storages } from "./checkCalendar.ts";
 export type { PlannedCheck, Storage } from "./checkCalendar.ts";
 export { spoilSigns } from "./drift.ts";
-export type { DriftAlarm, SpoilSign } from "./drift.ts";
+export { alarmKinds } from "./drift.ts";
+export type { AlarmKind, DriftAlarm, SpoilSign } from "./drift.ts";
+export { unanswered } from "./unanswered.ts";
+export type { AlarmAnswer } from "./unanswered.ts";
 export { bubbleSizes, foamOf, latherFeels, latherOf, latherWays } from "./lather.ts";
 export type { BubbleSize, FoamWeight, Lather, LatherFeel, LatherTest, LatherWay } from "./lather.ts";
 export { PATCH_HOURS, patchHoursLeft, patchSeen } from "./patchTest.ts";
