@@ -7,7 +7,7 @@ test.use({ allowedConsole: [FAILED_LOAD] });
 const CURTAIN_CALL = "/sheet/5ea50000-0000-4000-8000-00000000c100";
 
 test("aim, skeleton, cure, version, trial, difference, out and in again with the same readings", async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await beginFormula(page);
   await page.getByRole("textbox", { name: "Name of the formula" }).fill("Stage Door wash");
   await page.getByRole("combobox", { name: "What it should be" }).selectOption("body wash");

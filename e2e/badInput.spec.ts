@@ -31,7 +31,7 @@ test("a whole novel is answered in a sentence, and the text stays", async ({ pag
 });
 
 test("300 lines come in, are read and saved; 301 are too many, and the text stays", async ({ page }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(240_000);
   const file = (lines: number) =>
     JSON.stringify({
       format: "tensidrum-formula/1",

@@ -71,7 +71,7 @@ async function makeTheRest(page: Page): Promise<void> {
 test("a gel with the simulated scale, from what must be right to the record: a wrong weight, a photo, a note, one step back", async ({
   page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000a200/1");
   await page.getByRole("link", { name: "Make a batch" }).click();
   await page.getByLabel("Batch, g").fill("200");
@@ -170,7 +170,7 @@ test("a gel with the simulated scale, from what must be right to the record: a w
 });
 
 test("a heated cleanser with the simulated scale on a tablet: two beakers warmed, what steamed off put back", async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await page.setViewportSize({ width: 1024, height: 768 });
   await page.goto("/sheet/5ea50000-0000-4000-8000-00000000d400");
   await page.getByRole("button", { name: /^Finalise version/ }).click();

@@ -23,7 +23,7 @@ test("the connection cut for ten minutes: the work goes on, the queue shows, a r
   application,
   browser,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const wire = await cutWire(application.address);
   const context = await browser.newContext({ baseURL: wire.address });
   const page = await context.newPage();
@@ -71,7 +71,7 @@ test("the connection cut for ten minutes: the work goes on, the queue shows, a r
 });
 
 test("two devices on one batch see each other's steps at once, and cannot both take one", async ({ application, browser }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const [near, far] = [await cutWire(application.address), await cutWire(application.address)];
   const contexts = await Promise.all([near, far].map(({ address }) => browser.newContext({ baseURL: address })));
   const [one, other] = await Promise.all(contexts.map((context) => context.newPage()));

@@ -29,7 +29,7 @@ test("the server killed in the middle of weighing: after a restart every acknowl
   folder,
   browser,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const cluster = await startCluster(folder);
   let application = await start({ DATABASE_URL: cluster.url });
   const page = await browser.newPage({ baseURL: application.address });
@@ -55,7 +55,7 @@ test("PostgreSQL killed in the middle of weighing: the page says so, and every a
   folder,
   browser,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   let cluster = await startCluster(folder);
   const application = await start({ DATABASE_URL: cluster.url });
   const page = await browser.newPage({ baseURL: application.address });

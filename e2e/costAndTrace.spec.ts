@@ -8,7 +8,7 @@ test.use({ ownApplication: "filling", allowedConsole: [/422/] });
 test("what a bottle costs: by its lots, its bottle and its label, with the price that leaves the margin beside a shop", async ({
   page,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await filledBatch(page, GREEN_ROOM_BATCH, 3, 5);
   await page.getByRole("link", { name: "Cost", exact: true }).click();
 
@@ -44,7 +44,7 @@ test("what a bottle costs: by its lots, its bottle and its label, with the price
 });
 
 test("a lot is put on hold with why, leads to the bottles it is in, and is asked about before the next batch", async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const batch = await filledBatch(page, GREEN_ROOM_BATCH, 1, 3);
 
   await page.goto("/shelf/juniper-berry-oil");

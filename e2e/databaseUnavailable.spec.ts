@@ -2,7 +2,7 @@ import { startCluster } from "../scripts/cluster.mjs";
 import { addLine, beginFormula, expect, saved, test } from "./testing/test";
 
 test("while the database is unavailable nothing typed is lost", async ({ start, folder, browser }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   let cluster = await startCluster(folder, { keep: false });
   const application = await start({ DATABASE_URL: cluster.url });
   const page = await browser.newPage({ baseURL: application.address });

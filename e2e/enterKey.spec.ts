@@ -40,7 +40,7 @@ function sentBy(page: Page): string[] {
 
 for (const path of views) {
   test(`Enter in every field of ${path.split("?")[0] ?? path} presses no button of a form with several things in it`, async ({ page }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(240_000);
     await page.goto(path);
     await scriptsReady(page);
     const sent = sentBy(page);

@@ -115,7 +115,7 @@ for (const [station, ofStation] of Object.entries(views)) {
   test(`${station}: for people who read, hear or steer differently, in both schemes, at three sizes, in the glossary's words`, async ({
     page,
   }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(600_000);
     for (const [name, path] of ofStation) {
       await test.step(name, async () => {
         await page.goto(path);

@@ -18,7 +18,7 @@ async function openFilling(page: Page, batch: string): Promise<void> {
 }
 
 test("a rested batch is looked at, planned with a sample kept, filled one by one, tried, and adds up at the end", async ({ page }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   const batch = await madeBatch(page, GREEN_ROOM_BATCH, 580.8);
   await openFilling(page, batch);
 

@@ -31,7 +31,7 @@ test("the connection cut while bottles are filled: the work goes on, a reload lo
   application,
   browser,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const wire = await cutWire(application.address);
   const context = await browser.newContext({ baseURL: wire.address });
   const page = await context.newPage();
@@ -66,7 +66,7 @@ test("the server killed while bottles are filled: after a restart every acknowle
   folder,
   browser,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   const cluster = await startCluster(folder);
   let application = await start({ DATABASE_URL: cluster.url });
   const page = await browser.newPage({ baseURL: application.address });

@@ -114,7 +114,7 @@ test("from nothing to the record of 200 g of hand wash with simulated instrument
   start,
   folder,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   const { address } = await start({ TENSIDRUM_DATA: folder }, ["--empty"]);
   const began = Date.now();
   await page.goto(address);

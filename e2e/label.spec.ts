@@ -22,7 +22,7 @@ async function openLabel(page: Page): Promise<string> {
 }
 
 test("a label is laid out by keys and by hand, kept, printed to scale, and read back from its PDF", async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const batch = await openLabel(page);
   await expect(page.getByText("made in is empty.")).toBeVisible();
   expect(await seriousIn(page)).toEqual([]);

@@ -1,7 +1,7 @@
 import { addLine, expect, saved, test } from "./testing/test";
 
 test("from an empty board to a printed weighing sheet, and found again after a restart", async ({ start, folder, browser }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const environment = { TENSIDRUM_DATA: folder };
   let application = await start(environment, ["--empty"]);
   let page = await browser.newPage({ baseURL: application.address });

@@ -20,7 +20,7 @@ async function plan(page: Page, what: string, days: number, grams: string): Prom
 }
 
 test("three batches are planned, the list is printed, bought and received; one is made, and a lot of it recalled", async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await page.goto("/shelf/outlook");
   await scriptsReady(page);
   await page.getByRole("button", { name: "Plan it" }).click();

@@ -28,7 +28,7 @@ async function read(page: Page, value: number): Promise<void> {
 test("a sample is adjusted first with the solution diluted tenfold; then the batch takes one dose, and the sample goes back", async ({
   page,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
   await pourByServer(page, batch, 30);
   const corridor = await page.getByText(/^belongs between/).innerText();

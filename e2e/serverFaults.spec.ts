@@ -17,7 +17,7 @@ test("a database connection lost inside a transaction costs that request alone, 
   demoFolder,
   browser,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const application = await start({ TENSIDRUM_DATA: demoFolder });
   const page = await browser.newPage({ baseURL: application.address });
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
@@ -56,7 +56,7 @@ test("PostgreSQL killed under bin/start: it is started again, and every acknowle
   demoFolder,
   browser,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const application = await start({ TENSIDRUM_DATA: demoFolder });
   const page = await browser.newPage({ baseURL: application.address });
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
@@ -83,7 +83,7 @@ test("a full disk: 507 in words, nothing acknowledged that is not stored, and wh
   demoFolder,
   browser,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const application = await start({ TENSIDRUM_DATA: demoFolder });
   const page = await browser.newPage({ baseURL: application.address });
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
@@ -115,7 +115,7 @@ test("a full disk: 507 in words, nothing acknowledged that is not stored, and wh
 });
 
 test("32 connections at once get their pages, slower, and none is refused", async ({ application }) => {
-  test.setTimeout(60_000);
+  test.setTimeout(240_000);
   const paths = ["/", "/sheet/5ea50000-0000-4000-8000-00000000c100", "/shelf", GREEN_ROOM_BATCH];
   const statuses = await Promise.all(
     Array.from({ length: 32 }, async (_, at) => {
@@ -138,7 +138,7 @@ test("a lot that gives more than it holds: the weight is kept, and the balance o
   demoFolder,
   browser,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const application = await start({ TENSIDRUM_DATA: demoFolder });
   const page = await browser.newPage({ baseURL: application.address });
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);

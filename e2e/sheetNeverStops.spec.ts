@@ -11,7 +11,7 @@ test("the server killed, a percent changed, the server back 40 s later: it is st
   demoFolder,
   browser,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   const port = await freePort();
   const first = await start({ TENSIDRUM_DATA: demoFolder }, ["--port", String(port)]);
   const page = await browser.newPage({ baseURL: first.address });

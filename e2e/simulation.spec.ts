@@ -76,7 +76,7 @@ const letPass = (page: Page) => button(page, /^let .* pass$/);
 test("a batch with simulated instruments: calibrated, overshot, taken back with a base, and salted without going over the peak", async ({
   page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
   await pourByServer(page, batch, 30);
   await scriptsReady(page);
@@ -146,7 +146,7 @@ test("a batch with simulated instruments: calibrated, overshot, taken back with 
 test("a practice run: overshot on purpose, taken back, salted as advised, and judged against what was hidden; stock and codes stay as they are", async ({
   page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await page.goto("/bench");
   const before = await page.locator("main").innerText();
   const formula = "5ea50000-0000-4000-8000-00000000a200";

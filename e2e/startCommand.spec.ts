@@ -53,7 +53,7 @@ test("says in a sentence what is wrong with its options or its port", async () =
 });
 
 test("ends cleanly, refuses a second start, and clears up after one that was killed", async ({ start, folder }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const environment = { TENSIDRUM_DATA: folder };
   const postmaster = () => Number(readFileSync(`${folder}/postgres/postmaster.pid`, "utf8").split("\n")[0]);
 

@@ -27,7 +27,7 @@ test("a data folder that cannot be one is told in words with what to type", asyn
 });
 
 test("a moved folder with another owner, and a cluster of somebody else, say what to type", async ({ folder }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(240_000);
   const programs = findPostgres();
   if (programs === undefined) throw new Error("PostgreSQL is not installed");
   const foreign = `${folder}/foreign`;
@@ -59,7 +59,7 @@ test("a moved folder with another owner, and a cluster of somebody else, say wha
 });
 
 test("a first start interrupted anywhere heals on the next", async ({ start, folder }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   const moments = ["Creating the database cluster", "Laid in the reference library", "Laid in the demo"];
   for (const [at, moment] of moments.entries()) {
     const data = `${folder}/${at}`;
@@ -89,7 +89,7 @@ test("a first start interrupted anywhere heals on the next", async ({ start, fol
 });
 
 test("of two starts of one folder at the same moment one runs and the other says so", async ({ folder }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(240_000);
   const run = async () => {
     const child = spawn(process.execPath, [`${root}/bin/start`, "--port", String(await freePort())], {
       env: { ...process.env, TENSIDRUM_DATA: folder },

@@ -23,7 +23,7 @@ async function read(page: Page, value: string): Promise<void> {
 test("the pH is read, dosed as advised, overshot and taken back with a base, then salt is added as advised; what is likely a slip is asked first", async ({
   page,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const batch = await beginBatch(page, GREEN_ROOM_BATCH);
   await pourByServer(page, batch, 30);
   await read(page, "15");

@@ -18,7 +18,7 @@ test.use({ ownApplication: "watch", allowedConsole: [new RegExp(`${FAILED_LOAD.s
 test("a finished batch is watched: samples aside, a look, a plan that moves, a shake test, and a stop that names its bottles", async ({
   page,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   await filledBatch(page, GREEN_ROOM_BATCH, 1, 3);
 
   await test.step("from the list to its samples and their plan", async () => {
@@ -165,7 +165,7 @@ test("a finished batch is watched: samples aside, a look, a plan that moves, a s
 });
 
 test("24 testers tell two batches apart, or give them marks", async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await madeBatch(page, GREEN_ROOM_BATCH, 560);
   await madeBatch(page, GREEN_ROOM_BATCH, 560);
   const begin = async (test: string): Promise<void> => {

@@ -6,7 +6,7 @@ test.use({ ownApplication: "jobs" });
 test("boathouse soap from bars, 2.4 kg in a pot of 1.5 L: half of it, melted, stirred every two hours off the heat, thinned hot, its pH read and never lowered", async ({
   page,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await writeSheet(page, {
     name: "Boathouse soap",
     aim: "soap-wash",

@@ -4,7 +4,7 @@ import { expect, test } from "../testing/test";
 test.use({ ownApplication: "jobs" });
 
 test("a clay wash for taking masks off, 400 g, cold, from its aim to its record", async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await writeSheet(page, {
     name: "Mask Off clay wash",
     aim: "cream-cleanser",

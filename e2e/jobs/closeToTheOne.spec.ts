@@ -43,7 +43,7 @@ const percentOf = async (page: Page, line: string): Promise<number> =>
   Number(await page.getByLabel(new RegExp(`^${line}.*, percent`)).inputValue());
 
 test("from the printed list of the one the guests like to five rounds, one of them taken from what is suggested", async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await test.step("a product with its list and what was measured of it", async () => {
     await page.goto("/compare/products/new");
     await scriptsReady(page);

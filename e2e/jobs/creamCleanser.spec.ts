@@ -25,7 +25,7 @@ const at =
 test("a cream cleanser in two phases, 250 g: both as hot as each other, steam put back per beaker, what is delicate below 40 °C", async ({
   page,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await writeSheet(page, {
     name: "Curtain Fall cream cleanser",
     aim: "cream-cleanser",

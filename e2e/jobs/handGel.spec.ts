@@ -21,7 +21,7 @@ test.use({ ownApplication: "jobs" });
 test("a hand gel, 900 g, in three colours: brought in by drops of acid, rested, parted, coloured to the eye, filled and labelled by itself", async ({
   page,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(600_000);
   await writeSheet(page, {
     name: "Prop Room hand gel",
     aim: "hand-wash",

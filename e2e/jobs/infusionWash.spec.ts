@@ -9,7 +9,7 @@ test.use({ ownApplication: "jobs" });
 test("an infusion wash, 1.2 kg: thickness before and after the scent as a pair, salt after the pH, the pH once more with a reading, then bottles", async ({
   page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await writeSheet(page, {
     name: "Orchestra Pit wash",
     aim: "body-wash",

@@ -14,7 +14,7 @@ import { expect, test } from "../testing/test";
 test.use({ ownApplication: "jobs" });
 
 test("Lights Down micellar remover, 500 g, near the eye: cold, clear, and a first dose that only probes", async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await writeSheet(page, {
     name: "Lights Down micellar remover",
     aim: "micellar-water",

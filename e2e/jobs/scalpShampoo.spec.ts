@@ -8,7 +8,7 @@ test.use({ ownApplication: "jobs" });
 test("a suspended scalp shampoo, 500 g: the blend sheared in water, the dispersion into the batch that carries it, pH near neutral", async ({
   page,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await writeSheet(page, {
     name: "Rafters scalp shampoo",
     aim: "scalp-shampoo",

@@ -5,7 +5,7 @@ import { expect, scriptsReady, test } from "../testing/test";
 test.use({ ownApplication: "jobs" });
 
 test("a scrub base for others, 800 g, on a bought base without a line of water: grains last, by hand", async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await writeSheet(page, {
     name: "Stage Hand scrub base",
     aim: "scrub",

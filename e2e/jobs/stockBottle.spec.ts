@@ -6,7 +6,7 @@ test.use({ ownApplication: "jobs" });
 test("the stock bottle, 120 g of 50 % citric acid, and its drops: dosed into 150 g of glucoside wash, its lot goes down by what was dosed", async ({
   page,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   await page.goto("/shelf/make/solution");
   await scriptsReady(page);
   await page.getByLabel("dissolve").selectOption("citric-acid-anhydrous");

@@ -4,7 +4,7 @@ import { expect, test } from "../testing/test";
 test.use({ ownApplication: "jobs" });
 
 test("a travel powder, 60 g, without water: blended, oil rubbed into a part of it, no preservative while it is dry", async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await writeSheet(page, {
     name: "Night Train powder",
     aim: "powder-cleanser",

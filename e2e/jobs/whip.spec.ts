@@ -6,7 +6,7 @@ test.use({ ownApplication: "jobs" });
 test("Footlight whip, 300 g: whipped hot, clay rubbed with a spoonful, cooled, preserved, whipped again, rested, whipped once more", async ({
   page,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   await writeSheet(page, {
     name: "Footlight whip",
     aim: "whipped-cleanser",
