@@ -5,8 +5,9 @@ import { Obstacle, run, say } from "./say.mjs";
 import { BACKUPS, checkPort, standUpDatabase } from "./standUp.mjs";
 
 await run(async () => {
-  const { port, demo, season, lan } = readOptions("bin/dev");
+  const { port, demo, season, lan, processes } = readOptions("bin/dev");
   if (lan) throw new Obstacle("--lan belongs to bin/start: the development server is for this machine alone.");
+  if (processes > 1) throw new Obstacle("--processes belongs to bin/start: the development server is one process.");
   checkNode();
   await checkPort(port);
   await ensureNodePackages();
