@@ -203,7 +203,7 @@ function AnswerForm({ id, what, answered }: AnswerFormProps) {
       <Form method="post">
         <input type="hidden" name="id" value={id} />
         <input type="hidden" name="alarm" value={what} />
-        <Group gap="sm" align="flex-end" mt={4}>
+        <Group gap="sm" align="flex-start" mt={4}>
           <TextInput
             name="why"
             label="What was done, or why it does not count"
@@ -213,7 +213,7 @@ function AnswerForm({ id, what, answered }: AnswerFormProps) {
             defaultValue={answered?.typed.why ?? ""}
             error={problemAt(answered, "why")}
           />
-          <Button type="submit" name="intent" value="answer" h={36} variant="outline" loading={isBusy}>
+          <Button type="submit" name="intent" value="answer" h={36} mt={23} variant="outline" loading={isBusy}>
             Answer it
           </Button>
         </Group>
