@@ -1,8 +1,7 @@
-import { Button, Checkbox, Grid, Group, Stack, Text, TextInput, UnstyledButton } from "@mantine/core";
+import { Button, Checkbox, Grid, Stack, Text, UnstyledButton } from "@mantine/core";
 import { storages } from "@tensidrum/core/stability";
 import { useEffect } from "react";
 import { Form, Link, useNavigation } from "react-router";
-import { Fold } from "../components/Fold";
 import { FormError } from "../components/FormError";
 import quiet from "../components/quiet.module.css";
 import { PageHeader } from "../components/PageHeader";
@@ -13,6 +12,7 @@ import { keepPageForLater } from "../frame/keepForLater";
 import { watchStations } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
 import { Drift } from "../pictures/Drift/Drift";
+import { Alarms, Answered } from "./Alarms";
 import { CheckForm } from "./check/CheckForm";
 import { Looked } from "./Looked";
 import { storageNames } from "./looks";
@@ -76,7 +76,7 @@ export function WatchPage({ open, answered }: WatchPageProps) {
     >
       <title>{`${code}, Watch, Tensidrum`}</title>
       <DueChecks />
-      <Stop open={open} answered={answered?.typed.intent === "answer" ? answered : null} />
+      <Alarms open={open} answered={answered?.typed.intent === "answer" ? answered : null} />
       <Answered open={open} />
       {samples.length === 0 ? (
         <Begin open={open} answered={answered} />
@@ -147,107 +147,6 @@ function Waiting({ outbox: { looks, drop } }: { readonly outbox: Outbox }) {
           </Text>
         );
       })}
-    </Stack>
-  );
-}
-
-/** What has moved too far; a sign of spoiling stops everything and lists what to fetch. */
-function Stop({ open: { alarms, containers, id, newId }, answered }: WatchPageProps) {
-  if (alarms.length === 0) return null;
-  const isSpoiled = alarms.some(({ discard }) => discard);
-  return (
-    <Stack gap={4} mb="md" role="alert" pl="md" style={{ borderLeft: "4px solid var(--signal)" }}>
-      {alarms.map(({ what, text }) => (
-        <Text key={what} m={0} fw={650}>
-          {text}
-        </Text>
-      ))}
-      {isSpoiled && (
-        <>
-          <Text m={0}>
-            Do not smell it again from close by. Fetch its containers and tell whoever has one to stop using it; skin or eyes that are sore
-            are for a doctor to look at.
-          </Text>
-          <Text m={0}>
-            {containers.map(({ count, name, toWhom }) => `${count} × ${name}${toWhom === "" ? "" : ` (${toWhom})`}`).join(", ")}{" "}
-            <Link to={`/fill/${id}/containers`}>Where they are</Link>
-          </Text>
-        </>
-      )}
-      {alarms.map(({ what }) => (
-        <AnswerForm key={what} id={newId} what={what} answered={answered?.typed.alarm === what ? answered : null} />
-      ))}
-    </Stack>
-  );
-}
-
-const alarmNames: Readonly<Record<OpenWatch["alarms"][number]["what"], string>> = {
-  ph: "the pH",
-  viscosity: "the thickness",
-  colour: "the colour",
-  sediment: "what has settled",
-  spoiled: "the sign of spoiling",
-};
-
-interface AnswerFormProps {
-  readonly id: string;
-  readonly what: keyof typeof alarmNames;
-  readonly answered: WatchPageProps["answered"];
-}
-
-/** The maker says what was done, and the alarm leads no page until the sample is looked at again. */
-function AnswerForm({ id, what, answered }: AnswerFormProps) {
-  const isBusy = useNavigation().state !== "idle";
-  return (
-    <Fold summary={`Answer the alarm of ${alarmNames[what]}`}>
-      <Form method="post">
-        <input type="hidden" name="id" value={id} />
-        <input type="hidden" name="alarm" value={what} />
-        <Group gap="sm" align="flex-start" mt={4}>
-          <TextInput
-            name="why"
-            label="What was done, or why it does not count"
-            maxLength={200}
-            w={360}
-            maw="100%"
-            defaultValue={answered?.typed.why ?? ""}
-            error={problemAt(answered, "why")}
-          />
-          <Button type="submit" name="intent" value="answer" h={36} mt={23} variant="outline" loading={isBusy}>
-            Answer it
-          </Button>
-        </Group>
-        <FormError>{sentenceAbove(answered)}</FormError>
-      </Form>
-    </Fold>
-  );
-}
-
-/** Alarms that were answered, what was said, and the way back. */
-function Answered({ open: { answered, newId } }: { readonly open: OpenWatch }) {
-  const isBusy = useNavigation().state !== "idle";
-  if (answered.length === 0) return null;
-  return (
-    <Stack gap={4} mb="md">
-      {answered.map(({ what, text, because, on }) => (
-        <Form key={what} method="post">
-          <input type="hidden" name="id" value={newId} />
-          <input type="hidden" name="alarm" value={what} />
-          <Text m={0} c="var(--ink-2)">
-            {text} Answered {on}: {because}.{" "}
-            <UnstyledButton
-              type="submit"
-              name="intent"
-              value="reopen"
-              className={quiet.quiet}
-              disabled={isBusy}
-              aria-label={`Open the alarm of ${alarmNames[what]} again`}
-            >
-              Open it again
-            </UnstyledButton>
-          </Text>
-        </Form>
-      ))}
     </Stack>
   );
 }
