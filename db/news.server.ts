@@ -23,23 +23,26 @@ export async function listenForNews(connectionString: string, { listeners }: Pic
   const connect = async (attempt: number): Promise<void> => {
     const made = new pg.Client({ connectionString, keepAlive: true });
     let isOver = false;
-    const again = (next: number): void => {
+    // One that never listened is waited for longer each time.
+    let next = attempt + 1;
+    const again = (): void => {
       if (isOver || isClosed) return;
       isOver = true;
       client = undefined;
       void made.end().catch(() => undefined);
       waiting = setTimeout(() => void connect(next), AGAIN_MILLISECONDS[Math.min(next, AGAIN_MILLISECONDS.length - 1)]);
     };
-    made.on("error", () => again(0));
-    made.on("end", () => again(0));
+    made.on("error", again);
+    made.on("end", again);
     made.on("notification", ({ payload = "" }) => tell(payload));
     try {
       await made.connect();
       await made.query(`listen ${CHANNEL}`);
       client = made;
+      next = 0;
       for (const batchId of [...listeners.keys()]) tell(batchId);
     } catch {
-      again(attempt + 1);
+      again();
     }
   };
   await connect(0);

@@ -47,10 +47,7 @@ export async function fillYears(db: Database, makerId: string, { formulas, batch
     await settleLots(tx, makerId);
     for (const index of putBack) await tx.execute(sql.raw(index));
   });
-  for (const table of ["formulas", "versions", "phases", "lines", "lots", "lot_balances", "movements", "batches", "batch_lots"])
-    await db.execute(sql.raw(`analyze ${table}`));
-  for (const table of ["batch_entries", "batch_containers", "planned_checks", "checks", "lather_tests"])
-    await db.execute(sql.raw(`analyze ${table}`));
+  for (const table of [...patterns, "batches", ...ofBatches, "lot_balances"]) await db.execute(sql.raw(`analyze ${table}`));
 }
 
 /** Takes away the indexes of words in entries, which are made much sooner over all rows than row by row; how each is made again. */
