@@ -95,7 +95,7 @@ export function Answered({ open: { answered, newId } }: { readonly open: OpenWat
           <input type="hidden" name="id" value={newId} />
           <input type="hidden" name="alarm" value={what} />
           <Text m={0} c="var(--ink-2)">
-            {text} Answered {on}: {because}.{" "}
+            {text} Answered {on}: {because.replace(/\.$/, "")}.{" "}
             <UnstyledButton
               type="submit"
               name="intent"
