@@ -11,7 +11,10 @@ const GROUPS: readonly { readonly name: string; readonly kinds: readonly string[
   { name: "Batches", kinds: ["batches", "batch_lots", "batch_containers", "given_containers"] },
   { name: "Entries of batches", kinds: ["batch_entries"] },
   { name: "Photos", kinds: ["batch_photos", "check_photos"] },
-  { name: "Checks of batches", kinds: ["planned_checks", "checks", "answered_alarms", "lather_tests", "blind_tests", "blind_sheets", "patch_tests"] },
+  {
+    name: "Checks of batches",
+    kinds: ["planned_checks", "checks", "answered_alarms", "lather_tests", "blind_tests", "blind_sheets", "patch_tests"],
+  },
   { name: "Products to come close to", kinds: ["products", "product_photos"] },
   { name: "Readings of rounds", kinds: ["round_readings", "suggestions"] },
   { name: "Planned batches", kinds: ["planned_batches"] },
