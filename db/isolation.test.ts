@@ -186,7 +186,7 @@ const plannedCheck: watchQueries.NewPlannedCheck = { id: crypto.randomUUID(), st
 const look: watchQueries.NewCheck = {
   ...{ id: crypto.randomUUID(), batchId, storage: "room", plannedId: plannedCheck.id, lookedAt: new Date(), ph: 5, viscosity: null },
   ...{ said: "", clarity: "clear", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },
-  ...{ labL: 80, labA: 1, labB: 20, hazePercent: null },
+  ...{ labL: 80, labA: 1, labB: 20, hazePercent: null, roomC: 21 },
 };
 const product: comparisonQueries.NewProduct = {
   id: crypto.randomUUID(),
@@ -518,6 +518,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   makerOfFeed: async () => ((await makerQueries.makerOfFeed(db, "c".repeat(64))) === undefined ? [] : ["anybody's"]),
   listFinishedSince: async () => batchQueries.listFinishedSince(db, stranger.id, new Date(0), 10),
   listBenchReadings: async () => batchQueries.listBenchReadings(db, stranger.id, [batchId]),
+  lastRoomSince: async () => ((await watchQueries.lastRoomSince(db, stranger.id, new Date(0))) === null ? [] : ["another's room"]),
   lastCalibratedAt: async () => ((await batchQueries.lastCalibratedAt(db, stranger.id)) === null ? [] : ["another's meter"]),
   listLooksSince: async () => watchQueries.listLooksSince(db, stranger.id, new Date(0), 10),
   listEndingLots: async () => stockQueries.listEndingLots(db, stranger.id, { from: "2000-01-01", until: "2100-01-01" }, 10),

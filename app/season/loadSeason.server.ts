@@ -132,15 +132,31 @@ async function lookAt({ key, looks = [] }: SeasonBatch, look: NonNullable<Season
   const { ph, clarity = "", colour = "", signs = [], note = "" } = look;
   const id = stableUuid(`season look ${key} ${nth} of ${looks.length}`);
   const smell = signs.length > 0 ? "different" : "as at the start";
-  const noted = { id, ph, clarity, colour, smell, note, planned: planned?.id ?? "" } as const;
+  const room = BENCH_ROOM_C[nth % BENCH_ROOM_C.length] ?? "";
+  const noted = { id, ph, clarity, colour, smell, note, room, planned: planned?.id ?? "" } as const;
   const seen: TypedWatch = { ...nothingSeen(), ...noted, signs: [...signs] };
   must(await changeWatch(batchId, seen), key);
 }
 
+/** The wardrobe workshop on the days of its looks. */
+const BENCH_ROOM_C = ["21", "22.5", "24"] as const;
+
 const nothingSeen = (): TypedWatch => ({
   intent: "keep",
   ...{ id: crypto.randomUUID(), samples: [], storage: "room", planned: "", ph: "", thickness: "", by: "Pa·s", word: "" },
-  ...{ beadMm: "", beadDensity: "", jarMm: "", fallMm: "", photo: undefined, lab: "", haze: "", clarity: "", colour: "", smell: "" },
+  ...{
+    beadMm: "",
+    beadDensity: "",
+    jarMm: "",
+    fallMm: "",
+    photo: undefined,
+    lab: "",
+    haze: "",
+    room: "",
+    clarity: "",
+    colour: "",
+    smell: "",
+  },
   ...{ sediment: "", signs: [], note: "", on: "", why: "", alarm: "" },
 });
 

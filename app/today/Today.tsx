@@ -1,4 +1,4 @@
-import { written, writtenShort } from "@tensidrum/core/quantities";
+import { READ_AT_C, written, writtenShort } from "@tensidrum/core/quantities";
 import { Link } from "react-router";
 import { FindingMark } from "../components/FindingMark";
 import { PartLinks } from "../components/PartLinks";
@@ -61,6 +61,12 @@ export function Today({ board }: { readonly board: TodayBoard }) {
           <ToFill toFill={board.toFill} />
           {board.calibratedDaysAgo !== null && (
             <p className={classes.also}>Calibrate the meter before you read: the last time was {board.calibratedDaysAgo} days ago.</p>
+          )}
+          {board.room !== null && (
+            <p className={classes.also}>
+              The bench room had {board.room.degrees} °C at {board.room.at}. Bring samples to {READ_AT_C.low} to {READ_AT_C.high} °C before
+              you read pH and thickness.
+            </p>
           )}
           {board.lan !== null && <WayIn lan={board.lan} />}
         </section>

@@ -1,14 +1,15 @@
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { standingEntries } from "@tensidrum/core/process";
 import { unanswered, watchedAlarms, type WatchStart } from "@tensidrum/core/stability";
-import { written, writtenMass } from "@tensidrum/core/quantities";
+import { READ_AT_C, written, writtenMass } from "@tensidrum/core/quantities";
 import { lastCalibratedAt, listBenchReadings, listFinishedSince } from "../../db/batches/queries.server";
 import { listEndingLots } from "../../db/inventory/queries.server";
 import { listPlannedBatches } from "../../db/planning/queries.server";
-import { listAnsweredAlarms, listDueChecks, listLooksSince } from "../../db/watch/queries.server";
+import { lastRoomSince, listAnsweredAlarms, listDueChecks, listLooksSince } from "../../db/watch/queries.server";
 import { sampleLook } from "../../db/watch/sampleLook";
 import { currentMakerId, database, rightNow } from "../../db/workplace.server";
 import { here, isoToday, isToday } from "../frame/dates.server";
+import { lookedAhead } from "../frame/lookedAhead.server";
 import { restsNow } from "../frame/restingBatches.server";
 
 const [MOST_CHECKS, MOST_LOOKS, MOST_BATCHES, MOST_LOTS] = [120, 400, 40, 40];
@@ -19,8 +20,13 @@ const AHEAD_DAYS = 100;
 const [ALARM_DAYS, FILL_DAYS] = [28, 14];
 /** A meter that was not calibrated for this long is calibrated before it is read. Ours. */
 const CALIBRATED_DAYS = 7;
+/** What a planned batch lacks is bought this long before its day: a parcel takes a week. Ours. */
+const PARCEL_DAYS = 7;
+/** Planned batches that are looked at for what they lack, the soonest first. */
+const MOST_PLANS = 12;
+const NAMES_TOLD = 3;
 
-export type AgendaKind = "rest" | "make" | "look" | "lot";
+export type AgendaKind = "rest" | "make" | "look" | "lot" | "buy";
 
 /** One thing of the coming days. */
 export interface AgendaItem {
@@ -55,7 +61,9 @@ export async function openAgenda() {
     listPlannedBatches(db, makerId),
     listEndingLots(db, makerId, { from: today, until }, MOST_LOTS),
   ]);
+  const near = plans.filter(({ plannedOn }) => plannedOn <= until).slice(0, MOST_PLANS);
   const items: AgendaItem[] = [
+    ...(await shopping(near, today)),
     ...batches.flatMap(({ id, code, name, formulaId, rests }) =>
       rests.slice(-1).map(({ text, untilAt, until: written }) => ({
         ...{ key: `rest ${id}`, kind: "rest" as const, on: here(untilAt).format("YYYY-MM-DD"), at: Date.parse(untilAt), isLate: false },
@@ -98,13 +106,41 @@ export async function openAgenda() {
   return { batches, checks, items: items.sort((a, b) => a.at - b.at) };
 }
 
+/** What to buy for what is planned: one row for each day something is needed on. */
+async function shopping(plans: Awaited<ReturnType<typeof listPlannedBatches>>, today: string): Promise<AgendaItem[]> {
+  if (plans.length === 0) return [];
+  const { found, named } = await lookedAhead(plans);
+  const days = [...new Set(found.toBuy.map(({ neededOn }) => neededOn))];
+  return days.map((neededOn) => {
+    const names = found.toBuy.filter((one) => one.neededOn === neededOn).map(({ material }) => named(material).name);
+    const parcel = here(neededOn).subtract(PARCEL_DAYS, "day").format("YYYY-MM-DD");
+    const on = parcel < today ? today : parcel;
+    const more = names.length - NAMES_TOLD;
+    return {
+      ...{
+        key: `buy ${neededOn}`,
+        kind: "buy",
+        on,
+        at: momentOf(on),
+        isLate: false,
+        to: "/shelf/shopping",
+        batchId: null,
+        formulaId: null,
+      },
+      ...{ name: "Shelf", words: `buy for ${here(neededOn).format("ddd D MMM")}` },
+      detail: `${names.slice(0, NAMES_TOLD).join(", ")}${more > 0 ? ` and ${more} more` : ""}`,
+    };
+  });
+}
+
 /** What asks for something at once: alarms of bottles that are out, batches that wait for theirs, a meter to calibrate. */
 export async function openUrgent(checksDue: number) {
   const [db, makerId, now] = [database(), currentMakerId(), rightNow().getTime()];
-  const [looks, finished, calibrated] = await Promise.all([
+  const [looks, finished, calibrated, room] = await Promise.all([
     listLooksSince(db, makerId, new Date(now - AHEAD_DAYS * DAY), MOST_LOOKS),
     listFinishedSince(db, makerId, new Date(now - FILL_DAYS * DAY), MOST_BATCHES),
     lastCalibratedAt(db, makerId),
+    lastRoomSince(db, makerId, here().startOf("day").toDate()),
   ]);
   const ids = [...new Set(looks.map(({ look }) => look.batchId))].slice(-MOST_BATCHES);
   const [readings, answers] = await Promise.all([listBenchReadings(db, makerId, ids), listAnsweredAlarms(db, makerId, ids)]);
@@ -142,6 +178,11 @@ export async function openUrgent(checksDue: number) {
     toFill: finished.filter(({ containers }) => containers === 0).map(({ id, code, name }) => ({ id, code, name: shownFormulaName(name) })),
     /** Days since the meter was calibrated, where a look is due and that is long ago; null where nothing is to be said. */
     calibratedDaysAgo: checksDue > 0 && days !== null && days >= CALIBRATED_DAYS ? days : null,
+    /** The bench room as it was told today, where a look is due and readings in it would not compare; null else. */
+    room:
+      checksDue > 0 && room !== null && (room.roomC < READ_AT_C.low || room.roomC > READ_AT_C.high)
+        ? { degrees: written(room.roomC, 1), at: here(room.at).format("HH:mm") }
+        : null,
     lastPh: new Map(
       [...lastPh].map(([formulaId, { ph, lookedAt }]) => [formulaId, { ph: written(ph ?? 0, 2), at: here(lookedAt).format("D MMM") }]),
     ),

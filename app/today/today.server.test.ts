@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { greenRoom } from "../../db/demo/season";
 import { batchIdOf } from "../../db/demo/loadSeasonVersions.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
+import { planBatchOn } from "../../db/planning/queries.server";
 import { answerAlarm } from "../../db/watch/queries.server";
 import { atWorkplace, currentMakerId, database, workplace } from "../../db/workplace.server";
 import { here, isoToday } from "../frame/dates.server";
@@ -30,10 +31,10 @@ async function plan(batch: string, title: string, on: string): Promise<void> {
     values (gen_random_uuid(), ${currentMakerId()}, ${batch}, 'room', ${title}, ${on})`);
 }
 
-async function look(batch: string, daysAgo: number, ph: number, signs: string): Promise<void> {
+async function look(batch: string, daysAgo: number, ph: number, signs: string, roomC: number | null = null): Promise<void> {
   await database()
-    .execute(sql`insert into checks (id, maker_id, batch_id, storage, looked_at, ph, said, clarity, colour, smell, signs, note)
-    values (gen_random_uuid(), ${currentMakerId()}, ${batch}, 'room', now() - make_interval(days => ${daysAgo}), ${ph}, '', '', '', '', ${signs}::text[], '')`);
+    .execute(sql`insert into checks (id, maker_id, batch_id, storage, looked_at, ph, said, clarity, colour, smell, signs, note, room_c)
+    values (gen_random_uuid(), ${currentMakerId()}, ${batch}, 'room', now() - make_interval(days => ${daysAgo}), ${ph}, '', '', '', '', ${signs}::text[], '', ${roomC})`);
 }
 
 describe("the day", () => {
@@ -77,6 +78,38 @@ describe("the day", () => {
     expect((await openUrgent(0)).alarms).toMatchObject([{ code: "GR-6", discard: false }]);
     await answerAlarm(database(), currentMakerId(), { ...said, what: "ph" });
     expect((await openUrgent(0)).alarms).toEqual([]);
+  });
+
+  it("the bench room is spoken of where a look is due and readings in it would not compare", async () => {
+    const batch = batchIdOf("today 6");
+    const spoken = async (due: number) => (await openUrgent(due)).room;
+    expect(await spoken(1)).toBeNull();
+    await look(batch, 0, 5.1, "{}", 22);
+    expect(await spoken(1)).toBeNull();
+    await look(batch, 0, 5.1, "{}", 27.5);
+    expect(await spoken(0)).toBeNull();
+    expect(await spoken(1)).toMatchObject({ degrees: "27.5" });
+    const tomorrow = here().add(1, "day").toDate();
+    expect(await at(tomorrow, () => spoken(1))).toBeNull();
+  });
+
+  it("what a planned batch lacks is bought a week before its day, and is a row of the shelf", async () => {
+    const shopping = async () => (await openAgenda()).items.filter(({ kind }) => kind === "buy");
+    const day = (ahead: number) => here().add(ahead, "day").format("YYYY-MM-DD");
+    const version = greenRoom.versions[0]?.id ?? "";
+    const plan = { id: crypto.randomUUID(), versionId: version, plannedOn: day(20), grams: 1, note: "" };
+    expect(await shopping()).toEqual([]);
+    await planBatchOn(database(), currentMakerId(), plan);
+    const [little] = await shopping();
+    expect(little).toMatchObject({ on: day(13), isLate: false, words: `buy for ${here().add(20, "day").format("ddd D MMM")}` });
+    // Four materials stand on no shelf; of the others there is more than a gram.
+    expect(little?.detail).toMatch(/^[^,]+, [^,]+, [^,]+ and 1 more$/);
+    await planBatchOn(database(), currentMakerId(), { ...plan, id: crypto.randomUUID(), plannedOn: day(3), grams: 40_000 });
+    // What two batches need is bought at once, for the first of them.
+    const rows = await shopping();
+    expect(rows.map(({ on, isLate }) => [on, isLate])).toEqual([[isoToday(), false]]);
+    expect(Number(/(\d+) more$/.exec(rows[0]?.detail ?? "")?.[1])).toBeGreaterThan(1);
+    expect((await openToday("", null)).coming.at(-1)).toMatchObject({ key: "shelf", state: "something to buy" });
   });
 
   it("a week has seven days from Monday, a month whole weeks, and what is late stands today", async () => {

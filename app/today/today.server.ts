@@ -103,10 +103,13 @@ function comingRows(items: readonly AgendaItem[], alarmed: ReadonlySet<string>, 
     const late = own.filter(({ kind, isLate }) => kind === "look" && isLate);
     const isAlarm = formulaId !== null && alarmed.has(formulaId);
     const overdue = late.length === 0 ? "" : late.length === 1 ? "a look was due" : `${late.length} looks were due`;
-    const state = isAlarm ? "its readings alarm" : (rest?.words ?? overdue);
+    const buying = own.some(({ kind }) => kind === "buy") ? "something to buy" : "";
+    const state = isAlarm ? "its readings alarm" : (rest?.words ?? (overdue || buying));
+    const lots = own.filter(({ kind }) => kind === "lot").length;
     return {
       ...{ key: formulaId ?? "shelf", name: own[0]?.name ?? "", to: formulaId === null ? "/shelf" : `/sheet/${formulaId}`, state, isAlarm },
-      figure: formulaId === null ? { value: String(own.length), unit: own.length === 1 ? "lot ends" : "lots end" } : figureOf(formulaId),
+      figure:
+        formulaId !== null ? figureOf(formulaId) : lots === 0 ? null : { value: String(lots), unit: lots === 1 ? "lot ends" : "lots end" },
       restsUntil: rest?.at ?? null,
       events: own.map(({ key, at, words, detail, to, isLate, on }) => ({
         key,

@@ -42,6 +42,7 @@ export function Looked({ looks, count, sample }: Pick<OpenWatch, "looks" | "coun
               smell,
               sedimentMm,
               hazePercent,
+              roomC,
               hasPhoto,
               signs,
               note,
@@ -54,7 +55,14 @@ export function Looked({ looks, count, sample }: Pick<OpenWatch, "looks" | "coun
                   </Text>
                 </th>
                 <td>{storage}</td>
-                <td data-number>{ph === null ? "" : written(ph, 2)}</td>
+                <td data-number>
+                  {ph === null ? "" : written(ph, 2)}
+                  {roomC !== null && (
+                    <Text component="small" display="block">
+                      room {written(roomC, 1)} °C
+                    </Text>
+                  )}
+                </td>
                 <td data-number>
                   {viscosity === null ? "" : written(viscosity, 2)}
                   {said !== "" && (

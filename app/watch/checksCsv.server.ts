@@ -16,6 +16,7 @@ const HEADS = [
   "colour",
   "smell",
   "settled, mm",
+  "room, °C",
   "L*",
   "a*",
   "b*",
@@ -38,6 +39,7 @@ export async function checksCsv(batchId: string): Promise<Response> {
     "thickness, Pa·s": look.viscosity ?? "",
     ...{ how: look.said, clarity: look.clarity, colour: look.colour, smell: look.smell },
     "settled, mm": look.sedimentMm ?? "",
+    "room, °C": look.roomC ?? "",
     ...{ "L*": look.labL ?? "", "a*": look.labA ?? "", "b*": look.labB ?? "", "haze, %": look.hazePercent ?? "" },
     ...{ signs: look.signs.join("; "), note: look.note },
   }));

@@ -12,6 +12,7 @@ import { planUsualChecks } from "../frame/usualChecks.server";
 import type { TypedWatch } from "./watchForms.server";
 
 const MOST_SEDIMENT_MM = 1000;
+const MOST_ROOM_C = 60;
 
 /** Does what the page of a watched batch asks for. Answers what is wrong. */
 export async function changeWatch(batchId: string, typed: TypedWatch): Promise<readonly FieldProblem[]> {
@@ -86,9 +87,9 @@ async function keep(batchId: string, typed: TypedWatch): Promise<readonly FieldP
   const [db, makerId] = [database(), currentMakerId()];
   const [batch, maker] = await Promise.all([batchOf(batchId), findMaker(db, makerId)]);
   const problems: FieldProblem[] = [];
-  const number = (field: "ph" | "sediment" | "haze", most: number, says: string): number | null => {
+  const number = (field: "ph" | "sediment" | "haze" | "room", most: number, says: string): number | null => {
     if (typed[field] === "") return null;
-    const read = readNumber(typed[field]);
+    const read = readNumber(typed[field].replace(/\s*°?\s*c$/i, ""));
     if (read.ok && read.value >= 0 && read.value <= most) return read.value;
     problems.push({ field, message: says });
     return null;
@@ -96,6 +97,7 @@ async function keep(batchId: string, typed: TypedWatch): Promise<readonly FieldP
   const ph = number("ph", 14, "A pH lies between 0 and 14.");
   const sedimentMm = number("sediment", MOST_SEDIMENT_MM, "Give what has settled in mm, at most the height of the jar.");
   const hazePercent = number("haze", 100, "Haze lies between 0 and 100 %.");
+  const roomC = number("room", MOST_ROOM_C, "Give the temperature of the bench room in °C, as 22.");
   const lab = labOf(typed.lab);
   if (lab === "no colour") problems.push({ field: "photo", message: "The colour of the photo came without its numbers. Mark it again." });
   const thickness = readThickness(typed, calibratedOrNull(maker));
@@ -116,6 +118,7 @@ async function keep(batchId: string, typed: TypedWatch): Promise<readonly FieldP
     smell,
     sedimentMm,
     hazePercent,
+    roomC,
     signs,
     note,
     ...lab,

@@ -15,6 +15,7 @@ import type { TypedBlind } from "./blind/blindForms.server";
 import { changePatch, openPatchTests } from "./patch/patch.server";
 import type { TypedPatch } from "./patch/patchForms.server";
 import { checksCalendar } from "./checksCalendar.server";
+import { checksCsv } from "./checksCsv.server";
 import { changeWatch } from "./keepCheck.server";
 import { keepTest, openLather } from "./lather/lather.server";
 import type { TypedLather } from "./lather/latherForms.server";
@@ -27,7 +28,7 @@ const id = crypto.randomUUID();
 const DAYS_AGO = 30;
 const nothing: TypedWatch = {
   ...{ intent: "keep", id: "", samples: [], storage: "room", planned: "", ph: "", thickness: "", by: "Pa·s", word: "" },
-  ...{ beadMm: "", beadDensity: "", jarMm: "", fallMm: "", photo: undefined, lab: "", haze: "" },
+  ...{ beadMm: "", beadDensity: "", jarMm: "", fallMm: "", photo: undefined, lab: "", haze: "", room: "" },
   ...{ clarity: "", colour: "", smell: "", sediment: "", signs: [], note: "", on: "", why: "", alarm: "" },
 };
 const typed = (changes: Partial<TypedWatch> = {}): TypedWatch => ({ ...nothing, id: crypto.randomUUID(), ...changes });
@@ -170,6 +171,17 @@ describe("a batch that is watched", () => {
     await expect(checkPhoto(crypto.randomUUID())).rejects.toThrow("not here");
   });
 
+  it("the temperature of the bench room is kept with a look, and offered to the next one of the day", async () => {
+    expect((await openWatch(id)).roomC).toBeNull();
+    expect(await fieldsOf({ ph: "5.1", room: "warm" })).toEqual(["room"]);
+    expect(await fieldsOf({ ph: "5.1", room: "61" })).toEqual(["room"]);
+    expect(await fieldsOf({ ph: "5.1", room: "26,5 °C", storage: "light" })).toEqual([]);
+    const { roomC, looks } = await openWatch(id);
+    expect(roomC).toBe(26.5);
+    expect(looks[0]).toMatchObject({ ph: 5.1, roomC: 26.5 });
+    expect(await (await checksCsv(id)).text()).toContain("26.5");
+  });
+
   it("tells where its readings go, the warm one sooner, and how long it keeps, as an estimate", async () => {
     for (const [day, room, warm] of [
       [2, 5.19, 5.15],
@@ -187,7 +199,7 @@ describe("a batch that is watched", () => {
         await keepCheck(database(), currentMakerId(), {
           ...{ id: crypto.randomUUID(), batchId: id, storage, plannedId: null, lookedAt, ph, viscosity: null },
           ...{ said: "", clarity: "", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },
-          ...{ labL: null, labA: null, labB: null, hazePercent: null },
+          ...{ labL: null, labA: null, labB: null, hazePercent: null, roomC: null },
         });
       }
     }

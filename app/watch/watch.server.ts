@@ -15,6 +15,7 @@ import { findBatch, listEntries, listFilledContainers } from "../../db/batches/q
 import { sampleLook } from "../../db/watch/sampleLook";
 import {
   findCheckPhoto,
+  lastRoomSince,
   listAnsweredAlarms,
   listChecks,
   listDueChecks,
@@ -85,12 +86,13 @@ export async function openWatch(batchId: string, { sample: asked, looks: told }:
   const [db, makerId] = [database(), currentMakerId()];
   const batch = await findBatch(db, makerId, batchId);
   if (batch === undefined) throw new Refusal("not-found", "This batch is not here.", "Go to Watch and look for it there.");
-  const [planned, rows, entries, containers, answers] = await Promise.all([
+  const [planned, rows, entries, containers, answers, room] = await Promise.all([
     listPlannedChecks(db, makerId, batchId),
     listChecks(db, makerId, batchId),
     listEntries(db, makerId, batchId),
     listFilledContainers(db, makerId, [batchId]),
     listAnsweredAlarms(db, makerId, [batchId]),
+    lastRoomSince(db, makerId, here().startOf("day").toDate()),
   ]);
   const made = batch.finishedAt ?? batch.startedAt;
   const start = startOf(entries.map(({ entry }) => entry));
@@ -110,6 +112,8 @@ export async function openWatch(batchId: string, { sample: asked, looks: told }:
     id: batchId,
     newId: crypto.randomUUID(),
     today: isoToday(),
+    /** What the bench room had at the last look of today, °C. */
+    roomC: room?.roomC ?? null,
     code: batch.code,
     name: shownFormulaName(batch.formula.name),
     made: writtenShortDay(made),

@@ -34,6 +34,8 @@ export const watchForm = group({
   colour: choice(["", ...colourChanges], ""),
   smell: choice(["", ...colourChanges], ""),
   sediment: text(20),
+  /** °C */
+  room: text(20),
   signs: list(choice(spoilSigns), spoilSigns.length),
   note: text(500),
   on: text(10),

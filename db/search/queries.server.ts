@@ -37,7 +37,7 @@ export interface Found {
 interface Source {
   readonly kind: FoundKind;
   /** Rows, with the maker's condition; what is looked for where a common name stands in thousands of rows. */
-  readonly from: (makerId: string, wanted: string) => SQL;
+  readonly from: (makerId: string, wanted: Wanted) => SQL;
   /** What is looked through. */
   readonly text: SQL;
   readonly title: SQL;
@@ -54,6 +54,39 @@ const MOST_OF_KIND = 5;
 /** A word that stands in thousands of notes is found in so many of them, of which the nearest are told; names are all weighed. */
 const MOST_WEIGHED = 250;
 
+/** What is looked for: as it was typed, and the words of it that are long enough to be told apart. */
+interface Wanted {
+  readonly text: string;
+  readonly words: readonly string[];
+}
+
+const [LEAST_WORD, MOST_WORDS] = [3, 5];
+
+function wantedOf(text: string): Wanted {
+  const words = text.split(/[^\p{L}\p{N}]+/u).filter(({ length }) => length >= LEAST_WORD);
+  return { text, words: words.length < 2 ? [] : words.slice(0, MOST_WORDS) };
+}
+
+/** Whether a text holds what is looked for: as one piece, or each of its words. A slip in each of two words is too much for one piece. */
+function isAlike({ text, words }: Wanted, of: SQL): SQL {
+  if (words.length === 0) return sql`${text} <% ${of}`;
+  const each = sql.join(
+    words.map((word) => sql`${word} <% ${of}`),
+    sql` and `,
+  );
+  return sql`(${text} <% ${of} or (${each}))`;
+}
+
+/** How near a text comes to it, 0 to 1. */
+function nearness({ text, words }: Wanted, of: SQL): SQL {
+  if (words.length === 0) return sql`word_similarity(${text}, ${of})`;
+  const sum = sql.join(
+    words.map((word) => sql`word_similarity(${word}, ${of})`),
+    sql` + `,
+  );
+  return sql`greatest(word_similarity(${text}, ${of}), (${sum}) / ${words.length}::real)`;
+}
+
 const nothing = sql`''`;
 const entryKinds = sql.raw("'noted', 'skipped', 'looked', 'container-tried', 'fill-lost'");
 
@@ -65,8 +98,8 @@ const sources: readonly Source[] = [
   {
     ...{ kind: "line", text: sql`m.name`, title: sql`f.name`, said: sql`m.name`, id: sql`f.id`, part: sql`v.number::text`, isProse: false },
     from: (makerId, wanted) =>
-      sql`(select m.id, m.name from materials m where (m.maker_id is null or m.maker_id = ${makerId}) and ${wanted} <% m.name
-          order by word_similarity(${wanted}, m.name) desc limit ${MOST_OF_KIND}) m
+      sql`(select m.id, m.name from materials m where (m.maker_id is null or m.maker_id = ${makerId}) and ${isAlike(wanted, sql`m.name`)}
+          order by ${nearness(wanted, sql`m.name`)} desc limit ${MOST_OF_KIND}) m
         cross join lateral (select v.number, v.formula_id from lines l join versions v on v.id = l.version_id
           where l.maker_id = ${makerId} and l.material_id = m.id
             and v.number = (select n.number from versions n where n.formula_id = v.formula_id order by n.number desc limit 1)
@@ -140,14 +173,15 @@ const sources: readonly Source[] = [
  * Finds a text in everything a maker has: spelling forgiven by trigrams (pg_trgm), words in any order by full text. What begins with
  * it comes first. Each kind at most five times.
  */
-export async function findEverywhere(db: Executor, makerId: string, wanted: string): Promise<readonly Found[]> {
-  const parts = sources.map(({ kind, from, text, title, said, id, part, isProse }) => {
-    const wordsOf = (of: SQL) => sql`to_tsvector('simple', ${of}) @@ websearch_to_tsquery('simple', ${wanted})`;
-    const matches = isProse ? sql`(${wanted} <% ${text} or ${wordsOf(text)})` : sql`${wanted} <% ${text}`;
-    const score = sql`greatest(word_similarity(${wanted}, x.looked), case when ${isProse ? wordsOf(sql`x.looked`) : sql`false`} then 0.9 else 0 end)
-      + case when lower(x.looked) like ${`${wanted.toLowerCase().replace(/[\\%_]/g, "\\$&")}%`} then 0.2 else 0 end`;
+export async function findEverywhere(db: Executor, makerId: string, text: string): Promise<readonly Found[]> {
+  const wanted = wantedOf(text);
+  const parts = sources.map(({ kind, from, text: looked, title, said, id, part, isProse }) => {
+    const wordsOf = (of: SQL) => sql`to_tsvector('simple', ${of}) @@ websearch_to_tsquery('simple', ${text})`;
+    const matches = isProse ? sql`(${isAlike(wanted, looked)} or ${wordsOf(looked)})` : isAlike(wanted, looked);
+    const score = sql`greatest(${nearness(wanted, sql`x.looked`)}, case when ${isProse ? wordsOf(sql`x.looked`) : sql`false`} then 0.9 else 0 end)
+      + case when lower(x.looked) like ${`${text.toLowerCase().replace(/[\\%_]/g, "\\$&")}%`} then 0.2 else 0 end`;
     return sql`(select ${sql.raw(`'${kind}'`)} as kind, x.title, x.said, x.id, x.part, ${score} as score
-      from (select ${text} as looked, ${title} as title, ${said} as said, ${id}::text as id, ${part} as part
+      from (select ${looked} as looked, ${title} as title, ${said} as said, ${id}::text as id, ${part} as part
         from ${from(makerId, wanted)} and ${matches} ${isProse ? sql`limit ${MOST_WEIGHED}` : sql``}) x
       order by score desc, x.title limit ${MOST_OF_KIND})`;
   });

@@ -31,6 +31,7 @@ export interface NewCheck {
   readonly labA: number | null;
   readonly labB: number | null;
   readonly hazePercent: number | null;
+  readonly roomC: number | null;
   readonly signs: string[];
   readonly note: string;
 }
@@ -124,6 +125,17 @@ export async function listLooksSince(db: Executor, makerId: string, since: Date,
     .orderBy(desc(checks.lookedAt), desc(checks.id))
     .limit(most);
   return newest.toReversed();
+}
+
+/** What the bench room had when a sample was looked at last, since a moment; null where nobody said. */
+export async function lastRoomSince(db: Executor, makerId: string, since: Date) {
+  const [row] = await db
+    .select({ roomC: checks.roomC, at: checks.lookedAt })
+    .from(checks)
+    .where(and(eq(checks.makerId, makerId), gt(checks.lookedAt, since), isNotNull(checks.roomC)))
+    .orderBy(desc(checks.lookedAt))
+    .limit(1);
+  return row?.roomC == null ? null : { roomC: row.roomC, at: row.at };
 }
 
 /** What the maker said to the alarms of batches. */

@@ -79,6 +79,8 @@ export const checks = pgTable(
     labB: numeric("lab_b", { mode: "number" }),
     /** What it takes from the contrast of a printed grid, %. */
     hazePercent: numeric("haze_percent", { mode: "number" }),
+    /** Of the bench room, °C: what pH and thickness of the sample were read at. */
+    roomC: numeric("room_c", { mode: "number" }),
     signs: text("signs")
       .array()
       .notNull()
@@ -109,6 +111,7 @@ export const checks = pgTable(
     check("checks_lab_whole", sql`num_nonnulls(${table.labL}, ${table.labA}, ${table.labB}) in (0, 3)`),
     check("checks_lab", sql`${table.labL} between 0 and 110 and ${table.labA} between -150 and 150 and ${table.labB} between -150 and 150`),
     check("checks_haze", sql`${table.hazePercent} between 0 and 100`),
+    check("checks_room", sql`${table.roomC} between -10 and 60`),
     check("checks_signs", sql`${table.signs} <@ array[${words(spoilSigns)}]`),
     check(
       "checks_lengths",

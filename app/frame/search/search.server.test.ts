@@ -34,6 +34,7 @@ describe("search over everything", () => {
   it.each([
     ["a formula by its name", "green room", "formula", "Green Room body wash"],
     ["a formula with a letter off", "curtian call", "formula", "Curtain Call shampoo"],
+    ["a formula with a slip in each of two words", "curtian cal", "formula", "Curtain Call shampoo"],
     ["a batch by its code", "GR-270512", "batch", "GR-270512-1"],
     ["an entry by words in another order", "birch stirrer", "entry of the record", "GR-270512-1"],
     ["a material", "juniper", "material", "Juniper berry essential oil"],

@@ -1,52 +1,21 @@
 import { shownFormulaName } from "@tensidrum/core/formula";
-import { largestBatch, needsOf, ordersFor, outlookOf, type Offer } from "@tensidrum/core/inventory";
-import { nameOfSlug, type MaterialsBySlug } from "@tensidrum/core/library";
+import { largestBatch, ordersFor, type Offer } from "@tensidrum/core/inventory";
+import { nameOfSlug } from "@tensidrum/core/library";
 import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
 import { countFormulas, listFormulas } from "../../../db/formulas/queries.server";
-import { listLots, packsBought } from "../../../db/inventory/queries.server";
-import { listPlannable, listPlannedBatches } from "../../../db/planning/queries.server";
+import { packsBought } from "../../../db/inventory/queries.server";
+import { listPlannable } from "../../../db/planning/queries.server";
 import { listOffers } from "../../../db/prices/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
-import { here, isoToday, writtenDay } from "../../frame/dates.server";
+import { here, writtenDay } from "../../frame/dates.server";
+import { lookedAhead, mayBeTaken, type Ahead } from "../../frame/lookedAhead.server";
 
 /** Formulas that are looked at, the one changed last first. */
 const MOST = 20;
 /** Formulas that are offered to be planned. */
 const MOST_PLANNABLE = 30;
-/** What ends within so many days is told, or until the last planned batch. Ours: two months, as the shelf itself does. */
-const AHEAD_DAYS = 60;
 
-type Lot = Awaited<ReturnType<typeof listLots>>[number];
-
-const mayBeTaken = (lot: Lot): boolean => lot.onHold === "" && lot.freeGrams > 0;
-
-/** What is planned, what that takes, and what of it the shelf does not have. */
-async function lookedAhead() {
-  const [db, makerId] = [database(), currentMakerId()];
-  const today = isoToday();
-  const [lots, plans] = await Promise.all([listLots(db, makerId), listPlannedBatches(db, makerId)]);
-  const needed = await Promise.all(
-    plans.map(async ({ formulaId, number, grams }) => {
-      const { formula, materials } = await formulaOfVersion(db, makerId, { formulaId, number });
-      return { materials, needs: new Map([...needsOf(formula, materials)].map(([slug, percent]) => [slug, (grams * percent) / 100])) };
-    }),
-  );
-  const names: MaterialsBySlug = new Map([
-    ...needed.flatMap(({ materials }) => [...materials]),
-    ...lots.map(({ facts }) => [facts.slug, facts] as const),
-  ]);
-  const ahead = here().add(AHEAD_DAYS, "day").format("YYYY-MM-DD");
-  const last = plans.at(-1)?.plannedOn ?? today;
-  const found = outlookOf(
-    plans.map(({ id, plannedOn }, at) => ({ id, on: plannedOn < today ? today : plannedOn, needs: needed[at]?.needs ?? new Map() })),
-    lots.filter(mayBeTaken).map(({ id, facts, freeGrams, endsOn }) => ({ id, material: facts.slug, freeGrams, endsOn })),
-    last > ahead ? last : ahead,
-  );
-  const named = (slug: string) => ({ slug, name: nameOfSlug(slug, names), isMixture: names.get(slug)?.parts !== undefined });
-  return { today, lots, plans, found, named };
-}
-
-type Ahead = Awaited<ReturnType<typeof lookedAhead>>;
+type Lot = Ahead["lots"][number];
 
 const plansTold = ({ today, plans, found, named }: Ahead) =>
   plans.map((plan) => ({

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Group, NativeSelect, Radio, SimpleGrid, Stack, Text, Textarea, TextInput } from "@mantine/core";
 import { SIMULATED_CUP, simulatedSample } from "@tensidrum/core/instruments";
 import { clarityLooks } from "@tensidrum/core/process";
-import { written } from "@tensidrum/core/quantities";
+import { READ_AT_C, written } from "@tensidrum/core/quantities";
 import { flowViscosity, thicknessWords } from "@tensidrum/core/rheology";
 import { colourChanges, spoilSigns, type Storage } from "@tensidrum/core/stability";
 import { useEffect, useState, type FormEvent, type MouseEvent } from "react";
@@ -107,6 +107,14 @@ export function CheckForm({ open, answered: fromServer, outbox }: CheckFormProps
             defaultValue={typed?.sediment ?? ""}
             description={last?.sedimentMm == null ? "" : `last ${written(last.sedimentMm, 1)} mm`}
             error={problemAt(answered, "sediment")}
+          />
+          <NumberField
+            name="room"
+            label="the bench room"
+            unit="°C"
+            defaultValue={typed?.room ?? (open.roomC === null ? "" : written(open.roomC, 1))}
+            description={`pH and thickness are read at ${READ_AT_C.low} to ${READ_AT_C.high} °C`}
+            error={problemAt(answered, "room")}
           />
           <Checkbox.Group label="Stops the batch at once" defaultValue={[...(typed?.signs ?? [])]}>
             <Group mt={6}>

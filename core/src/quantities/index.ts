@@ -8,7 +8,7 @@ export { MARK, isBlank, textProblem, withHiddenMarked } from "./plainText.ts";
 export { MOST_GRAMS, MOST_PRICE } from "./limits.ts";
 export { readMassGrams, readNumber, readPercent } from "./readNumber.ts";
 export type { NumberProblem, ReadNumber } from "./readNumber.ts";
-export { ROOM_C } from "./roomTemperature.ts";
+export { READ_AT_C, ROOM_C } from "./roomTemperature.ts";
 export { Refusal } from "./refusal.ts";
 export type { FieldFault, RefusalKind } from "./refusal.ts";
 export { finestFirst, scaleFor } from "./scales.ts";

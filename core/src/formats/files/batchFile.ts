@@ -141,6 +141,8 @@ const look = Joi.object({
     }),
   ),
   hazePercent: orUnknown(notNegativeField.max(100)),
+  /** Of the bench room, °C. */
+  roomC: orUnknown(Joi.number().min(-10).max(60)),
   signs: Joi.array()
     .items(Joi.string().valid(...spoilSigns))
     .max(spoilSigns.length),
