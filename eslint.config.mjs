@@ -18,6 +18,7 @@ const coreLayers = [
   "appearance",
   "findings",
   "assessment",
+  "design",
   "process",
   "packaging",
   "stability",

@@ -1,0 +1,159 @@
+import { readingOf } from "../assessment/index.ts";
+import { judge } from "../findings/index.ts";
+import { type Formula, type FormulaLine } from "../formula/index.ts";
+import { isKind } from "../library/ingredientKinds.ts";
+import { isNotChosen, type MaterialsBySlug, type PlainMaterial, type Span } from "../library/index.ts";
+import { Refusal } from "../quantities/index.ts";
+import { activeContentOf, looseOilPercent } from "../surfactants/index.ts";
+import { LEAST_CORRIDOR } from "./sets.ts";
+import type { Candidate, DesignWishes, RestOfSheet } from "./wishes.ts";
+
+/** What stands on the shelf of a material. */
+export interface OnShelf {
+  readonly grams: number;
+  /** Of a gram; null where nobody knows. */
+  readonly price: number | null;
+  /** Strength by its certificate, %; null where there is none. */
+  readonly assayPercent: number | null;
+}
+
+/** What a blend is looked for: the sheet it is for, the wishes, and what may be taken. */
+export interface DesignAsk {
+  readonly formula: Formula;
+  readonly wishes: DesignWishes;
+  /** By slug. */
+  readonly shelf: ReadonlyMap<string, OnShelf>;
+  /** Whether only what stands on the shelf may be taken, and no more of it than there is. */
+  readonly onlyShelf: boolean;
+  /** Slugs that may not be taken. */
+  readonly mustNot: readonly string[];
+  /** Nothing that must be heated. */
+  readonly coldOnly: boolean;
+}
+
+/** Why a surfactant of the library is not looked at. */
+export type LeftOutReason = "left-out" | "not-on-shelf" | "style" | "heat" | "clouds" | "ph" | "facts" | "price" | "soap";
+
+export interface LeftOut {
+  readonly material: string;
+  readonly reason: LeftOutReason;
+}
+
+/** A question as the search takes it. */
+export interface DesignQuestion {
+  readonly candidates: readonly Candidate[];
+  readonly leftOut: readonly LeftOut[];
+  readonly wishes: DesignWishes;
+  readonly rest: RestOfSheet;
+  /** Slugs of what stands beside the surfactants and has no price: what they cost is not in the cost. */
+  readonly unpriced: readonly string[];
+}
+
+/** A formula without the lines that bring active matter. */
+export function withoutCleansers(formula: Formula, library: MaterialsBySlug): Formula {
+  const isOther = ({ material, qs }: FormulaLine): boolean => {
+    const found = library.get(material);
+    return qs === true || found === undefined || activeContentOf(found, library).percent === 0;
+  };
+  return { ...formula, lines: formula.lines.filter(isOther) };
+}
+
+/**
+ * Reads a question: what may be taken and what stands beside it.
+ * @throws Refusal where nothing on the sheet makes up the rest, or it cannot be read.
+ */
+export function questionOf(ask: DesignAsk, library: MaterialsBySlug): DesignQuestion {
+  const bare = withoutCleansers(ask.formula, library);
+  const restLine = bare.lines.find(({ qs }) => qs === true);
+  if (restLine === undefined) {
+    throw new Refusal("not-possible", "No line of this sheet makes up the rest.", "Let the water make up the rest, then look for a blend.");
+  }
+  const { readings, read } = readingOf(bare, library);
+  const taken = read.sheet.lines.filter(({ line }) => line.qs !== true);
+  const priceOf = (slug: string): number | null => ask.shelf.get(slug)?.price ?? null;
+  const cost = read.sheet.lines.reduce((sum, { line, percent }) => sum + percent * (priceOf(line.material) ?? 0), 0);
+  const rest: RestOfSheet = {
+    roomPercent: 100 - taken.reduce((sum, { percent }) => sum + percent, 0),
+    saltPercent: readings.saltPercent,
+    cost,
+    waterPrice: priceOf(restLine.material) ?? 0,
+    oilPercent: looseOilPercent(read.sheet, 0),
+    mayCloud: ask.formula.wantsClear !== true,
+    ph: phOf(readings.phCorridor),
+    batchGrams: ask.formula.batchGrams,
+  };
+  const sorted = [...library.values()].filter(isCleanser).sort((a, b) => (a.slug < b.slug ? -1 : 1));
+  const leftOut: LeftOut[] = [];
+  const candidates: Candidate[] = [];
+  for (const material of sorted) {
+    const reason = reasonAgainst(material, ask, rest, library);
+    if (reason === null) candidates.push(candidateOf(material, ask));
+    else leftOut.push({ material: material.slug, reason });
+  }
+  return {
+    ...{ candidates, leftOut, wishes: ask.wishes, rest },
+    unpriced: taken.filter(({ line, percent }) => percent > 0 && priceOf(line.material) === null).map(({ line }) => line.material),
+  };
+}
+
+/** The corridor as far as it is one; where claims contradict each other there is none, and no blend can mend it. */
+function phOf(corridor: { readonly low: number; readonly high: number } | null): Span | null {
+  return corridor === null ? null : { low: corridor.low, high: corridor.high };
+}
+
+function isCleanser(material: { readonly parts?: unknown; readonly countsAsActive: boolean | null }): material is PlainMaterial {
+  return material.parts === undefined && material.countsAsActive === true;
+}
+
+function reasonAgainst(material: PlainMaterial, ask: DesignAsk, rest: RestOfSheet, library: MaterialsBySlug): LeftOutReason | null {
+  const { slug, flags, active, charge, zein, foam, cmcMillimolar, molarMass, phStable } = material;
+  if (isNotChosen(material) || ask.mustNot.includes(slug)) return "left-out";
+  const there = ask.shelf.get(slug);
+  if (ask.onlyShelf && (there === undefined || there.grams <= 0)) return "not-on-shelf";
+  if (isOutside(material, ask.formula, library)) return "style";
+  if (flags.includes("soap") && ask.formula.school !== "true-soap") return "soap";
+  if (ask.coldOnly && flags.includes("needs-heat")) return "heat";
+  if (!rest.mayCloud && flags.includes("opacifies")) return "clouds";
+  if (phStable !== null && rest.ph !== null && corridorOf(phStable, rest.ph) < LEAST_CORRIDOR) return "ph";
+  if (active === null || charge === null || zein === null || foam === null || cmcMillimolar === null || molarMass === null) return "facts";
+  if (ask.wishes.against === "cost" && (there?.price ?? null) === null) return "price";
+  return null;
+}
+
+function corridorOf(one: Span, other: Span): number {
+  return Math.min(one.high, other.high) - Math.max(one.low, other.low);
+}
+
+/** Whether the style or the words of the aim leave it out, by the rule of the sheet itself. */
+function isOutside({ slug }: PlainMaterial, formula: Formula, library: MaterialsBySlug): boolean {
+  const phase = formula.phases[0]?.id ?? "A";
+  const alone: Formula = { ...formula, lines: [{ id: slug, phase, material: slug, percent: 1 }], splits: [] };
+  return judge(readingOf(alone, library).read).findings.some(({ code }) => code === "SCHOOL_BREACH");
+}
+
+function candidateOf(material: PlainMaterial, { shelf, onlyShelf }: DesignAsk): Candidate {
+  const { slug, name, zein, foam, use, phStable } = material;
+  const there = shelf.get(slug);
+  return {
+    ...{ slug, name, phStable },
+    charge: material.charge!,
+    activePercent: there?.assayPercent ?? material.active!.typical,
+    molarMass: material.molarMass!,
+    cmcMillimolar: material.cmcMillimolar!,
+    zein: zein!,
+    foam: foam!,
+    saltPercent: material.saltPercent ?? 0,
+    mostPercent: use?.high ?? 100,
+    grams: onlyShelf ? (there?.grams ?? 0) : null,
+    price: there?.price ?? null,
+    group: groupOf(material),
+  };
+}
+
+function groupOf(material: PlainMaterial): Candidate["group"] {
+  const { flags, charge } = material;
+  if (flags.includes("sulfate")) return "sulfate";
+  if (isKind(material, "sulfonate")) return "sulfonate";
+  if (isKind(material, "taurate")) return "taurate";
+  return charge === "amphoteric" && flags.includes("salt-thickens") ? "betaine" : null;
+}

@@ -1,0 +1,16 @@
+export { questionOf, withoutCleansers } from "./ask.ts";
+export type { DesignAsk, DesignQuestion, LeftOut, LeftOutReason, OnShelf } from "./ask.ts";
+export { reasonsOf, stepsOf } from "./explain.ts";
+export type { Beside, Reason, Step } from "./explain.ts";
+export type { NumberWish } from "./loosened.ts";
+export { mendsOf, searched } from "./mend.ts";
+export type { Mend } from "./mend.ts";
+export { shownFrontier } from "./outcome.ts";
+export type { Corners, DesignedBlend, DesignedLine, ShownFrontier } from "./outcome.ts";
+export { robustOf } from "./robust.ts";
+export type { Robust } from "./robust.ts";
+export { search, TOLERANCE } from "./search.ts";
+export type { Design, SearchState } from "./search.ts";
+export type { SetCuts } from "./sets.ts";
+export { counterweights, thickeningWays } from "./wishes.ts";
+export type { Candidate, Counterweight, DesignWishes, RestOfSheet, ThickeningWay } from "./wishes.ts";

@@ -1,0 +1,75 @@
+import type { Charge, Span } from "../library/material.ts";
+
+export const thickeningWays = ["any", "salt", "gum", "associative", "none"] as const;
+
+/** How a wash is to be thickened. Salt needs a blend that answers to it; the other ways take any. */
+export type ThickeningWay = (typeof thickeningWays)[number];
+
+/** What is weighed against irritation. */
+export const counterweights = ["cost", "foam"] as const;
+
+export type Counterweight = (typeof counterweights)[number];
+
+/** What a blend is wished to be. Null leaves a wish out. */
+export interface DesignWishes {
+  readonly against: Counterweight;
+  /** % w/w of the product. */
+  readonly activePercent: Span;
+  /** Irritation load, as on the sheet. */
+  readonly mostIrritation: number | null;
+  /** 0 to 10 each. */
+  readonly leastFlash: number | null;
+  readonly leastStability: number | null;
+  readonly thickening: ThickeningWay;
+  /** Of 100 g of the product, in the maker's money. */
+  readonly mostCost: number | null;
+  /** Sodium chloride and other dissolved salts, % w/w. */
+  readonly mostSaltPercent: number | null;
+  /** How many surfactants. */
+  readonly count: Span;
+  /** Slugs. */
+  readonly mustHave: readonly string[];
+}
+
+/** A surfactant that may be taken, as it stands in its bottle. */
+export interface Candidate {
+  readonly slug: string;
+  readonly name: string;
+  readonly charge: Charge;
+  /** Strength of what is in the bottle, %. */
+  readonly activePercent: number;
+  readonly molarMass: number;
+  readonly cmcMillimolar: number;
+  readonly zein: Span;
+  readonly foam: { readonly flash: number; readonly density: number; readonly stability: number };
+  /** Dissolved salts, % of the material as supplied. */
+  readonly saltPercent: number;
+  readonly phStable: Span | null;
+  /** Most that is usual, % of the formula as supplied. */
+  readonly mostPercent: number;
+  /** What is left of it, g; null where that does not count. */
+  readonly grams: number | null;
+  /** Of a gram as supplied; null where nobody knows. */
+  readonly price: number | null;
+  /** What makes a blend answer to salt. */
+  readonly group: "sulfate" | "sulfonate" | "taurate" | "betaine" | null;
+}
+
+/** What stands on the sheet beside its surfactants. */
+export interface RestOfSheet {
+  /** What surfactants may take up as supplied, % w/w. */
+  readonly roomPercent: number;
+  /** Dissolved salts, % w/w. */
+  readonly saltPercent: number;
+  /** Of 100 g with water in place of the surfactants; null where a price is missing. */
+  readonly cost: number | null;
+  /** Of a gram of the water that makes up the rest. */
+  readonly waterPrice: number;
+  /** Oil less what solubilisers carry, % w/w; what the actives carry comes off it still. */
+  readonly oilPercent: number;
+  /** Whether loose oil is allowed: it clouds. */
+  readonly mayCloud: boolean;
+  /** Where the finished pH lies; null where it is open. */
+  readonly ph: Span | null;
+  readonly batchGrams: number;
+}
