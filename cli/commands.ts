@@ -2,6 +2,7 @@ import { adviseTitration, type Titration } from "@tensidrum/core/acidity";
 import { assess } from "@tensidrum/core/assessment";
 import {
   readBeadDrop,
+  readDesign,
   readDilution,
   readFormula,
   readLabelledFormula,
@@ -16,6 +17,7 @@ import {
   type FormatName,
   type TitrationFile,
 } from "@tensidrum/core/formats";
+import { answerDesign } from "@tensidrum/core/design";
 import { dilute } from "@tensidrum/core/preservation";
 import { isNotChosen, type MaterialsBySlug } from "@tensidrum/core/library";
 import { answerRecipe } from "@tensidrum/core/recipe";
@@ -111,6 +113,12 @@ export const commands: ReadonlyMap<string, Command> = new Map([
       const { formula, partsProduct, partsWater } = readDilution(value, library);
       return dilute(formula, { partsProduct, partsWater }, library);
     }),
+  ],
+  [
+    "design",
+    reading("tensidrum-design/1", "blends for a sheet that no other is better than", async (value, library) =>
+      answerDesign(readDesign(value, library), library, await loadLinearSolver()),
+    ),
   ],
   [
     "recipe",

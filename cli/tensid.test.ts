@@ -49,6 +49,7 @@ describe("tensid", () => {
     "assess",
     "steps",
     "unmix",
+    "design",
     "label",
     "dilute",
     "micelles",

@@ -1,5 +1,6 @@
+import type { LinearSolver } from "../numerics/linearProgram.ts";
 import type { DesignQuestion } from "./ask.ts";
-import { judgeBlend, type JudgedBlend } from "./judgeBlend.ts";
+import { judgeBlend, sumOf, type JudgedBlend } from "./judgeBlend.ts";
 import { loosened, numberWishes, type NumberWish } from "./loosened.ts";
 import { searched } from "./mend.ts";
 import { blendOf } from "./outcome.ts";
@@ -60,7 +61,8 @@ export function reasonsOf(design: Design, question: DesignQuestion): readonly Re
   });
 }
 
-function valueOf(wish: NumberWish, { irritation, flash, stability, cost, saltPercent }: JudgedBlend, restSalt: number): number {
+function valueOf(wish: NumberWish, design: Design, restSalt: number): number {
+  const { irritation, flash, stability, cost, saltPercent, activePercent, problem, percents } = design;
   switch (wish) {
     case "mostIrritation":
       return irritation;
@@ -72,6 +74,15 @@ function valueOf(wish: NumberWish, { irritation, flash, stability, cost, saltPer
       return cost;
     case "mostSaltPercent":
       return saltPercent + restSalt;
+    case "mostAnionicPercent":
+      return (
+        (100 *
+          sumOf(
+            problem.members.map(({ charge }) => (charge === "anionic" ? 1 : 0)),
+            percents,
+          )) /
+        activePercent
+      );
   }
 }
 
@@ -80,7 +91,11 @@ function valueOf(wish: NumberWish, { irritation, flash, stability, cost, saltPer
  * blend costs, and the mildest blend is looked for among the surfactants of the frontier. Only gains that are felt are told.
  * @param among The designs of the frontier: their surfactants are looked through.
  */
-export function stepsOf(design: Design, question: DesignQuestion, among: readonly Design[]): readonly Step[] {
+export function stepsOf(
+  design: Design,
+  question: DesignQuestion,
+  { among, solver }: { readonly among: readonly Design[]; readonly solver: LinearSolver },
+): readonly Step[] {
   const slugs = new Set(among.flatMap(({ problem }) => problem.members.map(({ slug }) => slug)));
   const candidates = question.candidates.filter(({ slug }) => slugs.has(slug));
   const { wishes, rest } = question;
@@ -94,7 +109,11 @@ export function stepsOf(design: Design, question: DesignQuestion, among: readonl
     if (Math.abs(value - at) > BINDS_WITHIN * Math.max(1e-9, Math.abs(at))) return [];
     const looser = loosened({ ...held, [wish]: Math.round(at * 100) / 100 }, wish, 1);
     if (looser === undefined) return [];
-    const { frontier } = searched({ ...question, candidates, wishes: { ...looser.wishes, mostIrritation: design.irritation } }, STEP_BOXES);
+    const { frontier } = searched(
+      { ...question, candidates, wishes: { ...looser.wishes, mostIrritation: design.irritation } },
+      STEP_BOXES,
+      solver,
+    );
     const then = Math.min(...frontier.points.map(({ irritation }) => irritation));
     if (!(then < design.irritation * (1 - LEAST_GAIN))) return [];
     return [{ wish, from: Math.round(at * 100) / 100, to: looser.to, irritation: { now: design.irritation, then } }];

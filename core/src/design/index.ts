@@ -1,3 +1,5 @@
+export { answerDesign } from "./answerDesign.ts";
+export type { WrittenQuestion } from "./answerDesign.ts";
 export { questionOf, withoutCleansers } from "./ask.ts";
 export type { DesignAsk, DesignQuestion, LeftOut, LeftOutReason, OnShelf } from "./ask.ts";
 export { reasonsOf, stepsOf } from "./explain.ts";

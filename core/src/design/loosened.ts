@@ -7,6 +7,7 @@ const STEPS = {
   leastStability: -0.5,
   mostCost: 0.05,
   mostSaltPercent: 0.2,
+  mostAnionicPercent: 5,
 } as const;
 
 export type NumberWish = keyof typeof STEPS;

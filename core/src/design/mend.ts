@@ -1,5 +1,6 @@
 import { loosened, numberWishes, type NumberWish } from "./loosened.ts";
 import { search, type SearchState } from "./search.ts";
+import type { LinearSolver } from "../numerics/linearProgram.ts";
 import type { DesignQuestion } from "./ask.ts";
 import type { DesignWishes } from "./wishes.ts";
 
@@ -21,8 +22,8 @@ const ACTIVE_STEP = 1;
 const MOST_ACTIVE_STEPS = 8;
 
 /** Whether any blend keeps the wishes. "Not known" counts as no. */
-export function isPossible({ candidates, rest }: DesignQuestion, wishes: DesignWishes): boolean {
-  for (const state of search(candidates, wishes, rest, { mostBoxes: TRY_BOXES, perReport: 500 })) {
+export function isPossible({ candidates, rest }: DesignQuestion, wishes: DesignWishes, solver: LinearSolver): boolean {
+  for (const state of search(candidates, wishes, rest, { mostBoxes: TRY_BOXES, perReport: 500 }, solver)) {
     if (state.frontier.points.length > 0) return true;
   }
   return false;
@@ -32,9 +33,9 @@ export function isPossible({ candidates, rest }: DesignQuestion, wishes: DesignW
  * Where nothing keeps every wish: for each wish alone the smallest change, in steps a maker would take, after which something
  * does. Wishes that do not help alone are not told.
  */
-export function mendsOf(question: DesignQuestion): readonly Mend[] {
+export function mendsOf(question: DesignQuestion, solver: LinearSolver): readonly Mend[] {
   const { wishes } = question;
-  const possible = (changed: DesignWishes): boolean => isPossible(question, changed);
+  const possible = (changed: DesignWishes): boolean => isPossible(question, changed, solver);
   const mends: Mend[] = [];
   for (const wish of numberWishes) {
     const from = wishes[wish];
@@ -80,8 +81,8 @@ function fewestSteps(isEnough: (steps: number) => boolean): number | null {
 }
 
 /** Runs a search to its end. */
-export function searched({ candidates, wishes, rest }: DesignQuestion, mostBoxes: number): SearchState {
-  const run = search(candidates, wishes, rest, { mostBoxes, perReport: mostBoxes + 1 });
+export function searched({ candidates, wishes, rest }: DesignQuestion, mostBoxes: number, solver: LinearSolver): SearchState {
+  const run = search(candidates, wishes, rest, { mostBoxes, perReport: mostBoxes + 1 }, solver);
   for (;;) {
     const { value, done } = run.next();
     if (done === true) return value;

@@ -78,6 +78,10 @@ function problemOf(
   const rows: Row[] = [{ values: supplied, lower: -Infinity, upper: rest.roomPercent }];
   if (wishes.mostSaltPercent !== null) rows.push({ values: salt, lower: -Infinity, upper: wishes.mostSaltPercent - rest.saltPercent });
   if (wishes.mostCost !== null) rows.push({ values: cost, lower: -Infinity, upper: wishes.mostCost - (rest.cost ?? 0) });
+  if (wishes.mostAnionicPercent !== null) {
+    const most = wishes.mostAnionicPercent / 100;
+    rows.push({ values: each(({ charge }) => (charge === "anionic" ? 1 : 0) - most), lower: -Infinity, upper: 0 });
+  }
   for (const [at] of members.entries())
     rows.push({ values: members.map((_, k) => (k === at ? 1 : 0) - LEAST_SHARE), lower: 0, upper: Infinity });
   for (const [group, share] of way) rows.push({ values: each((one) => (one.group === group ? 1 : 0) - share), lower: 0, upper: Infinity });

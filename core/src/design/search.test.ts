@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { describe, expect, it } from "vitest";
+import { beforeAll, describe, expect, it } from "vitest";
+import { loadLinearSolver, type LinearSolver } from "../numerics/index.ts";
 import type { Charge } from "../library/material.ts";
 import { micellesInUse } from "../surfactants/index.ts";
 import { keepsRows } from "./box.ts";
@@ -12,10 +13,15 @@ import { setsOf } from "./sets.ts";
 import { drawnProblem, madeUp, openWishes, plainRest } from "./testing/drawnShelf.ts";
 import type { Candidate, DesignWishes, RestOfSheet } from "./wishes.ts";
 
+let solver: LinearSolver;
+beforeAll(async () => {
+  solver = await loadLinearSolver();
+});
+
 const LIMITS = { mostBoxes: 200_000, perReport: 1_000_000 };
 
 function found(candidates: readonly Candidate[], wishes: Partial<DesignWishes> = {}, rest: Partial<RestOfSheet> = {}): SearchState {
-  const run = search(candidates, { ...openWishes, ...wishes }, { ...plainRest, ...rest }, LIMITS);
+  const run = search(candidates, { ...openWishes, ...wishes }, { ...plainRest, ...rest }, LIMITS, solver);
   for (;;) {
     const { value, done } = run.next();
     if (done === true) return value;
@@ -150,7 +156,7 @@ describe("the search", () => {
 
   it("stopped early it says what may be missed, and goes on to less", () => {
     const gaps: number[] = [];
-    for (const state of search([sulfate, betaine, glucoside], openWishes, plainRest, { mostBoxes: 400, perReport: 20 }))
+    for (const state of search([sulfate, betaine, glucoside], openWishes, plainRest, { mostBoxes: 400, perReport: 20 }, solver))
       gaps.push(state.gap);
     expect(gaps.length).toBeGreaterThan(2);
     expect(gaps[0]).toBeGreaterThan(gaps.at(-1)!);

@@ -3,6 +3,7 @@ import { boundsOf, foamSlices, ordersOf, type Bounds, type Orders } from "./boun
 import { Frontier } from "./frontier.ts";
 import { easyFigures, judgeBlend, sumOf, type JudgedBlend } from "./judgeBlend.ts";
 import { problemsOf, type Problem } from "./problem.ts";
+import type { LinearSolver } from "../numerics/linearProgram.ts";
 import { setsOf, type SetCuts } from "./sets.ts";
 import type { Candidate, Counterweight, DesignWishes, RestOfSheet } from "./wishes.ts";
 
@@ -71,6 +72,7 @@ export function* search(
   wishes: DesignWishes,
   rest: RestOfSheet,
   { mostBoxes, perReport }: SearchLimits,
+  solver: LinearSolver,
 ): Generator<SearchState, SearchState> {
   const frontier = new Frontier<Design>(SECOND_NEAR[wishes.against]);
   const secondOf = ({ cost, flash }: Pick<JudgedBlend, "cost" | "flash">): number => (wishes.against === "cost" ? cost : -flash);
@@ -118,6 +120,7 @@ export function* search(
       if (isWhole) size.outdone += 1;
       return true;
     }
+    if (isWhole) for (const percents of cornersOf(problem, solver)) tryBlend(problem, bounds, percents);
     for (const percents of samplesOf(box, orders, wishes.against)) tryBlend(problem, bounds, percents);
     if (!isCovered()) queue.push({ problem, orders, box, irritation: bounds.irritation, second, isWhole });
     return true;
@@ -172,6 +175,14 @@ export function* search(
 }
 
 const NOISE = 1e-9;
+
+/** The cheapest and the mildest by the sum of a whole choice: both lie in corners, which a linear programme finds. */
+function cornersOf({ lower, upper, rows, members, least, most, cost, zein }: Problem, solver: LinearSolver): readonly Float64Array[] {
+  const indices = members.map((_, i) => i);
+  const sum = { values: indices.map(() => 1), lower: least, upper: most };
+  const found = solver.leastOf({ lower, upper, rows: [sum, ...rows].map((row) => ({ ...row, indices })) }, [cost, zein]);
+  return found.found ? found.corners : [];
+}
 
 function longestSide({ low, high }: Box): number {
   let side = 0;

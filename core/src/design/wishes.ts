@@ -25,6 +25,8 @@ export interface DesignWishes {
   readonly mostCost: number | null;
   /** Sodium chloride and other dissolved salts, % w/w. */
   readonly mostSaltPercent: number | null;
+  /** Share of anionics among the actives, %; above 75 the sheet itself would say that nothing softens them. */
+  readonly mostAnionicPercent: number | null;
   /** How many surfactants. */
   readonly count: Span;
   /** Slugs. */

@@ -1,3 +1,4 @@
+import type { WrittenQuestion } from "../design/answerDesign.ts";
 import type { Agent } from "../acidity/equivalents.ts";
 import type { TitrationReading } from "../acidity/titration/bookkeeping.ts";
 import type { Surfactant } from "../surfactants/micelles/blend.ts";
@@ -41,6 +42,10 @@ export interface MicellesFile {
   /** All surfactant, mmol/L. */
   readonly totalMillimolar: number;
   readonly surfactants: readonly Surfactant[];
+}
+
+export interface DesignFile extends WrittenQuestion {
+  readonly format: "tensidrum-design/1";
 }
 
 export interface RecipeFile {

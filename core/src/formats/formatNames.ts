@@ -14,6 +14,7 @@ export const formatNames = [
   "tensidrum-find/1",
   "tensidrum-batch/1",
   "tensidrum-label/1",
+  "tensidrum-design/1",
   "tensidrum-backup/1",
 ] as const;
 

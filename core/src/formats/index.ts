@@ -1,6 +1,7 @@
 export type {
   BackupHead,
   BeadDropFile,
+  DesignFile,
   FindFile,
   MicellesFile,
   RecipeFile,
@@ -19,6 +20,7 @@ export {
   readAny,
   readBackupHead,
   readBeadDrop,
+  readDesign,
   readDilution,
   readFind,
   readLabelDesign,

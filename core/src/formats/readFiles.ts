@@ -8,6 +8,7 @@ import { checked, refusalOf } from "./checked.ts";
 import { backupHeadSchema } from "./files/backupFile.ts";
 import { batchSchema } from "./files/batchFile.ts";
 import { dilutionSchema, micellesSchema, unmixSchema } from "./files/blendFiles.ts";
+import { designSchema } from "./files/designFile.ts";
 import { formulaSchema } from "./files/formulaFile.ts";
 import { beadDropSchema, saltCurveSchema, sedimentationSchema, thickenSchema, titrationSchema } from "./files/instrumentFiles.ts";
 import { labelSchema } from "./files/labelFile.ts";
@@ -17,6 +18,7 @@ import type { FormatName } from "./formatNames.ts";
 import type {
   BackupHead,
   BeadDropFile,
+  DesignFile,
   FindFile,
   MicellesFile,
   RecipeFile,
@@ -47,6 +49,7 @@ export const formatSchemas: Readonly<Record<FormatName, Joi.ObjectSchema>> = {
   "tensidrum-find/1": findSchema,
   "tensidrum-batch/1": batchSchema,
   "tensidrum-label/1": labelSchema,
+  "tensidrum-design/1": designSchema,
   "tensidrum-backup/1": backupHeadSchema,
 };
 
@@ -62,6 +65,38 @@ export function readDilution(value: unknown, library: MaterialsBySlug): Dilution
   type Written = DilutionParts & { readonly formula: Parameters<typeof wholeFormula>[0] };
   const { formula, partsProduct, partsWater } = checked<Written>(dilutionSchema, value);
   return { formula: wholeFormula(formula, library, "formula"), partsProduct, partsWater };
+}
+
+/**
+ * Reads a question for a blend, format tensidrum-design/1. A material of the shelf, a must-have or a must-not that no library has is
+ * refused.
+ * @throws Refusal with the path of every field that cannot be taken.
+ */
+export function readDesign(value: unknown, library: MaterialsBySlug): DesignFile {
+  type Written = Omit<DesignFile, "formula"> & { readonly formula: Parameters<typeof wholeFormula>[0] };
+  const { formula, ...file } = checked<Written>(designSchema, value);
+  const whole = wholeFormula(formula, library, "formula");
+  const all = withOwnMaterials(library, whole.materials ?? []);
+  const faults = [
+    ...spanFaults("wishes.activePercent", file.wishes.activePercent),
+    ...(file.wishes.count === undefined ? [] : spanFaults("wishes.count", file.wishes.count)),
+    ...unknownFaults("wishes.mustHave", file.wishes.mustHave ?? [], all),
+    ...unknownFaults("mustNot", file.mustNot ?? [], all),
+    ...(file.shelf ?? []).flatMap(({ material }, at) => unknownFaults(`shelf[${at}].material`, [material], all, true)),
+  ];
+  if (faults.length > 0) throw refusalOf(faults);
+  return { ...file, formula: whole };
+}
+
+function spanFaults(path: string, { low, high }: { readonly low: number; readonly high: number }): readonly FieldFault[] {
+  return low <= high ? [] : [{ path, message: `${path}: ${low} to ${high} is no window; the low end must not be above the high end.` }];
+}
+
+function unknownFaults(path: string, slugs: readonly string[], all: MaterialsBySlug, isAlone = false): readonly FieldFault[] {
+  return slugs.flatMap((slug, at) => {
+    const own = isAlone ? path : `${path}[${at}]`;
+    return all.has(slug) ? [] : [{ path: own, message: `${own}: "${slug}" is not in the library.` }];
+  });
 }
 
 /** A bottle of a material as a file tells of it. */
@@ -257,6 +292,8 @@ export function readAny(format: FormatName, value: unknown, library: MaterialsBy
       return readBatch(value, library);
     case "tensidrum-label/1":
       return readLabelDesign(value);
+    case "tensidrum-design/1":
+      return readDesign(value, library);
     case "tensidrum-backup/1":
       return readBackupHead(value);
   }

@@ -15,12 +15,14 @@ export interface Polytope {
   readonly rows: readonly PolytopeRow[];
 }
 
-/** Corners at which each variable in turn is smallest and largest: 2 for each, smallest first. */
+/** Corners of a polytope; of `extremes` those at which each variable in turn is smallest and largest, 2 for each, smallest first. */
 export type Extremes = { readonly found: true; readonly corners: readonly Float64Array[] } | { readonly found: false };
 
 export interface LinearSolver {
   /** Least and most of every variable, by two linear programs each. Not found when nothing satisfies all rows. */
   extremes(polytope: Polytope): Extremes;
+  /** Where each sum of costs × x is least. Not found when nothing satisfies all rows. */
+  leastOf(polytope: Polytope, costs: readonly (readonly number[])[]): Extremes;
   /** Whether anything satisfies all rows. */
   isPossible(polytope: Polytope): boolean;
 }
@@ -35,7 +37,24 @@ const OPTIMAL = 7;
 export async function loadLinearSolver(locateFile?: (file: string) => string): Promise<LinearSolver> {
   const { default: load } = await import("highs");
   const highs = await load(locateFile === undefined ? {} : { locateFile });
-  return { extremes: (polytope) => extremesOf(highs, polytope), isPossible: (polytope) => isPossible(highs, polytope) };
+  return {
+    extremes: (polytope) => extremesOf(highs, polytope),
+    leastOf: (polytope, costs) => leastOf(highs, polytope, costs),
+    isPossible: (polytope) => isPossible(highs, polytope),
+  };
+}
+
+function leastOf(highs: Highs, polytope: Polytope, costs: readonly (readonly number[])[]): Extremes {
+  return highs.withModel(modelOf(highs, polytope), (model): Extremes => {
+    model.options.set({ output_flag: false, presolve: "off" });
+    const corners: Float64Array[] = [];
+    for (const cost of costs) {
+      for (const [column, each] of cost.entries()) model.changeColCost(column, each);
+      if (!solved(model)) return { found: false };
+      corners.push(Float64Array.from(model.getSolution().colValue));
+    }
+    return { found: true, corners };
+  });
 }
 
 function isPossible(highs: Highs, polytope: Polytope): boolean {

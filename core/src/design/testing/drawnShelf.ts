@@ -20,7 +20,7 @@ export function madeUp(slug: string, charge: Charge, facts: Partial<Candidate> =
 
 export const openWishes: DesignWishes = {
   ...{ against: "cost", activePercent: { low: 8, high: 14 }, mostIrritation: null, leastFlash: null, leastStability: null },
-  ...{ thickening: "any", mostCost: null, mostSaltPercent: null, count: { low: 2, high: 3 }, mustHave: [] },
+  ...{ thickening: "any", mostCost: null, mostSaltPercent: null, mostAnionicPercent: null, count: { low: 2, high: 3 }, mustHave: [] },
 };
 
 export const plainRest: RestOfSheet = {
@@ -66,6 +66,7 @@ export function drawnProblem(seed: number): {
       mostIrritation: maybe(between(60, 160)),
       mostSaltPercent: maybe(between(1, 3)),
       thickening: random.uniform() < 0.2 ? "salt" : "any",
+      count: { low: 2, high: random.uniform() < 0.3 ? 3 : 2 },
     },
     rest: { ...plainRest, oilPercent: random.uniform() < 0.3 ? between(0, 3) : 0 },
   };

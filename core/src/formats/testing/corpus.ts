@@ -279,6 +279,19 @@ const micelles = {
     { charge: "amphoteric", cmcMillimolar: 0.3, moleFraction: 0.4 },
   ],
 };
+const design = {
+  format: "tensidrum-design/1",
+  formula: washFile,
+  against: "cost",
+  wishes: {
+    ...{ activePercent: { low: 8, high: 12 }, mostIrritation: 90, leastFlash: 5, leastStability: null, thickening: "salt", mostCost: 0.6 },
+    ...{ mostSaltPercent: 2, count: { low: 2, high: 4 }, mustHave: ["cocamidopropyl-betaine"] },
+  },
+  ...{ mustNot: ["sles-2eo-28"], coldOnly: true, onlyShelf: false, mostBoxes: 10_000 },
+  shelf: [{ material: "cocamidopropyl-betaine", grams: 400, price: 9.5, packGrams: 1000, assayPercent: 30.2 }],
+};
+const designWith = (changes: Changes) => ({ ...design, wishes: { ...design.wishes, ...changes } });
+
 const unmix = {
   format: "tensidrum-unmix/1",
   ingredients: [{ name: "Aqua", min: 50 }, { name: "Glycerin", max: 10 }, { name: "Parfum" }],
@@ -376,6 +389,24 @@ const measured: readonly CorpusFile[] = [
     "more readings than a batch has",
     { ...titration, readings: Array.from({ length: 41 }, () => titration.readings[0]) },
     "readings",
+  ),
+  good("tensidrum-design/1", "every wish", design),
+  good("tensidrum-design/1", "a window alone", {
+    format: design.format,
+    formula: washFile,
+    wishes: { activePercent: { low: 8, high: 12 } },
+  }),
+  bad("tensidrum-design/1", "no window", { ...design, wishes: {} }, "wishes.activePercent"),
+  bad("tensidrum-design/1", "six at once", designWith({ count: { low: 2, high: 6 } }), "wishes.count.high"),
+  bad("tensidrum-design/1", "foam beyond its scale", designWith({ leastFlash: 11 }), "wishes.leastFlash"),
+  bad("tensidrum-design/1", "a way of thickening nobody knows", designWith({ thickening: "starch" }), "wishes.thickening"),
+  beyond("tensidrum-design/1", "a window the wrong way round", designWith({ activePercent: { low: 12, high: 8 } }), "wishes.activePercent"),
+  beyond("tensidrum-design/1", "a must-have nobody knows", designWith({ mustHave: ["moon-milk"] }), "wishes.mustHave[0]"),
+  beyond(
+    "tensidrum-design/1",
+    "a shelf with what nobody knows",
+    { ...design, shelf: [{ material: "moon-milk", grams: 5 }] },
+    "shelf[0].material",
   ),
   good("tensidrum-unmix/1", "three names", unmix),
   good("tensidrum-unmix/1", "no line drawn", { ...unmix, onePercentLineAfter: null }),
