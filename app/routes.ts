@@ -41,6 +41,7 @@ export default [
   route("sheet/:formulaId/:number/steps/keep", "sheet/steps/keepRoute.ts"),
   route("sheet/:formulaId/:number/card", "sheet/versions/cardRoute.tsx"),
   route("sheet/:formulaId/as-made/:batch", "sheet/versions/asMadeRoute.tsx"),
+  route("designer/:formulaId/:number?", "designer/designerRoute.tsx"),
   route("recipe", "sheet/start/recipeRoute.ts"),
   route("sheet/:formulaId/:number/branch", "sheet/start/newDraftRoute.ts"),
   route("sheet/:formulaId/save", "sheet/saveRoute.ts"),

@@ -10,6 +10,7 @@ import { benchCompare } from "./compareBench";
 import { benchCore } from "./coreBench";
 import { benchFilling } from "./fillingBench";
 import { benchInstruments } from "./instrumentBench";
+import { benchDesign } from "./designBench";
 import { benchKeystrokes } from "./keystrokeBench";
 import { benchLabel } from "./labelBench";
 import { benchLedger } from "./ledgerBench";
@@ -44,6 +45,7 @@ try {
   const parts: Readonly<Record<string, () => readonly Measured[] | Promise<readonly Measured[]>>> = {
     core: benchCore,
     models: benchModels,
+    design: benchDesign,
     pages: () => benchPages(sheet, application.process.pid ?? 0),
     load: () => benchLoad(sheet, application.process.pid ?? 0),
     keystrokes: () => benchKeystrokes(sheet, `${folder.path}/trace.json`),

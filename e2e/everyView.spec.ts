@@ -16,6 +16,7 @@ const views = {
     ["difference", `${curtainCall}/difference`],
     ["steps", `${curtainCall}/2/steps`],
     ["import formula", "/import"],
+    ["a blend for it", "/designer/5ea50000-0000-4000-8000-00000000c100?thickening=salt"],
   ],
   Shelf: [
     ["shelf", "/shelf"],

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { Frame } from "../frame/Frame";
 import { JudgedSheet } from "./JudgedSheet";
 import { AimPart } from "./AimPart";
+import { TakenBlendPart } from "./blend/TakenBlendPart";
 import { BatchPart } from "./batch/BatchPart";
 import { AddLinePart } from "./lines/AddLine";
 import { LinesPart } from "./lines/LinesPart";
@@ -54,6 +55,7 @@ export function Sheet({ sheet }: { readonly sheet: OpenSheet }) {
               <div className={classes.lines}>
                 <AimPart />
                 <NoticePart />
+                <TakenBlendPart />
                 <LinesPart />
                 {isDraft && <AddLinePart />}
                 <StartPart />

@@ -86,6 +86,8 @@ const reading = [
   "/compare/products/:id/list",
   "/compare/products/:id/photo",
   "/compare/rounds/:id",
+  "/designer/:id",
+  "/designer/:id/1",
   "/compare/side?of=v::id:1",
   "/compare/side.csv?of=p::id",
   "/watch/:id/checks.csv",
@@ -104,7 +106,14 @@ const reading = [
 ];
 
 const numbers = ["0", "-1", "1.5", "1e9", "2147483648", "1099511627776", "NaN", "Infinity", "０", "1%00"];
-const numbered = ["/sheet/:f/:n", "/sheet/:f/:n/card", "/sheet/:f/:n/files/formula.json", "/weighing/:f/:n", "/bench/begin/:f/:n"];
+const numbered = [
+  "/sheet/:f/:n",
+  "/sheet/:f/:n/card",
+  "/sheet/:f/:n/files/formula.json",
+  "/weighing/:f/:n",
+  "/bench/begin/:f/:n",
+  "/designer/:f/:n",
+];
 
 const searches = [
   "/?behind=:t",
@@ -128,6 +137,7 @@ const searches = [
   "/shelf/make/water?name=:t&plant=:t&water=:t",
   "/progress?job=:t",
   `/sheet/${CURTAIN}?find=:t`,
+  `/designer/${CURTAIN}?against=:t&leastFlash=:t&must=:t`,
   `/sheet/${CURTAIN}/difference?from=:t&to=:t`,
   `/scents/${SCENT}?profile=:t&percent=:t`,
   `/bench/begin/${GREEN}/1?grams=:t&plan=:t`,

@@ -54,8 +54,8 @@ export const helpTopics: readonly HelpTopic[] = [
   {
     slug: "blend",
     title: "Mild and foaming",
-    also: "surfactants anionic amphoteric nonionic cationic irritation active matter triangle foam",
-    of: [],
+    also: "surfactants anionic amphoteric nonionic cationic irritation active matter triangle foam designer find a blend",
+    of: ["/designer"],
     picture: "triangle",
     alt: "The blend triangle with contours of irritation",
     steps: [

@@ -1,5 +1,6 @@
 import { UnstyledButton } from "@mantine/core";
 import { lazy, Suspense, useMemo, useState } from "react";
+import { Link } from "react-router";
 import type { Ghost } from "../../pictures/Triangle/Triangle";
 import classes from "../Sheet.module.css";
 import { useSheet } from "../SheetState";
@@ -33,7 +34,10 @@ export function BlendPart() {
           data-key="t"
         >
           Adjust the blend
-        </UnstyledButton>
+        </UnstyledButton>{" "}
+        <Link className={classes.door} to={`/designer/${sheet.formulaId}/${sheet.number}`} data-act="Find a blend by wishes">
+          Find a blend
+        </Link>
       </p>
       {isOpen && (
         <Suspense fallback={null}>

@@ -54,6 +54,35 @@ export function withNewLine(sheet: TypedSheet, line: TypedLine): TypedSheet {
   return inPhaseOrder({ ...sheet, lines: [...sheet.lines, line] });
 }
 
+/**
+ * The sheet with other cleansers: a line whose material is in the new blend keeps its place and its lots, the others go, and what is
+ * new stands behind the last of them.
+ */
+export function withCleansers(
+  sheet: TypedSheet,
+  blend: readonly { readonly materialId: string; readonly percent: string }[],
+  isCleanser: (materialId: string) => boolean,
+): TypedSheet {
+  const old = sheet.lines.filter(({ id, materialId }) => id !== sheet.restLineId && isCleanser(materialId));
+  const kept = new Map(
+    blend.flatMap((one) => {
+      const line = old.find(({ materialId }) => materialId === one.materialId);
+      return line === undefined ? [] : [[line.id, one.percent] as const];
+    }),
+  );
+  const phase = old.at(-1)?.phase ?? sheet.phases.at(-1)?.letter ?? "A";
+  const added = blend
+    .filter(({ materialId }) => !old.some((line) => line.materialId === materialId))
+    .map((one): TypedLine => ({ id: crypto.randomUUID(), phase, ...one, assay: "" }));
+  const gone = new Set(old.filter(({ id }) => !kept.has(id)).map(({ id }) => id));
+  const at = sheet.lines.findIndex(({ id }) => id === old.at(-1)?.id);
+  const place = at < 0 ? sheet.lines.length : at + 1;
+  const lines = [...sheet.lines.slice(0, place), ...added, ...sheet.lines.slice(place)]
+    .filter(({ id }) => !gone.has(id))
+    .map((line) => ({ ...line, percent: kept.get(line.id) ?? line.percent }));
+  return inPhaseOrder({ ...sheet, lines });
+}
+
 export function withoutLine(sheet: TypedSheet, lineId: string): TypedSheet {
   return {
     ...sheet,

@@ -1,0 +1,264 @@
+import "@mantine/core/styles/Loader.layer.css";
+import "@mantine/core/styles/Slider.layer.css";
+import { Button, Loader } from "@mantine/core";
+import type { DesignedBlend } from "@tensidrum/core/design";
+import { shownMaterial } from "@tensidrum/core/library";
+import { written } from "@tensidrum/core/quantities";
+import { useEffect, useMemo, useState } from "react";
+import { Link, useSearchParams } from "react-router";
+import { EstimateMark } from "../components/estimates/EstimateMark";
+import { Fold } from "../components/Fold";
+import { FormError } from "../components/FormError";
+import { PageHeader } from "../components/PageHeader";
+import { Frame } from "../frame/Frame";
+import { stationsSeenFrom } from "../frame/stationNav/stations";
+import { StationNav } from "../frame/stationNav/StationNav";
+import { Frontier } from "../pictures/Frontier/Frontier";
+import { Chosen } from "./Chosen";
+import type { OpenDesigner } from "./designer.server";
+import classes from "./Designer.module.css";
+import { blendWords, cutWords, leftOutWords, mendWords } from "./designWords";
+import { TakeBlend } from "./TakeBlend";
+import { useDesign, type Designing } from "./useDesign";
+import { Wishes } from "./Wishes";
+import { wishesOf, withWish } from "./wishesOf";
+
+/** Blends found by computation for a sheet: the wishes, the edge of what can be made, and one of its blends. */
+export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
+  const [loaded, setShown] = useSearchParams();
+  // What is clicked stands at once; the address follows.
+  const [address, setHeld] = useState(loaded);
+  const setAddress = (changed: URLSearchParams): void => {
+    setPicked(null);
+    setHeld(changed);
+    setShown(changed, { replace: true, preventScrollReset: true });
+  };
+  const wishes = useMemo(() => wishesOf(address, open.usual), [address, open.usual]);
+  const { designing, askWhy, stop } = useDesign(open, wishes);
+  const { state, robust, mends, refused, why } = designing;
+  const [picked, setPicked] = useState<number | null>(null);
+  const [compared, setCompared] = useState<DesignedBlend | null>(null);
+  const blends = useMemo(() => state?.blends ?? [], [state]);
+  // Until a hand is on one, the knee is shown: the best bargain.
+  const chosen = Math.min(picked ?? state?.corners?.knee ?? 0, Math.max(0, blends.length - 1));
+  const blend = blends[chosen] ?? null;
+  const isOver = state?.isOver === true;
+  useEffect(() => {
+    if (isOver && blend !== null) askWhy(chosen);
+  }, [isOver, blend, chosen, askWhy]);
+
+  const names = useMemo(() => new Map(open.materials.map((material) => [material.slug, shownMaterial(material).name])), [open.materials]);
+  const charges = useMemo(() => new Map(open.materials.map(({ slug, charge }) => [slug, charge])), [open.materials]);
+  const nameOf = (slug: string): string => names.get(slug) ?? slug;
+  const money = open.currency === "" ? "" : ` ${open.currency}`;
+  const byCost = wishes.against === "cost";
+  const hasCost = open.usual.against === "cost";
+  const wish = (key: string, value: string | number | null | readonly string[]): void => {
+    setAddress(withWish(address, key, value));
+  };
+  const drops = blends.map((one, at) => ({
+    ...{ along: byCost ? one.cost : one.flash, irritation: one.irritation, foam: one.flash, isFull: one.answersToSalt },
+    ...{ words: blendWords(one, nameOf, money), name: cornerName(state?.corners ?? null, at, hasCost) },
+  }));
+  const marks = open.marks.map(({ label, irritation, flash, cost }) => ({ label, irritation, foam: flash, along: byCost ? cost : flash }));
+  return (
+    <Frame
+      head={<PageHeader>A blend for {open.name}</PageHeader>}
+      doors={<Link to={`/sheet/${open.formulaId}/${open.number}`}>Back to the Sheet</Link>}
+      line={
+        <StationNav
+          stations={stationsSeenFrom("sheet", {
+            to: `/sheet/${open.formulaId}/${open.number}`,
+            state: "looking for a blend",
+            isAlarm: false,
+          })}
+        />
+      }
+    >
+      <title>{`A blend for ${open.name}, Tensidrum`}</title>
+      <div className={classes.page}>
+        <Wishes open={open} wishes={wishes} onWish={wish} />
+        <section className={classes.found} aria-labelledby="found-head">
+          <header className={classes.head}>
+            <h2 id="found-head">What can be made</h2>
+            <EstimateMark of="irritation" />
+            {state !== null && !isOver && !designing.isStopped && (
+              <>
+                <Loader size="sm" aria-label="Looking" />
+                <Button variant="default" h={36} onClick={stop}>
+                  Stop here
+                </Button>
+              </>
+            )}
+          </header>
+          {refused !== null && (
+            <FormError>
+              {refused.message} {refused.remedy}
+            </FormError>
+          )}
+          <p className={classes.told} role="status">
+            {progressWords(designing)}
+          </p>
+          {blend === null ? (
+            isOver && (
+              <div>
+                <p className={classes.sentence}>No blend keeps all of this.</p>
+                {mends === null ? (
+                  <p className={classes.told}>
+                    <Loader size="sm" /> Looking for the smallest change that would help.
+                  </p>
+                ) : mends.length === 0 ? (
+                  <p className={classes.told}>
+                    No single change of the wishes helps. Take more than one of them back, or look in the whole library.
+                  </p>
+                ) : (
+                  <ul className={classes.mends} aria-label="What would help">
+                    {mends.map((mend) => (
+                      <li key={mendWords(mend, nameOf)}>
+                        <Button variant="subtle" h={36} onClick={() => setAddress(mended(address, mend, wishes.mustHave))}>
+                          {mendWords(mend, nameOf)}
+                        </Button>
+                      </li>
+                    ))}
+                  </ul>
+                )}
+              </div>
+            )
+          ) : (
+            <>
+              <Frontier
+                blends={drops}
+                marks={marks}
+                alongWords={byCost ? `cost of 100 g${money}` : "initial foam, of 10"}
+                isMoreBetter={!byCost}
+                chosen={chosen}
+                held={compared === null ? null : indexOf(blends, compared)}
+                onChoose={setPicked}
+              />
+              {state?.corners != null && (
+                <nav className={classes.corners} aria-label="Blends with a name">
+                  {cornerList(state.corners, hasCost).map(({ name, at }) => (
+                    <Button key={name} variant={at === chosen ? "filled" : "default"} h={36} onClick={() => setPicked(at)}>
+                      {name}
+                    </Button>
+                  ))}
+                </nav>
+              )}
+              <Chosen
+                blend={blend}
+                held={compared}
+                robust={robust?.[chosen] ?? null}
+                why={why?.at === chosen ? why : null}
+                nameOf={nameOf}
+                chargeOf={(slug) => charges.get(slug) ?? null}
+                money={money}
+                hasCost={hasCost}
+                isHeld={compared !== null && indexOf(blends, compared) === chosen}
+                onHold={() => setCompared(compared !== null && indexOf(blends, compared) === chosen ? null : blend)}
+              />
+              <TakeBlend open={open} blend={blend} nameOf={nameOf} />
+            </>
+          )}
+          {state !== null && <NotLookedAt state={state} nameOf={nameOf} unpriced={byCost ? state.unpriced : []} />}
+        </section>
+      </div>
+    </Frame>
+  );
+}
+
+type State = NonNullable<Designing["state"]>;
+
+const indexOf = (blends: readonly DesignedBlend[], one: DesignedBlend): number =>
+  blends.findIndex(({ irritation, cost }) => irritation === one.irritation && cost === one.cost);
+
+function cornerList(corners: NonNullable<State["corners"]>, hasCost: boolean) {
+  const { mildest, knee, cheapest, mostFoam } = corners;
+  return [
+    { name: "best bargain", at: knee },
+    { name: "mildest", at: mildest },
+    ...(hasCost ? [{ name: "cheapest", at: cheapest }] : []),
+    { name: "best foam", at: mostFoam },
+  ];
+}
+
+function cornerName(corners: State["corners"], at: number, hasCost: boolean): string {
+  if (corners === null) return "";
+  return cornerList(corners, hasCost)
+    .filter((corner) => corner.at === at)
+    .map(({ name }) => name)
+    .join(", ");
+}
+
+/** How far it has come, and how sure it is. */
+function progressWords({ state, refused, isStopped }: Designing): string {
+  if (refused !== null) return "";
+  if (state === null) return "Looking at what the shelf has …";
+  const { candidates, choices, isProved, isOver, gap, blends } = state;
+  const looked = `${choices.toLocaleString("en-GB")} choices of ${candidates} surfactants`;
+  if (isProved && blends.length > 0) return `Proved: among ${looked} no blend is better in both by more than a hundredth.`;
+  if (isProved) return `Proved: among ${looked} none keeps every wish.`;
+  const left = `what is left could be better by up to ${written(100 * gap, 0)} %`;
+  if (isStopped) return `Stopped: of ${looked}, ${left}.`;
+  return isOver ? `As far as it goes: of ${looked}, ${left}.` : `Looking: of ${looked}, ${left}.`;
+}
+
+/** The address with what would help. */
+function mended(address: URLSearchParams, mend: NonNullable<Designing["mends"]>[number], mustHave: readonly string[]): URLSearchParams {
+  switch (mend.kind) {
+    case "number":
+      return withWish(address, mend.wish, mend.to);
+    case "thickening":
+      return withWish(address, "thickening", "any");
+    case "must-have":
+      return withWish(
+        address,
+        "must",
+        mustHave.filter((slug) => slug !== mend.material),
+      );
+    case "count":
+      return withWish(address, "countHigh", mend.to);
+    case "active":
+      return withWish(withWish(address, "activeLow", mend.low), "activeHigh", mend.high);
+  }
+}
+
+/** What was left out before anything was computed, and why. */
+function NotLookedAt({
+  state,
+  nameOf,
+  unpriced,
+}: {
+  readonly state: State;
+  readonly nameOf: (slug: string) => string;
+  readonly unpriced: readonly string[];
+}) {
+  const { leftOut, cuts } = state;
+  const reasons = [...new Set(leftOut.map(({ reason }) => reason))];
+  const cutRows = (Object.keys(cutWords) as (keyof typeof cutWords)[]).filter((key) => cuts[key] > 0);
+  if (reasons.length === 0 && cutRows.length === 0 && unpriced.length === 0) return null;
+  return (
+    <Fold summary="What was not looked at">
+      <ul>
+        {reasons.map((reason) => {
+          const own = leftOut.filter((one) => one.reason === reason);
+          return (
+            <li key={reason}>
+              {own.length} {own.length === 1 ? "surfactant" : "surfactants"}: {leftOutWords[reason]}
+              {own.length <= 6 && ` (${own.map(({ material }) => nameOf(material)).join(", ")})`}
+            </li>
+          );
+        })}
+        {cutRows.map((key) => (
+          <li key={key}>
+            {cuts[key].toLocaleString("en-GB")} choices {cutWords[key]}
+          </li>
+        ))}
+        {unpriced.length > 0 && <li>The cost is too low by what these cost: {unpriced.map(nameOf).join(", ")}.</li>}
+      </ul>
+      <p className={classes.told}>
+        Irritation and foam are estimates to rank blends by. Thickness, feel and how it keeps are not in them: make a small batch and look
+        at it the next day.
+      </p>
+    </Fold>
+  );
+}

@@ -1,0 +1,30 @@
+import { data, type ShouldRevalidateFunctionArgs } from "react-router";
+import { answer } from "../frame/answer.server";
+import { takeForm } from "../frame/readForm.server";
+import type { Route } from "./+types/designerRoute";
+import { draftForBlend, openDesigner } from "./designer.server";
+import { blendForm, readDesigned } from "./designerForms.server";
+import { DesignerPage } from "./DesignerPage";
+
+export const loader = answer(async ({ params }: Route.LoaderArgs) => {
+  const { formulaId, number } = readDesigned(params);
+  return openDesigner(formulaId, number);
+});
+
+/** Wishes stand in the address and are answered in the browser. */
+export function shouldRevalidate({ currentUrl, nextUrl, formMethod, defaultShouldRevalidate }: ShouldRevalidateFunctionArgs): boolean {
+  return currentUrl.pathname === nextUrl.pathname && formMethod === undefined ? false : defaultShouldRevalidate;
+}
+
+/** Begins a draft for a blend; the page takes the blend into it. */
+export const action = answer(async ({ request, params }: Route.ActionArgs) => {
+  const { formulaId } = readDesigned(params);
+  return takeForm(blendForm, request, async (typed) => {
+    const begun = await draftForBlend(formulaId, typed);
+    return "problems" in begun ? begun.problems : data({ draft: begun.draft });
+  });
+});
+
+export default function DesignerRoute({ loaderData }: Route.ComponentProps) {
+  return <DesignerPage open={loaderData} key={`${loaderData.formulaId} ${loaderData.number}`} />;
+}

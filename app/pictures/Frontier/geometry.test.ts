@@ -1,0 +1,52 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { FRONTIER, frontierGeometry, nearestDrop } from "./geometry";
+
+const drops = [
+  { along: 0.3, irritation: 120, foam: 8 },
+  { along: 0.4, irritation: 80, foam: 6 },
+  { along: 0.6, irritation: 60, foam: 4 },
+];
+
+describe("the edge of what can be made", () => {
+  it("what costs more lies farther right, what is milder lower, what foams more is larger", () => {
+    const geometry = frontierGeometry({ drops, marks: [], isMoreBetter: false })!;
+    const [a, b, c] = geometry.drops;
+    expect(a!.x < b!.x && b!.x < c!.x).toBe(true);
+    expect(a!.y < b!.y && b!.y < c!.y).toBe(true);
+    expect(a!.r > b!.r && b!.r > c!.r).toBe(true);
+    expect(geometry.unreached).toMatch(/^M/);
+  });
+
+  it("with foam along the foot more lies farther left", () => {
+    const geometry = frontierGeometry({ drops: drops.map((drop) => ({ ...drop, along: drop.foam })), marks: [], isMoreBetter: true })!;
+    expect(geometry.drops[0]!.x).toBeLessThan(geometry.drops[2]!.x);
+  });
+
+  it("a formula that is there lies in the picture, wherever it is", () => {
+    const point = fc.record({
+      along: fc.double({ min: -5, max: 50, noNaN: true }),
+      irritation: fc.double({ min: 0, max: 900, noNaN: true }),
+      foam: fc.double({ min: 0, max: 10, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(fc.array(point, { minLength: 1 }), fc.array(point), (found, there) => {
+        const geometry = frontierGeometry({ drops: found, marks: there.map((mark) => ({ ...mark, label: "v1" })), isMoreBetter: false })!;
+        for (const { x, y } of [...geometry.drops, ...geometry.marks]) {
+          expect(x >= FRONTIER.left && x <= FRONTIER.width - FRONTIER.right).toBe(true);
+          expect(y >= FRONTIER.top && y <= FRONTIER.height - FRONTIER.bottom).toBe(true);
+        }
+      }),
+    );
+  });
+
+  it("a finger takes the nearest drop", () => {
+    const geometry = frontierGeometry({ drops, marks: [], isMoreBetter: false })!;
+    const { x, y } = geometry.drops[1]!;
+    expect(nearestDrop(geometry, { x: x + 3, y: y - 4 })).toBe(1);
+  });
+
+  it("nothing found draws nothing", () => {
+    expect(frontierGeometry({ drops: [], marks: [], isMoreBetter: false })).toBeNull();
+  });
+});
