@@ -19,7 +19,14 @@ const shelfOf = (slugs: readonly string[]): ReadonlyMap<string, OnShelf> =>
 function askOf(slugs: readonly string[], most: number): DesignAsk {
   return {
     formula: {
-      ...{ name: "Green Room body wash", profile: "body-wash", batchGrams: 1000, scales: [], phases: [{ id: "A" }] },
+      ...{
+        format: "tensidrum-formula/1",
+        name: "Green Room body wash",
+        profile: "body-wash",
+        batchGrams: 1000,
+        scales: [],
+        phases: [{ id: "A" }],
+      },
       lines: [
         { id: "w", phase: "A", material: "water-distilled", qs: true },
         { id: "g", phase: "A", material: "glycerin", percent: 3 },
@@ -36,7 +43,9 @@ function askOf(slugs: readonly string[], most: number): DesignAsk {
 /** Time until a first frontier is there, and until it is proved. */
 export async function benchDesign(): Promise<Measured[]> {
   const solver = await loadLinearSolver();
-  const all = [...library.values()].filter(({ countsAsActive, parts }) => countsAsActive === true && parts === undefined).map(({ slug }) => slug);
+  const all = [...library.values()]
+    .filter(({ countsAsActive, parts }) => countsAsActive === true && parts === undefined)
+    .map(({ slug }) => slug);
   const run = (slugs: readonly string[], most: number) => {
     const began = performance.now();
     const { candidates, wishes, rest } = questionOf(askOf(slugs, most), library);

@@ -34,16 +34,20 @@ test("from a sheet to a blend that is taken, by keys, and back", async ({ page }
   await expect(page.getByText(/of 100 drawn worlds/)).toBeVisible();
   await expect(page.getByText(/^Without it/).first()).toBeVisible();
 
+  const saved = page.waitForResponse((response) => response.url().endsWith("/save") && response.request().method() === "POST");
   await page.getByRole("button", { name: /Take it into the draft/ }).click();
   await expect(page.getByText(/A blend found for v2: .* Undo brings back what was here/)).toBeVisible();
-  await expect(page.getByText("saved", { exact: false }).first()).toBeVisible();
+  await saved;
   // The sheet itself says what was promised: the irritation, and that salt works.
-  await expect(page.getByRole("complementary").or(page.locator("body"))).toContainText(`${irritation(mildest)}`);
+  await expect(page.locator("main")).toContainText(`${irritation(mildest)} very mild`);
   await expect(page.getByText(/salt hardly thickens/)).toHaveCount(0);
-  await page.reload();
-  await expect(page.getByText(/A blend found for/)).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(betaine).toHaveValue(before);
+  await page.getByRole("button", { name: "Redo" }).click();
+  await expect(betaine).not.toHaveValue(before);
+  await page.reload();
+  await expect(betaine).not.toHaveValue(before);
+  await expect(page.getByText(/A blend found for/)).toHaveCount(0);
 });
 
 test("wishes nothing fulfils are answered with the smallest change that would help", async ({ page }) => {
@@ -75,4 +79,35 @@ test("nonsense in the address asks what is usual, and a search is stopped by han
   await page.getByRole("button", { name: "Stop here" }).click();
   await expect(page.getByText(/^Stopped: of .* could be better by up to \d+ %/)).toBeVisible();
   await expect(page.getByRole("slider", { name: /Blends that no other/ })).toBeVisible();
+});
+
+test("the sheet is mended by search: milder, and without one of its surfactants, with the least change", async ({ page }) => {
+  await page.goto(designer);
+  await expect(page.getByText(/^Proved: among/)).toBeVisible();
+  const mends = page.getByRole("combobox", { name: "mend the sheet" });
+  const [, milder = ""] = await mends.locator("option").allTextContents();
+  const [from, to] = /irritation from (\d+) to (\d+)/.exec(milder)?.slice(1).map(Number) ?? [];
+  await mends.selectOption(milder);
+  await expect(page).toHaveURL(/against=change/);
+  await expect(page.getByText(/^Proved: among/)).toBeVisible();
+  const edge = page.getByRole("slider", { name: /Blends that no other is better than/ });
+  const irritation = async () => Number(/Irritation (\d+)/.exec((await edge.getAttribute("aria-valuetext")) ?? "")?.[1]);
+  expect(await irritation()).toBeLessThanOrEqual(to ?? 0);
+  expect(from).toBeGreaterThan(to ?? 0);
+  await expect(page.getByRole("button", { name: "least change" })).toBeVisible();
+  const changed = async () =>
+    Number(
+      (await page
+        .getByRole("row", { name: /change of the sheet/ })
+        .getByRole("cell")
+        .first()
+        .textContent()) ?? "",
+    );
+  const least = await changed();
+  await page.getByRole("button", { name: "mildest" }).click();
+  expect(await changed()).toBeGreaterThanOrEqual(least);
+  await mends.selectOption({ label: "without Cocamidopropyl betaine, as mild and as foaming" });
+  await expect(page).toHaveURL(/not=cocamidopropyl-betaine/);
+  await expect(page.getByText(/^Proved: among/)).toBeVisible();
+  await expect(page.getByRole("rowheader", { name: /Cocamidopropyl betaine/ })).toHaveCount(0);
 });

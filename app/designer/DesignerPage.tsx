@@ -1,7 +1,7 @@
 import "@mantine/core/styles/Loader.layer.css";
 import "@mantine/core/styles/Slider.layer.css";
 import { Button, Loader } from "@mantine/core";
-import type { DesignedBlend } from "@tensidrum/core/design";
+import type { Counterweight, DesignedBlend } from "@tensidrum/core/design";
 import { shownMaterial } from "@tensidrum/core/library";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";
@@ -39,10 +39,11 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
   const [picked, setPicked] = useState<number | null>(null);
   const [compared, setCompared] = useState<DesignedBlend | null>(null);
   const blends = useMemo(() => state?.blends ?? [], [state]);
-  // Until a hand is on one, the knee is shown: the best bargain.
-  const chosen = Math.min(picked ?? state?.corners?.knee ?? 0, Math.max(0, blends.length - 1));
+  // Until a hand is on one, the best bargain is shown; of a mend the least change.
+  const first = wishes.against === "change" ? 0 : (state?.corners?.knee ?? 0);
+  const chosen = Math.min(picked ?? first, Math.max(0, blends.length - 1));
   const blend = blends[chosen] ?? null;
-  const isOver = state?.isOver === true;
+  const isOver = state?.isOver === true && !designing.isStale;
   useEffect(() => {
     if (isOver && blend !== null) askWhy(chosen);
   }, [isOver, blend, chosen, askWhy]);
@@ -57,10 +58,14 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
     setAddress(withWish(address, key, value));
   };
   const drops = blends.map((one, at) => ({
-    ...{ along: byCost ? one.cost : one.flash, irritation: one.irritation, foam: one.flash, isFull: one.answersToSalt },
-    ...{ words: blendWords(one, nameOf, money), name: cornerName(state?.corners ?? null, at, hasCost) },
+    ...{ along: alongOf(wishes.against, one), irritation: one.irritation, foam: one.flash, isFull: one.answersToSalt },
+    ...{ words: blendWords(one, nameOf, money), name: cornerName(state?.corners ?? null, at, wishes.against) },
   }));
-  const marks = open.marks.map(({ label, irritation, flash, cost }) => ({ label, irritation, foam: flash, along: byCost ? cost : flash }));
+  // How far other versions lie from this sheet is not told, so they stand in no picture of change.
+  const marks =
+    wishes.against === "change"
+      ? open.marks.slice(0, 1).map(({ label, irritation, flash }) => ({ label, irritation, foam: flash, along: 0 }))
+      : open.marks.map(({ label, irritation, flash, cost }) => ({ label, irritation, foam: flash, along: byCost ? cost : flash }));
   return (
     <Frame
       head={<PageHeader>A blend for {open.name}</PageHeader>}
@@ -77,17 +82,19 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
     >
       <title>{`A blend for ${open.name}, Tensidrum`}</title>
       <div className={classes.page}>
-        <Wishes open={open} wishes={wishes} onWish={wish} />
+        <Wishes open={open} wishes={wishes} onWish={wish} onMend={(query) => setAddress(new URLSearchParams(query))} />
         <section className={classes.found} aria-labelledby="found-head">
           <header className={classes.head}>
             <h2 id="found-head">What can be made</h2>
             <EstimateMark of="irritation" />
-            {state !== null && !isOver && !designing.isStopped && (
+            {!isOver && !designing.isStopped && refused === null && (
               <>
                 <Loader size="sm" aria-label="Looking" />
-                <Button variant="default" h={36} onClick={stop}>
-                  Stop here
-                </Button>
+                {state !== null && !designing.isStale && (
+                  <Button variant="default" h={36} onClick={stop}>
+                    Stop here
+                  </Button>
+                )}
               </>
             )}
           </header>
@@ -129,15 +136,17 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
               <Frontier
                 blends={drops}
                 marks={marks}
-                alongWords={byCost ? `cost of 100 g${money}` : "initial foam, of 10"}
-                isMoreBetter={!byCost}
+                alongWords={
+                  byCost ? `cost of 100 g${money}` : wishes.against === "foam" ? "initial foam, of 10" : "change of active matter, %"
+                }
+                isMoreBetter={wishes.against === "foam"}
                 chosen={chosen}
                 held={compared === null ? null : indexOf(blends, compared)}
                 onChoose={setPicked}
               />
               {state?.corners != null && (
                 <nav className={classes.corners} aria-label="Blends with a name">
-                  {cornerList(state.corners, hasCost).map(({ name, at }) => (
+                  {cornerList(state.corners, wishes.against, hasCost).map(({ name, at }) => (
                     <Button key={name} variant={at === chosen ? "filled" : "default"} h={36} onClick={() => setPicked(at)}>
                       {name}
                     </Button>
@@ -168,31 +177,36 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
 
 type State = NonNullable<Designing["state"]>;
 
+function alongOf(against: Counterweight, { cost, flash, changePercent }: DesignedBlend): number {
+  return { cost, foam: flash, change: changePercent }[against];
+}
+
 const indexOf = (blends: readonly DesignedBlend[], one: DesignedBlend): number =>
   blends.findIndex(({ irritation, cost }) => irritation === one.irritation && cost === one.cost);
 
-function cornerList(corners: NonNullable<State["corners"]>, hasCost: boolean) {
-  const { mildest, knee, cheapest, mostFoam } = corners;
+const firstNames: Readonly<Record<Counterweight, string>> = { cost: "cheapest", foam: "best foam", change: "least change" };
+
+function cornerList({ mildest, knee, cheapest, mostFoam }: NonNullable<State["corners"]>, against: Counterweight, hasCost: boolean) {
   return [
+    { name: firstNames[against], at: 0 },
     { name: "best bargain", at: knee },
     { name: "mildest", at: mildest },
-    ...(hasCost ? [{ name: "cheapest", at: cheapest }] : []),
-    { name: "best foam", at: mostFoam },
+    ...(hasCost && against !== "cost" ? [{ name: "cheapest", at: cheapest }] : []),
+    ...(against !== "foam" ? [{ name: "best foam", at: mostFoam }] : []),
   ];
 }
 
-function cornerName(corners: State["corners"], at: number, hasCost: boolean): string {
+/** The name of a drop in the picture: its two ends and the bargain between them. */
+function cornerName(corners: State["corners"], at: number, against: Counterweight): string {
   if (corners === null) return "";
-  return cornerList(corners, hasCost)
-    .filter((corner) => corner.at === at)
-    .map(({ name }) => name)
-    .join(", ");
+  if (at === 0) return firstNames[against];
+  return at === corners.mildest ? "mildest" : at === corners.knee ? "best bargain" : "";
 }
 
 /** How far it has come, and how sure it is. */
-function progressWords({ state, refused, isStopped }: Designing): string {
+function progressWords({ state, refused, isStopped, isStale }: Designing): string {
   if (refused !== null) return "";
-  if (state === null) return "Looking at what the shelf has …";
+  if (state === null || isStale) return "Looking at what can be taken …";
   const { candidates, choices, isProved, isOver, gap, blends } = state;
   const looked = `${choices.toLocaleString("en-GB")} choices of ${candidates} surfactants`;
   if (isProved && blends.length > 0) return `Proved: among ${looked} no blend is better in both by more than a hundredth.`;

@@ -11,6 +11,8 @@ interface WishesProps {
   readonly open: OpenDesigner;
   readonly wishes: DesignerWishes;
   readonly onWish: (key: string, value: string | number | null | readonly string[]) => void;
+  /** Asks for one of the mends of the sheet. */
+  readonly onMend: (query: string) => void;
 }
 
 const wayNames: Readonly<Record<ThickeningWay, string>> = {
@@ -22,7 +24,7 @@ const wayNames: Readonly<Record<ThickeningWay, string>> = {
 };
 
 /** What the blend is wished to be: windows, ends, what must be in it. */
-export function Wishes({ open, wishes, onWish }: WishesProps) {
+export function Wishes({ open, wishes, onWish, onMend }: WishesProps) {
   const { choices, shelf, currency } = open;
   const there = new Set(shelf.map(([slug]) => slug));
   const offered = choices.filter(({ slug }) => !wishes.onlyShelf || there.has(slug));
@@ -31,10 +33,22 @@ export function Wishes({ open, wishes, onWish }: WishesProps) {
     <section aria-labelledby="wishes-head">
       <h2 id="wishes-head">What you wish</h2>
       <Stack gap="sm" mt="xs">
+        {open.mends.length > 0 && (
+          <NativeSelect
+            label="mend the sheet"
+            value=""
+            onChange={(event) => onMend(event.currentTarget.value)}
+            data={[
+              { value: "", label: "with the least change …" },
+              ...open.mends.map(({ query, words }) => ({ value: query, label: words })),
+            ]}
+          />
+        )}
         <Radio.Group label="Mild, and" value={wishes.against} onChange={(value) => onWish("against", value)}>
           <div className={classes.row}>
             <Radio value="cost" label="cheap" />
             <Radio value="foam" label="foaming" />
+            <Radio value="change" label="near the sheet" />
           </div>
         </Radio.Group>
         <Radio.Group label="Out of" value={wishes.onlyShelf ? "only" : "all"} onChange={(value) => onWish("shelf", value)}>

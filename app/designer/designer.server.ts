@@ -2,7 +2,8 @@ import { readingOf } from "@tensidrum/core/assessment";
 import { aimedProfile, shownFormulaName, type Formula } from "@tensidrum/core/formula";
 import { packPriceOf } from "@tensidrum/core/inventory";
 import { shownMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
-import { Refusal } from "@tensidrum/core/quantities";
+import { Refusal, writtenShort } from "@tensidrum/core/quantities";
+import { cleansersOf } from "@tensidrum/core/surfactants";
 import { formulaOfVersion } from "../../db/formulas/formulaOfVersion.server";
 import { listVersions } from "../../db/formulas/queries.server";
 import { insertDraftFrom } from "../../db/formulas/writes.server";
@@ -10,6 +11,7 @@ import { standingLots } from "../../db/inventory/queries.server";
 import { findMaker } from "../../db/makers/queries.server";
 import { listChoosable } from "../../db/materials/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
+import { here, writtenShortDay } from "../frame/dates.server";
 import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
 import type { TypedBlend } from "./designerForms.server";
 import type { DesignerWishes } from "./wishesOf";
@@ -70,6 +72,7 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
       .map((facts) => ({ slug: facts.slug, charge: facts.charge, name: shownMaterial(facts).name }))
       .sort((a, b) => a.name.localeCompare(b.name)),
     shelf,
+    mends: mendsOfSheet(formula, materials, { all: cleansers, lots }),
     usual: usualWishes(
       formula,
       cleansers.some(({ slug }) => priceOf(slug) !== null),
@@ -94,6 +97,54 @@ function usualWishes(formula: Formula, hasPrices: boolean): DesignerWishes {
     ...{ leastFlash: null, leastStability: null, mostCost: null, mostSaltPercent: null, mostAnionicPercent: 75, thickening: "any" },
     ...{ count: USUAL_COUNT, mustHave: [], mustNot: [], onlyShelf: hasPrices, coldOnly: false },
   };
+}
+
+/** How much milder a mend is to be, and how far the foam may fall where one surfactant is done without. Ours. */
+const [MILDER, LESS_FOAM] = [0.8, 0.5];
+const SOON_DAYS = 60;
+const [MOST_LOTS, ENOUGH_ON_SHELF] = [4, 3];
+
+/** Questions that mend the sheet as it is: milder, without one of its surfactants, or with a lot that ends soon. */
+function mendsOfSheet(
+  formula: Formula,
+  materials: MaterialsBySlug,
+  { all, lots }: { readonly all: readonly Material[]; readonly lots: Awaited<ReturnType<typeof standingLots>> },
+) {
+  const { readings, read } = readingOf(formula, materials);
+  const { irritation, foam, activeMatter } = readings;
+  if (irritation === null || foam === null) return [];
+  const there = new Set(lots.map(({ material }) => material));
+  // A shelf that holds a few answers from itself; a bare one looks in the library.
+  const shelf = all.filter(({ slug }) => there.has(slug)).length >= ENOUGH_ON_SHELF ? "only" : "all";
+  const query = (changes: Readonly<Record<string, string | number>>): string =>
+    new URLSearchParams({
+      ...{ against: "change", shelf, countHigh: "4", activeLow: writtenShort(activeMatter.percent * 0.9, 1) },
+      ...Object.fromEntries(Object.entries(changes).map(([key, value]) => [key, String(value)])),
+    }).toString();
+  const asMild = { mostIrritation: Math.ceil(irritation.load) };
+  const present = cleansersOf(read.sheet);
+  const soon = here().add(SOON_DAYS, "day").format("YYYY-MM-DD");
+  const ending = lots
+    .filter(({ material, endsOn }) => endsOn !== null && endsOn <= soon && all.some(({ slug }) => slug === material))
+    .slice(0, MOST_LOTS);
+  const nameOf = (slug: string): string => {
+    const found = all.find((one) => one.slug === slug) ?? materials.get(slug);
+    return found === undefined ? slug : shownMaterial(found).name;
+  };
+  return [
+    {
+      words: `irritation from ${Math.round(irritation.load)} to ${Math.floor(irritation.load * MILDER)}`,
+      query: query({ mostIrritation: Math.floor(irritation.load * MILDER) }),
+    },
+    ...present.map(({ slug }) => ({
+      words: `without ${nameOf(slug)}, as mild and as foaming`,
+      query: query({ ...asMild, not: slug, leastFlash: Math.max(0, Math.floor((foam.flash - LESS_FOAM) * 10) / 10) }),
+    })),
+    ...ending.map(({ material, code, endsOn }) => ({
+      words: `use up ${nameOf(material)} ${code} before ${writtenShortDay(new Date(`${endsOn ?? ""}T12:00:00`))}`,
+      query: query({ ...asMild, must: material }),
+    })),
+  ];
 }
 
 /** Where a formula that is there lies beside what is found; nowhere where it cannot be judged. */

@@ -14,9 +14,11 @@ export interface Designing {
   readonly refused: { readonly message: string; readonly remedy: string } | null;
   readonly why: Why | null;
   readonly isStopped: boolean;
+  /** The wishes changed since; what is here answers the ones before. */
+  readonly isStale: boolean;
 }
 
-const nothing: Designing = { state: null, robust: null, mends: null, refused: null, why: null, isStopped: false };
+const nothing: Designing = { state: null, robust: null, mends: null, refused: null, why: null, isStopped: false, isStale: false };
 
 /** A question rests this long before it is asked, so that a slider can be drawn. */
 const PAUSE_MILLISECONDS = 250;
@@ -27,6 +29,8 @@ export function useDesign(open: OpenDesigner, wishes: DesignerWishes) {
   const worker = useRef<Worker | null>(null);
   const number = useRef(0);
   const key = JSON.stringify(wishes);
+  /** The wishes that were asked last. */
+  const [answered, setAnswered] = useState("");
 
   const stop = useCallback(() => {
     worker.current?.terminate();
@@ -42,14 +46,15 @@ export function useDesign(open: OpenDesigner, wishes: DesignerWishes) {
       const asking = new Worker(new URL("../../workers/design.worker.ts", import.meta.url), { type: "module" });
       worker.current = asking;
       number.current += 1;
+      setAnswered(key);
       const asked = number.current;
-      setDesigning((now) => ({ ...nothing, state: now.state }));
+      setDesigning((now) => ({ ...nothing, state: now.state, isStale: true }));
       asking.onmessage = ({ data }: MessageEvent<DesignAnswer>) => {
         if (data.number !== asked) return;
         setDesigning((now) => {
           switch (data.kind) {
             case "state":
-              return { ...now, state: data };
+              return { ...now, state: data, isStale: false };
             case "robust":
               return { ...now, robust: data.robust };
             case "mends":
@@ -57,7 +62,7 @@ export function useDesign(open: OpenDesigner, wishes: DesignerWishes) {
             case "why":
               return { ...now, why: data };
             case "refused":
-              return { ...now, state: null, refused: data };
+              return { ...now, state: null, isStale: false, refused: data };
           }
         });
       };
@@ -76,5 +81,5 @@ export function useDesign(open: OpenDesigner, wishes: DesignerWishes) {
     const task: WhyTask = { kind: "why", number: number.current, at };
     worker.current?.postMessage(task);
   }, []);
-  return { designing, askWhy, stop };
+  return { designing: designing.isStale || answered === key ? designing : { ...designing, isStale: true, isStopped: false }, askWhy, stop };
 }

@@ -1,10 +1,10 @@
 import { readingOf } from "../assessment/index.ts";
 import { judge } from "../findings/index.ts";
-import { type Formula, type FormulaLine } from "../formula/index.ts";
+import { resolveLines, type Formula, type FormulaLine } from "../formula/index.ts";
 import { isKind } from "../library/ingredientKinds.ts";
 import { isNotChosen, type MaterialsBySlug, type PlainMaterial, type Span } from "../library/index.ts";
 import { Refusal } from "../quantities/index.ts";
-import { activeContentOf, looseOilPercent } from "../surfactants/index.ts";
+import { activeContentOf, cleansersOf, looseOilPercent } from "../surfactants/index.ts";
 import { LEAST_CORRIDOR } from "./sets.ts";
 import type { Candidate, DesignWishes, RestOfSheet } from "./wishes.ts";
 
@@ -81,6 +81,7 @@ export function questionOf(ask: DesignAsk, library: MaterialsBySlug): DesignQues
     mayCloud: ask.formula.wantsClear !== true,
     ph: phOf(readings.phCorridor),
     batchGrams: ask.formula.batchGrams,
+    present: new Map(cleansersOf(resolveLines(ask.formula, library).sheet).map(({ slug, percent }) => [slug, percent])),
   };
   const sorted = [...library.values()].filter(isCleanser).sort((a, b) => (a.slug < b.slug ? -1 : 1));
   const leftOut: LeftOut[] = [];

@@ -82,6 +82,7 @@ export interface Bounds {
   readonly cost: number;
   readonly flash: number;
   readonly stability: number;
+  readonly changePercent: number;
   /** Irritation for each unit of zein × active matter, at the most relief. */
   readonly perZein: number;
 }
@@ -110,6 +111,7 @@ export function boundsOf(problem: Problem, orders: Orders, box: Box, scratch: Fl
   const perZein = irritationOf(1, relief, 1).load;
   return {
     perZein,
+    changePercent: problem.present.reduce((sum, at, i) => sum + Math.max(0, box.low[i]! - at, at - box.high[i]!), problem.gone),
     irritation: perZein * leastSum(problem.zein, orders.zein, box, scratch),
     cost: problem.restCost + leastSum(problem.cost, orders.cost, box, scratch),
     flash: mostFoam(mostAverage(problem.flash, orders.flash, box), problem, box.most),

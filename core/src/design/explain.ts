@@ -99,9 +99,9 @@ export function stepsOf(
   const slugs = new Set(among.flatMap(({ problem }) => problem.members.map(({ slug }) => slug)));
   const candidates = question.candidates.filter(({ slug }) => slugs.has(slug));
   const { wishes, rest } = question;
-  const byCost = wishes.against === "cost";
+  if (wishes.against === "change") return [];
   // What is weighed against irritation stays as good as it is, but for the step itself.
-  const held = byCost ? { ...wishes, mostCost: design.cost } : { ...wishes, leastFlash: design.flash };
+  const held = wishes.against === "foam" ? { ...wishes, leastFlash: design.flash } : { ...wishes, mostCost: design.cost };
   return numberWishes.flatMap((wish): Step[] => {
     const at = held[wish];
     if (at === null || wish === "mostIrritation") return [];

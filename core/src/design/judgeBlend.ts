@@ -12,6 +12,8 @@ export interface JudgedBlend {
   readonly cost: number;
   /** Salts the surfactants bring, % w/w. */
   readonly saltPercent: number;
+  /** Active matter that comes in or goes beside the sheet as it is, % w/w. */
+  readonly changePercent: number;
 }
 
 /** The surfactants of a problem in these amounts, % active matter each. */
@@ -41,9 +43,16 @@ function activeOf(percents: ArrayLike<number>): number {
 }
 
 /** What of a blend needs no micelles. */
-export function easyFigures(problem: Problem, percents: ArrayLike<number>): Pick<JudgedBlend, "flash" | "stability" | "cost"> {
+export function easyFigures(
+  problem: Problem,
+  percents: ArrayLike<number>,
+): Pick<JudgedBlend, "flash" | "stability" | "cost" | "changePercent"> {
   const { flash, stability } = foamOf(cleansersOfBlend(problem, percents), looseOil(problem, activeOf(percents)))!;
-  return { flash, stability, cost: problem.restCost + sumOf(problem.cost, percents) };
+  return { flash, stability, cost: problem.restCost + sumOf(problem.cost, percents), changePercent: changeOf(problem, percents) };
+}
+
+function changeOf({ present, gone }: Problem, percents: ArrayLike<number>): number {
+  return present.reduce((sum, before, i) => sum + Math.abs(percents[i]! - before), gone);
 }
 
 /** Everything of one blend; null where the micelles cannot be worked out. */
@@ -64,5 +73,6 @@ export function judgeBlend(problem: Problem, percents: ArrayLike<number>): Judge
     stability: foam.stability,
     cost: problem.restCost + sumOf(problem.cost, percents),
     saltPercent: sumOf(problem.salt, percents),
+    changePercent: changeOf(problem, percents),
   };
 }

@@ -1,5 +1,5 @@
 import type { FrontierPoint } from "./frontier.ts";
-import type { Design, SearchState } from "./search.ts";
+import { secondFigure, type Design, type SearchState } from "./search.ts";
 import type { Counterweight } from "./wishes.ts";
 
 /** One surfactant of a blend that was found. */
@@ -24,6 +24,8 @@ export interface DesignedBlend {
   readonly cost: number;
   /** Salts the surfactants bring, % w/w. */
   readonly saltPercent: number;
+  /** Active matter that comes in or goes beside the sheet as it is, % w/w. */
+  readonly changePercent: number;
   /** Whether the blend answers to salt. */
   readonly answersToSalt: boolean;
 }
@@ -57,7 +59,7 @@ function thinned<Blend>(points: readonly FrontierPoint<Blend>[]): readonly Front
 }
 
 export function blendOf(design: Design): DesignedBlend {
-  const { problem, percents, activePercent, irritation, flash, density, stability, cost, saltPercent } = design;
+  const { problem, percents, activePercent, irritation, flash, density, stability, cost, saltPercent, changePercent } = design;
   const share = (group: string): number =>
     problem.members.reduce((sum, one, i) => (one.group === group ? sum + percents[i]! : sum), 0) / activePercent;
   return {
@@ -67,7 +69,7 @@ export function blendOf(design: Design): DesignedBlend {
         percent: Math.round((10_000 * percents[i]!) / strength) / 100,
       }))
       .sort((a, b) => b.activePercent - a.activePercent),
-    ...{ activePercent, irritation, flash, density, stability, cost, saltPercent },
+    ...{ activePercent, irritation, flash, density, stability, cost, saltPercent, changePercent },
     answersToSalt: share("sulfate") >= 0.25 || ((share("sulfonate") >= 0.15 || share("taurate") >= 0.15) && share("betaine") >= 0.15),
   };
 }
@@ -76,7 +78,7 @@ export function blendOf(design: Design): DesignedBlend {
 function cornersOf(blends: readonly DesignedBlend[], against: Counterweight): Corners {
   const best = (of: (blend: DesignedBlend) => number): number =>
     blends.reduce((found, blend, at) => (of(blend) < of(blends[found]!) ? at : found), 0);
-  const second = ({ cost, flash }: DesignedBlend): number => (against === "cost" ? cost : -flash);
+  const second = (blend: DesignedBlend): number => secondFigure(against, blend);
   const [first, last] = [blends[0]!, blends.at(-1)!];
   const across = second(last) - second(first);
   const down = first.irritation - last.irritation;

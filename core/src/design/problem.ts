@@ -33,6 +33,9 @@ export interface Problem {
   /** What stands in the cost beside the surfactants. */
   readonly restCost: number;
   readonly oilPercent: number;
+  /** What the sheet has of each member now, and what it has of surfactants that are not in the choice, % active matter. */
+  readonly present: readonly number[];
+  readonly gone: number;
 }
 
 /** In-use strength is a tenth: 1 % of an active of 400 g/mol is 2.5 mmol/L. */
@@ -101,5 +104,7 @@ function problemOf(
     millimolar: each(({ molarMass }) => MILLIMOLAR_PER_PERCENT / molarMass),
     restCost: rest.cost ?? 0,
     oilPercent: rest.oilPercent,
+    present: each(({ slug }) => rest.present.get(slug) ?? 0),
+    gone: [...rest.present].reduce((sum, [slug, percent]) => (members.some((one) => one.slug === slug) ? sum : sum + percent), 0),
   };
 }

@@ -1,7 +1,7 @@
 import { quantileOfSorted } from "../numerics/quantiles.ts";
 import { randomFrom } from "../numerics/random.ts";
 import { judgeBlend } from "./judgeBlend.ts";
-import type { Design } from "./search.ts";
+import { secondFigure, type Design } from "./search.ts";
 import type { Candidate, Counterweight } from "./wishes.ts";
 
 /** How far the cmc of a bottle can be off from the typical one: this factor up or down. Ours: homologues differ from batch to batch. */
@@ -48,7 +48,7 @@ export function robustOf(designs: readonly Design[], against: Counterweight, wor
     for (const [at, own] of judged.entries()) {
       if (own === null) continue;
       loads[at]!.push(own.irritation);
-      const second = (one: NonNullable<(typeof judged)[number]>): number => (against === "cost" ? one.cost : -one.flash);
+      const second = (one: NonNullable<(typeof judged)[number]>): number => secondFigure(against, one);
       const isOutdone = judged.some(
         (other) => other !== null && other !== own && other.irritation < own.irritation && second(other) < second(own),
       );

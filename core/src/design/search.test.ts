@@ -148,6 +148,40 @@ describe("the search", () => {
     expect(state.frontier.points.length).toBeGreaterThan(0);
   });
 
+  it("the least change of a sheet that keeps the wishes is none; a milder one costs the least change that reaches it", () => {
+    const present = new Map([
+      ["sulfate", 7],
+      ["betaine", 3],
+    ]);
+    const change = { against: "change", count: { low: 2, high: 3 } } as const;
+    const [same] = found([sulfate, betaine, glucoside], change, { present }).frontier.points;
+    expect(same?.second).toBeCloseTo(0, 6);
+    expect(same?.blend.percents.map((percent) => Math.round(percent * 100) / 100)).toEqual([7, 3]);
+    const wanted = (same?.irritation ?? 0) * 0.8;
+    const [milder] = found([sulfate, betaine, glucoside], { ...change, mostIrritation: wanted }, { present }).frontier.points;
+    expect(milder?.irritation).toBeLessThanOrEqual(wanted);
+    // A straight way to it, found by halving: sulfate out, betaine in, the strength as it was.
+    let [low, high] = [0, 7];
+    const [problem] = problemsOf([sulfate, betaine], { ...openWishes, ...change }, { ...plainRest, present });
+    for (let step = 0; step < 30; step += 1) {
+      const middle = (low + high) / 2;
+      if ((judgeBlend(problem!, [7 - middle, 3 + middle])?.irritation ?? Infinity) <= wanted) high = middle;
+      else low = middle;
+    }
+    expect(milder?.second).toBeGreaterThan(0.5);
+    expect(milder?.second).toBeLessThanOrEqual(2 * high + 0.1);
+  });
+
+  it("a surfactant the sheet has and a blend leaves out counts as change", () => {
+    const present = new Map([
+      ["sulfate", 6],
+      ["gone", 4],
+    ]);
+    const [least] = found([sulfate, betaine], { against: "change" }, { present }).frontier.points;
+    // 4 % of the one that is gone; at least 8 % in all, so 2 % more come in.
+    expect(least?.second).toBeCloseTo(4 + 2, 1);
+  });
+
   it("takes no more of a lot than there is", () => {
     const scarce = { ...betaine, grams: 20 };
     // 20 g in 500 g are 4 % as supplied, 1.2 % active.

@@ -39,15 +39,27 @@ export interface SearchLimits {
   readonly perReport: number;
 }
 
-/** What counts as no better: one part in a hundred, a tenth of a point of foam, a tenth of a cent. */
+/** What counts as no better: one part in a hundred, a tenth of a point of foam, a tenth of a cent, a quarter of a percent of change. */
 export const TOLERANCE = 0.01;
-const SECOND_NEAR = { cost: { part: 1, least: 0.1 }, foam: { part: 0, least: 10 } } as const satisfies Record<Counterweight, object>;
+const SECOND_NEAR = {
+  cost: { part: 1, least: 0.1 },
+  foam: { part: 0, least: 10 },
+  change: { part: 0, least: 25 },
+} as const satisfies Record<Counterweight, object>;
 /** A blend is new where it is better by this part of the tolerance. */
 const NEW_FROM = TOLERANCE / 4;
 /** Finer than this nobody weighs, % active matter. */
 const FINEST_PERCENT = 0.01;
 
-type Figures = Pick<JudgedBlend, "irritation" | "flash" | "stability" | "cost">;
+type Figures = Pick<JudgedBlend, "irritation" | "flash" | "stability" | "cost" | "changePercent">;
+
+/** What is weighed against irritation, so that less is better. */
+export function secondFigure(
+  against: Counterweight,
+  { cost, flash, changePercent }: Pick<JudgedBlend, "cost" | "flash" | "changePercent">,
+): number {
+  return { cost, foam: -flash, change: changePercent }[against];
+}
 
 interface Part {
   readonly problem: Problem;
@@ -75,7 +87,7 @@ export function* search(
   solver: LinearSolver,
 ): Generator<SearchState, SearchState> {
   const frontier = new Frontier<Design>(SECOND_NEAR[wishes.against]);
-  const secondOf = ({ cost, flash }: Pick<JudgedBlend, "cost" | "flash">): number => (wishes.against === "cost" ? cost : -flash);
+  const secondOf = (figures: Figures): number => secondFigure(wishes.against, figures);
   const queue: Part[] = [];
   const size = { sets: 0, outdone: 0, boxes: 0, judged: 0 };
   const cuts: SetCuts = { charge: 0, ph: 0, thickening: 0, impossible: 0 };
@@ -85,7 +97,10 @@ export function* search(
   const state = (): SearchState => {
     const waiting = queue.length - head;
     let gap = waiting === 0 ? TOLERANCE : 0;
-    for (let at = head; at < queue.length; at += 1) gap = Math.max(gap, frontier.gapAt(queue[at]!.irritation, queue[at]!.second));
+    for (let at = head; at < queue.length; at += 1) {
+      const { irritation, second } = queue[at]!;
+      if (!frontier.covers(irritation, second, gap)) gap = frontier.gapAt(irritation, second);
+    }
     return { frontier, cuts, ...size, waiting, isProved: waiting === 0, gap };
   };
 
@@ -121,7 +136,7 @@ export function* search(
       return true;
     }
     if (isWhole) for (const percents of cornersOf(problem, solver)) tryBlend(problem, bounds, percents);
-    for (const percents of samplesOf(box, orders, wishes.against)) tryBlend(problem, bounds, percents);
+    for (const percents of samplesOf(box, problem, orders, wishes.against)) tryBlend(problem, bounds, percents);
     if (!isCovered()) queue.push({ problem, orders, box, irritation: bounds.irritation, second, isWhole });
     return true;
   };
@@ -191,8 +206,10 @@ function longestSide({ low, high }: Box): number {
 }
 
 /** Blends of a box that are worth a look: the cheapest, the mildest by the sum, and between; or with the most foam. */
-function* samplesOf(box: Box, orders: Orders, against: Counterweight): Generator<Float64Array> {
-  const other = against === "cost" ? orders.cost : orders.flash;
+function* samplesOf(box: Box, { present }: Problem, orders: Orders, against: Counterweight): Generator<Float64Array> {
+  // Nearest to the sheet as it is.
+  if (against === "change") yield box.low.map((low, i) => Math.min(box.high[i]!, Math.max(low, present[i]!)));
+  const other = against === "foam" ? orders.flash : orders.cost;
   const totals = box.most - box.least > FINEST_PERCENT ? [box.least, (box.least + box.most) / 2, box.most] : [box.least];
   for (const total of totals) {
     const mildest = smallestAt(box, orders.zein, total, new Float64Array(box.low.length));

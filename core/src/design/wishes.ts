@@ -5,8 +5,8 @@ export const thickeningWays = ["any", "salt", "gum", "associative", "none"] as c
 /** How a wash is to be thickened. Salt needs a blend that answers to it; the other ways take any. */
 export type ThickeningWay = (typeof thickeningWays)[number];
 
-/** What is weighed against irritation. */
-export const counterweights = ["cost", "foam"] as const;
+/** What is weighed against irritation: money, foam, or how much of the sheet changes. */
+export const counterweights = ["cost", "foam", "change"] as const;
 
 export type Counterweight = (typeof counterweights)[number];
 
@@ -74,4 +74,6 @@ export interface RestOfSheet {
   /** Where the finished pH lies; null where it is open. */
   readonly ph: Span | null;
   readonly batchGrams: number;
+  /** Active matter of the surfactants the sheet has now, % w/w, by slug. */
+  readonly present: ReadonlyMap<string, number>;
 }

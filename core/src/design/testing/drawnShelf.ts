@@ -24,7 +24,17 @@ export const openWishes: DesignWishes = {
 };
 
 export const plainRest: RestOfSheet = {
-  ...{ roomPercent: 90, saltPercent: 0, cost: 0.1, waterPrice: 0.0005, oilPercent: 0, mayCloud: true, ph: null, batchGrams: 500 },
+  ...{
+    roomPercent: 90,
+    saltPercent: 0,
+    cost: 0.1,
+    waterPrice: 0.0005,
+    oilPercent: 0,
+    mayCloud: true,
+    ph: null,
+    batchGrams: 500,
+    present: new Map(),
+  },
 };
 
 /** A small problem: a few surfactants of any kind and wishes that some of their blends keep. */
