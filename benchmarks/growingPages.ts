@@ -34,6 +34,7 @@ export async function pagesOf(db: Database): Promise<readonly Page[]> {
     "prices of a material": "/shelf/glycerin/prices",
     "where a lot is": `/shelf/lots/${lot}/trace`,
     Sheet: `/sheet/${curtainCall}`,
+    "a blend for it": `/designer/${curtainCall}`,
     steps: `/sheet/${curtainCall}/2/steps`,
     costs: `/sheet/${curtainCall}/costs`,
     difference: `/sheet/${curtainCall}/difference`,

@@ -114,7 +114,17 @@ async function watchedBatch(db: Database): Promise<string> {
     .toBuffer();
   for (let at = 0; at < LOOKS; at += 1) {
     const lookedAt = new Date(Date.now() - (130 - at / 4) * 86_400_000);
-    const seen = { clarity: "clear", colour: "", smell: "", said: "", note: "", signs: [], sedimentMm: null, hazePercent: null, roomC: null };
+    const seen = {
+      clarity: "clear",
+      colour: "",
+      smell: "",
+      said: "",
+      note: "",
+      signs: [],
+      sedimentMm: null,
+      hazePercent: null,
+      roomC: null,
+    };
     const lab = { labL: 80 - at / 200, labA: 1, labB: 20 };
     await keepCheck(
       db,

@@ -38,6 +38,15 @@ const views = [
     },
   },
   {
+    name: "designer",
+    path: "/designer/5ea50000-0000-4000-8000-00000000c100?thickening=salt&leastFlash=6&countHigh=4",
+    height: 1000,
+    act: async (page) => {
+      await page.getByText(/^Proved: among/).waitFor();
+      await page.waitForTimeout(2_500);
+    },
+  },
+  {
     name: "filling",
     path: "/fill",
     width: 1024,
@@ -82,18 +91,6 @@ const views = [
       await page.getByRole("button", { name: "pour half of it" }).click();
       await page.waitForTimeout(1200);
       await page.evaluate("scrollTo(0, 0)");
-    },
-  },
-  {
-    name: "bench-tablet",
-    path: GREEN_ROOM_BATCH,
-    width: 1024,
-    height: 768,
-    act: async (page) => {
-      await beginBatch(page);
-      await page.getByLabel(/what the scale shows/).fill("551.2");
-      await page.getByRole("button", { name: "Accept anyway" }).click();
-      await page.getByRole("button", { name: "Keep it" }).waitFor();
     },
   },
   {

@@ -2,7 +2,7 @@ import "@mantine/core/styles/Loader.layer.css";
 import "@mantine/core/styles/Slider.layer.css";
 import { Button, Loader } from "@mantine/core";
 import type { Counterweight, DesignedBlend } from "@tensidrum/core/design";
-import { shownMaterial } from "@tensidrum/core/library";
+import { shownMaterial, wholeMaterial } from "@tensidrum/core/library";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
@@ -33,8 +33,9 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
     setHeld(changed);
     setShown(changed, { replace: true, preventScrollReset: true });
   };
+  const materials = useMemo(() => open.materials.map(wholeMaterial), [open.materials]);
   const wishes = useMemo(() => wishesOf(address, open.usual), [address, open.usual]);
-  const { designing, askWhy, stop } = useDesign(open, wishes);
+  const { designing, askWhy, stop } = useDesign(open, materials, wishes);
   const { state, robust, mends, refused, why } = designing;
   const [picked, setPicked] = useState<number | null>(null);
   const [compared, setCompared] = useState<DesignedBlend | null>(null);
@@ -48,8 +49,8 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
     if (isOver && blend !== null) askWhy(chosen);
   }, [isOver, blend, chosen, askWhy]);
 
-  const names = useMemo(() => new Map(open.materials.map((material) => [material.slug, shownMaterial(material).name])), [open.materials]);
-  const charges = useMemo(() => new Map(open.materials.map(({ slug, charge }) => [slug, charge])), [open.materials]);
+  const names = useMemo(() => new Map(materials.map((material) => [material.slug, shownMaterial(material).name])), [materials]);
+  const charges = useMemo(() => new Map(materials.map(({ slug, charge }) => [slug, charge])), [materials]);
   const nameOf = (slug: string): string => names.get(slug) ?? slug;
   const money = open.currency === "" ? "" : ` ${open.currency}`;
   const byCost = wishes.against === "cost";

@@ -1,4 +1,5 @@
 import { questionOf, searched, shownFrontier } from "@tensidrum/core/design";
+import { wholeMaterial } from "@tensidrum/core/library";
 import { loadLinearSolver } from "@tensidrum/core/numerics";
 import { describe, expect, it } from "vitest";
 import { curtainCall, greenRoom } from "../../db/demo/season";
@@ -26,10 +27,10 @@ describe("the designer of a sheet", () => {
     const { formula, materials, shelf, usual } = await openDesigner(curtainCall.id, undefined);
     const { mustNot, onlyShelf, coldOnly, ...wishes } = usual;
     const ask = { formula, wishes, shelf: new Map(shelf), onlyShelf, mustNot, coldOnly };
-    const question = questionOf(ask, new Map(materials.map((one) => [one.slug, one])));
+    const question = questionOf(ask, new Map(materials.map((one) => [one.slug, wholeMaterial(one)])));
     expect(question.candidates.every(({ slug }) => shelf.some(([there]) => there === slug))).toBe(true);
     // It is a sulfate-free sheet: what the style leaves out of the library is told with its reason.
-    const library = new Map(materials.map((one) => [one.slug, one]));
+    const library = new Map(materials.map((one) => [one.slug, wholeMaterial(one)]));
     const all = questionOf({ ...ask, wishes: { ...wishes, against: "foam" }, onlyShelf: false }, library);
     expect(all.leftOut.some(({ reason }) => reason === "style")).toBe(true);
     expect(all.candidates.some(({ group }) => group === "sulfate")).toBe(false);

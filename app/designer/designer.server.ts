@@ -1,7 +1,7 @@
 import { readingOf } from "@tensidrum/core/assessment";
 import { aimedProfile, shownFormulaName, type Formula } from "@tensidrum/core/formula";
 import { packPriceOf } from "@tensidrum/core/inventory";
-import { shownMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
+import { briefMaterial, shownMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
 import { Refusal, writtenShort } from "@tensidrum/core/quantities";
 import { cleansersOf } from "@tensidrum/core/surfactants";
 import { formulaOfVersion } from "../../db/formulas/formulaOfVersion.server";
@@ -66,7 +66,8 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
     name: shownFormulaName(formula.name),
     currency: maker?.currency ?? "",
     formula,
-    materials: [...known.values()],
+    /** Without what no reading needs, as they travel with a sheet. */
+    materials: [...known.values()].map(briefMaterial),
     /** What may be chosen, by name. */
     choices: cleansers
       .map((facts) => ({ slug: facts.slug, charge: facts.charge, name: shownMaterial(facts).name }))

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import type { Material } from "@tensidrum/core/library";
 import type { DesignAnswer, DesignTask, WhyTask } from "../../workers/design.worker";
 import type { OpenDesigner } from "./designer.server";
 import type { DesignerWishes } from "./wishesOf";
@@ -24,7 +25,7 @@ const nothing: Designing = { state: null, robust: null, mends: null, refused: nu
 const PAUSE_MILLISECONDS = 250;
 
 /** Asks for blends beside the page, anew whenever the wishes change. */
-export function useDesign(open: OpenDesigner, wishes: DesignerWishes) {
+export function useDesign({ formula, shelf }: OpenDesigner, materials: readonly Material[], wishes: DesignerWishes) {
   const [designing, setDesigning] = useState<Designing>(nothing);
   const worker = useRef<Worker | null>(null);
   const number = useRef(0);
@@ -67,13 +68,13 @@ export function useDesign(open: OpenDesigner, wishes: DesignerWishes) {
         });
       };
       const task: DesignTask = {
-        ...{ kind: "search", number: asked, materials: open.materials },
-        ask: { formula: open.formula, wishes: own, shelf: open.shelf, onlyShelf, mustNot, coldOnly },
+        ...{ kind: "search", number: asked, materials },
+        ask: { formula, wishes: own, shelf, onlyShelf, mustNot, coldOnly },
       };
       asking.postMessage(task);
     }, PAUSE_MILLISECONDS);
     return () => clearTimeout(timer);
-  }, [open, key]);
+  }, [formula, shelf, materials, key]);
 
   useEffect(() => () => worker.current?.terminate(), []);
 

@@ -246,9 +246,10 @@ export async function lastCalibratedAt(db: Executor, makerId: string): Promise<D
 
 /** The newest batches, open and closed, or those of them with a material in them, with all that counts for what is in them and what it was filled into. */
 export async function listFillable(db: Executor, makerId: string, { most, behind }: Part, holding?: string) {
-  // The version of a batch tells what is in it; one whose formula is gone is looked at itself.
+  // The version of a batch tells what is in it; one whose formula is gone is looked at itself. With an offset the planner looks
+  // version by version; without one it may first gather all lines there are.
   const holds = sql`(${batches.versionId} is null or exists (select from lines l join materials m on m.id = l.material_id
-    where l.version_id = ${batches.versionId} and m.slug = ${holding}))`;
+    where l.version_id = ${batches.versionId} and m.slug = ${holding} offset 0))`;
   const newest = await db
     .select({ id: batches.id, code: batches.code, formula: batches.formula, steps: batches.steps, startedAt: batches.startedAt })
     .from(batches)
