@@ -54,6 +54,7 @@ export type DesignAnswer =
       readonly boxes: number;
       readonly judged: number;
       readonly isProved: boolean;
+      readonly isCutShort: boolean;
       /** It goes on no further: proved, or as far as it goes. */
       readonly isOver: boolean;
       readonly gap: number;
@@ -108,7 +109,7 @@ async function run({ number, ask, materials }: DesignTask): Promise<void> {
         told = now;
         const shown = shownFrontier(state, wishes.against);
         found = { number, question, designs: shown?.designs ?? [] };
-        const { sets, cuts, boxes, judged, isProved, gap } = state;
+        const { sets, cuts, boxes, judged, isProved, isCutShort, gap } = state;
         scope.postMessage({
           ...{
             kind: "state",
@@ -118,7 +119,7 @@ async function run({ number, ask, materials }: DesignTask): Promise<void> {
             leftOut,
             candidates: candidates.length,
           },
-          ...{ unpriced, choices: sets + cuts.charge + cuts.ph, cuts, boxes, judged, isProved, isOver: done === true, gap },
+          ...{ unpriced, choices: sets + cuts.charge + cuts.ph, cuts, boxes, judged, isProved, isCutShort, isOver: done === true, gap },
         });
         await breathe();
       }

@@ -59,7 +59,7 @@ export function Chosen({ blend, held, robust, why, nameOf, chargeOf, money, hasC
                     {charge !== null && <ChargeTag charge={charge} />} {nameOf(slug)}
                     {reason !== undefined && line !== undefined && (
                       <div className={classes.reason}>
-                        <small>{reasonWords(reason, blend, { money, hasCost })}</small>
+                        <small>{reasonWords(reason, blend, money)}</small>
                       </div>
                     )}
                   </th>
@@ -106,7 +106,14 @@ export function Chosen({ blend, held, robust, why, nameOf, chargeOf, money, hasC
             </tr>
             <Row name="initial foam" of={({ flash }) => written(flash, 1)} blend={blend} other={other} />
             <Row name="foam stability" of={({ stability }) => written(stability, 1)} blend={blend} other={other} />
-            {hasCost && <Row name={`cost of 100 g${money}`} of={({ cost }) => written(cost, 2)} blend={blend} other={other} />}
+            {hasCost && (
+              <Row
+                name={`cost of 100 g${money}`}
+                of={({ cost }) => (cost === null ? "not known" : written(cost, 2))}
+                blend={blend}
+                other={other}
+              />
+            )}
             <Row name="change of the sheet, %" of={({ changePercent }) => written(changePercent, 2)} blend={blend} other={other} />
             <Row name="salt it brings, %" of={({ saltPercent }) => written(saltPercent, 2)} blend={blend} other={other} />
             <Row name="salt thickens it" of={({ answersToSalt }) => (answersToSalt ? "yes" : "little")} blend={blend} other={other} />

@@ -90,7 +90,7 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
             <EstimateMark of="irritation" />
             {!isOver && !designing.isStopped && refused === null && (
               <>
-                <Loader size="sm" aria-label="Looking" />
+                <Loader size="sm" aria-hidden="true" />
                 {state !== null && !designing.isStale && (
                   <Button variant="default" h={36} onClick={stop}>
                     Stop here
@@ -179,7 +179,7 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
 type State = NonNullable<Designing["state"]>;
 
 function alongOf(against: Counterweight, { cost, flash, changePercent }: DesignedBlend): number {
-  return { cost, foam: flash, change: changePercent }[against];
+  return { cost: cost ?? 0, foam: flash, change: changePercent }[against];
 }
 
 const indexOf = (blends: readonly DesignedBlend[], one: DesignedBlend): number =>
@@ -208,10 +208,12 @@ function cornerName(corners: State["corners"], at: number, against: Counterweigh
 function progressWords({ state, refused, isStopped, isStale }: Designing): string {
   if (refused !== null) return "";
   if (state === null || isStale) return "Looking at what can be taken …";
-  const { candidates, choices, isProved, isOver, gap, blends } = state;
+  const { candidates, choices, isProved, isCutShort, isOver, gap, blends } = state;
   const looked = `${choices.toLocaleString("en-GB")} choices of ${candidates} surfactants`;
   if (isProved && blends.length > 0) return `Proved: among ${looked} no blend is better in both by more than a hundredth.`;
   if (isProved) return `Proved: among ${looked} none keeps every wish.`;
+  if (isCutShort && isOver)
+    return `The best of ${looked}; there are more, which were not looked at. Fewer surfactants, or a shelf, can be proved.`;
   const left = `what is left could be better by up to ${written(100 * gap, 0)} %`;
   if (isStopped) return `Stopped: of ${looked}, ${left}.`;
   return isOver ? `As far as it goes: of ${looked}, ${left}.` : `Looking: of ${looked}, ${left}.`;

@@ -84,6 +84,7 @@ export function Wishes({ open, wishes, onWish, onMend }: WishesProps) {
             key={field.wish}
             field={field}
             unit={field.wish === "mostCost" ? currency : field.unit}
+            drawnTo={field.wish === "mostCost" ? dearest(open) : field.high}
             value={wishes[field.wish]}
             onWish={(value) => onWish(field.wish, value)}
           />
@@ -198,12 +199,21 @@ interface NumberWishProps {
   readonly field: WishField;
   readonly unit: string;
   readonly value: number | null;
+  /** Where the slider ends; what is typed may be more. */
+  readonly drawnTo: number;
   readonly onWish: (value: number | null) => void;
 }
 
+/** Slider of the cost: to three times what the dearest version costs, in any currency. */
+function dearest({ marks }: OpenDesigner): number {
+  const most = Math.max(0.5, ...marks.map(({ cost }) => 3 * cost));
+  const step = 10 ** Math.floor(Math.log10(most));
+  return Math.ceil(most / step) * step;
+}
+
 /** A wish that may be left out, by slider or by keys. */
-function NumberWish({ field: { words, low, high, step }, unit, value, onWish }: NumberWishProps) {
-  const [drawn, setDrawn] = useState(value ?? (low + high) / 2);
+function NumberWish({ field: { words, low, high, step }, unit, value, drawnTo, onWish }: NumberWishProps) {
+  const [drawn, setDrawn] = useState(value ?? (low + drawnTo) / 2);
   useEffect(() => {
     if (value !== null) setDrawn(value);
   }, [value]);
@@ -220,8 +230,8 @@ function NumberWish({ field: { words, low, high, step }, unit, value, onWish }: 
             thumbLabel={words}
             label={null}
             min={low}
-            max={high}
-            step={step}
+            max={Math.max(drawnTo, drawn)}
+            step={drawnTo === high ? step : drawnTo / 60}
             value={drawn}
             onChange={setDrawn}
             onChangeEnd={(end) => onWish(Math.round(end * 100) / 100)}

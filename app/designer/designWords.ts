@@ -27,29 +27,27 @@ export const wishWords = (wish: NumberWish): string => wishFields.find((field) =
 
 /** A blend in a sentence, for who cannot see the picture. */
 export function blendWords({ lines, irritation, flash, cost }: DesignedBlend, nameOf: NameOf, money: string): string {
+  const paid = cost === null ? "" : `, 100 g for ${written(cost, 2)}${money}`;
   const parts = lines.map(({ material, activePercent }) => `${nameOf(material)} ${written(activePercent, 1)} %`);
-  return `Irritation ${written(irritation, 0)}, initial foam ${written(flash, 1)}, 100 g for ${written(cost, 2)}${money}: ${parts.join(", ")}.`;
+  return `Irritation ${written(irritation, 0)}, initial foam ${written(flash, 1)}${paid}: ${parts.join(", ")}.`;
 }
 
 /** Differences smaller than this are not told. */
 const FELT = { irritation: 3, flash: 0.3, stability: 0.3, cost: 0.01 } as const;
 
 /** What a surfactant is in for: how the blend would be without it. */
-export function reasonWords(
-  { without }: Reason,
-  now: Beside,
-  { money, hasCost }: { readonly money: string; readonly hasCost: boolean },
-): string {
+export function reasonWords({ without }: Reason, now: Beside, money: string): string {
   if (without === null) return "Without it nothing would be left to judge.";
   const told: string[] = [];
   const tell = (what: string, key: keyof typeof FELT, decimals: number, unit = ""): void => {
-    if (Math.abs(without[key] - now[key]) >= FELT[key])
-      told.push(`${what} ${written(now[key], decimals)} → ${written(without[key], decimals)}${unit}`);
+    const [before, after] = [now[key], without[key]];
+    if (before === null || after === null || Math.abs(after - before) < FELT[key]) return;
+    told.push(`${what} ${written(before, decimals)} → ${written(after, decimals)}${unit}`);
   };
   tell("irritation", "irritation", 0);
   tell("initial foam", "flash", 1);
   tell("stability", "stability", 1);
-  if (hasCost) tell("100 g", "cost", 2, money);
+  tell("100 g", "cost", 2, money);
   if (now.answersToSalt && !without.answersToSalt) told.push("salt would do little");
   return told.length === 0 ? "Without it little would change." : `Without it: ${told.join(", ")}.`;
 }

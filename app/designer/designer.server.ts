@@ -1,9 +1,10 @@
-import { readingOf } from "@tensidrum/core/assessment";
-import { aimedProfile, shownFormulaName, type Formula } from "@tensidrum/core/formula";
+import { readingOf, type FormulaReading } from "@tensidrum/core/assessment";
+import { forFace } from "@tensidrum/core/findings";
+import { shownFormulaName } from "@tensidrum/core/formula";
 import { packPriceOf } from "@tensidrum/core/inventory";
 import { briefMaterial, shownMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
 import { Refusal, writtenShort } from "@tensidrum/core/quantities";
-import { cleansersOf } from "@tensidrum/core/surfactants";
+import { cleansersOf, irritationBands } from "@tensidrum/core/surfactants";
 import { formulaOfVersion } from "../../db/formulas/formulaOfVersion.server";
 import { listVersions } from "../../db/formulas/queries.server";
 import { insertDraftFrom } from "../../db/formulas/writes.server";
@@ -18,9 +19,6 @@ import type { DesignerWishes } from "./wishesOf";
 
 /** Earlier versions that stand in the picture, the newest. */
 const MOST_EARLIER = 5;
-/** Mild enough for the face, and near the eye; the bands of the estimate. */
-const [FACE, EYE] = [120, 60];
-const FACES: ReadonlySet<string> = new Set(["face-gel", "cream-cleanser", "micellar-foam", "micellar-water", "shake-remover"]);
 const USUAL_COUNT = { low: 2, high: 3 };
 
 /** Everything the page of the designer needs: the sheet, what may be taken, and what is there already. */
@@ -37,6 +35,7 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
   ]);
   const cleansers = all.map(({ facts }) => facts).filter((facts) => facts.countsAsActive === true && facts.parts === undefined);
   const known = new Map<string, Material>([...cleansers.map((facts) => [facts.slug, facts] as const), ...materials]);
+  const reading = readingOf(formula, materials);
   const prices = new Map([...known.keys()].map((slug) => [slug, packPriceOf(lots, slug)]));
   const priceOf = (slug: string): number | null => {
     const pack = prices.get(slug);
@@ -73,14 +72,14 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
       .map((facts) => ({ slug: facts.slug, charge: facts.charge, name: shownMaterial(facts).name }))
       .sort((a, b) => a.name.localeCompare(b.name)),
     shelf,
-    mends: mendsOfSheet(formula, materials, { all: cleansers, lots }),
+    mends: mendsOfSheet(reading, materials, { all: cleansers, lots }),
     usual: usualWishes(
-      formula,
+      reading,
       cleansers.some(({ slug }) => priceOf(slug) !== null),
     ),
     marks: [
-      ...marksOf(`v${version.number}, this sheet`, formula, materials, priceOf),
-      ...earlier.flatMap(({ number, formula: other, materials: its }) => marksOf(`v${number}`, other, its, priceOf)),
+      ...marksOf(`v${version.number}, this sheet`, reading, priceOf),
+      ...earlier.flatMap(({ number, formula: other, materials: its }) => marksOf(`v${number}`, readingOf(other, its), priceOf)),
     ],
   };
 }
@@ -88,13 +87,14 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
 export type OpenDesigner = Awaited<ReturnType<typeof openDesigner>>;
 
 /** What the aim of a sheet wishes, before the maker says more. */
-function usualWishes(formula: Formula, hasPrices: boolean): DesignerWishes {
-  const profile = aimedProfile(formula);
-  const { low, high } = profile.activePercent;
+function usualWishes({ read }: FormulaReading, hasPrices: boolean): DesignerWishes {
+  const { low, high } = read.profile.activePercent;
+  const [veryMild, mild] = irritationBands;
+  const most = read.sheet.formula.eyeArea === true ? veryMild.below : forFace(read) ? mild.below : null;
   return {
     against: hasPrices ? "cost" : "foam",
     activePercent: { low: Math.max(0.5, low), high: Math.max(1, high) },
-    mostIrritation: formula.eyeArea === true ? EYE : FACES.has(profile.slug) ? FACE : null,
+    mostIrritation: most,
     ...{ leastFlash: null, leastStability: null, mostCost: null, mostSaltPercent: null, mostAnionicPercent: 75, thickening: "any" },
     ...{ count: USUAL_COUNT, mustHave: [], mustNot: [], onlyShelf: hasPrices, coldOnly: false },
   };
@@ -107,11 +107,10 @@ const [MOST_LOTS, ENOUGH_ON_SHELF] = [4, 3];
 
 /** Questions that mend the sheet as it is: milder, without one of its surfactants, or with a lot that ends soon. */
 function mendsOfSheet(
-  formula: Formula,
+  { readings, read }: FormulaReading,
   materials: MaterialsBySlug,
   { all, lots }: { readonly all: readonly Material[]; readonly lots: Awaited<ReturnType<typeof standingLots>> },
 ) {
-  const { readings, read } = readingOf(formula, materials);
   const { irritation, foam, activeMatter } = readings;
   if (irritation === null || foam === null) return [];
   const there = new Set(lots.map(({ material }) => material));
@@ -149,8 +148,7 @@ function mendsOfSheet(
 }
 
 /** Where a formula that is there lies beside what is found; nowhere where it cannot be judged. */
-function marksOf(label: string, formula: Formula, materials: MaterialsBySlug, priceOf: (slug: string) => number | null) {
-  const { readings, read } = readingOf(formula, materials);
+function marksOf(label: string, { readings, read }: FormulaReading, priceOf: (slug: string) => number | null) {
   if (readings.irritation === null || readings.foam === null) return [];
   const cost = read.sheet.lines.reduce((sum, { line, percent }) => sum + percent * (priceOf(line.material) ?? 0), 0);
   return [{ label, irritation: readings.irritation.load, flash: readings.foam.flash, cost }];

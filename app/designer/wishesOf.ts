@@ -1,6 +1,6 @@
 import type { Counterweight, DesignWishes, ThickeningWay } from "@tensidrum/core/design";
 import { counterweights, thickeningWays } from "@tensidrum/core/design";
-import { readNumber } from "@tensidrum/core/quantities";
+import { MOST_PRICE, readNumber } from "@tensidrum/core/quantities";
 
 /** What the maker wishes, as it stands in the address of the page: a link to it asks the same again. */
 export interface DesignerWishes extends DesignWishes {
@@ -14,7 +14,7 @@ export const wishFields = [
   { wish: "mostIrritation", words: "irritation at most", unit: "", low: 5, high: 250, step: 5 },
   { wish: "leastFlash", words: "initial foam at least", unit: "of 10", low: 0, high: 10, step: 0.5 },
   { wish: "leastStability", words: "foam stability at least", unit: "of 10", low: 0, high: 10, step: 0.5 },
-  { wish: "mostCost", words: "cost of 100 g at most", unit: "", low: 0, high: 3, step: 0.05 },
+  { wish: "mostCost", words: "cost of 100 g at most", unit: "", low: 0, high: MOST_PRICE, step: 0.05 },
   { wish: "mostSaltPercent", words: "hidden salt at most", unit: "%", low: 0, high: 5, step: 0.1 },
   { wish: "mostAnionicPercent", words: "anionic share at most", unit: "%", low: 0, high: 100, step: 5 },
 ] as const;

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useId, useMemo, useRef } from "react";
+import { type KeyboardEvent, type PointerEvent, useId, useMemo, useRef, useState } from "react";
 import { PictureDownload } from "../../components/PictureDownload";
 import { FRONTIER, frontierGeometry, nearestDrop, type FrontierDrop, type FrontierMark } from "./geometry";
 import classes from "./Frontier.module.css";
@@ -28,6 +28,7 @@ export function Frontier({ blends, marks, alongWords, isMoreBetter, chosen, held
   const geometry = useMemo(() => frontierGeometry({ drops: blends, marks, isMoreBetter }), [blends, marks, isMoreBetter]);
   const picture = useRef<SVGSVGElement>(null);
   const hatch = useId();
+  const [under, setUnder] = useState<number | null>(null);
   if (geometry === null) return null;
   const { width, height, left, right, top, bottom } = FRONTIER;
   const walk = (event: KeyboardEvent): void => {
@@ -38,9 +39,11 @@ export function Frontier({ blends, marks, alongWords, isMoreBetter, chosen, held
   };
   const take = (event: PointerEvent): void => {
     const matrix = picture.current?.getScreenCTM();
-    if (matrix == null || (event.type === "pointermove" && event.buttons === 0)) return;
+    if (matrix == null) return;
     const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    onChoose(nearestDrop(geometry, { x, y }));
+    const nearest = nearestDrop(geometry, { x, y });
+    setUnder(nearest);
+    if (event.type === "pointerdown" || event.buttons !== 0) onChoose(nearest);
   };
   return (
     <figure className={classes.figure}>
@@ -58,6 +61,7 @@ export function Frontier({ blends, marks, alongWords, isMoreBetter, chosen, held
         onKeyDown={walk}
         onPointerDown={take}
         onPointerMove={take}
+        onPointerLeave={() => setUnder(null)}
       >
         <defs>
           <pattern id={hatch} width={8} height={8} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -113,7 +117,8 @@ export function Frontier({ blends, marks, alongWords, isMoreBetter, chosen, held
         ))}
       </svg>
       <figcaption className={classes.caption}>
-        Larger drops foam more; full ones thicken with salt. <PictureDownload name="blends" picture={picture} />
+        {(under === null ? undefined : blends[under]?.words) ?? "Larger drops foam more; full ones thicken with salt."}{" "}
+        <PictureDownload name="blends" picture={picture} />
       </figcaption>
     </figure>
   );

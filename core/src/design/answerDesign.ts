@@ -56,9 +56,10 @@ export function answerDesign(written: WrittenQuestion, library: MaterialsBySlug,
   const state = searched(question, mostBoxes, solver);
   const shown = shownFrontier(state, against);
   const robust = shown === null ? [] : robustOf(shown.designs, against, WORLDS, SEED);
-  const { sets, cuts, outdone, boxes, judged, isProved, gap } = state;
+  const { sets, cuts, outdone, boxes, judged, isProved, isCutShort, gap } = state;
   return {
     isProved,
+    isCutShort,
     gap: shown === null ? null : gap,
     candidates: question.candidates.map(({ slug }) => slug),
     leftOut: countsOf(question.leftOut.map(({ reason }) => reason)),

@@ -117,7 +117,8 @@ function reasonAgainst(material: PlainMaterial, ask: DesignAsk, rest: RestOfShee
   if (!rest.mayCloud && flags.includes("opacifies")) return "clouds";
   if (phStable !== null && rest.ph !== null && corridorOf(phStable, rest.ph) < LEAST_CORRIDOR) return "ph";
   if (active === null || charge === null || zein === null || foam === null || cmcMillimolar === null || molarMass === null) return "facts";
-  if (ask.wishes.against === "cost" && (there?.price ?? null) === null) return "price";
+  const countsCost = ask.wishes.against === "cost" || ask.wishes.mostCost !== null;
+  if (countsCost && (there?.price ?? null) === null) return "price";
   return null;
 }
 

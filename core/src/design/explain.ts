@@ -12,7 +12,8 @@ export interface Beside {
   readonly irritation: number;
   readonly flash: number;
   readonly stability: number;
-  readonly cost: number;
+  /** Null where the price of one of them is not known. */
+  readonly cost: number | null;
   readonly answersToSalt: boolean;
 }
 
@@ -40,8 +41,8 @@ const LEAST_GAIN = 0.02;
 const STEP_BOXES = 30_000;
 
 function beside(design: Design, judged: JudgedBlend): Beside {
-  const { irritation, flash, stability, cost } = judged;
-  return { irritation, flash, stability, cost, answersToSalt: blendOf({ ...design, ...judged }).answersToSalt };
+  const { irritation, flash, stability, cost, answersToSalt } = blendOf({ ...design, ...judged });
+  return { irritation, flash, stability, cost, answersToSalt };
 }
 
 /** What each member brings: the blend without it. */

@@ -20,8 +20,8 @@ export interface DesignedBlend {
   readonly flash: number;
   readonly density: number;
   readonly stability: number;
-  /** Of 100 g of the product; without meaning where prices are missing. */
-  readonly cost: number;
+  /** Of 100 g of the product; null where the price of one of them is not known. */
+  readonly cost: number | null;
   /** Salts the surfactants bring, % w/w. */
   readonly saltPercent: number;
   /** Active matter that comes in or goes beside the sheet as it is, % w/w. */
@@ -69,7 +69,8 @@ export function blendOf(design: Design): DesignedBlend {
         percent: Math.round((10_000 * percents[i]!) / strength) / 100,
       }))
       .sort((a, b) => b.activePercent - a.activePercent),
-    ...{ activePercent, irritation, flash, density, stability, cost, saltPercent, changePercent },
+    ...{ activePercent, irritation, flash, density, stability, saltPercent, changePercent },
+    cost: problem.members.some(({ price }) => price === null) ? null : cost,
     answersToSalt: share("sulfate") >= 0.25 || ((share("sulfonate") >= 0.15 || share("taurate") >= 0.15) && share("betaine") >= 0.15),
   };
 }
@@ -78,7 +79,8 @@ export function blendOf(design: Design): DesignedBlend {
 function cornersOf(blends: readonly DesignedBlend[], against: Counterweight): Corners {
   const best = (of: (blend: DesignedBlend) => number): number =>
     blends.reduce((found, blend, at) => (of(blend) < of(blends[found]!) ? at : found), 0);
-  const second = (blend: DesignedBlend): number => secondFigure(against, blend);
+  const costOf = ({ cost }: DesignedBlend): number => cost ?? Infinity;
+  const second = (blend: DesignedBlend): number => secondFigure(against, { ...blend, cost: costOf(blend) });
   const [first, last] = [blends[0]!, blends.at(-1)!];
   const across = second(last) - second(first);
   const down = first.irritation - last.irritation;
@@ -86,7 +88,7 @@ function cornersOf(blends: readonly DesignedBlend[], against: Counterweight): Co
     across <= 0 || down <= 0 ? 0 : 1 - (second(blend) - second(first)) / across - (blend.irritation - last.irritation) / down;
   return {
     mildest: best(({ irritation }) => irritation),
-    cheapest: best(({ cost }) => cost),
+    cheapest: best(costOf),
     mostFoam: best(({ flash }) => -flash),
     knee: best((blend) => -depth(blend)),
   };

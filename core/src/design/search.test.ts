@@ -182,6 +182,14 @@ describe("the search", () => {
     expect(least?.second).toBeCloseTo(4 + 2, 1);
   });
 
+  it("too many choices are cut short, and then nothing is called proved", () => {
+    const cut = search([sulfate, betaine, glucoside], openWishes, plainRest, { ...LIMITS, mostSets: 2 }, solver);
+    let last = cut.next();
+    while (last.done !== true) last = cut.next();
+    expect(last.value).toMatchObject({ sets: 2, waiting: 0, isCutShort: true, isProved: false, gap: 1 });
+    expect(found([sulfate, betaine, glucoside]).isCutShort).toBe(false);
+  });
+
   it("takes no more of a lot than there is", () => {
     const scarce = { ...betaine, grams: 20 };
     // 20 g in 500 g are 4 % as supplied, 1.2 % active.

@@ -26,6 +26,8 @@ export interface SearchState {
   readonly judged: number;
   /** Parts that wait. */
   readonly waiting: number;
+  /** Whether there are choices nobody looked at, since there are too many. */
+  readonly isCutShort: boolean;
   /** Whether nothing is left to look at. */
   readonly isProved: boolean;
   /** No blend is better in both than one on the frontier by more than this part. */
@@ -37,7 +39,11 @@ export interface SearchLimits {
   readonly mostBoxes: number;
   /** Parts between two reports. */
   readonly perReport: number;
+  /** Choices that are looked at, at most: each waits with bounds of its own, and memory ends. */
+  readonly mostSets?: number;
 }
+
+const MOST_SETS = 300_000;
 
 /** What counts as no better: one part in a hundred, a tenth of a point of foam, a tenth of a cent, a quarter of a percent of change. */
 export const TOLERANCE = 0.01;
@@ -83,7 +89,7 @@ export function* search(
   candidates: readonly Candidate[],
   wishes: DesignWishes,
   rest: RestOfSheet,
-  { mostBoxes, perReport }: SearchLimits,
+  { mostBoxes, perReport, mostSets = MOST_SETS }: SearchLimits,
   solver: LinearSolver,
 ): Generator<SearchState, SearchState> {
   const frontier = new Frontier<Design>(SECOND_NEAR[wishes.against]);
@@ -93,15 +99,28 @@ export function* search(
   const cuts: SetCuts = { charge: 0, ph: 0, thickening: 0, impossible: 0 };
   const scratch = new Float64Array(Math.max(1, wishes.count.high));
   let head = 0;
+  let isCutShort = false;
 
-  const state = (): SearchState => {
-    const waiting = queue.length - head;
-    let gap = waiting === 0 ? TOLERANCE : 0;
+  const gapNow = (): number => {
+    if (isCutShort) return 1;
+    if (queue.length === head) return TOLERANCE;
+    let gap = 0;
     for (let at = head; at < queue.length; at += 1) {
       const { irritation, second } = queue[at]!;
       if (!frontier.covers(irritation, second, gap)) gap = frontier.gapAt(irritation, second);
     }
-    return { frontier, cuts, ...size, waiting, isProved: waiting === 0, gap };
+    return gap;
+  };
+
+  const state = (): SearchState => {
+    const waiting = queue.length - head;
+    return {
+      ...{ frontier, cuts, ...size, waiting, isCutShort, isProved: waiting === 0 && !isCutShort },
+      // Worked out where it is asked for: it looks at everything that waits.
+      get gap() {
+        return gapNow();
+      },
+    };
   };
 
   const keepsWishes = ({ irritation, flash, stability }: Figures): boolean =>
@@ -142,6 +161,10 @@ export function* search(
   };
 
   for (const members of setsOf(candidates, wishes, rest, cuts)) {
+    if (size.sets >= mostSets) {
+      isCutShort = true;
+      break;
+    }
     size.sets += 1;
     const problems = problemsOf(members, wishes, rest);
     if (problems.length === 0) {

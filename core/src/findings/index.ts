@@ -1,3 +1,4 @@
+export { forFace } from "./forFace.ts";
 export { findingCodes, thingsToConsider, WEAR_CODES } from "./finding.ts";
 export type { Finding, FindingCode, NotJudged, Rule, Severity } from "./finding.ts";
 export type { Judged } from "./judged.ts";
