@@ -154,9 +154,11 @@ export function* search(
       if (isWhole) size.outdone += 1;
       return true;
     }
-    if (isWhole) for (const percents of cornersOf(problem, solver)) tryBlend(problem, bounds, percents);
     for (const percents of samplesOf(box, problem, orders, wishes.against)) tryBlend(problem, bounds, percents);
-    if (!isCovered()) queue.push({ problem, orders, box, irritation: bounds.irritation, second, isWhole });
+    if (isCovered()) return true;
+    // A linear programme costs more than all that: only a choice that may still be better is worth one.
+    if (isWhole) for (const percents of cornersOf(problem, solver)) tryBlend(problem, bounds, percents);
+    queue.push({ problem, orders, box, irritation: bounds.irritation, second, isWhole });
     return true;
   };
 
