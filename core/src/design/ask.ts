@@ -50,7 +50,7 @@ export interface DesignQuestion {
 }
 
 /** A formula without the lines that bring active matter. */
-export function withoutCleansers(formula: Formula, library: MaterialsBySlug): Formula {
+function withoutCleansers(formula: Formula, library: MaterialsBySlug): Formula {
   const isOther = ({ material, qs }: FormulaLine): boolean => {
     const found = library.get(material);
     return qs === true || found === undefined || activeContentOf(found, library).percent === 0;
@@ -79,7 +79,8 @@ export function questionOf(ask: DesignAsk, library: MaterialsBySlug): DesignQues
     waterPrice: priceOf(restLine.material) ?? 0,
     oilPercent: looseOilPercent(read.sheet, 0),
     mayCloud: ask.formula.wantsClear !== true,
-    ph: phOf(readings.phCorridor),
+    // Where claims contradict each other it crosses itself, and no blend can mend it.
+    ph: readings.phCorridor,
     batchGrams: ask.formula.batchGrams,
     present: new Map(cleansersOf(resolveLines(ask.formula, library).sheet).map(({ slug, percent }) => [slug, percent])),
   };
@@ -95,11 +96,6 @@ export function questionOf(ask: DesignAsk, library: MaterialsBySlug): DesignQues
     ...{ candidates, leftOut, wishes: ask.wishes, rest },
     unpriced: taken.filter(({ line, percent }) => percent > 0 && priceOf(line.material) === null).map(({ line }) => line.material),
   };
-}
-
-/** The corridor as far as it is one; where claims contradict each other there is none, and no blend can mend it. */
-function phOf(corridor: { readonly low: number; readonly high: number } | null): Span | null {
-  return corridor === null ? null : { low: corridor.low, high: corridor.high };
 }
 
 function isCleanser(material: { readonly parts?: unknown; readonly countsAsActive: boolean | null }): material is PlainMaterial {

@@ -1,4 +1,4 @@
-import { irritationOf } from "../surfactants/index.ts";
+import { foamFactor, irritationOf, STEADYING } from "../surfactants/index.ts";
 import { risingOrder, smallestAt, type Box } from "./box.ts";
 import { looseOil } from "./judgeBlend.ts";
 import { mostRelief } from "./reliefBound.ts";
@@ -55,10 +55,9 @@ function mostAverage(values: readonly number[], order: readonly number[], { low,
 
 /** Foam of one figure can be no more than this. The parts of `foamOf` that depend on the strength rise with it. */
 function mostFoam(average: number, problem: Problem, most: number): number {
-  return average * (1 - Math.exp(-most / 4)) * Math.max(0.3, 1 - 0.08 * looseOil(problem, most));
+  return average * foamFactor(most, looseOil(problem, most));
 }
 
-const STEADYING = { low: 0.15, high: 0.5 };
 const NOISE = 1e-9;
 
 function maySteady({ members }: Problem, { low, high }: Box): boolean {
@@ -73,7 +72,7 @@ function maySteady({ members }: Problem, { low, high }: Box): boolean {
     }
   }
   if (ownHigh === 0) return false;
-  return ownHigh / (ownHigh + otherLow) >= STEADYING.low - NOISE && ownLow / (ownLow + otherHigh) <= STEADYING.high + NOISE;
+  return ownHigh / (ownHigh + otherLow) >= STEADYING.low / 100 - NOISE && ownLow / (ownLow + otherHigh) <= STEADYING.high / 100 + NOISE;
 }
 
 /** What no blend in a box can be better than. */

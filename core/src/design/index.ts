@@ -1,6 +1,6 @@
 export { answerDesign } from "./answerDesign.ts";
 export type { WrittenQuestion } from "./answerDesign.ts";
-export { questionOf, withoutCleansers } from "./ask.ts";
+export { questionOf } from "./ask.ts";
 export type { DesignAsk, DesignQuestion, LeftOut, LeftOutReason, OnShelf } from "./ask.ts";
 export { reasonsOf, stepsOf } from "./explain.ts";
 export type { Beside, Reason, Step } from "./explain.ts";
@@ -11,7 +11,7 @@ export { shownFrontier } from "./outcome.ts";
 export type { Corners, DesignedBlend, DesignedLine, ShownFrontier } from "./outcome.ts";
 export { robustOf } from "./robust.ts";
 export type { Robust } from "./robust.ts";
-export { search, TOLERANCE } from "./search.ts";
+export { search } from "./search.ts";
 export type { Design, SearchState } from "./search.ts";
 export type { SetCuts } from "./sets.ts";
 export { counterweights, thickeningWays } from "./wishes.ts";

@@ -1,5 +1,5 @@
-import { foamOf, irritationOf, micellesInUse, type Cleanser } from "../surfactants/index.ts";
-import { CARRIED, type Problem } from "./problem.ts";
+import { CARRIED_BY_ACTIVE, foamOf, irritationOf, micellesInUse, type Cleanser } from "../surfactants/index.ts";
+import type { Problem } from "./problem.ts";
 
 /** What a blend comes out with: the estimates of the sheet, by the same functions. */
 export interface JudgedBlend {
@@ -26,7 +26,7 @@ export function cleansersOfBlend({ members }: Pick<Problem, "members">, percents
 
 /** Loose oil beside so much active matter, % w/w. */
 export function looseOil({ oilPercent }: Pick<Problem, "oilPercent">, activePercent: number): number {
-  return Math.max(0, oilPercent - CARRIED * activePercent);
+  return Math.max(0, oilPercent - CARRIED_BY_ACTIVE * activePercent);
 }
 
 /** Σ values × p. */

@@ -1,3 +1,4 @@
+import { PAIR_SHARE, SULFATE_SHARE } from "../rheology/routes.ts";
 import type { FrontierPoint } from "./frontier.ts";
 import { secondFigure, type Design, type SearchState } from "./search.ts";
 import type { Counterweight } from "./wishes.ts";
@@ -61,7 +62,7 @@ function thinned<Blend>(points: readonly FrontierPoint<Blend>[]): readonly Front
 export function blendOf(design: Design): DesignedBlend {
   const { problem, percents, activePercent, irritation, flash, density, stability, cost, saltPercent, changePercent } = design;
   const share = (group: string): number =>
-    problem.members.reduce((sum, one, i) => (one.group === group ? sum + percents[i]! : sum), 0) / activePercent;
+    (100 * problem.members.reduce((sum, one, i) => (one.group === group ? sum + percents[i]! : sum), 0)) / activePercent;
   return {
     lines: problem.members
       .map(({ slug, activePercent: strength }, i) => ({
@@ -71,7 +72,8 @@ export function blendOf(design: Design): DesignedBlend {
       .sort((a, b) => b.activePercent - a.activePercent),
     ...{ activePercent, irritation, flash, density, stability, saltPercent, changePercent },
     cost: problem.members.some(({ price }) => price === null) ? null : cost,
-    answersToSalt: share("sulfate") >= 0.25 || ((share("sulfonate") >= 0.15 || share("taurate") >= 0.15) && share("betaine") >= 0.15),
+    answersToSalt:
+      share("sulfate") >= SULFATE_SHARE || (Math.max(share("sulfonate"), share("taurate")) >= PAIR_SHARE && share("betaine") >= PAIR_SHARE),
   };
 }
 

@@ -1,3 +1,5 @@
+import { PAIR_SHARE, SULFATE_SHARE } from "../rheology/routes.ts";
+import { CARRIED_BY_ACTIVE } from "../surfactants/index.ts";
 import type { Candidate, DesignWishes, RestOfSheet } from "./wishes.ts";
 
 /** Least share of the actives of a surfactant that is in at all, as a part of 1: what is less is not worth a bottle. Ours. */
@@ -40,22 +42,23 @@ export interface Problem {
 
 /** In-use strength is a tenth: 1 % of an active of 400 g/mol is 2.5 mmol/L. */
 const MILLIMOLAR_PER_PERCENT = 1000;
-/** Oil that each part of active matter carries. */
-export const CARRIED = 0.1;
+/** Above the shares of the sheet by this part of 1. */
+const SPARE = 0.005;
+const [SULFATE, PAIR] = [SULFATE_SHARE / 100 + SPARE, PAIR_SHARE / 100 + SPARE];
 
 /**
  * Shares that make a blend answer to salt, as parts of 1: one group alone, or two together. A little above those of `saltRoute`, so that
  * amounts rounded for the sheet, and an assay that comes later, still do.
  */
 const SALT_WAYS: readonly (readonly (readonly [NonNullable<Candidate["group"]>, number])[])[] = [
-  [["sulfate", 0.255]],
+  [["sulfate", SULFATE]],
   [
-    ["sulfonate", 0.155],
-    ["betaine", 0.155],
+    ["sulfonate", PAIR],
+    ["betaine", PAIR],
   ],
   [
-    ["taurate", 0.155],
-    ["betaine", 0.155],
+    ["taurate", PAIR],
+    ["betaine", PAIR],
   ],
 ];
 
@@ -80,7 +83,7 @@ function problemOf(
   const cost = each(({ price, activePercent }) => (((price ?? 0) - rest.waterPrice) * 100) / activePercent);
   const salt = each(({ saltPercent, activePercent }) => saltPercent / activePercent);
   const most = wishes.activePercent.high;
-  const least = rest.mayCloud ? wishes.activePercent.low : Math.max(wishes.activePercent.low, rest.oilPercent / CARRIED);
+  const least = rest.mayCloud ? wishes.activePercent.low : Math.max(wishes.activePercent.low, rest.oilPercent / CARRIED_BY_ACTIVE);
   const rows: Row[] = [{ values: supplied, lower: -Infinity, upper: rest.roomPercent }];
   if (wishes.mostSaltPercent !== null) rows.push({ values: salt, lower: -Infinity, upper: wishes.mostSaltPercent - rest.saltPercent });
   if (wishes.mostCost !== null) rows.push({ values: cost, lower: -Infinity, upper: wishes.mostCost - (rest.cost ?? 0) });

@@ -37,8 +37,8 @@ export interface ThickeningRoute {
 }
 
 /** Share of the actives from which a group answers to salt, %. */
-const SULFATE_SHARE = 25;
-const PAIR_SHARE = 15;
+export const SULFATE_SHARE = 25;
+export const PAIR_SHARE = 15;
 /** Salt and other electrolyte from which carbomers thin, % w/w. */
 export const MOST_CARBOMER_SALT_PERCENT = 0.3;
 

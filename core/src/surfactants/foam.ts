@@ -17,7 +17,7 @@ export interface Foam {
 const OILS: ReadonlySet<Role> = new Set<Role>(["emollient", "fragrance", "superfat"]);
 
 /** Loose oil each part of active matter carries away, % per %. */
-const CARRIED_BY_ACTIVE = 0.1;
+export const CARRIED_BY_ACTIVE = 0.1;
 /** Parts of solubiliser that carry one part of oil. */
 const SOLUBILISER_PER_OIL = 4;
 
@@ -43,7 +43,12 @@ const ACTIVE_SCALE_PERCENT = 4;
 const LOST_PER_OIL_PERCENT = 0.08;
 const LEAST_WITH_OIL = 0.3;
 /** Share of amphoterics that steadies a foam, % of the actives. */
-const STEADYING = { low: 15, high: 50 };
+export const STEADYING = { low: 15, high: 50 };
+
+/** What strength and loose oil make of the figures of the cleansers; it rises with the active matter, % w/w. */
+export function foamFactor(activePercent: number, looseOil: number): number {
+  return (1 - Math.exp(-activePercent / ACTIVE_SCALE_PERCENT)) * Math.max(LEAST_WITH_OIL, 1 - LOST_PER_OIL_PERCENT * looseOil);
+}
 
 /**
  * Foam estimate: share-weighted figures of the cleansers × (1 − e^(−active ⁄ 4)) × (1 − 0.08 × loose oil, at least 0.3);
@@ -63,7 +68,7 @@ export function foamOf(cleansers: readonly Cleanser[], looseOil: number): Foam |
     if (charge === "amphoteric") amphoteric += percent;
   }
   if (active === 0) return null;
-  const factor = ((1 - Math.exp(-active / ACTIVE_SCALE_PERCENT)) * Math.max(LEAST_WITH_OIL, 1 - LOST_PER_OIL_PERCENT * looseOil)) / active;
+  const factor = foamFactor(active, looseOil) / active;
   const amphotericShare = (100 * amphoteric) / active;
   const steadied = amphotericShare >= STEADYING.low && amphotericShare <= STEADYING.high ? 1 : 0;
   const figures = {

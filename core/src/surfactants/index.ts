@@ -9,7 +9,7 @@ export { triangleOf, trianglePoints } from "./blend/triangle.ts";
 export type { BlendTriangle } from "./blend/triangle.ts";
 export { cleansersOf } from "./cleansers.ts";
 export type { Cleanser } from "./cleansers.ts";
-export { foamOf, foamWords, looseOilPercent } from "./foam.ts";
+export { CARRIED_BY_ACTIVE, foamFactor, foamOf, foamWords, looseOilPercent, STEADYING } from "./foam.ts";
 export type { Foam } from "./foam.ts";
 export { irritationBand, irritationBands, irritationOf, zeinIndex } from "./irritation.ts";
 export type { Irritation, IrritationBand } from "./irritation.ts";
