@@ -36,7 +36,7 @@ function askOf(slugs: readonly string[], most: number): DesignAsk {
       ...{ against: "cost", activePercent: { low: 9, high: 15 }, mostIrritation: null, leastFlash: 5, leastStability: 5 },
       ...{ thickening: "any", mostCost: null, mostSaltPercent: null, mostAnionicPercent: 75, count: { low: 2, high: most }, mustHave: [] },
     },
-    ...{ shelf: shelfOf(slugs), onlyShelf: true, mustNot: [], coldOnly: false },
+    ...{ shelf: shelfOf(slugs), onlyShelf: true, mustNot: [], preservative: null, coldOnly: false },
   };
 }
 

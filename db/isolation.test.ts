@@ -254,6 +254,7 @@ const asked: Record<string, () => Promise<unknown>> = {
   },
   insertDraftFrom: async () => formulaWrites.insertDraftFrom(db, stranger.id, { parentId: finalVersionId, versionId: crypto.randomUUID() }),
   withdrawDemoBatch: async () => ((await batchWrites.withdrawDemoBatch(db, stranger.id, batchId)) ? "taken away" : []),
+  addToNote: async () => ((await formulaWrites.addToNote(db, stranger.id, draftId, "Mine now.")) ? "written" : []),
   keepOrigin: async () => refused(formulaWrites.keepOrigin(db, stranger.id, { versionId: finalVersionId, fromVersionId: draftId })),
   listOrigins: async () => formulaQueries.listOrigins(db, stranger.id, greenRoom.id),
   deleteDraft: async () => formulaWrites.deleteDraft(db, stranger.id, draftId),

@@ -8,6 +8,7 @@ test.use({ ownApplication: "designer", allowedConsole: [FAILED_LOAD] });
 test("from a sheet to a blend that is taken, by keys, and back", async ({ page }) => {
   await page.goto(`/sheet/${CURTAIN}`);
   const betaine = page.getByLabel("Cocamidopropyl betaine, percent");
+  const note = page.getByRole("textbox", { name: /^Note for version/ });
   const before = await betaine.inputValue();
   await page.getByRole("link", { name: "Find a blend" }).click();
   await expect(page.getByText(/^Proved: among/)).toBeVisible();
@@ -38,6 +39,7 @@ test("from a sheet to a blend that is taken, by keys, and back", async ({ page }
   await page.getByRole("button", { name: /Take it into the draft/ }).click();
   await expect(page.getByText(/A blend found for v2: .* Undo brings back what was here/)).toBeVisible();
   await saved;
+  await expect(note).toHaveValue(/A blend found for v2: .*; irritation \d+/);
   // The sheet itself says what was promised: the irritation, and that salt works.
   await expect(page.locator("main")).toContainText(`${irritation(mildest)} very mild`);
   await expect(page.getByText(/salt hardly thickens/)).toHaveCount(0);
@@ -81,13 +83,13 @@ test("nonsense in the address asks what is usual, and a search is stopped by han
   await expect(page.getByRole("slider", { name: /Blends that no other/ })).toBeVisible();
 });
 
-test("the sheet is mended by search: milder, and without one of its surfactants, with the least change", async ({ page }) => {
+test("the sheet is fixed by search: milder, and without one of its surfactants, with the least change", async ({ page }) => {
   await page.goto(designer);
   await expect(page.getByText(/^Proved: among/)).toBeVisible();
-  const mends = page.getByRole("combobox", { name: "mend the sheet" });
-  const [, milder = ""] = await mends.locator("option").allTextContents();
+  const fixes = page.getByRole("combobox", { name: "fix the sheet" });
+  const [, milder = ""] = await fixes.locator("option").allTextContents();
   const [from, to] = /irritation from (\d+) to (\d+)/.exec(milder)?.slice(1).map(Number) ?? [];
-  await mends.selectOption(milder);
+  await fixes.selectOption(milder);
   await expect(page).toHaveURL(/against=change/);
   await expect(page.getByText(/^Proved: among/)).toBeVisible();
   const edge = page.getByRole("slider", { name: /Blends that no other is better than/ });
@@ -106,8 +108,76 @@ test("the sheet is mended by search: milder, and without one of its surfactants,
   const least = await changed();
   await page.getByRole("button", { name: "mildest" }).click();
   expect(await changed()).toBeGreaterThanOrEqual(least);
-  await mends.selectOption({ label: "without Cocamidopropyl betaine, as mild and as foaming" });
+  await fixes.selectOption({ label: "without Cocamidopropyl betaine, as mild and as foaming" });
   await expect(page).toHaveURL(/not=cocamidopropyl-betaine/);
   await expect(page.getByText(/^Proved: among/)).toBeVisible();
   await expect(page.getByRole("rowheader", { name: /Cocamidopropyl betaine/ })).toHaveCount(0);
+});
+
+test("a band drawn across the edge narrows it, and so do its two ends by keys", async ({ page }) => {
+  await page.goto(designer);
+  await expect(page.getByText(/^Proved: among/)).toBeVisible();
+  const edge = page.getByRole("slider", { name: /Blends that no other is better than/ });
+  const all = Number(await edge.getAttribute("aria-valuemax"));
+  expect(all).toBeGreaterThan(3);
+  const box = (await edge.boundingBox())!;
+  await page.mouse.move(box.x + box.width * 0.5, box.y + box.height * 0.3);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.7, box.y + box.height * 0.5, { steps: 4 });
+  await page.mouse.move(box.x + box.width * 0.97, box.y + box.height * 0.5, { steps: 4 });
+  await page.mouse.up();
+  const least = async () => Number(await edge.getAttribute("aria-valuemin"));
+  expect(await least()).toBeGreaterThan(1);
+  // The keys stay within what is shown.
+  await edge.press("Home");
+  expect(Number(await edge.getAttribute("aria-valuenow"))).toBe(await least());
+  await page.getByRole("button", { name: "Show all" }).click();
+  expect(await least()).toBe(1);
+  await page.getByRole("slider", { name: "Show up to this blend" }).press("ArrowLeft");
+  await expect(edge).toHaveAttribute("aria-valuemax", String(all - 1));
+  await edge.press("Escape");
+  await expect(edge).toHaveAttribute("aria-valuemax", String(all));
+});
+
+test("on the Sheet itself three proposals fix it, each with its difference; one is taken, noted and undone", async ({ page }) => {
+  await page.goto(`/sheet/${CURTAIN}`);
+  const main = page.locator("main");
+  const before = await main.getByLabel(/, percent$/).evaluateAll((fields) => fields.map((field) => (field as HTMLInputElement).value));
+  await page.getByRole("button", { name: "Fix the blend" }).click();
+  const dialog = page.getByRole("dialog", { name: "Fix the blend" });
+  await expect(dialog.getByText(/^Proved: among/)).toBeVisible();
+  const wish = await dialog.getByRole("combobox", { name: "What is to be better" }).locator("option:checked").textContent();
+  const to = Number(/irritation from \d+ to (\d+)/.exec(wish ?? "")?.[1]);
+  const least = dialog.getByRole("region", { name: "least change" });
+  const told = (await least.getByRole("row", { name: /^irritation/ }).textContent()) ?? "";
+  const reached = Number(/→ (\d+)/.exec(told)?.[1]);
+  expect(reached).toBeLessThanOrEqual(to);
+  await expect(
+    least
+      .getByRole("row")
+      .filter({ hasText: /→ .* %|new, |goes/ })
+      .first(),
+  ).toBeVisible();
+  await expect(dialog.getByRole("region", { name: "mildest" })).toBeVisible();
+  const saved = page.waitForResponse((response) => response.url().endsWith("/save") && response.request().method() === "POST");
+  await least.getByRole("button", { name: "Take it" }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByText(/^Fixed, irritation from .* Undo brings back what was here/)).toBeVisible();
+  await saved;
+  await expect(page.getByRole("textbox", { name: /^Note for version/ })).toHaveValue(/Fixed, irritation from/);
+  await expect(main).toContainText(new RegExp(`${reached} (very mild|mild|normal)`));
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect
+    .poll(async () => main.getByLabel(/, percent$/).evaluateAll((fields) => fields.map((field) => (field as HTMLInputElement).value)))
+    .toEqual(before);
+});
+
+test("into a trial: a formula of its own with the blend and the lots to use up first", async ({ page }) => {
+  await page.goto(designer);
+  await expect(page.getByText(/^Proved: among/)).toBeVisible();
+  await page.getByRole("button", { name: "mildest" }).click();
+  await page.getByRole("button", { name: "Take it into a trial" }).click();
+  await expect(page).not.toHaveURL(new RegExp(CURTAIN));
+  await expect(page.getByText(/A blend found for v2/).first()).toBeVisible();
+  await expect(page.getByRole("textbox", { name: "Name" })).toHaveValue(/trial from v2/);
 });

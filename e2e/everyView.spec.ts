@@ -131,6 +131,7 @@ for (const [station, ofStation] of Object.entries(views)) {
 test("what opens over the Sheet, in both schemes: nothing serious either", async ({ page }) => {
   for (const [button, ready] of [
     ["Adjust the blend", page.getByText("What it would do")],
+    ["Fix the blend", page.getByRole("region", { name: "least change" })],
     ["How much to make", page.getByText("To fill containers")],
     ["Search and commands", page.getByRole("dialog", { name: "Search and commands" }).getByRole("option").first()],
   ] as const) {

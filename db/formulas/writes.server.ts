@@ -227,6 +227,21 @@ export async function insertDraftFrom(
   });
 }
 
+/** Characters a note holds, as its constraint has it. */
+const NOTE_LENGTH = 2000;
+
+/** Adds a sentence to the note of a draft. Returns whether it could: the draft is there, and its note has room. */
+export async function addToNote(db: Executor, makerId: string, versionId: string, sentence: string): Promise<boolean> {
+  const longer = sql`ltrim(${versions.note} || chr(10) || ${sentence}::text, chr(10))`;
+  const isOwnDraft = and(eq(versions.makerId, makerId), eq(versions.id, versionId), eq(versions.state, "draft"));
+  const added = await db
+    .update(versions)
+    .set({ note: longer })
+    .where(and(isOwnDraft, sql`char_length(${longer}) <= ${NOTE_LENGTH}`))
+    .returning({ id: versions.id });
+  return added.length > 0;
+}
+
 async function copyBody(db: Executor, makerId: string, ids: { readonly from: string; readonly to: string }) {
   const ownPhases = await db
     .select()

@@ -88,6 +88,7 @@ const reading = [
   "/compare/rounds/:id",
   "/designer/:id",
   "/designer/:id/1",
+  "/designer/:id/1/question.json",
   "/compare/side?of=v::id:1",
   "/compare/side.csv?of=p::id",
   "/watch/:id/checks.csv",
@@ -113,6 +114,7 @@ const numbered = [
   "/weighing/:f/:n",
   "/bench/begin/:f/:n",
   "/designer/:f/:n",
+  "/designer/:f/:n/question.json",
 ];
 
 const searches = [

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { FRONTIER, frontierGeometry, nearestDrop } from "./geometry";
+import { brushedSpan, FRONTIER, frontierGeometry, nearestDrop } from "./geometry";
 
 const drops = [
   { along: 0.3, irritation: 120, foam: 8 },
@@ -44,6 +44,26 @@ describe("the edge of what can be made", () => {
     const geometry = frontierGeometry({ drops, marks: [], isMoreBetter: false })!;
     const { x, y } = geometry.drops[1]!;
     expect(nearestDrop(geometry, { x: x + 3, y: y - 4 })).toBe(1);
+  });
+
+  it("narrowed to two, these fill the picture, the others lie outside, and a drop keeps its place among all", () => {
+    const marks = [{ ...drops[0]!, label: "v1" }];
+    const whole = frontierGeometry({ drops, marks, isMoreBetter: false })!;
+    const narrowed = frontierGeometry({ drops, marks, isMoreBetter: false, span: { first: 1, last: 2 } })!;
+    expect(narrowed.drops.map(({ at }) => at)).toEqual([1, 2]);
+    expect(narrowed.marks).toEqual([]);
+    const apart = ({ drops: [a, b] }: typeof narrowed) => b!.x - a!.x;
+    expect(apart(narrowed)).toBeGreaterThan(apart({ ...whole, drops: whole.drops.slice(1) }));
+    expect(nearestDrop(narrowed, { x: FRONTIER.left, y: FRONTIER.top })).toBe(1);
+  });
+
+  it("a band takes the drops between its ends, drawn either way; nothing and everything narrow nothing", () => {
+    const geometry = frontierGeometry({ drops, marks: [], isMoreBetter: false })!;
+    const [a, b, c] = geometry.drops.map(({ x }) => x);
+    expect(brushedSpan(geometry, b! - 1, c! + 1)).toEqual({ first: 1, last: 2 });
+    expect(brushedSpan(geometry, b! + 1, a! - 1)).toEqual({ first: 0, last: 1 });
+    expect(brushedSpan(geometry, a! + 1, b! - 1)).toBeNull();
+    expect(brushedSpan(geometry, 0, FRONTIER.width)).toBeNull();
   });
 
   it("nothing found draws nothing", () => {

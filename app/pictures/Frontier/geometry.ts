@@ -17,11 +17,19 @@ export interface FrontierMark extends FrontierDrop {
   readonly label: string;
 }
 
+/** From the one drop to the other, both in. */
+export interface DropSpan {
+  readonly first: number;
+  readonly last: number;
+}
+
 interface Ask {
   readonly drops: readonly FrontierDrop[];
   readonly marks: readonly FrontierMark[];
   /** What is better lies at the left; where more is better, the foot runs backwards. */
   readonly isMoreBetter: boolean;
+  /** What of them fills the picture; null for all. */
+  readonly span?: DropSpan | null;
 }
 
 /** Room left round the outermost, as a part of their distance. */
@@ -34,10 +42,14 @@ function widened([low, high]: readonly [number, number]): [number, number] {
 
 const rounded = (value: number): number => Math.round(value * 10) / 10;
 
-/** Drops along the edge of what can be made; below the edge lies what no blend reaches. Null without any. */
-export function frontierGeometry({ drops, marks, isMoreBetter }: Ask) {
-  const all = [...drops, ...marks];
-  if (drops.length === 0) return null;
+/**
+ * Drops along the edge of what can be made; below the edge lies what no blend reaches. Narrowed to some of them, the picture is
+ * filled by these, the others lie outside, and of the formulas that are there those are drawn that lie in it. Null without any drop.
+ */
+export function frontierGeometry({ drops, marks, isMoreBetter, span = null }: Ask) {
+  const seen = span === null ? drops : drops.slice(span.first, span.last + 1);
+  const all: readonly FrontierDrop[] = span === null ? [...drops, ...marks] : seen;
+  if (seen.length === 0) return null;
   const ends = (of: (drop: FrontierDrop) => number) => [Math.min(...all.map(of)), Math.max(...all.map(of))] as const;
   const { width, height, left, right, top, bottom } = FRONTIER;
   const domain = widened(ends(({ along }) => along));
@@ -49,19 +61,25 @@ export function frontierGeometry({ drops, marks, isMoreBetter }: Ask) {
     y: rounded(y(irritation)),
     r: rounded(size(foam)),
   });
-  const placed = drops.map(place);
-  const edge: [number, number][] = placed.map((drop) => [drop.x, drop.y]);
-  const [first, last] = [placed[0]!, placed.at(-1)!];
-  const shore: [number, number][] = [[first.x, top], ...edge, [width - right, last.y]];
+  const isInside = (at: { readonly x: number; readonly y: number }): boolean =>
+    at.x >= left && at.x <= width - right && at.y >= top && at.y <= height - bottom;
+  const placed = drops.map((drop, at) => ({ ...place(drop), at })).filter(isInside);
+  const edge = drops.map((drop): [number, number] => {
+    const at = place(drop);
+    return [at.x, at.y];
+  });
+  const [[firstX], [lastX, lastY]] = [edge[0]!, edge.at(-1)!];
+  const shore: [number, number][] = [[firstX, Math.min(top, edge[0]![1])], ...edge, [Math.max(width - right, lastX), lastY]];
   return {
+    /** Those that lie in the picture, each with its place among all. */
     drops: placed,
-    marks: marks.map((mark) => ({ label: mark.label, ...place(mark) })),
+    marks: marks.map((mark) => ({ label: mark.label, ...place(mark) })).filter(isInside),
     edge: line().curve(curveStepAfter)(shore) ?? "",
     unreached:
       area<[number, number]>()
         .curve(curveStepAfter)
         .y0(height - bottom)
-        .y1(([, at]) => at)([[left, top], ...shore]) ?? "",
+        .y1(([, at]) => at)([[Math.min(left, firstX), Math.min(top, edge[0]![1])], ...shore]) ?? "",
     alongTicks: x.ticks(6).map((value) => ({ value, at: rounded(x(value)) })),
     irritationTicks: y.ticks(5).map((value) => ({ value, at: rounded(y(value)) })),
   };
@@ -69,13 +87,24 @@ export function frontierGeometry({ drops, marks, isMoreBetter }: Ask) {
 
 export type FrontierGeometry = NonNullable<ReturnType<typeof frontierGeometry>>;
 
-/** The drop nearest to a place in the picture. */
+/** The drop nearest to a place in the picture, by its place among all. */
 export function nearestDrop({ drops }: FrontierGeometry, place: { readonly x: number; readonly y: number }): number {
-  let nearest = 0;
-  let least = Infinity;
-  for (const [at, drop] of drops.entries()) {
-    const distance = (drop.x - place.x) ** 2 + (drop.y - place.y) ** 2;
+  let [nearest, least] = [0, Infinity];
+  for (const { x, y, at } of drops) {
+    const distance = (x - place.x) ** 2 + (y - place.y) ** 2;
     if (distance < least) [nearest, least] = [at, distance];
   }
   return nearest;
 }
+
+/** The drops between two places along the foot; null where none lies there, or all of what is shown. */
+export function brushedSpan({ drops }: FrontierGeometry, from: number, to: number): DropSpan | null {
+  const [low, high] = [Math.min(from, to), Math.max(from, to)];
+  const inside = drops.filter(({ x }) => x >= low && x <= high);
+  const [first, last] = [inside[0], inside.at(-1)];
+  if (first === undefined || last === undefined || inside.length === drops.length) return null;
+  return { first: first.at, last: last.at };
+}
+
+/** A drawn band narrower than this is a press on one drop, in units of the picture. */
+export const LEAST_BRUSH = 20;

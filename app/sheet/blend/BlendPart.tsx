@@ -3,6 +3,7 @@ import { lazy, Suspense, useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Ghost } from "../../pictures/Triangle/Triangle";
 import classes from "../Sheet.module.css";
+import { FixPart } from "./FixPart";
 import { useSheet } from "../SheetState";
 import { withPercent } from "../typed/editing";
 
@@ -25,7 +26,7 @@ export function BlendPart() {
   );
   return (
     <>
-      <p className={classes.scripted}>
+      <div className={classes.scripted}>
         <UnstyledButton
           type="button"
           className={classes.door}
@@ -34,11 +35,12 @@ export function BlendPart() {
           data-key="t"
         >
           Adjust the blend
-        </UnstyledButton>{" "}
+        </UnstyledButton>
         <Link className={classes.door} to={`/designer/${sheet.formulaId}/${sheet.number}`} data-act="Find a blend by wishes">
           Find a blend
         </Link>
-      </p>
+        {isDraft && <FixPart />}
+      </div>
       {isOpen && (
         <Suspense fallback={null}>
           <BlendDialog

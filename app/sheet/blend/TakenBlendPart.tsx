@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from "react";
 import { useLocation } from "react-router";
-import { blendIn } from "../../frame/blendState";
+import { blendIn } from "./blendState";
 import { useSheet } from "../SheetState";
 
 /** Only a sheet that is opened with a blend needs it. */

@@ -4,8 +4,8 @@ import { lotsOfLine, type ShelfLot } from "@tensidrum/core/inventory";
 import { Link } from "react-router";
 import { useShelfLots } from "../shelfLots";
 import { useSheet } from "../SheetState";
-import { lineLots } from "../typed/lineLots";
-import type { TypedLine, TypedLineLot } from "../typed/typedSheet";
+import { lineLots, typedLot } from "../typed/lineLots";
+import type { TypedLine } from "../typed/typedSheet";
 import type { LineActions } from "./lineActions";
 import classes from "./LineDetail.module.css";
 
@@ -32,7 +32,7 @@ export function LotsOfLine({ line, material, isDraft, take }: LotsOfLineProps) {
     );
   }
   const toggle = (lot: ShelfLot, isTaken: boolean) =>
-    take(line.id, isTaken ? [...chosen, chosenOf(lot)] : chosen.filter(({ lotId }) => lotId !== lot.id));
+    take(line.id, isTaken ? [...chosen, typedLot(lot)] : chosen.filter(({ lotId }) => lotId !== lot.id));
   const type = (id: string, grams: string) =>
     take(
       line.id,
@@ -87,10 +87,6 @@ export function LotsOfLine({ line, material, isDraft, take }: LotsOfLineProps) {
       {chosen.length > 0 && <Mix line={line} shelf={own} />}
     </fieldset>
   );
-}
-
-function chosenOf({ id, code, assayPercent, price, packGrams }: ShelfLot): TypedLineLot {
-  return { lotId: id, code, grams: "", assayPercent, pricePerGram: price === null ? null : price / packGrams };
 }
 
 /** What the chosen lots come to, and where they do not reach. */

@@ -56,11 +56,11 @@ export function withNewLine(sheet: TypedSheet, line: TypedLine): TypedSheet {
 
 /**
  * The sheet with other cleansers: a line whose material is in the new blend keeps its place and its lots, the others go, and what is
- * new stands behind the last of them.
+ * new stands behind the last of them with the lots it comes with.
  */
 export function withCleansers(
   sheet: TypedSheet,
-  blend: readonly { readonly materialId: string; readonly percent: string }[],
+  blend: readonly Pick<TypedLine, "materialId" | "percent" | "lots">[],
   isCleanser: (materialId: string) => boolean,
 ): TypedSheet {
   const old = sheet.lines.filter(({ id, materialId }) => id !== sheet.restLineId && isCleanser(materialId));

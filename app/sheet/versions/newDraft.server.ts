@@ -2,7 +2,7 @@ import { processForLines, type OwnProcess } from "@tensidrum/core/formula";
 import { Refusal } from "@tensidrum/core/quantities";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { findVersion, listVersions } from "../../../db/formulas/queries.server";
-import { insertDraftFrom, insertFormula, keepOrigin, saveDraft, saveProcess } from "../../../db/formulas/writes.server";
+import { addToNote, insertDraftFrom, insertFormula, keepOrigin, saveDraft, saveProcess } from "../../../db/formulas/writes.server";
 import { typedVersion, type SheetAddress } from "../openSheet.server";
 import { contentOf } from "../saveSheet.server";
 import { NAME_LENGTH, type TypedSheet } from "../typed/typedSheet";
@@ -31,10 +31,10 @@ async function contentOfTyped(typed: TypedSheet) {
 }
 
 /** A trial: a formula of its own that begins as this version stands. The old one stays. */
-export async function newDraftOf(formulaId: string, versionId: string): Promise<{ readonly formulaId: string }> {
+export async function newDraftOf(formulaId: string, versionId: string, note = ""): Promise<{ readonly formulaId: string }> {
   const { number, ...copied } = await typedOf(formulaId, versionId);
   const { typed } = copied;
-  return drafted(copied, typed.name === "" ? "" : `${typed.name}, trial from v${number}`, versionId);
+  return drafted(copied, typed.name === "" ? "" : `${typed.name}, trial from v${number}`, { versionId, note });
 }
 
 /** A copy of a version, told by its number, as a formula of its own. */
@@ -43,7 +43,13 @@ export async function newDraftNumber(address: SheetAddress): Promise<{ readonly 
   return drafted({ typed, process: version.process }, typed.name === "" ? "" : `${typed.name}, copy`);
 }
 
-async function drafted({ typed, process }: Copied, name: string, fromVersionId?: string): Promise<{ readonly formulaId: string }> {
+interface Origin {
+  readonly versionId: string;
+  /** What its maker is offered to keep with it. */
+  readonly note: string;
+}
+
+async function drafted({ typed, process }: Copied, name: string, from?: Origin): Promise<{ readonly formulaId: string }> {
   const lines = typed.lines.map((line) => ({ ...line, id: crypto.randomUUID() }));
   const rest = typed.lines.findIndex(({ id }) => id === typed.restLineId);
   const content = await contentOfTyped({ ...typed, name: name.slice(0, NAME_LENGTH), lines, restLineId: lines[rest]?.id ?? null });
@@ -52,7 +58,9 @@ async function drafted({ typed, process }: Copied, name: string, fromVersionId?:
   await database().transaction(async (tx) => {
     await insertFormula(tx, currentMakerId(), ids, content);
     if (process !== null) await saveProcess(tx, currentMakerId(), ids.versionId, processForLines(process, idOf));
-    if (fromVersionId !== undefined) await keepOrigin(tx, currentMakerId(), { versionId: ids.versionId, fromVersionId });
+    if (from === undefined) return;
+    await keepOrigin(tx, currentMakerId(), { versionId: ids.versionId, fromVersionId: from.versionId });
+    if (from.note !== "") await addToNote(tx, currentMakerId(), ids.versionId, from.note);
   });
   return { formulaId: ids.formulaId };
 }

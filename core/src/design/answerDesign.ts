@@ -16,6 +16,8 @@ export interface WrittenQuestion {
   readonly mustNot?: readonly string[];
   readonly coldOnly?: boolean;
   readonly onlyShelf?: boolean;
+  /** Slug; its pH is shared in place of that of the preservatives on the sheet. */
+  readonly preservative?: string | null;
   readonly shelf?: readonly {
     readonly material: string;
     readonly grams: number;
@@ -43,7 +45,8 @@ const nothingWished: Omit<DesignWishes, "activePercent" | "against"> = {
  * @throws Refusal where the sheet cannot be read or nothing on it makes up the rest.
  */
 export function answerDesign(written: WrittenQuestion, library: MaterialsBySlug, solver: LinearSolver) {
-  const { formula, against = "cost", shelf = [], mustNot = [], coldOnly = false, onlyShelf = false, mostBoxes = USUAL_BOXES } = written;
+  const { formula, against = "cost", shelf = [], mustNot = [], coldOnly = false, onlyShelf = false } = written;
+  const { preservative = null, mostBoxes = USUAL_BOXES } = written;
   const wishes: DesignWishes = { ...nothingWished, ...written.wishes, against };
   const onShelf = new Map<string, OnShelf>(
     shelf.map(({ material, grams, price = null, packGrams = null, assayPercent = null }) => [
@@ -52,7 +55,7 @@ export function answerDesign(written: WrittenQuestion, library: MaterialsBySlug,
     ]),
   );
   const all = withOwnMaterials(library, formula.materials ?? []);
-  const question = questionOf({ formula, wishes, shelf: onShelf, onlyShelf, mustNot, coldOnly }, all);
+  const question = questionOf({ formula, wishes, shelf: onShelf, onlyShelf, mustNot, coldOnly, preservative }, all);
   const state = searched(question, mostBoxes, solver);
   const shown = shownFrontier(state, against);
   const robust = shown === null ? [] : robustOf(shown.designs, against, WORLDS, SEED);

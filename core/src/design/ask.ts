@@ -1,3 +1,4 @@
+import { clarityOutlook } from "../appearance/clarity.ts";
 import { readingOf } from "../assessment/index.ts";
 import { judge } from "../findings/index.ts";
 import { resolveLines, type Formula, type FormulaLine } from "../formula/index.ts";
@@ -6,7 +7,7 @@ import { isNotChosen, type MaterialsBySlug, type PlainMaterial, type Span } from
 import { Refusal } from "../quantities/index.ts";
 import { activeContentOf, cleansersOf, looseOilPercent } from "../surfactants/index.ts";
 import { LEAST_CORRIDOR } from "./sets.ts";
-import type { Candidate, DesignWishes, RestOfSheet } from "./wishes.ts";
+import type { BlendClarity, Candidate, DesignWishes, RestOfSheet } from "./wishes.ts";
 
 /** What stands on the shelf of a material. */
 export interface OnShelf {
@@ -29,6 +30,8 @@ export interface DesignAsk {
   readonly mustNot: readonly string[];
   /** Nothing that must be heated. */
   readonly coldOnly: boolean;
+  /** Preservative whose pH the blend must share, in place of those on the sheet; null for those. */
+  readonly preservative: string | null;
 }
 
 /** Why a surfactant of the library is not looked at. */
@@ -58,12 +61,22 @@ function withoutCleansers(formula: Formula, library: MaterialsBySlug): Formula {
   return { ...formula, lines: formula.lines.filter(isOther) };
 }
 
+/** A formula with one preservative, at the middle of its usual dose, in place of those it has. */
+function withPreservative(formula: Formula, slug: string | null, library: MaterialsBySlug): Formula {
+  const chosen = slug === null ? undefined : library.get(slug);
+  if (chosen === undefined || chosen.preservative == null) return formula;
+  const others = formula.lines.filter(({ material, qs }) => qs === true || library.get(material)?.preservative == null);
+  const { low, high } = chosen.use ?? { low: 0, high: 0 };
+  const phase = formula.phases.at(-1)?.id ?? "A";
+  return { ...formula, lines: [...others, { id: chosen.slug, phase, material: chosen.slug, percent: (low + high) / 2 }] };
+}
+
 /**
  * Reads a question: what may be taken and what stands beside it.
  * @throws Refusal where nothing on the sheet makes up the rest, or it cannot be read.
  */
 export function questionOf(ask: DesignAsk, library: MaterialsBySlug): DesignQuestion {
-  const bare = withoutCleansers(ask.formula, library);
+  const bare = withPreservative(withoutCleansers(ask.formula, library), ask.preservative, library);
   const restLine = bare.lines.find(({ qs }) => qs === true);
   if (restLine === undefined) {
     throw new Refusal("not-possible", "No line of this sheet makes up the rest.", "Let the water make up the rest, then look for a blend.");
@@ -78,6 +91,7 @@ export function questionOf(ask: DesignAsk, library: MaterialsBySlug): DesignQues
     cost,
     waterPrice: priceOf(restLine.material) ?? 0,
     oilPercent: looseOilPercent(read.sheet, 0),
+    clarity: clarityOfRest(clarityOutlook(read.sheet, 0).outlook),
     mayCloud: ask.formula.wantsClear !== true,
     // Where claims contradict each other it crosses itself, and no blend can mend it.
     ph: readings.phCorridor,
@@ -96,6 +110,11 @@ export function questionOf(ask: DesignAsk, library: MaterialsBySlug): DesignQues
     ...{ candidates, leftOut, wishes: ask.wishes, rest },
     unpriced: taken.filter(({ line, percent }) => percent > 0 && priceOf(line.material) === null).map(({ line }) => line.material),
   };
+}
+
+/** What settles overnight counts as clear. */
+function clarityOfRest(outlook: ReturnType<typeof clarityOutlook>["outlook"]): BlendClarity {
+  return outlook === "clears" ? "clear" : outlook;
 }
 
 function isCleanser(material: { readonly parts?: unknown; readonly countsAsActive: boolean | null }): material is PlainMaterial {
@@ -130,7 +149,7 @@ function isOutside({ slug }: PlainMaterial, formula: Formula, library: Materials
 }
 
 function candidateOf(material: PlainMaterial, { shelf, onlyShelf }: DesignAsk): Candidate {
-  const { slug, name, zein, foam, use, phStable } = material;
+  const { slug, name, zein, foam, use, phStable, flags } = material;
   const there = shelf.get(slug);
   return {
     ...{ slug, name, phStable },
@@ -144,6 +163,7 @@ function candidateOf(material: PlainMaterial, { shelf, onlyShelf }: DesignAsk): 
     mostPercent: use?.high ?? 100,
     grams: onlyShelf ? (there?.grams ?? 0) : null,
     price: there?.price ?? null,
+    opacifies: flags.includes("opacifies"),
     group: groupOf(material),
   };
 }

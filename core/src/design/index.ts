@@ -15,4 +15,4 @@ export { search } from "./search.ts";
 export type { Design, SearchState } from "./search.ts";
 export type { SetCuts } from "./sets.ts";
 export { counterweights, thickeningWays } from "./wishes.ts";
-export type { Candidate, Counterweight, DesignWishes, RestOfSheet, ThickeningWay } from "./wishes.ts";
+export type { BlendClarity, Candidate, Counterweight, DesignWishes, RestOfSheet, ThickeningWay } from "./wishes.ts";

@@ -1,7 +1,9 @@
 import { PAIR_SHARE, SULFATE_SHARE } from "../rheology/routes.ts";
 import type { FrontierPoint } from "./frontier.ts";
 import { secondFigure, type Design, type SearchState } from "./search.ts";
-import type { Counterweight } from "./wishes.ts";
+import { looseOil } from "./judgeBlend.ts";
+import type { Problem } from "./problem.ts";
+import type { BlendClarity, Counterweight } from "./wishes.ts";
 
 /** One surfactant of a blend that was found. */
 export interface DesignedLine {
@@ -29,6 +31,8 @@ export interface DesignedBlend {
   readonly changePercent: number;
   /** Whether the blend answers to salt. */
   readonly answersToSalt: boolean;
+  /** An estimate, by the rule of the sheet. */
+  readonly clarity: BlendClarity;
 }
 
 /** Blends worth a name, as places in the frontier. */
@@ -74,7 +78,14 @@ export function blendOf(design: Design): DesignedBlend {
     cost: problem.members.some(({ price }) => price === null) ? null : cost,
     answersToSalt:
       share("sulfate") >= SULFATE_SHARE || (Math.max(share("sulfonate"), share("taurate")) >= PAIR_SHARE && share("betaine") >= PAIR_SHARE),
+    clarity: clarityOf(problem, activePercent),
   };
+}
+
+/** How clear a blend is by the next day: opacifiers cloud it, and oil that its active matter does not carry. */
+function clarityOf(problem: Problem, activePercent: number): BlendClarity {
+  if (problem.restClarity === "cloudy" || problem.members.some(({ opacifies }) => opacifies)) return "cloudy";
+  return problem.restClarity === "hazy" || looseOil(problem, activePercent) > 0 ? "hazy" : "clear";
 }
 
 /** The knee is the blend farthest from the straight line between the two ends, both axes brought to the same length. */

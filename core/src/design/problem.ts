@@ -1,6 +1,6 @@
 import { PAIR_SHARE, SULFATE_SHARE } from "../rheology/routes.ts";
 import { CARRIED_BY_ACTIVE } from "../surfactants/index.ts";
-import type { Candidate, DesignWishes, RestOfSheet } from "./wishes.ts";
+import type { BlendClarity, Candidate, DesignWishes, RestOfSheet } from "./wishes.ts";
 
 /** Least share of the actives of a surfactant that is in at all, as a part of 1: what is less is not worth a bottle. Ours. */
 export const LEAST_SHARE = 0.05;
@@ -35,6 +35,8 @@ export interface Problem {
   /** What stands in the cost beside the surfactants. */
   readonly restCost: number;
   readonly oilPercent: number;
+  /** Of what stands beside the surfactants. */
+  readonly restClarity: BlendClarity;
   /** What the sheet has of each member now, and what it has of surfactants that are not in the choice, % active matter. */
   readonly present: readonly number[];
   readonly gone: number;
@@ -107,6 +109,7 @@ function problemOf(
     millimolar: each(({ molarMass }) => MILLIMOLAR_PER_PERCENT / molarMass),
     restCost: rest.cost ?? 0,
     oilPercent: rest.oilPercent,
+    restClarity: rest.clarity,
     present: each(({ slug }) => rest.present.get(slug) ?? 0),
     gone: [...rest.present].reduce((sum, [slug, percent]) => (members.some((one) => one.slug === slug) ? sum : sum + percent), 0),
   };

@@ -20,8 +20,13 @@ beforeAll(async () => {
 
 const LIMITS = { mostBoxes: 200_000, perReport: 1_000_000 };
 
-function found(candidates: readonly Candidate[], wishes: Partial<DesignWishes> = {}, rest: Partial<RestOfSheet> = {}): SearchState {
-  const run = search(candidates, { ...openWishes, ...wishes }, { ...plainRest, ...rest }, LIMITS, solver);
+function found(
+  candidates: readonly Candidate[],
+  wishes: Partial<DesignWishes> = {},
+  rest: Partial<RestOfSheet> = {},
+  mostBoxes = LIMITS.mostBoxes,
+): SearchState {
+  const run = search(candidates, { ...openWishes, ...wishes }, { ...plainRest, ...rest }, { ...LIMITS, mostBoxes }, solver);
   for (;;) {
     const { value, done } = run.next();
     if (done === true) return value;
@@ -34,16 +39,16 @@ const glucoside = madeUp("glucoside", "nonionic", { zein: { low: 30, high: 80 },
 
 /** Every blend of a fine grid, the least share kept. */
 function* grid({ members, least, most }: Problem, steps: number): Generator<number[]> {
-  const shares = members.length === 2 ? Array.from({ length: steps + 1 }, (_, k) => [k, steps - k]) : triples(steps);
+  const shares = splits(members.length, steps);
   for (const strength of [least, (least + most) / 2]) {
     for (const share of shares) yield share.map((part) => (strength * part) / steps);
   }
 }
 
-function triples(steps: number): number[][] {
-  return Array.from({ length: steps + 1 }, (_, a) => a).flatMap((a) =>
-    Array.from({ length: steps - a + 1 }, (_, b) => [a, b, steps - a - b]),
-  );
+/** Every way to share out so many steps. */
+function splits(count: number, steps: number): number[][] {
+  if (count === 1) return [[steps]];
+  return Array.from({ length: steps + 1 }, (_, own) => own).flatMap((own) => splits(count - 1, steps - own).map((rest) => [own, ...rest]));
 }
 
 function keeps({ irritation, flash, stability }: JudgedBlend, wishes: DesignWishes): boolean {
@@ -54,11 +59,18 @@ function keeps({ irritation, flash, stability }: JudgedBlend, wishes: DesignWish
 
 describe("the search", () => {
   it("of 200 drawn problems, no blend of a fine grid is better by more than its tolerance, and every wish is kept", () => {
-    let [compared, outside] = [0, 0];
+    let [compared, outside, unproved] = [0, 0, 0];
     for (let seed = 1; seed <= 200; seed += 1) {
-      const { candidates, wishes, rest } = drawnProblem(seed);
-      const state = found(candidates, wishes, rest);
-      expect(state.isProved, `problem ${seed}`).toBe(true);
+      // Some have five to choose from, and take up to four of them.
+      const isLarger = seed > 171 && seed <= 191;
+      const drawn = drawnProblem(seed, isLarger ? 5 : 3);
+      const { candidates, rest } = drawn;
+      const wishes = isLarger ? { ...drawn.wishes, count: { low: 2, high: 4 } } : drawn.wishes;
+      const state = found(candidates, wishes, rest, isLarger ? 20_000 : LIMITS.mostBoxes);
+      if (!isLarger) expect(state.isProved, `problem ${seed}`).toBe(true);
+      if (!state.isProved) unproved += 1;
+      // Stopped early it says how much better what is left could be; that must hold as well.
+      const tolerance = state.isProved ? TOLERANCE : state.gap;
       for (const { blend } of state.frontier.points) {
         expect(keepsRows(blend.problem, blend.percents), `rows of ${seed}`).toBe(true);
         expect(blend.saltPercent).toBeLessThanOrEqual((wishes.mostSaltPercent ?? 100) + 1e-6);
@@ -68,21 +80,22 @@ describe("the search", () => {
       }
       for (const members of setsOf(candidates, wishes, rest, { charge: 0, ph: 0, thickening: 0, impossible: 0 })) {
         for (const problem of problemsOf(members, wishes, rest)) {
-          for (const percents of grid(problem, 20)) {
+          for (const percents of grid(problem, members.length > 3 ? 10 : 20)) {
             if (!keepsRows(problem, percents) || percents.some((percent, i) => percent > problem.upper[i]!)) continue;
             const judged = judgeBlend(problem, percents);
             if (judged === null || !keeps(judged, wishes)) continue;
             const second = wishes.against === "cost" ? judged.cost : -judged.flash;
             compared += 1;
             // What is finer than a hundredth of a percent is not looked at: a little more than the tolerance.
-            if (!state.frontier.covers(judged.irritation, second, TOLERANCE * 1.2)) outside += 1;
+            if (!state.frontier.covers(judged.irritation, second, tolerance * 1.2)) outside += 1;
           }
         }
       }
     }
     expect(compared).toBeGreaterThan(5_000);
     expect(outside).toBe(0);
-  }, 120_000);
+    expect(unproved).toBeLessThanOrEqual(4);
+  }, 240_000);
 
   it("a choice that cannot be better is worked out by hand: the cheapest is as much of the cheap one as may be", () => {
     // 8 % active at least, 5 % of it the other one: 7.6 % sulfate and 0.4 % betaine of 30 % bottles.

@@ -33,6 +33,9 @@ export interface DesignWishes {
   readonly mustHave: readonly string[];
 }
 
+/** How clear a blend is by the next day. */
+export type BlendClarity = "clear" | "hazy" | "cloudy";
+
 /** A surfactant that may be taken, as it stands in its bottle. */
 export interface Candidate {
   readonly slug: string;
@@ -53,6 +56,8 @@ export interface Candidate {
   readonly grams: number | null;
   /** Of a gram as supplied; null where nobody knows. */
   readonly price: number | null;
+  /** It makes a wash cloudy, whatever else is in it. */
+  readonly opacifies: boolean;
   /** What makes a blend answer to salt. */
   readonly group: "sulfate" | "sulfonate" | "taurate" | "betaine" | null;
 }
@@ -69,6 +74,8 @@ export interface RestOfSheet {
   readonly waterPrice: number;
   /** Oil less what solubilisers carry, % w/w; what the actives carry comes off it still. */
   readonly oilPercent: number;
+  /** How clear everything is that stands beside the surfactants. */
+  readonly clarity: BlendClarity;
   /** Whether loose oil is allowed: it clouds. */
   readonly mayCloud: boolean;
   /** Where the finished pH lies; null where it is open. */

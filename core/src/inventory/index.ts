@@ -6,6 +6,7 @@ export { largestBatch } from "./largestBatch.ts";
 export type { LargestBatch } from "./largestBatch.ts";
 export { lotsOfLine } from "./lotsOfLine.ts";
 export type { LotOfLine, LotsOfLine } from "./lotsOfLine.ts";
+export { lotsToUseFirst } from "./lotsToUseFirst.ts";
 export { needsAttention } from "./needsAttention.ts";
 export type { Concern, StandingLot, AttentionItem } from "./needsAttention.ts";
 export { needsOf } from "./needsOf.ts";

@@ -12,6 +12,7 @@ export function madeUp(slug: string, charge: Charge, facts: Partial<Candidate> =
       mostPercent: 60,
       grams: null,
       price: 0.01,
+      opacifies: false,
       group: null,
     },
     ...facts,
@@ -30,6 +31,7 @@ export const plainRest: RestOfSheet = {
     cost: 0.1,
     waterPrice: 0.0005,
     oilPercent: 0,
+    clarity: "clear",
     mayCloud: true,
     ph: null,
     batchGrams: 500,
@@ -38,7 +40,10 @@ export const plainRest: RestOfSheet = {
 };
 
 /** A small problem: a few surfactants of any kind and wishes that some of their blends keep. */
-export function drawnProblem(seed: number): {
+export function drawnProblem(
+  seed: number,
+  count = 3,
+): {
   readonly candidates: readonly Candidate[];
   readonly wishes: DesignWishes;
   readonly rest: RestOfSheet;
@@ -46,8 +51,8 @@ export function drawnProblem(seed: number): {
   const random = randomFrom(seed / 1000);
   const between = (low: number, high: number): number => low + (high - low) * random.uniform();
   const charges = (["anionic", "amphoteric", "nonionic"] as const).map((charge) => charge);
-  const candidates = [0, 1, 2].map((at) => {
-    const charge = random.uniform() < 0.6 ? charges[at]! : charges[Math.floor(between(0, 3))]!;
+  const candidates = Array.from({ length: count }, (_, at) => {
+    const charge = random.uniform() < 0.6 ? charges[at % 3]! : charges[Math.floor(between(0, 3))]!;
     const low = charge === "anionic" ? between(40, 420) : between(10, 160);
     return madeUp(`made-up-${at}`, charge, {
       activePercent: between(25, 95),

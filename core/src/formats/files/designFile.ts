@@ -33,6 +33,7 @@ export const designSchema = Joi.object({
   mustNot: slugs,
   coldOnly: Joi.boolean(),
   onlyShelf: Joi.boolean(),
+  preservative: orUnknown(slugField),
   shelf: Joi.array()
     .items(
       Joi.object({

@@ -3,21 +3,22 @@ import "@mantine/core/styles/Slider.layer.css";
 import { Button, Loader } from "@mantine/core";
 import type { Counterweight, DesignedBlend } from "@tensidrum/core/design";
 import { shownMaterial, wholeMaterial } from "@tensidrum/core/library";
-import { written } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { EstimateMark } from "../components/estimates/EstimateMark";
-import { Fold } from "../components/Fold";
-import { FormError } from "../components/FormError";
-import { PageHeader } from "../components/PageHeader";
-import { Frame } from "../frame/Frame";
-import { stationsSeenFrom } from "../frame/stationNav/stations";
-import { StationNav } from "../frame/stationNav/StationNav";
-import { Frontier } from "../pictures/Frontier/Frontier";
+import { EstimateMark } from "../../components/estimates/EstimateMark";
+import { Fold } from "../../components/Fold";
+import { FormError } from "../../components/FormError";
+import { PageHeader } from "../../components/PageHeader";
+import { Frame } from "../../frame/Frame";
+import { stationsSeenFrom } from "../../frame/stationNav/stations";
+import { StationNav } from "../../frame/stationNav/StationNav";
+import { Frontier } from "../../pictures/Frontier/Frontier";
 import { Chosen } from "./Chosen";
 import type { OpenDesigner } from "./designer.server";
 import classes from "./Designer.module.css";
 import { blendWords, cutWords, leftOutWords, mendWords } from "./designWords";
+import { fixesOfOpen } from "./fixesOfSheet";
+import { progressWords } from "./progressWords";
 import { TakeBlend } from "./TakeBlend";
 import { useDesign, type Designing } from "./useDesign";
 import { Wishes } from "./Wishes";
@@ -40,7 +41,7 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
   const [picked, setPicked] = useState<number | null>(null);
   const [compared, setCompared] = useState<DesignedBlend | null>(null);
   const blends = useMemo(() => state?.blends ?? [], [state]);
-  // Until a hand is on one, the best bargain is shown; of a mend the least change.
+  // Until a hand is on one, the best bargain is shown; of a fix the least change.
   const first = wishes.against === "change" ? 0 : (state?.corners?.knee ?? 0);
   const chosen = Math.min(picked ?? first, Math.max(0, blends.length - 1));
   const blend = blends[chosen] ?? null;
@@ -49,6 +50,7 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
     if (isOver && blend !== null) askWhy(chosen);
   }, [isOver, blend, chosen, askWhy]);
 
+  const fixes = useMemo(() => fixesOfOpen(open), [open]);
   const names = useMemo(() => new Map(materials.map((material) => [material.slug, shownMaterial(material).name])), [materials]);
   const charges = useMemo(() => new Map(materials.map(({ slug, charge }) => [slug, charge])), [materials]);
   const nameOf = (slug: string): string => names.get(slug) ?? slug;
@@ -60,13 +62,12 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
   };
   const drops = blends.map((one, at) => ({
     ...{ along: alongOf(wishes.against, one), irritation: one.irritation, foam: one.flash, isFull: one.answersToSalt },
+    clarity: one.clarity,
     ...{ words: blendWords(one, nameOf, money), name: cornerName(state?.corners ?? null, at, wishes.against) },
   }));
-  // How far other versions lie from this sheet is not told, so they stand in no picture of change.
-  const marks =
-    wishes.against === "change"
-      ? open.marks.slice(0, 1).map(({ label, irritation, flash }) => ({ label, irritation, foam: flash, along: 0 }))
-      : open.marks.map(({ label, irritation, flash, cost }) => ({ label, irritation, foam: flash, along: byCost ? cost : flash }));
+  const marks = open.marks.map(({ label, irritation, flash, cost, change }) => ({
+    ...{ label, irritation, foam: flash, along: { cost, foam: flash, change }[wishes.against] },
+  }));
   return (
     <Frame
       head={<PageHeader>A blend for {open.name}</PageHeader>}
@@ -83,7 +84,7 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
     >
       <title>{`A blend for ${open.name}, Tensidrum`}</title>
       <div className={classes.page}>
-        <Wishes open={open} wishes={wishes} onWish={wish} onMend={(query) => setAddress(new URLSearchParams(query))} />
+        <Wishes open={open} wishes={wishes} fixes={fixes} onWish={wish} onFix={(query) => setAddress(new URLSearchParams(query))} />
         <section className={classes.found} aria-labelledby="found-head">
           <header className={classes.head}>
             <h2 id="found-head">What can be made</h2>
@@ -166,7 +167,11 @@ export function DesignerPage({ open }: { readonly open: OpenDesigner }) {
                 isHeld={compared !== null && indexOf(blends, compared) === chosen}
                 onHold={() => setCompared(compared !== null && indexOf(blends, compared) === chosen ? null : blend)}
               />
-              <TakeBlend open={open} blend={blend} nameOf={nameOf} />
+              <p className={classes.told}>
+                Irritation, foam and clarity are estimates to rank blends by. Thickness and feel are not in them: make a small batch and
+                look at it the next day.
+              </p>
+              <TakeBlend open={open} blend={blend} nameOf={nameOf} preservative={wishes.preservative} />
             </>
           )}
           {state !== null && <NotLookedAt state={state} nameOf={nameOf} unpriced={byCost ? state.unpriced : []} />}
@@ -202,21 +207,6 @@ function cornerName(corners: State["corners"], at: number, against: Counterweigh
   if (corners === null) return "";
   if (at === 0) return firstNames[against];
   return at === corners.mildest ? "mildest" : at === corners.knee ? "best bargain" : "";
-}
-
-/** How far it has come, and how sure it is. */
-function progressWords({ state, refused, isStopped, isStale }: Designing): string {
-  if (refused !== null) return "";
-  if (state === null || isStale) return "Looking at what can be taken …";
-  const { candidates, choices, isProved, isCutShort, isOver, gap, blends } = state;
-  const looked = `${choices.toLocaleString("en-GB")} choices of ${candidates} surfactants`;
-  if (isProved && blends.length > 0) return `Proved: among ${looked} no blend is better in both by more than a hundredth.`;
-  if (isProved) return `Proved: among ${looked} none keeps every wish.`;
-  if (isCutShort && isOver)
-    return `The best of ${looked}; there are more, which were not looked at. Fewer surfactants, or a shelf, can be proved.`;
-  const left = `what is left could be better by up to ${written(100 * gap, 0)} %`;
-  if (isStopped) return `Stopped: of ${looked}, ${left}.`;
-  return isOver ? `As far as it goes: of ${looked}, ${left}.` : `Looking: of ${looked}, ${left}.`;
 }
 
 /** The address with what would help. */
@@ -272,10 +262,6 @@ function NotLookedAt({
         ))}
         {unpriced.length > 0 && <li>The cost is too low by what these cost: {unpriced.map(nameOf).join(", ")}.</li>}
       </ul>
-      <p className={classes.told}>
-        Irritation and foam are estimates to rank blends by. Thickness, feel and how it keeps are not in them: make a small batch and look
-        at it the next day.
-      </p>
     </Fold>
   );
 }

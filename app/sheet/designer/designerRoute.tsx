@@ -1,6 +1,6 @@
 import { data, type ShouldRevalidateFunctionArgs } from "react-router";
-import { answer } from "../frame/answer.server";
-import { takeForm } from "../frame/readForm.server";
+import { answer } from "../../frame/answer.server";
+import { takeForm } from "../../frame/readForm.server";
 import type { Route } from "./+types/designerRoute";
 import { draftForBlend, openDesigner } from "./designer.server";
 import { blendForm, readDesigned } from "./designerForms.server";
@@ -16,12 +16,12 @@ export function shouldRevalidate({ currentUrl, nextUrl, formMethod, defaultShoul
   return currentUrl.pathname === nextUrl.pathname && formMethod === undefined ? false : defaultShouldRevalidate;
 }
 
-/** Begins a draft for a blend; the page takes the blend into it. */
+/** Opens the draft a blend goes into; the page takes it there. */
 export const action = answer(async ({ request, params }: Route.ActionArgs) => {
   const { formulaId } = readDesigned(params);
   return takeForm(blendForm, request, async (typed) => {
-    const begun = await draftForBlend(formulaId, typed);
-    return "problems" in begun ? begun.problems : data({ draft: begun.draft });
+    const opened = await draftForBlend(formulaId, typed);
+    return "problems" in opened ? opened.problems : data(opened);
   });
 });
 

@@ -2,7 +2,8 @@ import { Button, Checkbox, NativeSelect, Radio, Slider, Stack, TextInput } from 
 import { thickeningWays, type ThickeningWay } from "@tensidrum/core/design";
 import { readNumber, writtenShort } from "@tensidrum/core/quantities";
 import { useEffect, useState } from "react";
-import { Fold } from "../components/Fold";
+import { Fold } from "../../components/Fold";
+import type { SheetFix } from "./fixesOfSheet";
 import type { OpenDesigner } from "./designer.server";
 import classes from "./Designer.module.css";
 import { LEAST_ACTIVE, LEAST_COUNT, MOST_ACTIVE, MOST_COUNT, wishFields, type DesignerWishes, type WishField } from "./wishesOf";
@@ -10,9 +11,10 @@ import { LEAST_ACTIVE, LEAST_COUNT, MOST_ACTIVE, MOST_COUNT, wishFields, type De
 interface WishesProps {
   readonly open: OpenDesigner;
   readonly wishes: DesignerWishes;
+  readonly fixes: readonly SheetFix[];
   readonly onWish: (key: string, value: string | number | null | readonly string[]) => void;
-  /** Asks for one of the mends of the sheet. */
-  readonly onMend: (query: string) => void;
+  /** Asks for one of the fixes of the sheet. */
+  readonly onFix: (query: string) => void;
 }
 
 const wayNames: Readonly<Record<ThickeningWay, string>> = {
@@ -24,8 +26,8 @@ const wayNames: Readonly<Record<ThickeningWay, string>> = {
 };
 
 /** What the blend is wished to be: windows, ends, what must be in it. */
-export function Wishes({ open, wishes, onWish, onMend }: WishesProps) {
-  const { choices, shelf, currency } = open;
+export function Wishes({ open, wishes, fixes, onWish, onFix }: WishesProps) {
+  const { choices, shelf, currency, preservatives } = open;
   const there = new Set(shelf.map(([slug]) => slug));
   const offered = choices.filter(({ slug }) => !wishes.onlyShelf || there.has(slug));
   const nameOf = (slug: string): string => choices.find((choice) => choice.slug === slug)?.name ?? slug;
@@ -33,15 +35,12 @@ export function Wishes({ open, wishes, onWish, onMend }: WishesProps) {
     <section aria-labelledby="wishes-head">
       <h2 id="wishes-head">What you wish</h2>
       <Stack gap="sm" mt="xs">
-        {open.mends.length > 0 && (
+        {fixes.length > 0 && (
           <NativeSelect
-            label="mend the sheet"
+            label="fix the sheet"
             value=""
-            onChange={(event) => onMend(event.currentTarget.value)}
-            data={[
-              { value: "", label: "with the least change …" },
-              ...open.mends.map(({ query, words }) => ({ value: query, label: words })),
-            ]}
+            onChange={(event) => onFix(event.currentTarget.value)}
+            data={[{ value: "", label: "with the least change …" }, ...fixes.map(({ query, words }) => ({ value: query, label: words }))]}
           />
         )}
         <Radio.Group label="Mild, and" value={wishes.against} onChange={(value) => onWish("against", value)}>
@@ -78,6 +77,12 @@ export function Wishes({ open, wishes, onWish, onMend }: WishesProps) {
           value={wishes.thickening}
           onChange={(event) => onWish("thickening", event.currentTarget.value)}
           data={thickeningWays.map((way) => ({ value: way, label: wayNames[way] }))}
+        />
+        <NativeSelect
+          label="preserved by"
+          value={wishes.preservative ?? ""}
+          onChange={(event) => onWish("preserved", event.currentTarget.value === "" ? [] : event.currentTarget.value)}
+          data={[{ value: "", label: "what is on the sheet" }, ...preservatives.map(({ slug, name }) => ({ value: slug, label: name }))]}
         />
         {wishFields.map((field) => (
           <NumberWish

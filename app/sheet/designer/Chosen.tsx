@@ -2,9 +2,9 @@ import { Button, Stack } from "@mantine/core";
 import type { DesignedBlend, Reason, Robust, Step } from "@tensidrum/core/design";
 import type { Charge } from "@tensidrum/core/library";
 import { written, writtenShort } from "@tensidrum/core/quantities";
-import { ChargeTag } from "../components/ChargeSign";
-import { DataTable } from "../components/DataTable";
-import { EstimateMark } from "../components/estimates/EstimateMark";
+import { ChargeTag } from "../../components/ChargeSign";
+import { DataTable } from "../../components/DataTable";
+import { EstimateMark } from "../../components/estimates/EstimateMark";
 import classes from "./Designer.module.css";
 import { capital, reasonWords, wishWords } from "./designWords";
 
@@ -116,6 +116,7 @@ export function Chosen({ blend, held, robust, why, nameOf, chargeOf, money, hasC
             )}
             <Row name="change of the sheet, %" of={({ changePercent }) => written(changePercent, 2)} blend={blend} other={other} />
             <Row name="salt it brings, %" of={({ saltPercent }) => written(saltPercent, 2)} blend={blend} other={other} />
+            <Row name="by the next day" of={({ clarity }) => clarity} blend={blend} other={other} />
             <Row name="salt thickens it" of={({ answersToSalt }) => (answersToSalt ? "yes" : "little")} blend={blend} other={other} />
           </tbody>
         </DataTable>

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Material } from "@tensidrum/core/library";
-import type { DesignAnswer, DesignTask, WhyTask } from "../../workers/design.worker";
+import type { DesignAnswer, DesignTask, WhyTask } from "../../../workers/design.worker";
 import type { OpenDesigner } from "./designer.server";
 import type { DesignerWishes } from "./wishesOf";
 
@@ -25,7 +25,11 @@ const nothing: Designing = { state: null, robust: null, mends: null, refused: nu
 const PAUSE_MILLISECONDS = 250;
 
 /** Asks for blends beside the page, anew whenever the wishes change. */
-export function useDesign({ formula, shelf }: OpenDesigner, materials: readonly Material[], wishes: DesignerWishes) {
+export function useDesign(
+  { formula, shelf }: Pick<OpenDesigner, "formula" | "shelf">,
+  materials: readonly Material[],
+  wishes: DesignerWishes,
+) {
   const [designing, setDesigning] = useState<Designing>(nothing);
   const worker = useRef<Worker | null>(null);
   const number = useRef(0);
@@ -40,11 +44,11 @@ export function useDesign({ formula, shelf }: OpenDesigner, materials: readonly 
   }, []);
 
   useEffect(() => {
-    const { onlyShelf, coldOnly, mustNot, ...own } = JSON.parse(key) as DesignerWishes;
+    const { onlyShelf, coldOnly, mustNot, preservative, ...own } = JSON.parse(key) as DesignerWishes;
     const timer = setTimeout(() => {
       // A search that runs does not listen: it goes, and another begins.
       worker.current?.terminate();
-      const asking = new Worker(new URL("../../workers/design.worker.ts", import.meta.url), { type: "module" });
+      const asking = new Worker(new URL("../../../workers/design.worker.ts", import.meta.url), { type: "module" });
       worker.current = asking;
       number.current += 1;
       setAnswered(key);
@@ -69,7 +73,7 @@ export function useDesign({ formula, shelf }: OpenDesigner, materials: readonly 
       };
       const task: DesignTask = {
         ...{ kind: "search", number: asked, materials },
-        ask: { formula, wishes: own, shelf, onlyShelf, mustNot, coldOnly },
+        ask: { formula, wishes: own, shelf, onlyShelf, mustNot, coldOnly, preservative },
       };
       asking.postMessage(task);
     }, PAUSE_MILLISECONDS);

@@ -1,10 +1,10 @@
 import Joi from "joi";
 import { Refusal } from "@tensidrum/core/quantities";
-import { group, id, text, type TypedOf } from "../frame/fields.server";
-import { readAddress } from "../frame/readForm.server";
+import { choice, group, id, text, type TypedOf } from "../../frame/fields.server";
+import { readAddress } from "../../frame/readForm.server";
 
-/** A blend is taken into the next draft of a version. */
-export const blendForm = group({ version: id(), sentence: text(500) });
+/** A blend is taken into the draft that is open, the next one, or a trial. */
+export const blendForm = group({ version: id(), sentence: text(500), into: choice(["draft", "next", "trial"]) });
 export type TypedBlend = TypedOf<typeof blendForm>;
 
 const address = Joi.object<{ formulaId: string; number?: number }>({

@@ -2,19 +2,21 @@ import { readingOf, type FormulaReading } from "@tensidrum/core/assessment";
 import { forFace } from "@tensidrum/core/findings";
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { packPriceOf } from "@tensidrum/core/inventory";
-import { briefMaterial, shownMaterial, type Material, type MaterialsBySlug } from "@tensidrum/core/library";
-import { Refusal, writtenShort } from "@tensidrum/core/quantities";
-import { cleansersOf, irritationBands } from "@tensidrum/core/surfactants";
-import { formulaOfVersion } from "../../db/formulas/formulaOfVersion.server";
-import { listVersions } from "../../db/formulas/queries.server";
-import { insertDraftFrom } from "../../db/formulas/writes.server";
-import { standingLots } from "../../db/inventory/queries.server";
-import { findMaker } from "../../db/makers/queries.server";
-import { listChoosable } from "../../db/materials/queries.server";
-import { currentMakerId, database } from "../../db/workplace.server";
-import { here, writtenShortDay } from "../frame/dates.server";
-import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
+import { briefMaterial, shownMaterial, type Material } from "@tensidrum/core/library";
+import { Refusal } from "@tensidrum/core/quantities";
+import { cleansersOf, irritationBands, type Cleanser } from "@tensidrum/core/surfactants";
+import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
+import { listVersions } from "../../../db/formulas/queries.server";
+import { addToNote, insertDraftFrom } from "../../../db/formulas/writes.server";
+import { standingLots } from "../../../db/inventory/queries.server";
+import { findMaker } from "../../../db/makers/queries.server";
+import { listChoosable } from "../../../db/materials/queries.server";
+import { currentMakerId, database } from "../../../db/workplace.server";
+import { here, writtenShortDay } from "../../frame/dates.server";
+import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
+import { newDraftOf } from "../versions/newDraft.server";
 import type { TypedBlend } from "./designerForms.server";
+import type { SheetToFix } from "./fixesOfSheet";
 import type { DesignerWishes } from "./wishesOf";
 
 /** Earlier versions that stand in the picture, the newest. */
@@ -34,7 +36,8 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
     findMaker(db, makerId),
   ]);
   const cleansers = all.map(({ facts }) => facts).filter((facts) => facts.countsAsActive === true && facts.parts === undefined);
-  const known = new Map<string, Material>([...cleansers.map((facts) => [facts.slug, facts] as const), ...materials]);
+  const preservatives = all.map(({ facts }) => facts).filter((facts) => facts.preservative != null);
+  const known = new Map<string, Material>([...[...cleansers, ...preservatives].map((facts) => [facts.slug, facts] as const), ...materials]);
   const reading = readingOf(formula, materials);
   const prices = new Map([...known.keys()].map((slug) => [slug, packPriceOf(lots, slug)]));
   const priceOf = (slug: string): number | null => {
@@ -44,10 +47,10 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
   const shelf = [...new Set(lots.map(({ material }) => material))]
     .filter((slug) => known.has(slug))
     .map((slug) => {
+      // The first of them is the first to end, and to be used up.
       const own = lots.filter(({ material }) => material === slug);
-      const assayed = own.find(({ assayPercent }) => assayPercent !== null);
       const grams = own.reduce((sum, { leftGrams }) => sum + leftGrams, 0);
-      return [slug, { grams, price: priceOf(slug), assayPercent: assayed?.assayPercent ?? null }] as const;
+      return [slug, { grams, price: priceOf(slug), assayPercent: own[0]?.assayPercent ?? null }] as const;
     });
   const earlier = await Promise.all(
     versions
@@ -72,14 +75,20 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
       .map((facts) => ({ slug: facts.slug, charge: facts.charge, name: shownMaterial(facts).name }))
       .sort((a, b) => a.name.localeCompare(b.name)),
     shelf,
-    mends: mendsOfSheet(reading, materials, { all: cleansers, lots }),
+    /** What its fixes start from; null where it cannot be judged. */
+    sheet: sheetToFix(reading),
+    /** Lots that end soon. */
+    ending: endingLots(lots, cleansers),
+    preservatives: preservatives.map((facts) => ({ slug: facts.slug, name: shownMaterial(facts).name })),
     usual: usualWishes(
       reading,
       cleansers.some(({ slug }) => priceOf(slug) !== null),
     ),
     marks: [
-      ...marksOf(`v${version.number}, this sheet`, reading, priceOf),
-      ...earlier.flatMap(({ number, formula: other, materials: its }) => marksOf(`v${number}`, readingOf(other, its), priceOf)),
+      ...marksOf(`v${version.number}, this sheet`, reading, { of: reading, priceOf }),
+      ...earlier.flatMap(({ number, formula: other, materials: its }) =>
+        marksOf(`v${number}`, readingOf(other, its), { of: reading, priceOf }),
+      ),
     ],
   };
 }
@@ -96,76 +105,75 @@ function usualWishes({ read }: FormulaReading, hasPrices: boolean): DesignerWish
     activePercent: { low: Math.max(0.5, low), high: Math.max(1, high) },
     mostIrritation: most,
     ...{ leastFlash: null, leastStability: null, mostCost: null, mostSaltPercent: null, mostAnionicPercent: 75, thickening: "any" },
-    ...{ count: USUAL_COUNT, mustHave: [], mustNot: [], onlyShelf: hasPrices, coldOnly: false },
+    ...{ count: USUAL_COUNT, mustHave: [], mustNot: [], onlyShelf: hasPrices, coldOnly: false, preservative: null },
   };
 }
 
-/** How much milder a mend is to be, and how far the foam may fall where one surfactant is done without. Ours. */
-const [MILDER, LESS_FOAM] = [0.8, 0.5];
-const SOON_DAYS = 60;
-const [MOST_LOTS, ENOUGH_ON_SHELF] = [4, 3];
-
-/** Questions that mend the sheet as it is: milder, without one of its surfactants, or with a lot that ends soon. */
-function mendsOfSheet(
-  { readings, read }: FormulaReading,
-  materials: MaterialsBySlug,
-  { all, lots }: { readonly all: readonly Material[]; readonly lots: Awaited<ReturnType<typeof standingLots>> },
-) {
+function sheetToFix({ readings, read }: FormulaReading): SheetToFix | null {
   const { irritation, foam, activeMatter } = readings;
-  if (irritation === null || foam === null) return [];
-  const there = new Set(lots.map(({ material }) => material));
-  // A shelf that holds a few answers from itself; a bare one looks in the library.
-  const shelf = all.filter(({ slug }) => there.has(slug)).length >= ENOUGH_ON_SHELF ? "only" : "all";
-  const query = (changes: Readonly<Record<string, string | number>>): string =>
-    new URLSearchParams({
-      ...{ against: "change", shelf, countHigh: "4", activeLow: writtenShort(activeMatter.percent * 0.9, 1) },
-      ...Object.fromEntries(Object.entries(changes).map(([key, value]) => [key, String(value)])),
-    }).toString();
-  const asMild = { mostIrritation: Math.ceil(irritation.load) };
-  const present = cleansersOf(read.sheet);
+  if (irritation === null || foam === null) return null;
+  const present = cleansersOf(read.sheet).map(({ slug }) => slug);
+  return { irritation: irritation.load, flash: foam.flash, activePercent: activeMatter.percent, present };
+}
+
+const SOON_DAYS = 60;
+const MOST_LOTS = 4;
+
+function endingLots(lots: Awaited<ReturnType<typeof standingLots>>, cleansers: readonly Material[]) {
   const soon = here().add(SOON_DAYS, "day").format("YYYY-MM-DD");
-  const ending = lots
-    .filter(({ material, endsOn }) => endsOn !== null && endsOn <= soon && all.some(({ slug }) => slug === material))
-    .slice(0, MOST_LOTS);
-  const nameOf = (slug: string): string => {
-    const found = all.find((one) => one.slug === slug) ?? materials.get(slug);
-    return found === undefined ? slug : shownMaterial(found).name;
-  };
-  return [
-    {
-      words: `irritation from ${Math.round(irritation.load)} to ${Math.floor(irritation.load * MILDER)}`,
-      query: query({ mostIrritation: Math.floor(irritation.load * MILDER) }),
-    },
-    ...present.map(({ slug }) => ({
-      words: `without ${nameOf(slug)}, as mild and as foaming`,
-      query: query({ ...asMild, not: slug, leastFlash: Math.max(0, Math.floor((foam.flash - LESS_FOAM) * 10) / 10) }),
-    })),
-    ...ending.map(({ material, code, endsOn }) => ({
-      words: `use up ${nameOf(material)} ${code} before ${writtenShortDay(new Date(`${endsOn ?? ""}T12:00:00`))}`,
-      query: query({ ...asMild, must: material }),
-    })),
-  ];
+  return lots
+    .flatMap(({ material, code, endsOn }) => (endsOn !== null && endsOn <= soon ? [{ material, code, endsOn }] : []))
+    .filter(({ material }) => cleansers.some(({ slug }) => slug === material))
+    .slice(0, MOST_LOTS)
+    .map(({ endsOn, ...lot }) => ({ ...lot, until: writtenShortDay(new Date(`${endsOn}T12:00:00`)) }));
+}
+
+interface Beside {
+  /** The sheet that is open. */
+  readonly of: FormulaReading;
+  readonly priceOf: (slug: string) => number | null;
 }
 
 /** Where a formula that is there lies beside what is found; nowhere where it cannot be judged. */
-function marksOf(label: string, { readings, read }: FormulaReading, priceOf: (slug: string) => number | null) {
+function marksOf(label: string, { readings, read }: FormulaReading, { of, priceOf }: Beside) {
   if (readings.irritation === null || readings.foam === null) return [];
   const cost = read.sheet.lines.reduce((sum, { line, percent }) => sum + percent * (priceOf(line.material) ?? 0), 0);
-  return [{ label, irritation: readings.irritation.load, flash: readings.foam.flash, cost }];
+  const change = changeBetween(cleansersOf(of.read.sheet), cleansersOf(read.sheet));
+  return [{ label, irritation: readings.irritation.load, flash: readings.foam.flash, cost, change }];
 }
 
-/** Begins the next draft of a final version, for a blend that is then taken into it. Answers its number, or what is wrong. */
+/** Active matter that came in or went between two sheets, % w/w. */
+function changeBetween(one: readonly Cleanser[], other: readonly Cleanser[]): number {
+  const inOther = new Map(other.map(({ slug, percent }) => [slug, percent]));
+  const known = new Set(one.map(({ slug }) => slug));
+  const kept = one.reduce((sum, { slug, percent }) => sum + Math.abs(percent - (inOther.get(slug) ?? 0)), 0);
+  return other.reduce((sum, { slug, percent }) => (known.has(slug) ? sum : sum + percent), kept);
+}
+
+interface BlendTaken {
+  readonly formulaId: string;
+  readonly draft: number;
+  /** Whether the sentence stands in the note of the draft now. */
+  readonly isNoted: boolean;
+}
+
+/** Opens the draft a blend is taken into, with a sentence in its note: the one that is open, the next one, or that of a trial. */
 export async function draftForBlend(
   formulaId: string,
-  { version, sentence }: TypedBlend,
-): Promise<{ readonly draft: number } | { readonly problems: readonly FieldProblem[] }> {
+  { version, sentence, into }: TypedBlend,
+): Promise<BlendTaken | { readonly problems: readonly FieldProblem[] }> {
   const [db, makerId] = [database(), currentMakerId()];
   const versions = await listVersions(db, makerId, formulaId);
   const parent = versions.find(({ id }) => id === version);
   if (parent === undefined) throw new Refusal("not-found", "This version is not here any more.", "Load the page again.");
+  if (into === "trial") return { ...(await newDraftOf(formulaId, version, sentence)), draft: 1, isNoted: true };
   const open = versions.find(({ state }) => state === "draft");
+  if (into === "draft") {
+    if (open === undefined) return { problems: wholeProblem("No draft is open any more. Take the blend into the next one.") };
+    return { formulaId, draft: open.number, isNoted: await addToNote(db, makerId, open.id, sentence) };
+  }
   if (open !== undefined) return { problems: wholeProblem(`The draft v${open.number} is open. Finalise it or delete it first.`) };
   const draft = await insertDraftFrom(db, makerId, { parentId: parent.id, versionId: crypto.randomUUID() }, sentence);
   if (draft === undefined) return { problems: wholeProblem("The draft could not be begun. Load the page again.") };
-  return { draft };
+  return { formulaId, draft, isNoted: true };
 }

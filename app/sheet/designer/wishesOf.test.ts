@@ -4,7 +4,7 @@ import { wishesOf, withWish, type DesignerWishes } from "./wishesOf";
 const usual: DesignerWishes = {
   ...{ against: "cost", activePercent: { low: 9, high: 15 }, mostIrritation: 120, leastFlash: null, leastStability: null },
   ...{ thickening: "any", mostCost: null, mostSaltPercent: null, mostAnionicPercent: 75, count: { low: 2, high: 3 }, mustHave: [] },
-  ...{ onlyShelf: true, coldOnly: false, mustNot: [] },
+  ...{ onlyShelf: true, coldOnly: false, mustNot: [], preservative: null },
 };
 const read = (text: string) => wishesOf(new URLSearchParams(text), usual);
 

@@ -7,6 +7,8 @@ export interface DesignerWishes extends DesignWishes {
   readonly onlyShelf: boolean;
   readonly coldOnly: boolean;
   readonly mustNot: readonly string[];
+  /** Whose pH the blend shares; null for what is on the sheet. */
+  readonly preservative: string | null;
 }
 
 /** Numbers that may be wished, with the range of their slider and its step. */
@@ -55,6 +57,7 @@ export function wishesOf(address: URLSearchParams, usual: DesignerWishes): Desig
     thickening: word<ThickeningWay>("thickening", thickeningWays, usual.thickening),
     activePercent: span("active", LEAST_ACTIVE, MOST_ACTIVE, usual.activePercent),
     count: span("count", LEAST_COUNT, MOST_COUNT, usual.count),
+    preservative: slugs("preserved")[0] ?? usual.preservative,
     mustHave: slugs("must"),
     mustNot: slugs("not"),
     onlyShelf: word("shelf", ["only", "all"], usual.onlyShelf ? "only" : "all") === "only",

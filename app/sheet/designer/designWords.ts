@@ -25,11 +25,17 @@ export const cutWords: Readonly<Record<keyof SetCuts, string>> = {
 
 export const wishWords = (wish: NumberWish): string => wishFields.find((field) => field.wish === wish)?.words ?? wish;
 
+/** The lines of a blend as they go on a sheet. */
+export function partsWords({ lines }: Pick<DesignedBlend, "lines">, nameOf: NameOf): string {
+  return lines.map(({ material, percent }) => `${nameOf(material)} ${written(percent, 2)} %`).join(", ");
+}
+
 /** A blend in a sentence, for who cannot see the picture. */
-export function blendWords({ lines, irritation, flash, cost }: DesignedBlend, nameOf: NameOf, money: string): string {
+export function blendWords({ lines, irritation, flash, cost, clarity }: DesignedBlend, nameOf: NameOf, money: string): string {
   const paid = cost === null ? "" : `, 100 g for ${written(cost, 2)}${money}`;
   const parts = lines.map(({ material, activePercent }) => `${nameOf(material)} ${written(activePercent, 1)} %`);
-  return `Irritation ${written(irritation, 0)}, initial foam ${written(flash, 1)}${paid}: ${parts.join(", ")}.`;
+  const seen = clarity === "clear" ? "" : `, ${clarity}`;
+  return `Irritation ${written(irritation, 0)}, initial foam ${written(flash, 1)}${paid}${seen}: ${parts.join(", ")}.`;
 }
 
 /** Differences smaller than this are not told. */

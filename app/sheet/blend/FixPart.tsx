@@ -1,0 +1,48 @@
+import { Text, UnstyledButton } from "@mantine/core";
+import type { DesignedBlend } from "@tensidrum/core/design";
+import { lazy, Suspense, useState } from "react";
+import { useFetcher } from "react-router";
+import classes from "../Sheet.module.css";
+import { useSheet } from "../SheetState";
+import { useTakeBlend } from "./useTakeBlend";
+
+const FixDialog = lazy(() => import("../designer/FixDialog"));
+
+/** The door to fixing the sheet by search. What is taken can be undone, and a sentence of it stands in the note. */
+export function FixPart() {
+  const { sheet } = useSheet();
+  const takeBlend = useTakeBlend();
+  const fetcher = useFetcher();
+  const [isOpen, setOpen] = useState(false);
+  const [told, setTold] = useState<string | null>(null);
+  const take = async ({ lines }: DesignedBlend, sentence: string): Promise<void> => {
+    const inTheWay = await takeBlend({ lines });
+    setOpen(false);
+    if (inTheWay !== null) return setTold(inTheWay);
+    setTold(`${sentence} Undo brings back what was here.`);
+    const note = { version: sheet.versionId, sentence: sentence.slice(0, 500), into: "draft" };
+    await fetcher.submit(note, { method: "post", action: `/designer/${sheet.formulaId}/${sheet.number}` });
+  };
+  return (
+    <>
+      <UnstyledButton type="button" className={classes.door} onClick={() => setOpen(true)} data-act="Fix the blend by search">
+        Fix the blend
+      </UnstyledButton>
+      {told !== null && (
+        <Text role="status" w="100%" my="xs">
+          {told}
+        </Text>
+      )}
+      {isOpen && (
+        <Suspense fallback={null}>
+          <FixDialog
+            onClose={() => setOpen(false)}
+            onTake={(blend, sentence) => {
+              take(blend, sentence).catch(() => setTold("The library could not be read. Nothing was changed; try again."));
+            }}
+          />
+        </Suspense>
+      )}
+    </>
+  );
+}

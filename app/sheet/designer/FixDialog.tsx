@@ -1,0 +1,157 @@
+import "@mantine/core/styles/Loader.layer.css";
+import { Button, Loader, Modal, NativeSelect, Text } from "@mantine/core";
+import type { DesignedBlend } from "@tensidrum/core/design";
+import { shownMaterial, wholeMaterial } from "@tensidrum/core/library";
+import { written } from "@tensidrum/core/quantities";
+import { useEffect, useMemo, useState } from "react";
+import { Link } from "react-router";
+import { useSheet } from "../SheetState";
+import type { OpenDesigner } from "./designer.server";
+import { partsWords } from "./designWords";
+import { fixesOfSheet } from "./fixesOfSheet";
+import classes from "./FixDialog.module.css";
+import { progressWords } from "./progressWords";
+import { ProposalPart } from "./ProposalPart";
+import { proposalsOf } from "./proposals";
+import { useDesign } from "./useDesign";
+import { wishesOf } from "./wishesOf";
+
+interface FixDialogProps {
+  readonly onClose: () => void;
+  /** @param sentence What is told of it, and kept in the note. */
+  readonly onTake: (blend: DesignedBlend, sentence: string) => void;
+}
+
+/** Fixes the sheet by search: what is to be better, and three proposals with what each would change. */
+export default function FixDialog({ onClose, onTake }: FixDialogProps) {
+  const { sheet } = useSheet();
+  const { open, hasFailed, again } = useOpened(`/designer/${sheet.formulaId}/${sheet.number}/question.json`);
+  return (
+    <Modal opened onClose={onClose} title="Fix the blend" size={980} closeButtonProps={{ "aria-label": "Close" }}>
+      {open !== null ? (
+        <Fixing open={open} onTake={onTake} />
+      ) : hasFailed ? (
+        <Text role="alert">
+          The shelf and the library could not be read.{" "}
+          <Button variant="subtle" h={36} onClick={again}>
+            Try again
+          </Button>
+        </Text>
+      ) : (
+        <Text role="status">
+          <Loader size="sm" aria-hidden="true" /> Looking at what can be taken …
+        </Text>
+      )}
+    </Modal>
+  );
+}
+
+function useOpened(path: string) {
+  const [open, setOpen] = useState<OpenDesigner | null>(null);
+  const [hasFailed, setFailed] = useState(false);
+  const [tries, setTries] = useState(0);
+  useEffect(() => {
+    const gone = new AbortController();
+    const load = async (): Promise<void> => {
+      const response = await fetch(path, { signal: gone.signal });
+      if (!response.ok) throw new Error(`${response.status}`);
+      setOpen((await response.json()) as OpenDesigner);
+    };
+    load().catch(() => {
+      if (!gone.signal.aborted) setFailed(true);
+    });
+    return () => gone.abort();
+  }, [path, tries]);
+  const again = (): void => {
+    setFailed(false);
+    setTries((count) => count + 1);
+  };
+  return { open, hasFailed, again };
+}
+
+interface FixingProps {
+  readonly open: OpenDesigner;
+  readonly onTake: FixDialogProps["onTake"];
+}
+
+function Fixing({ open, onTake }: FixingProps) {
+  const { readings } = useSheet();
+  const { formula, shown } = readings;
+  const present = useMemo(() => {
+    const cleansers = new Set(open.choices.map(({ slug }) => slug));
+    return formula.lines.flatMap(({ material, percent }) =>
+      cleansers.has(material) && percent !== undefined ? [{ material, percent }] : [],
+    );
+  }, [formula, open.choices]);
+  const { irritation, foam, activeMatter } = shown;
+  // What is typed counts, saved or not.
+  const fixes =
+    irritation === null || foam === null
+      ? []
+      : fixesOfSheet(
+          {
+            ...{ irritation: irritation.load, flash: foam.flash, activePercent: activeMatter.percent },
+            present: present.map(({ material }) => material),
+          },
+          { ...open, shelf: new Set(open.shelf.map(([slug]) => slug)) },
+        );
+  const [at, setAt] = useState(0);
+  const fix = fixes[at] ?? fixes[0];
+  const query = fix?.query ?? "";
+  const asked = useMemo(() => ({ ...open, formula }), [open, formula]);
+  const materials = useMemo(() => open.materials.map(wholeMaterial), [open.materials]);
+  const wishes = useMemo(() => wishesOf(new URLSearchParams(query), open.usual), [query, open.usual]);
+  const { designing, stop } = useDesign(asked, materials, wishes);
+  const names = useMemo(() => new Map(materials.map((material) => [material.slug, shownMaterial(material).name])), [materials]);
+  const nameOf = (slug: string): string => names.get(slug) ?? slug;
+  if (fix === undefined || irritation === null || foam === null)
+    return <Text>There is nothing to fix yet: add a surfactant with an amount.</Text>;
+  const { state, isStale, isStopped, refused } = designing;
+  const isOver = (state?.isOver === true || isStopped) && !isStale;
+  const proposals = state === null || isStale ? [] : proposalsOf(state);
+  const cost = open.marks[0]?.cost ?? null;
+  return (
+    <>
+      <NativeSelect
+        label="What is to be better"
+        value={String(Math.min(at, fixes.length - 1))}
+        onChange={(event) => setAt(Number(event.currentTarget.value))}
+        data={fixes.map(({ words }, place) => ({ value: String(place), label: words }))}
+      />
+      <Text role="status" my="sm">
+        {!isOver && refused === null && <Loader size="sm" aria-hidden="true" />}{" "}
+        {refused === null ? progressWords(designing) : `${refused.message} ${refused.remedy}`}{" "}
+        {!isOver && state !== null && !isStale && (
+          <Button variant="subtle" h={36} onClick={stop}>
+            Stop here
+          </Button>
+        )}
+      </Text>
+      {isOver && proposals.length === 0 && (
+        <Text>
+          No blend does that. <Link to={`/designer/${open.formulaId}/${open.number}?${query}`}>See which wish is in the way</Link>
+        </Text>
+      )}
+      <div className={classes.proposals}>
+        {proposals.map(({ name, blend }) => (
+          <ProposalPart
+            key={name}
+            name={name}
+            blend={blend}
+            present={present}
+            now={{ irritation: irritation.load, flash: foam.flash, cost: open.usual.against === "cost" ? cost : null }}
+            money={open.currency}
+            nameOf={nameOf}
+            onTake={() => onTake(blend, `Fixed, ${fix.words}: ${partsWords(blend, nameOf)}; irritation ${written(blend.irritation, 0)}.`)}
+          />
+        ))}
+      </div>
+      {proposals.length > 0 && (
+        <Text c="var(--ink-2)" mt="md">
+          Estimates to rank blends by; thickness and feel are not in them.{" "}
+          <Link to={`/designer/${open.formulaId}/${open.number}?${query}`}>See every blend that does it</Link>
+        </Text>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,70 @@
+import { beforeAll, describe, expect, it } from "vitest";
+import { readingOf } from "../assessment/index.ts";
+import type { Formula } from "../formula/index.ts";
+import { loadLinearSolver, type LinearSolver } from "../numerics/index.ts";
+import { library, lineOf, sheetOf } from "../testing/exampleSheet.ts";
+import { questionOf } from "./ask.ts";
+import { searched } from "./mend.ts";
+import { shownFrontier } from "./outcome.ts";
+import { openWishes } from "./testing/drawnShelf.ts";
+
+const sheet = sheetOf([
+  ["water-distilled", "q.s."],
+  ["glycerin", 3],
+  ["cocamidopropyl-betaine", 20],
+  ["sodium-benzoate", 0.4],
+  ["potassium-sorbate", 0.2],
+]);
+const and = (material: string, percent: number): Formula => ({ ...sheet, lines: [...sheet.lines, lineOf([material, percent])] });
+
+let solver: LinearSolver;
+beforeAll(async () => {
+  solver = await loadLinearSolver();
+});
+
+function question(changes: { readonly formula?: Formula; readonly preservative?: string; readonly only?: readonly string[] } = {}) {
+  const { formula = sheet, preservative = null, only } = changes;
+  const shelf = new Map((only ?? []).map((slug) => [slug, { grams: 1000, price: null, assayPercent: null }]));
+  const wishes = { ...openWishes, against: "foam" as const };
+  return questionOf({ formula, wishes, shelf, onlyShelf: only !== undefined, mustNot: [], coldOnly: false, preservative }, library);
+}
+
+describe("what stands beside the surfactants", () => {
+  it("a chosen preservative takes the place of those on the sheet: the blend shares its pH", () => {
+    // Acid preservatives hold the sheet below the pH that glycinates need; phenoxyethanol does not.
+    expect(question().leftOut).toContainEqual({ material: "sodium-cocoyl-glycinate-powder", reason: "ph" });
+    const open = question({ preservative: "phenoxyethanol-ethylhexylglycerin" });
+    expect(open.rest.ph!.high).toBeGreaterThan(question().rest.ph!.high);
+    expect(open.unpriced).toContain("phenoxyethanol-ethylhexylglycerin");
+    expect(open.unpriced).not.toContain("sodium-benzoate");
+  });
+
+  it("what is no preservative changes nothing", () => {
+    expect(question({ preservative: "glycerin" }).rest).toEqual(question().rest);
+  });
+});
+
+describe("how clear a blend is", () => {
+  const shelf = ["cocamidopropyl-betaine", "coco-glucoside", "sles-2eo-28", "sci-powder", "sodium-lauroyl-lactylate"];
+  it.each([
+    ["plain", sheet],
+    ["with oil that little carries", and("sunflower-oil", 2)],
+    ["with an opacifier", and("glycol-distearate", 1)],
+  ])("%s: as the sheet with that blend says", (_, formula) => {
+    const shown = shownFrontier(searched(question({ formula, only: shelf }), 3_000, solver), "foam");
+    expect(shown!.blends.length).toBeGreaterThan(1);
+    for (const { lines, clarity, activePercent } of shown!.blends) {
+      const blended = {
+        ...formula,
+        lines: [
+          ...formula.lines.filter(({ material }) => material !== "cocamidopropyl-betaine"),
+          ...lines.map((one) => lineOf([one.material, one.percent])),
+        ],
+      };
+      const { readings } = readingOf(blended, library);
+      expect(readings.activeMatter.percent).toBeCloseTo(activePercent, 1);
+      const { outlook } = readings.clarity!;
+      expect(clarity).toBe(outlook === "clears" ? "clear" : outlook);
+    }
+  });
+});
