@@ -45,7 +45,7 @@ try {
   const parts: Readonly<Record<string, () => readonly Measured[] | Promise<readonly Measured[]>>> = {
     core: benchCore,
     models: benchModels,
-    design: benchDesign,
+    design: () => benchDesign(application.address),
     pages: () => benchPages(sheet, application.process.pid ?? 0),
     load: () => benchLoad(sheet, application.process.pid ?? 0),
     keystrokes: () => benchKeystrokes(sheet, `${folder.path}/trace.json`),

@@ -4,19 +4,12 @@ import { processOf, stepsOf, suggestedSteps } from "@tensidrum/core/process";
 import { referenceLibrary } from "@tensidrum/core/reference";
 import playwrightConfig from "../playwright.config";
 import { sheetOfLines } from "./coreBench";
+import { FRAME_LIMIT, framesWhile } from "./frames";
 import { type Measured, quantile, timed } from "./measure";
 
 const library = new Map(referenceLibrary.map((material) => [material.slug, material]));
 const EDITS = 20;
-const FRAME_MILLISECONDS = 1000 / 60;
 const MOVES = 90;
-/** Keeps how long each frame of the page takes; as text, so that nothing of ours is looked for there. */
-const COUNT_FRAMES = `
-  window.frameTimes = [];
-  let last = performance.now();
-  requestAnimationFrame(function tick(now) { window.frameTimes.push(now - last); last = now; requestAnimationFrame(tick); });
-`;
-
 /** Twenty changes of the maker's: words, clocks, an order of their own, and a part of a line. */
 function edited(formula: Formula): OwnProcess {
   const { steps } = processOf(suggestedSteps(formula, library));
@@ -52,14 +45,18 @@ async function dragged(sheet: string): Promise<Measured[]> {
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.mouse.move(x, y + 10);
-  await page.evaluate(COUNT_FRAMES);
-  for (let move = 1; move <= MOVES; move += 1) await page.mouse.move(x, y + 10 + ((move * 4) % 360));
-  const frames = await page.evaluate(() => (window as unknown as { readonly frameTimes: readonly number[] }).frameTimes.slice(2));
+  const frames = await framesWhile(page, async () => {
+    for (let move = 1; move <= MOVES; move += 1) await page.mouse.move(x, y + 10 + ((move * 4) % 360));
+  });
   await page.mouse.up();
   await browser.close();
-  const limit = Math.ceil(FRAME_MILLISECONDS * 10) / 10;
   return [
-    { what: `browser: a frame while a step is dragged, median of ${frames.length}`, value: quantile(frames, 0.5), unit: "ms", limit },
+    {
+      what: `browser: a frame while a step is dragged, median of ${frames.length}`,
+      value: quantile(frames, 0.5),
+      unit: "ms",
+      limit: FRAME_LIMIT,
+    },
     { what: "browser: a frame while a step is dragged, 95th percentile", value: quantile(frames, 0.95), unit: "ms", limit: null },
   ];
 }

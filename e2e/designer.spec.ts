@@ -49,7 +49,8 @@ test("from a sheet to a blend that is taken, by keys, and back", async ({ page }
   await expect(betaine).not.toHaveValue(before);
   await page.reload();
   await expect(betaine).not.toHaveValue(before);
-  await expect(page.getByText(/A blend found for/)).toHaveCount(0);
+  await expect(page.getByText(/Undo brings back what was here/)).toHaveCount(0);
+  await expect(note).toHaveValue(/A blend found for v2/);
 });
 
 test("wishes nothing fulfils are answered with the smallest change that would help", async ({ page }) => {
@@ -87,7 +88,7 @@ test("the sheet is fixed by search: milder, and without one of its surfactants, 
   await page.goto(designer);
   await expect(page.getByText(/^Proved: among/)).toBeVisible();
   const fixes = page.getByRole("combobox", { name: "fix the sheet" });
-  const [, milder = ""] = await fixes.locator("option").allTextContents();
+  const milder = (await fixes.locator("option").allTextContents()).find((words) => words.startsWith("irritation from")) ?? "";
   const [from, to] = /irritation from (\d+) to (\d+)/.exec(milder)?.slice(1).map(Number) ?? [];
   await fixes.selectOption(milder);
   await expect(page).toHaveURL(/against=change/);
@@ -146,7 +147,10 @@ test("on the Sheet itself three proposals fix it, each with its difference; one 
   await page.getByRole("button", { name: "Fix the blend" }).click();
   const dialog = page.getByRole("dialog", { name: "Fix the blend" });
   await expect(dialog.getByText(/^Proved: among/)).toBeVisible();
-  const wish = await dialog.getByRole("combobox", { name: "What is to be better" }).locator("option:checked").textContent();
+  const wishes = dialog.getByRole("combobox", { name: "What is to be better" });
+  const wish = (await wishes.locator("option").allTextContents()).find((words) => words.startsWith("irritation from"));
+  await wishes.selectOption(wish ?? "");
+  await expect(dialog.getByText(/^Proved: among/)).toBeVisible();
   const to = Number(/irritation from \d+ to (\d+)/.exec(wish ?? "")?.[1]);
   const least = dialog.getByRole("region", { name: "least change" });
   const told = (await least.getByRole("row", { name: /^irritation/ }).textContent()) ?? "";
@@ -179,5 +183,5 @@ test("into a trial: a formula of its own with the blend and the lots to use up f
   await page.getByRole("button", { name: "Take it into a trial" }).click();
   await expect(page).not.toHaveURL(new RegExp(CURTAIN));
   await expect(page.getByText(/A blend found for v2/).first()).toBeVisible();
-  await expect(page.getByRole("textbox", { name: "Name" })).toHaveValue(/trial from v2/);
+  await expect(page.getByRole("textbox", { name: "Name of the formula" })).toHaveValue(/trial from v2/);
 });

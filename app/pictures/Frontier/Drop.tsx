@@ -1,3 +1,4 @@
+import { NAME_OFF } from "./geometry";
 import type { FrontierBlend } from "./legendWords";
 import classes from "./Frontier.module.css";
 
@@ -5,13 +6,14 @@ interface DropProps {
   readonly x: number;
   readonly y: number;
   readonly r: number;
+  readonly name: string;
   readonly blend: FrontierBlend;
   readonly isChosen: boolean;
   readonly isHeld: boolean;
 }
 
 /** One blend: full where salt thickens it, dashed where it is hazy, with a bar where it is cloudy. */
-export function Drop({ x, y, r, blend: { isFull, clarity, name }, isChosen, isHeld }: DropProps) {
+export function Drop({ x, y, r, name, blend: { isFull, clarity }, isChosen, isHeld }: DropProps) {
   return (
     <g>
       <circle className={classes.drop} data-full={isFull || undefined} data-clarity={clarity} cx={x} cy={y} r={r} />
@@ -19,7 +21,7 @@ export function Drop({ x, y, r, blend: { isFull, clarity, name }, isChosen, isHe
       {isHeld && <circle className={classes.held} cx={x} cy={y} r={r + 4} />}
       {isChosen && <circle className={classes.chosen} cx={x} cy={y} r={r + 4} />}
       {name !== "" && (
-        <text className={classes.name} x={x + r + 7} y={y - r - 3}>
+        <text className={classes.name} x={x + r + NAME_OFF.x} y={y - r - NAME_OFF.y}>
           {name}
         </text>
       )}

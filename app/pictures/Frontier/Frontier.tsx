@@ -3,7 +3,7 @@ import { Button, RangeSlider } from "@mantine/core";
 import { type KeyboardEvent, type PointerEvent, useId, useMemo, useRef, useState } from "react";
 import { PictureDownload } from "../../components/PictureDownload";
 import { Drop } from "./Drop";
-import { brushedSpan, FRONTIER, frontierGeometry, LEAST_BRUSH, nearestDrop, type DropSpan, type FrontierMark } from "./geometry";
+import { brushedSpan, FRONTIER, frontierGeometry, LABEL_OFF, LEAST_BRUSH, nearestDrop, type DropSpan, type FrontierMark } from "./geometry";
 import { legendWords, type FrontierBlend } from "./legendWords";
 import classes from "./Frontier.module.css";
 
@@ -129,10 +129,15 @@ export function Frontier({ blends, marks, alongWords, isMoreBetter, chosen, held
         {geometry.drops.map((drop) => (
           <Drop key={drop.at} {...drop} blend={blends[drop.at]!} isChosen={drop.at === chosen} isHeld={drop.at === held} />
         ))}
-        {geometry.marks.map(({ label, x, y }) => (
+        {geometry.marks.map(({ label, x, y, isLabelLeft }) => (
           <g key={label}>
             <path className={classes.mark} d={`M${x - 6} ${y}L${x} ${y - 6}L${x + 6} ${y}L${x} ${y + 6}Z`} />
-            <text className={classes.markName} x={x > width - 120 ? x - 9 : x + 9} y={y + 4} textAnchor={x > width - 120 ? "end" : "start"}>
+            <text
+              className={classes.markName}
+              x={isLabelLeft ? x - LABEL_OFF.x : x + LABEL_OFF.x}
+              y={y + LABEL_OFF.y}
+              textAnchor={isLabelLeft ? "end" : "start"}
+            >
               {label}
             </text>
           </g>
@@ -150,7 +155,6 @@ export function Frontier({ blends, marks, alongWords, isMoreBetter, chosen, held
       {blends.length > 2 && (
         <div className={classes.ends}>
           <RangeSlider
-            className={classes.range}
             size="sm"
             label={null}
             min={1}
@@ -161,12 +165,14 @@ export function Frontier({ blends, marks, alongWords, isMoreBetter, chosen, held
             value={[first + 1, last + 1]}
             onChange={([from, to]) => narrow(from === 1 && to === blends.length ? null : { first: from - 1, last: to - 1 })}
           />
-          <Button variant="subtle" h={36} disabled={span === null} onClick={() => narrow(null)}>
-            Show all
-          </Button>
         </div>
       )}
       <figcaption className={classes.caption}>
+        {span !== null && (
+          <Button variant="default" h={36} mr="sm" onClick={() => narrow(null)}>
+            Show all
+          </Button>
+        )}
         {(under === null ? undefined : blends[under]?.words) ?? legendWords(blends)} <PictureDownload name="blends" picture={picture} />
       </figcaption>
     </figure>

@@ -66,6 +66,16 @@ describe("the edge of what can be made", () => {
     expect(brushedSpan(geometry, 0, FRONTIER.width)).toBeNull();
   });
 
+  it("a label stands left of its mark where a name or the edge is in its way", () => {
+    const named = drops.map((drop, at) => ({ ...drop, name: at === 1 ? "best bargain" : "" }));
+    const [far] = frontierGeometry({ drops: named, marks: [{ ...drops[0]!, label: "v1" }], isMoreBetter: false })!.marks;
+    expect(far?.isLabelLeft).toBe(false);
+    const close = { along: 0.41, irritation: 84, foam: 6, label: "v2, this sheet" };
+    expect(frontierGeometry({ drops: named, marks: [close], isMoreBetter: false })!.marks[0]?.isLabelLeft).toBe(true);
+    const atTheEdge = { along: 0.9, irritation: 100, foam: 6, label: "v3, this sheet" };
+    expect(frontierGeometry({ drops: named, marks: [atTheEdge], isMoreBetter: false })!.marks[0]?.isLabelLeft).toBe(true);
+  });
+
   it("nothing found draws nothing", () => {
     expect(frontierGeometry({ drops: [], marks: [], isMoreBetter: false })).toBeNull();
   });

@@ -10,6 +10,8 @@ export interface FrontierDrop {
   readonly irritation: number;
   /** 0 to 10; its size. */
   readonly foam: number;
+  /** A name it has, as "mildest"; empty for none. */
+  readonly name?: string;
 }
 
 /** A formula that is there already, beside the drops. */
@@ -63,7 +65,7 @@ export function frontierGeometry({ drops, marks, isMoreBetter, span = null }: As
   });
   const isInside = (at: { readonly x: number; readonly y: number }): boolean =>
     at.x >= left && at.x <= width - right && at.y >= top && at.y <= height - bottom;
-  const placed = drops.map((drop, at) => ({ ...place(drop), at })).filter(isInside);
+  const placed = drops.map((drop, at) => ({ ...place(drop), at, name: drop.name ?? "" })).filter(isInside);
   const edge = drops.map((drop): [number, number] => {
     const at = place(drop);
     return [at.x, at.y];
@@ -73,7 +75,10 @@ export function frontierGeometry({ drops, marks, isMoreBetter, span = null }: As
   return {
     /** Those that lie in the picture, each with its place among all. */
     drops: placed,
-    marks: marks.map((mark) => ({ label: mark.label, ...place(mark) })).filter(isInside),
+    marks: marks
+      .map((mark) => ({ label: mark.label, ...place(mark) }))
+      .filter(isInside)
+      .map((mark) => ({ ...mark, isLabelLeft: isLabelLeft(mark, placed) })),
     edge: line().curve(curveStepAfter)(shore) ?? "",
     unreached:
       area<[number, number]>()
@@ -83,6 +88,28 @@ export function frontierGeometry({ drops, marks, isMoreBetter, span = null }: As
     alongTicks: x.ticks(6).map((value) => ({ value, at: rounded(x(value)) })),
     irritationTicks: y.ticks(5).map((value) => ({ value, at: rounded(y(value)) })),
   };
+}
+
+/** What a letter takes and how high a line of writing is, in units of the picture. */
+const [LETTER, LINE] = [8, 16];
+/** From a drop to its name, to the right and up; from a mark to its label. */
+export const NAME_OFF = { x: 7, y: 3 } as const;
+export const LABEL_OFF = { x: 9, y: 4 } as const;
+
+type NamedPlace = { readonly x: number; readonly y: number; readonly r: number; readonly name: string };
+
+/** A label stands at the right of its mark, unless it would leave the picture or lie on the name of a drop there. */
+function isLabelLeft(
+  { label, x, y }: { readonly label: string; readonly x: number; readonly y: number },
+  drops: readonly NamedPlace[],
+): boolean {
+  const [from, to] = [x + LABEL_OFF.x, x + LABEL_OFF.x + LETTER * label.length];
+  if (to > FRONTIER.width) return true;
+  return drops.some((drop) => {
+    if (drop.name === "") return false;
+    const [nameFrom, foot] = [drop.x + drop.r + NAME_OFF.x, drop.y - drop.r - NAME_OFF.y];
+    return nameFrom < to && nameFrom + LETTER * drop.name.length > from && Math.abs(foot - (y + LABEL_OFF.y)) < LINE;
+  });
 }
 
 export type FrontierGeometry = NonNullable<ReturnType<typeof frontierGeometry>>;

@@ -6,8 +6,6 @@ export interface FrontierBlend extends FrontierDrop {
   /** It answers to salt: its drop is full. */
   readonly isFull: boolean;
   readonly clarity: "clear" | "hazy" | "cloudy";
-  /** A name it has, as "mildest". */
-  readonly name: string;
 }
 
 /** What the signs say, of those that are there. */

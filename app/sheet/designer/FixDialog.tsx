@@ -119,8 +119,8 @@ function Fixing({ open, onTake }: FixingProps) {
         data={fixes.map(({ words }, place) => ({ value: String(place), label: words }))}
       />
       <Text role="status" my="sm">
-        {!isOver && refused === null && <Loader size="sm" aria-hidden="true" />}{" "}
-        {refused === null ? progressWords(designing) : `${refused.message} ${refused.remedy}`}{" "}
+        {refused === null ? progressWords(designing) : `${refused.message} ${refused.remedy}`}
+        {!isOver && refused === null && <Loader size="sm" ml="sm" aria-hidden="true" />}
         {!isOver && state !== null && !isStale && (
           <Button variant="subtle" h={36} onClick={stop}>
             Stop here

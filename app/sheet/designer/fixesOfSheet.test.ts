@@ -3,7 +3,7 @@ import { fixesOfSheet } from "./fixesOfSheet";
 
 const choices = ["betaine", "glucoside", "sulfate", "taurate"].map((slug) => ({ slug, name: `the ${slug}` }));
 const sheet = { irritation: 141.4, flash: 6.2, activePercent: 12, present: ["sulfate", "betaine"] };
-const around = { choices, shelf: new Set(["betaine", "glucoside", "taurate"]), ending: [] };
+const around = { choices, shelf: new Set(["betaine", "glucoside", "taurate"]), ending: [], usual: { activePercent: { low: 9, high: 15 } } };
 const asked = (query: string) => Object.fromEntries(new URLSearchParams(query));
 
 describe("what a sheet can be fixed to", () => {
@@ -15,6 +15,19 @@ describe("what a sheet can be fixed to", () => {
     expect(asked(withoutSulfate!.query)).toMatchObject({ not: "sulfate", leastFlash: "5.7", mostIrritation: "142" });
     expect(withoutBetaine?.words).toBe("without the betaine, as mild and as foaming");
     expect(more).toEqual([]);
+  });
+
+  it("no weaker than the aim has it, unless the sheet is weaker still", () => {
+    const leastOf = (activePercent: number) => asked(fixesOfSheet({ ...sheet, activePercent }, around)[0]!.query)["activeLow"];
+    expect([leastOf(12), leastOf(9.5), leastOf(6)]).toEqual(["10.8", "9", "6"]);
+  });
+
+  it("what is very mild already is offered to be milder last", () => {
+    expect(fixesOfSheet({ ...sheet, irritation: 25 }, around).map(({ words }) => words.startsWith("irritation"))).toEqual([
+      false,
+      false,
+      true,
+    ]);
   });
 
   it("with a lot that ends soon", () => {

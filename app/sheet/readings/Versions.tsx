@@ -1,4 +1,4 @@
-import { memo } from "react";
+import { memo, useEffect, useRef } from "react";
 import { ConfirmButton } from "../../components/ConfirmButton";
 import { Button, Textarea, UnstyledButton } from "@mantine/core";
 import { written } from "@tensidrum/core/quantities";
@@ -119,10 +119,22 @@ function neighbour({ versions, number }: OpenSheet): number {
 }
 
 function Finalise({ number, note }: { readonly number: number; readonly note: string }) {
+  const field = useRef<HTMLTextAreaElement>(null);
+  const known = useRef(note);
+  // What joins the note while the page stands joins what is typed there.
+  useEffect(() => {
+    const before = known.current;
+    known.current = note;
+    if (field.current === null || note === before) return;
+    const typed = field.current.value;
+    const added = note.startsWith(before) ? note.slice(before.length) : `\n${note}`;
+    field.current.value = typed === before ? note : `${typed}${added}`.trimStart().slice(0, NOTE_LENGTH);
+  }, [note]);
   return (
     <div className={classes.set}>
       <label htmlFor="note">Note for version {number}</label>
       <Textarea
+        ref={field}
         id="note"
         name="note"
         data-act="Write a note for this version"
