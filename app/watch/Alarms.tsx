@@ -1,4 +1,5 @@
 import { Button, Group, Stack, Text, TextInput, UnstyledButton } from "@mantine/core";
+import { useEffect, useRef } from "react";
 import { Form, Link, useNavigation } from "react-router";
 import { Fold } from "../components/Fold";
 import { FormError } from "../components/FormError";
@@ -87,9 +88,17 @@ function AnswerForm({ id, what, answered }: AnswerFormProps) {
 /** Alarms that were answered, what was said, and the way back. */
 export function Answered({ open: { answered, newId } }: { readonly open: OpenWatch }) {
   const isBusy = useNavigation().state !== "idle";
+  const known = useRef(new Set(answered.map(({ what }) => what)));
+  const list = useRef<HTMLDivElement>(null);
+  // The form that was sent is gone; the hand finds itself at its way back.
+  useEffect(() => {
+    const joined = answered.findIndex(({ what }) => !known.current.has(what));
+    known.current = new Set(answered.map(({ what }) => what));
+    if (joined >= 0) list.current?.querySelectorAll("button")[joined]?.focus();
+  }, [answered]);
   if (answered.length === 0) return null;
   return (
-    <Stack gap={4} mb="md">
+    <Stack ref={list} gap={4} mb="md">
       {answered.map(({ what, text, because, on }) => (
         <Form key={what} method="post">
           <input type="hidden" name="id" value={newId} />

@@ -37,18 +37,22 @@ const READINGS = {
 /** One batch over its weeks: its readings between their bounds, where they go, and the check that is due. */
 export function WatchPage({ open, answered }: WatchPageProps) {
   const { id, code, name, made, samples, sample, readings, alarms, shelfLife, days } = open;
+  const isSpoiled = alarms.some(({ discard }) => discard);
   const next = open.open.find(({ storage }) => storage === sample);
   const outbox = useOutbox(id);
   useEffect(() => keepPageForLater(), []);
   return (
     <Frame
       head={
-        <>
-          <PageHeader>{name}</PageHeader>
-          <Text component="span" size="sm" c="var(--ink-2)">
-            batch <strong>{code}</strong>, made {made}
-          </Text>
-        </>
+        <PageHeader
+          beside={
+            <>
+              batch <strong>{code}</strong>, made {made}
+            </>
+          }
+        >
+          {name}
+        </PageHeader>
       }
       doors={
         <>
@@ -67,10 +71,7 @@ export function WatchPage({ open, answered }: WatchPageProps) {
       }
       line={
         <StationNav
-          stations={watchStations(
-            next === undefined ? code : `${next.title} is next`,
-            alarms.some(({ discard }) => discard),
-          )}
+          stations={watchStations(isSpoiled ? "stop using it" : next === undefined ? code : `${next.title} is next`, isSpoiled)}
         />
       }
     >

@@ -15,7 +15,11 @@ export function RecordPage({ record }: { readonly record: OpenRecord }) {
   const { id, code, name, steps, tares, finished } = record;
   return (
     <Frame
-      head={<PageHeader>Record of {code}</PageHeader>}
+      head={
+        <PageHeader>
+          Record of <span style={{ whiteSpace: "nowrap" }}>{code}</span>
+        </PageHeader>
+      }
       doors={
         <>
           <Link to={`/bench/${id}`}>{finished === null ? "Back to the step" : "Back to the bench"}</Link>

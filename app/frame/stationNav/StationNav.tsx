@@ -1,13 +1,24 @@
-import { memo } from "react";
+import { memo, useLayoutEffect, useRef } from "react";
 import { Link, useRouteLoaderData } from "react-router";
 import { BENCH, type Station } from "./stations";
 import classes from "./StationNav.module.css";
 
+/** The cord hangs over the end of its station by less than this, px; what is wider does not fit. */
+const OVERHANG = 20;
+
 /** The stations a formula passes: where it is, and the way to the others. */
 export const StationNav = memo(function StationNav({ stations }: { readonly stations: readonly Station[] }) {
+  const line = useRef<HTMLElement>(null);
+  const here = stations.findIndex(({ isHere }) => isHere);
+  // A phone shows four of them: where one is must be among these.
+  useLayoutEffect(() => {
+    const station = line.current?.querySelector<HTMLElement>("[data-here]");
+    if (line.current === null || station == null || line.current.scrollWidth < line.current.clientWidth + OVERHANG) return;
+    line.current.scrollLeft = station.offsetLeft + station.offsetWidth / 2 - line.current.clientWidth / 2;
+  }, [here]);
   const bench = useRouteLoaderData<{ readonly bench: string | null }>("root")?.bench;
   return (
-    <nav className={`${classes.line} not-printed`} aria-label="Stations of a formula">
+    <nav ref={line} className={`${classes.line} not-printed`} aria-label="Stations of a formula">
       <ol className={classes.stations}>
         {stations.map((station, index) => (
           <li key={station.station} className={classes.station} data-here={station.isHere || undefined}>
