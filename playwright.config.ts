@@ -6,8 +6,8 @@ export default defineConfig({
   globalSetup: "./e2e/testing/demoTemplate.ts",
   outputDir: "test-results",
   fullyParallel: false,
-  // Much of a test is waiting for a server, a clock or a pour; three on two processors leave none of them idle.
-  workers: 3,
+  // Much of a test is waiting for a server, a clock or a pour; four on two processors leave none of them idle.
+  workers: 4,
   // A shared machine is at times three times as slow as at others; what hangs is still told.
   timeout: 240_000,
   // A machine that stands still for a minute fails a test. It is tried once more, and bin/test names it.

@@ -70,7 +70,7 @@ describe("the search", () => {
       if (!isLarger) expect(state.isProved, `problem ${seed}`).toBe(true);
       if (!state.isProved) unproved += 1;
       // Stopped early it says how much better what is left could be; that must hold as well.
-      const tolerance = state.isProved ? TOLERANCE : state.gap;
+      const tolerance = Math.max(TOLERANCE, state.gap);
       for (const { blend } of state.frontier.points) {
         expect(keepsRows(blend.problem, blend.percents), `rows of ${seed}`).toBe(true);
         expect(blend.saltPercent).toBeLessThanOrEqual((wishes.mostSaltPercent ?? 100) + 1e-6);
@@ -86,8 +86,7 @@ describe("the search", () => {
             if (judged === null || !keeps(judged, wishes)) continue;
             const second = wishes.against === "cost" ? judged.cost : -judged.flash;
             compared += 1;
-            // What is finer than a hundredth of a percent is not looked at: a little more than the tolerance.
-            if (!state.frontier.covers(judged.irritation, second, tolerance * 1.2)) outside += 1;
+            if (!state.frontier.covers(judged.irritation, second, tolerance)) outside += 1;
           }
         }
       }

@@ -45,11 +45,16 @@ export interface SearchLimits {
 
 const MOST_SETS = 300_000;
 
-/** What counts as no better: one part in a hundred, a tenth of a point of foam, a tenth of a cent, a quarter of a percent of change. */
+/**
+ * What counts as no better: one part in a hundred, at least a tenth of a cent, a hundredth of a point of foam, a quarter of a percent of
+ * change.
+ */
 export const TOLERANCE = 0.01;
+/** Boxes go by a little less, so that what lies between amounts as fine as one weighs stays within it. */
+const SOUGHT = 0.8 * TOLERANCE;
 const SECOND_NEAR = {
   cost: { part: 1, least: 0.1 },
-  foam: { part: 0, least: 10 },
+  foam: { part: 1, least: 1 },
   change: { part: 0, least: 25 },
 } as const satisfies Record<Counterweight, object>;
 /** A blend is new where it is better by this part of the tolerance. */
@@ -147,9 +152,9 @@ export function* search(
     if (!keepsWishes(bounds)) return false;
     const second = secondOf(bounds);
     const isCovered = (): boolean =>
-      frontier.covers(bounds.irritation, second, TOLERANCE) ||
+      frontier.covers(bounds.irritation, second, SOUGHT) ||
       (wishes.against === "foam" &&
-        foamSlices(problem, orders, box, bounds, scratch).every(({ irritation, flash }) => frontier.covers(irritation, -flash, TOLERANCE)));
+        foamSlices(problem, orders, box, bounds, scratch).every(({ irritation, flash }) => frontier.covers(irritation, -flash, SOUGHT)));
     if (isCovered()) {
       if (isWhole) size.outdone += 1;
       return true;
@@ -191,7 +196,7 @@ export function* search(
       head = 0;
     }
     size.boxes += 1;
-    if (frontier.covers(part.irritation, part.second, TOLERANCE)) {
+    if (frontier.covers(part.irritation, part.second, SOUGHT)) {
       if (part.isWhole) size.outdone += 1;
       continue;
     }
