@@ -1,18 +1,16 @@
 import { Text, UnstyledButton } from "@mantine/core";
 import type { DesignedBlend } from "@tensidrum/core/design";
 import { lazy, Suspense, useState } from "react";
-import { useFetcher } from "react-router";
 import classes from "../Sheet.module.css";
-import { useSheet } from "../SheetState";
+import { useNoteSentence } from "./useNoteSentence";
 import { useTakeBlend } from "./useTakeBlend";
 
 const FixDialog = lazy(() => import("../designer/FixDialog"));
 
 /** The door to fixing the sheet by search. What is taken can be undone, and a sentence of it stands in the note. */
 export function FixPart() {
-  const { sheet } = useSheet();
   const takeBlend = useTakeBlend();
-  const fetcher = useFetcher();
+  const noteSentence = useNoteSentence();
   const [isOpen, setOpen] = useState(false);
   const [told, setTold] = useState<string | null>(null);
   const take = async ({ lines }: DesignedBlend, sentence: string): Promise<void> => {
@@ -20,8 +18,7 @@ export function FixPart() {
     setOpen(false);
     if (inTheWay !== null) return setTold(inTheWay);
     setTold(`${sentence} Undo brings back what was here.`);
-    const note = { version: sheet.versionId, sentence: sentence.slice(0, 500), into: "draft" };
-    await fetcher.submit(note, { method: "post", action: `/designer/${sheet.formulaId}/${sheet.number}` });
+    if (!(await noteSentence(sentence))) setTold(`${sentence} Undo brings back what was here. It could not be added to the note.`);
   };
   return (
     <>
