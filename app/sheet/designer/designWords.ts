@@ -8,6 +8,7 @@ export const leftOutWords: Readonly<Record<LeftOutReason, string>> = {
   "left-out": "left out by you",
   "not-on-shelf": "not on the shelf",
   style: "outside the style or the aim",
+  solubility: "does not dissolve in what makes up the rest",
   heat: "needs heat",
   clouds: "clouds",
   ph: "does not stand the pH",

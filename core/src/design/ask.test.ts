@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { readingOf } from "../assessment/index.ts";
 import type { Formula } from "../formula/index.ts";
+import type { Material, MaterialsBySlug } from "../library/index.ts";
 import { loadLinearSolver, type LinearSolver } from "../numerics/index.ts";
 import { library, lineOf, sheetOf } from "../testing/exampleSheet.ts";
 import { questionOf } from "./ask.ts";
@@ -22,6 +23,11 @@ beforeAll(async () => {
   solver = await loadLinearSolver();
 });
 
+function questionIn(materials: MaterialsBySlug, formula: Formula) {
+  const wishes = { ...openWishes, against: "foam" as const };
+  return questionOf({ formula, wishes, shelf: new Map(), onlyShelf: false, mustNot: [], coldOnly: false, preservative: null }, materials);
+}
+
 function question(changes: { readonly formula?: Formula; readonly preservative?: string; readonly only?: readonly string[] } = {}) {
   const { formula = sheet, preservative = null, only } = changes;
   const shelf = new Map((only ?? []).map((slug) => [slug, { grams: 1000, price: null, assayPercent: null }]));
@@ -41,6 +47,25 @@ describe("what stands beside the surfactants", () => {
 
   it("what is no preservative changes nothing", () => {
     expect(question({ preservative: "glycerin" }).rest).toEqual(question().rest);
+  });
+});
+
+describe("what is not looked at", () => {
+  const reasonOf = (slug: string, formula: Formula, changes: Partial<Material> = {}) => {
+    const changed = new Map(library).set(slug, { ...library.get(slug)!, ...changes } as Material);
+    return questionIn(changed, formula).leftOut.find(({ material }) => material === slug)?.reason;
+  };
+
+  it("a surfactant that only oil dissolves is none for a watery sheet, and one of water none for an oil", () => {
+    expect(reasonOf("coco-glucoside", sheet)).toBeUndefined();
+    expect(reasonOf("coco-glucoside", sheet, { solubleIn: ["oil"] })).toBe("solubility");
+    expect(reasonOf("coco-glucoside", sheet, { solubleIn: [] })).toBeUndefined();
+    const balm = sheetOf([
+      ["sunflower-oil", "q.s."],
+      ["cetearyl-alcohol", 10],
+    ]);
+    expect(reasonOf("coco-glucoside", balm)).toBe("solubility");
+    expect(reasonOf("coco-glucoside", balm, { solubleIn: ["water", "oil"] })).not.toBe("solubility");
   });
 });
 

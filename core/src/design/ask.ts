@@ -35,7 +35,7 @@ export interface DesignAsk {
 }
 
 /** Why a surfactant of the library is not looked at. */
-export type LeftOutReason = "left-out" | "not-on-shelf" | "style" | "heat" | "clouds" | "ph" | "facts" | "price" | "soap";
+export type LeftOutReason = "left-out" | "not-on-shelf" | "style" | "solubility" | "heat" | "clouds" | "ph" | "facts" | "price" | "soap";
 
 export interface LeftOut {
   readonly material: string;
@@ -85,7 +85,9 @@ export function questionOf(ask: DesignAsk, library: MaterialsBySlug): DesignQues
   const taken = read.sheet.lines.filter(({ line }) => line.qs !== true);
   const priceOf = (slug: string): number | null => ask.shelf.get(slug)?.price ?? null;
   const cost = read.sheet.lines.reduce((sum, { line, percent }) => sum + percent * (priceOf(line.material) ?? 0), 0);
+  const solvent = library.get(restLine.material);
   const rest: RestOfSheet = {
+    isWatery: solvent === undefined || !solvent.solubleIn.includes("oil") || solvent.solubleIn.includes("water"),
     roomPercent: 100 - taken.reduce((sum, { percent }) => sum + percent, 0),
     saltPercent: readings.saltPercent,
     cost,
@@ -128,6 +130,7 @@ function reasonAgainst(material: PlainMaterial, ask: DesignAsk, rest: RestOfShee
   if (ask.onlyShelf && (there === undefined || there.grams <= 0)) return "not-on-shelf";
   if (isOutside(material, ask.formula, library)) return "style";
   if (flags.includes("soap") && ask.formula.school !== "true-soap") return "soap";
+  if (!dissolvesIn(material, rest.isWatery)) return "solubility";
   if (ask.coldOnly && flags.includes("needs-heat")) return "heat";
   if (!rest.mayCloud && flags.includes("opacifies")) return "clouds";
   if (phStable !== null && rest.ph !== null && corridorOf(phStable, rest.ph) < LEAST_CORRIDOR) return "ph";
@@ -135,6 +138,12 @@ function reasonAgainst(material: PlainMaterial, ask: DesignAsk, rest: RestOfShee
   const countsCost = ask.wishes.against === "cost" || ask.wishes.mostCost !== null;
   if (countsCost && (there?.price ?? null) === null) return "price";
   return null;
+}
+
+/** Whether it dissolves or disperses in what makes up the rest; what nobody knows of counts as yes. */
+function dissolvesIn({ solubleIn }: PlainMaterial, isWatery: boolean): boolean {
+  const media = isWatery ? ["water", "disperses-in-water"] : ["oil"];
+  return solubleIn.length === 0 || solubleIn.some((medium) => media.includes(medium));
 }
 
 function corridorOf(one: Span, other: Span): number {

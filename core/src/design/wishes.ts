@@ -64,6 +64,8 @@ export interface Candidate {
 
 /** What stands on the sheet beside its surfactants. */
 export interface RestOfSheet {
+  /** Whether water makes up the rest, and not an oil. */
+  readonly isWatery: boolean;
   /** What surfactants may take up as supplied, % w/w. */
   readonly roomPercent: number;
   /** Dissolved salts, % w/w. */

@@ -26,6 +26,7 @@ export const openWishes: DesignWishes = {
 
 export const plainRest: RestOfSheet = {
   ...{
+    isWatery: true,
     roomPercent: 90,
     saltPercent: 0,
     cost: 0.1,
