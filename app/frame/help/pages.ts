@@ -63,7 +63,7 @@ export const helpTopics: readonly HelpTopic[] = [
       "A fifth to a half of amphoteric in the blend makes it milder and its foam steadier.",
       "Plain cationics and anionics clash and turn cloudy. Take a conditioner made for anionic blends.",
       "Drag the point in the triangle: active matter stays, irritation and foam move.",
-      "Find a blend searches your shelf for every blend that keeps your wishes. Fix the blend proposes three with the least change.",
+      "Find a blend searches your shelf for every blend that keeps your wishes. Fix the blend proposes three of them.",
       "The irritation index ranks blends. It is no test of safety, and your own patch test comes first.",
     ],
     doors: [{ to: "/help/estimates", words: "What the estimates know" }],
