@@ -146,6 +146,10 @@ test("on the Sheet itself three proposals fix it, each with its difference; one 
   const before = await main.getByLabel(/, percent$/).evaluateAll((fields) => fields.map((field) => (field as HTMLInputElement).value));
   await page.getByRole("button", { name: "Fix the blend" }).click();
   const dialog = page.getByRole("dialog", { name: "Fix the blend" });
+  await expect(dialog).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("button", { name: "Fix the blend" })).toBeFocused();
+  await page.keyboard.press("Enter");
   await expect(dialog.getByText(/^Proved: among/)).toBeVisible();
   const wishes = dialog.getByRole("combobox", { name: "What is to be better" });
   const wish = (await wishes.locator("option").allTextContents()).find((words) => words.startsWith("irritation from"));

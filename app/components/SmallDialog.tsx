@@ -4,6 +4,8 @@ import { type ReactNode, useEffect, useLayoutEffect, useRef } from "react";
 interface SmallDialogProps {
   readonly title: string;
   readonly onClose: () => void;
+  /** Width, px; by default as the theme has it. */
+  readonly size?: number;
   readonly children: ReactNode;
 }
 
@@ -11,7 +13,7 @@ interface SmallDialogProps {
  * A small sheet over the page; it stands open as long as it is drawn, with the caret in its first field. What had the focus
  * before has it again afterwards.
  */
-export function SmallDialog({ title, onClose, children }: SmallDialogProps) {
+export function SmallDialog({ title, onClose, size, children }: SmallDialogProps) {
   useEffect(() => {
     const before = document.activeElement;
     return () => {
@@ -19,7 +21,7 @@ export function SmallDialog({ title, onClose, children }: SmallDialogProps) {
     };
   }, []);
   return (
-    <Modal opened onClose={onClose} title={title} closeButtonProps={{ "aria-label": "Close" }}>
+    <Modal opened onClose={onClose} title={title} {...(size !== undefined && { size })} closeButtonProps={{ "aria-label": "Close" }}>
       <CaretInFirstField>{children}</CaretInFirstField>
     </Modal>
   );

@@ -1,10 +1,11 @@
 import "@mantine/core/styles/Loader.layer.css";
-import { Button, Loader, Modal, NativeSelect, Text } from "@mantine/core";
+import { Button, Loader, NativeSelect, Text } from "@mantine/core";
 import type { DesignedBlend } from "@tensidrum/core/design";
 import { shownMaterial, wholeMaterial } from "@tensidrum/core/library";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";
 import { Link } from "react-router";
+import { SmallDialog } from "../../components/SmallDialog";
 import { useSheet } from "../SheetState";
 import type { OpenDesigner } from "./designer.server";
 import { partsWords } from "./designWords";
@@ -27,7 +28,7 @@ export default function FixDialog({ onClose, onTake }: FixDialogProps) {
   const { sheet } = useSheet();
   const { open, hasFailed, again } = useOpened(`/designer/${sheet.formulaId}/${sheet.number}/question.json`);
   return (
-    <Modal opened onClose={onClose} title="Fix the blend" size={980} closeButtonProps={{ "aria-label": "Close" }}>
+    <SmallDialog title="Fix the blend" size={980} onClose={onClose}>
       {open !== null ? (
         <Fixing open={open} onTake={onTake} />
       ) : hasFailed ? (
@@ -42,7 +43,7 @@ export default function FixDialog({ onClose, onTake }: FixDialogProps) {
           <Loader size="sm" aria-hidden="true" /> Looking at what can be taken …
         </Text>
       )}
-    </Modal>
+    </SmallDialog>
   );
 }
 

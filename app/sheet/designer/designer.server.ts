@@ -44,13 +44,18 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
     const pack = prices.get(slug);
     return pack == null ? null : pack.price / pack.packGrams;
   };
+  // A line that stays keeps the strength it has on the sheet.
+  const onSheet = new Map(formula.lines.map(({ material, assayPercent = null }) => [material, assayPercent]));
   const shelf = [...new Set(lots.map(({ material }) => material))]
     .filter((slug) => known.has(slug))
     .map((slug) => {
       // The first of them is the first to end, and to be used up.
       const own = lots.filter(({ material }) => material === slug);
       const grams = own.reduce((sum, { leftGrams }) => sum + leftGrams, 0);
-      return [slug, { grams, price: priceOf(slug), assayPercent: own[0]?.assayPercent ?? null }] as const;
+      return [
+        slug,
+        { grams, price: priceOf(slug), assayPercent: onSheet.get(slug) ?? (onSheet.has(slug) ? null : (own[0]?.assayPercent ?? null)) },
+      ] as const;
     });
   const earlier = await Promise.all(
     versions
