@@ -52,6 +52,7 @@ export default [
   route("bench/costs.csv", "bench/cost/costsFileRoute.ts"),
   route("bench/begin/:formulaId/:number", "bench/begin/beginRoute.tsx"),
   route("bench/practice/:formulaId/:number", "bench/practice/practiceRoute.tsx"),
+  route("bench/practice/:formulaId/:number/runs", "bench/practice/practiceRunsRoute.ts"),
   route("bench/salt-samples/:formulaId/:number", "bench/saltSamples/saltSamplesRoute.tsx"),
   route("bench/:batch/salt-samples", "bench/saltSamples/saltSamplesRoute.tsx", { id: "batch-salt-samples" }),
   route("bench/:batch", "bench/step/batchRoute.tsx"),

@@ -16,6 +16,7 @@ import * as batchQueries from "./batches/queries.server";
 import * as batchWrites from "./batches/writes.server";
 import { labelFromTemplate } from "@tensidrum/core/packaging";
 import * as planningQueries from "./planning/queries.server";
+import * as practiceQueries from "./practice/queries.server";
 import * as priceQueries from "./prices/queries.server";
 import * as labelQueries from "./labels/queries.server";
 import * as searchQueries from "./search/queries.server";
@@ -42,6 +43,7 @@ const container: containerQueries.OwnContainer = {
   ...{ id: crypto.randomUUID(), name: "Own bottle", type: "bottle", note: "", pieces: 10, priceEach: null, tareGrams: null },
   ...{ nominalMl: 100, brimfulMl: 112, headspaceMl: 4, dipTubeMl: 0, labelWidthMm: null, labelHeightMm: null },
 };
+const practiceRun = { id: crypto.randomUUID(), seed: "lakeside", points: 71, doses: 3, minutes: 24, endedAt: new Date() };
 const labelOfNothing = labelFromTemplate("small", { widthMm: 50, heightMm: 20, netGrams: 50 });
 const filled = { rowId: "bottles", containerId: container.id, name: "Own bottle", use: "use", count: 3, grams: 300 } as const;
 
@@ -73,6 +75,7 @@ async function possessions() {
     "labels",
     "price_wishes",
     "planned_batches",
+    "practice_runs",
     "offers",
     "lot_sources",
     "lot_balances",
@@ -121,6 +124,7 @@ beforeAll(async () => {
   await containerQueries.saveContainer(db, workshop.id, container);
   await saltSampleQueries.addSaltSample(db, workshop.id, saltSampleBase, saltSample);
   await planningQueries.planBatchOn(db, workshop.id, plan);
+  await practiceQueries.keepPracticeRun(db, workshop.id, plan.versionId, practiceRun);
   await priceQueries.saveOffer(db, workshop.id, { ...offer, materialId: glycerinId });
   closedLotId = crypto.randomUUID();
   await stockWrites.receiveLot(db, workshop.id, { ...ownLot(), id: closedLotId, code: "closed" }, crypto.randomUUID());
@@ -358,6 +362,9 @@ const asked: Record<string, () => Promise<unknown>> = {
   dateLot: async () => stockWrites.dateLot(db, stranger.id, lotId, { openedOn: "2026-01-01", endsOn: null, afterOpeningDays: 1 }),
   lotsMadeOf: async () => stockQueries.lotsMadeOf(db, stranger.id, lotId),
   lotsOfBatch: async () => stockQueries.lotsOfBatch(db, stranger.id, batchId),
+  listPracticeRuns: async () => practiceQueries.listPracticeRuns(db, stranger.id, { formulaId: greenRoom.id, number: 1 }, 10),
+  keepPracticeRun: async () =>
+    refused(practiceQueries.keepPracticeRun(db, stranger.id, finalVersionId, { ...practiceRun, id: crypto.randomUUID() })),
   listPlannedBatches: async () => planningQueries.listPlannedBatches(db, stranger.id),
   listPlannable: async () => planningQueries.listPlannable(db, stranger.id, { most: 10, called: "" }),
   planBatchOn: async () => refused(planningQueries.planBatchOn(db, stranger.id, { ...plan, id: crypto.randomUUID() })),

@@ -203,6 +203,10 @@ test("a practice run: overshot on purpose, taken back, salted as advised, and ju
   await expect(page.getByRole("img", { name: /The curve peaks at/ })).toBeVisible();
   await button(page, "New simulated batch").click();
   await expect(page.getByRole("heading", { level: 2, name: "Prepare the bench" })).toBeVisible();
+  // The score is kept, and told before the next run and the next batch.
+  await expect(page.getByRole("region", { name: "Practice run" })).toContainText(`Last time ${score} of 100.`);
+  await page.goto(`/bench/begin/${formula}/1`);
+  await expect(page.getByRole("link", { name: `Practice run, last ${score} of 100` })).toBeVisible();
   await page.goto("/bench");
   expect(await page.locator("main").innerText()).toBe(before);
 });

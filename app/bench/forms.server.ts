@@ -5,6 +5,7 @@ import Joi from "joi";
 import { choice, group, id, idOrNone, keyed, list, text, whole, type TypedOf } from "../frame/fields.server";
 import { readAddress, readForm, readQuestions } from "../frame/readForm.server";
 import { beadFields, benchIntents, type BenchForm } from "./batch/benchForm";
+import type { EndedRun } from "./practice/practice.server";
 
 const versionAddress = group({ formulaId: id(), number: whole(1, 100_000).required() });
 
@@ -112,6 +113,18 @@ const sentEntries = group({
 export async function readSentEntries(request: Request): Promise<{ readonly behind: number; readonly entries: readonly BatchEntry[] }> {
   const { typed } = readForm(sentEntries, readJson(await request.text()));
   return { behind: typed.behind, entries: readEntries(typed.entries) };
+}
+
+const endedRun = group({
+  id: id(),
+  seed: text(80).required(),
+  entries: list(Joi.object<{ readonly id: string }>({ id: Joi.string().max(80).required() }).unknown(), 500).required(),
+});
+
+/** Reads a practice run that is over. */
+export async function readEndedRun(request: Request): Promise<EndedRun> {
+  const { typed } = readForm(endedRun, readJson(await request.text()));
+  return { id: typed.id, seed: typed.seed, entries: readEntries(typed.entries) };
 }
 
 const newsQuestions = group({ behind: whole(0, Number.MAX_SAFE_INTEGER).default(0) });

@@ -1,7 +1,16 @@
 import type { BatchEntry } from "@tensidrum/core/process";
 import { listContainers } from "../../db/containers/queries.server";
 import { batchIdOf, clearSeason, loadSeasonVersions } from "../../db/demo/loadSeasonVersions.server";
-import { curtainCall, greenRoom, seasonBatches, seasonProduct, seasonRounds, type SeasonBatch } from "../../db/demo/season";
+import {
+  curtainCall,
+  greenRoom,
+  seasonBatches,
+  seasonPractice,
+  seasonProduct,
+  seasonRounds,
+  type SeasonBatch,
+  type SeasonPractice,
+} from "../../db/demo/season";
 import { stableUuid } from "../../db/demo/stableUuid";
 import { workshop } from "../../db/demo/workshop";
 import { listVersions } from "../../db/formulas/queries.server";
@@ -12,6 +21,7 @@ import { begin, openBegin } from "../bench/begin/begin.server";
 import { noSize } from "../bench/begin/batchSize";
 import { plannedBatch } from "../bench/batch/stored.server";
 import { keepWish } from "../bench/cost/cost.server";
+import { keepRun, practicePlan } from "../bench/practice/practice.server";
 import { takeEntries } from "../bench/queue/takeEntries.server";
 import { changeProduct } from "../compare/products/product.server";
 import { readingFields, type TypedReadings } from "../compare/readings/fields";
@@ -22,6 +32,7 @@ import { changeWatch } from "../watch/keepCheck.server";
 import { keepTest } from "../watch/lather/lather.server";
 import type { TypedWatch } from "../watch/watchForms.server";
 import { playBatch } from "./playBatch";
+import { playPractice } from "./playPractice";
 
 const [HOUR, DAY] = [3_600_000, 86_400_000];
 const nothingRead = Object.fromEntries(readingFields.map(({ field }) => [field, ""])) as TypedReadings;
@@ -41,7 +52,16 @@ export async function loadSeason(state: AppState): Promise<void> {
       await at(new Date(begun.getTime() + look.daysAfter * DAY), () => lookAt(spec, look, nth));
     }
   }
+  for (const spec of seasonPractice) await at(new Date(now.getTime() - spec.daysAgo * DAY), () => practise(spec));
   await at(now, layTheRest);
+}
+
+/** Played through before it was made, on the simulated instruments; its score is kept. */
+async function practise(spec: SeasonPractice): Promise<void> {
+  const { formula, number, seed, daysAgo } = spec;
+  const wanted = { formulaId: formula.id, number };
+  const entries = playPractice(await practicePlan(wanted), rightNow(), spec);
+  await keepRun(wanted, { id: stableUuid(`season practice ${formula.name} ${daysAgo}`), seed, entries });
 }
 
 /** A batch of an earlier day was begun in its morning; one of today so many hours ago. */

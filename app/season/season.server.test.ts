@@ -1,14 +1,16 @@
 import { describe, expect, it } from "vitest";
 import { listClosedBatchesOf, listOpenBatches } from "../../db/batches/queries.server";
-import { greenRoom, lightsDown, seasonBatches, seasonVersions } from "../../db/demo/season";
+import { curtainCall, greenRoom, lightsDown, seasonBatches, seasonVersions } from "../../db/demo/season";
 import { loadDemo } from "../../db/demo/loadDemo.server";
 import { batchIdOf } from "../../db/demo/loadSeasonVersions.server";
+import { listPracticeRuns } from "../../db/practice/queries.server";
 import { latestMoment } from "../../db/clock.server";
 import { listVersions } from "../../db/formulas/queries.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId, database, workplace } from "../../db/workplace.server";
 import { noSize } from "../bench/begin/batchSize";
 import { begin } from "../bench/begin/begin.server";
+import { practiceRunsOf } from "../bench/practice/practice.server";
 import { openRecord } from "../bench/record/record.server";
 import { openRounds } from "../compare/rounds/rounds.server";
 import { openWatch } from "../watch/watch.server";
@@ -64,6 +66,13 @@ describe("the season of the demo", () => {
     ]);
     expect(rounds[1]).toMatchObject({ learned: expect.stringContaining("Milder") as string });
     expect(rounds[1]!.near!.near).toBeGreaterThan(0);
+  });
+
+  it("has practice runs, judged by the same rules, the better the more patiently they were played", async () => {
+    const [, second, first] = await listPracticeRuns(database(), currentMakerId(), { formulaId: curtainCall.id, number: 1 }, 9);
+    expect(first!.points).toBeLessThan(second!.points);
+    expect(Date.now() - first!.endedAt.getTime()).toBeGreaterThan(50 * 86_400_000);
+    expect(await practiceRunsOf({ formulaId: greenRoom.id, number: 3 })).toHaveLength(1);
   });
 
   it("goes beside a batch the maker has open of the same version", async () => {

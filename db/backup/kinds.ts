@@ -9,6 +9,7 @@ import { labels } from "../labels/schema";
 import { makers } from "../makers/schema";
 import { materials, ownFacts } from "../materials/schema";
 import { plannedBatches } from "../planning/schema";
+import { practiceRuns } from "../practice/schema";
 import { offers, priceWishes } from "../prices/schema";
 import { saltSamples } from "../saltSamples/schema";
 import { scales } from "../scales/schema";
@@ -95,6 +96,7 @@ export const backupKinds: readonly BackupKind[] = [
   kind(batchEntries),
   kind(batchPhotos),
   kind(plannedBatches),
+  kind(practiceRuns),
   kind(plannedChecks),
   kind(checks),
   kind(checkPhotos),

@@ -181,3 +181,23 @@ export const seasonRounds = [
   { number: 1, slip: "2", rinse: "4", afterFeel: "2", learned: "Foams like the hotel’s, but the skin feels tight." },
   { number: 2, slip: "3", rinse: "4", afterFeel: "3", learned: "Milder. Too thin: it runs off the hand." },
 ] as const;
+
+/** A practice run of a version: how much of the planned acid and salt went in, dose by dose, and how long each took. */
+export interface SeasonPractice {
+  readonly formula: DemoFormula;
+  readonly number: number;
+  readonly seed: string;
+  readonly daysAgo: number;
+  readonly acid: readonly number[];
+  readonly salt: readonly number[];
+  /** Between one thing and the next, minutes. */
+  readonly pace: number;
+}
+
+/** Before the first batch of a new version somebody plays it through: too much at once at first, then little by little. */
+export const seasonPractice: readonly SeasonPractice[] = [
+  { formula: curtainCall, number: 1, seed: "first evening", daysAgo: 54, acid: [2.2], salt: [1.5], pace: 9 },
+  { formula: curtainCall, number: 1, seed: "first evening", daysAgo: 53, acid: [0.6, 0.5, 0.3], salt: [0.6, 0.3], pace: 5 },
+  { formula: curtainCall, number: 1, seed: "second evening", daysAgo: 2, acid: [0.6, 0.3], salt: [0.6, 0.25], pace: 4 },
+  { formula: greenRoom, number: 3, seed: "understudy", daysAgo: 12, acid: [0.6, 0.4], salt: [0.6, 0.3], pace: 4 },
+];

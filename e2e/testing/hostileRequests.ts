@@ -374,13 +374,9 @@ export function hostileRequests(batch: string): readonly HostileRequest[] {
     ...searches.map((path) => get(path.replaceAll(":t", "%FF%FE%00"))),
     ...formsAttacked(forms),
     ...formsAttacked(benchForms(batch)),
-    ...bodies.map(([what, body]): HostileRequest => ({
-      name: `entries: ${what}`,
-      method: "POST",
-      path: `${batch}/entries`,
-      headers: JSON_TYPE,
-      body,
-    })),
+    ...[`${batch}/entries`, `/bench/practice/${CURTAIN}/1/runs`].flatMap((path) =>
+      bodies.map(([what, body]): HostileRequest => ({ name: `${path}: ${what}`, method: "POST", path, headers: JSON_TYPE, body })),
+    ),
     ...["/settings", "/import", "/shelf/import", "/recipe", "/scents", `/sheet/${CURTAIN}`, `${batch}/photos`, batch].flatMap(
       (path): HostileRequest[] => [
         {

@@ -24,6 +24,7 @@ interface BodyRule {
 /** What the routes take, the first that fits; every other one is a form. */
 const RULES: readonly BodyRule[] = [
   { path: /^\/bench\/[^/]+\/entries$/, mostBytes: MB, types: ["application/json"] },
+  { path: /^\/bench\/practice\/[^/]+\/\d+\/runs$/, mostBytes: MB, types: ["application/json"] },
   { path: /^\/bench\/[^/]+\/photos$/, mostBytes: 12 * MB, types: ["multipart/form-data"] },
   { path: /^\/watch\/[^/]+(?:\/looks)?$/, mostBytes: 12 * MB, types: FORM_TYPES },
   { path: /^\/compare\/products\/[^/]+$/, mostBytes: 12 * MB, types: FORM_TYPES },

@@ -169,6 +169,8 @@ describe("how much a route takes", () => {
     expect((await of("application/x-www-form-urlencoded; charset=UTF-8")).status).toBe(200);
     expect((await of("application/json", "/bench/5ea5/entries")).status).toBe(200);
     expect((await of("text/plain", "/bench/5ea5/entries")).status).toBe(415);
+    expect((await of("text/plain", "/bench/practice/5ea5/1/runs")).status).toBe(415);
+    expect((await of("application/json", "/bench/practice/5ea5/1/runs")).status).not.toBe(415);
     expect((await of("application/x-www-form-urlencoded", "/bench/5ea5/photos")).status).toBe(415);
     expect((await guarded({ headers: { Origin: "http://127.0.0.1:PORT" } })).text).toBe("read 0");
   });

@@ -36,7 +36,9 @@ export function BeginPage({ plan, answered }: BeginPageProps) {
       }
       doors={
         <>
-          <Link to={`/bench/practice/${plan.formulaId}/${number}`}>Practice run first</Link>
+          <Link to={`/bench/practice/${plan.formulaId}/${number}`}>
+            {plan.lastPractice === null ? "Practice run first" : `Practice run, last ${plan.lastPractice} of 100`}
+          </Link>
           <Link to={`/bench/salt-samples/${plan.formulaId}/${number}`}>Salt-curve samples</Link>
           <Link to={`/sheet/${plan.formulaId}/${number}`}>Back to the sheet</Link>
         </>

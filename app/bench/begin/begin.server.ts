@@ -20,6 +20,7 @@ import { batchCode, batchCodeStart } from "@tensidrum/core/packaging";
 import { wholeProblem, type FieldProblem } from "../../frame/formAnswer";
 import type { WantedBatch } from "../forms.server";
 import { batchSize, noSize } from "./batchSize";
+import { practiceRunsOf } from "../practice/practice.server";
 import { proposeLots } from "./proposeLots";
 import { isoToday, writtenDay } from "../../frame/dates.server";
 
@@ -164,7 +165,8 @@ export async function openBegin(wanted: Wanted, grams: string, typed: Typed = no
 
 /** The page before a batch that was planned, or before any. */
 export async function openPlanned(wanted: Wanted, { grams, plan }: { readonly grams: string; readonly plan: string }) {
-  return { ...(await openBegin(wanted, grams)), planId: plan };
+  const [begin, runs] = await Promise.all([openBegin(wanted, grams), practiceRunsOf(wanted)]);
+  return { ...begin, planId: plan, lastPractice: runs[0]?.points ?? null };
 }
 
 export type OpenBegin = Awaited<ReturnType<typeof openPlanned>>;

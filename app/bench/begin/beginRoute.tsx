@@ -17,7 +17,7 @@ export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const isLook = typed.intent === "look";
   const problems = misread.length > 0 || isLook ? misread : await problemsFrom(() => begin(wanted, typed));
   if (problems.length === 0 && !isLook) return redirect(`/bench/${typed.id}`);
-  const begun = { ...(await openBegin(wanted, typed.grams, typed)), planId: typed.plan };
+  const begun = { ...(await openBegin(wanted, typed.grams, typed)), planId: typed.plan, lastPractice: null };
   return data({ begun, ...formAnswer(null, problems) }, { status: problems.length === 0 ? 200 : 422 });
 });
 

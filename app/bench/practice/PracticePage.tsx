@@ -10,6 +10,7 @@ import { benchStations } from "../benchStation";
 import { BenchPage } from "../step/BenchPage";
 import step from "../step/Step.module.css";
 import { keptPractice, type KeptPractice } from "./keptPractice";
+import type { KeptRun } from "./keptRun";
 import { BoxButton } from "../step/BoxButton";
 import classes from "./Practice.module.css";
 import { PracticeResult } from "./PracticeResult";
@@ -18,10 +19,13 @@ import { usePractice, type PracticeHere } from "./usePractice";
 interface PracticePageProps {
   readonly wanted: { readonly formulaId: string; readonly number: number };
   readonly sent: SentBatch;
+  /** How earlier runs of the version came out. */
+  readonly runs: readonly KeptRun[];
 }
 
 /** A practice run of a version: the same bench with simulated instruments, a batch nobody knows, and its truth at the end. */
-export function PracticePage({ wanted, sent }: PracticePageProps) {
+export function PracticePage({ wanted, sent, runs: known }: PracticePageProps) {
+  const [runs, setRuns] = useState(known);
   const [kept, setKept] = useState<{ readonly practice: KeptPractice; readonly round: number } | null>(null);
   useEffect(() => {
     let isGone = false;
@@ -45,6 +49,8 @@ export function PracticePage({ wanted, sent }: PracticePageProps) {
       key={kept.round}
       wanted={wanted}
       sent={sent}
+      runs={runs}
+      onKept={setRuns}
       kept={kept.practice}
       onAgain={(practice) => setKept({ practice, round: kept.round + 1 })}
     />
@@ -53,13 +59,13 @@ export function PracticePage({ wanted, sent }: PracticePageProps) {
 
 interface PracticeProps extends PracticePageProps {
   readonly kept: KeptPractice;
+  readonly onKept: (runs: readonly KeptRun[]) => void;
   readonly onAgain: (fresh: KeptPractice) => void;
 }
 
-function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
+function Practice({ wanted, sent, runs, onKept, kept, onAgain }: PracticeProps) {
   const practice = usePractice(sent, kept, onAgain);
   const { here, isOver } = practice;
-  const result = <PracticeResult id={sent.id} seed={kept.seed} practice={practice} />;
   const back = <Link to={`/sheet/${wanted.formulaId}/${wanted.number}`}>Back to the sheet</Link>;
   if (isOver) {
     return (
@@ -69,7 +75,7 @@ function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
         line={<StationNav stations={benchStations("practice run")} />}
       >
         <title>{`Practice run, ${here.view.name}`}</title>
-        {result}
+        <PracticeResult wanted={wanted} kept={kept} practice={practice} runs={runs} onKept={onKept} />
       </Frame>
     );
   }
@@ -83,14 +89,19 @@ function Practice({ wanted, sent, kept, onAgain }: PracticeProps) {
       title={`Practice run, ${here.view.name}`}
       under={<span className={step.sub}>v{wanted.number}, practice run</span>}
       doors={back}
-      above={<Marked practice={practice} />}
+      above={<Marked practice={practice} last={runs[0]} />}
       end={<AllThrough practice={practice} />}
     />
   );
 }
 
+interface MarkedProps {
+  readonly practice: PracticeHere;
+  readonly last: KeptRun | undefined;
+}
+
 /** Says that nothing is real, and what only a practice run can do: pour at once, and let a clock run out. */
-function Marked({ practice: { here, playOn, letPass, end } }: { readonly practice: PracticeHere }) {
+function Marked({ practice: { here, playOn, letPass, end }, last }: MarkedProps) {
   const { view, plan, next, now } = here;
   const isTuned = next.step?.tunes === "ph" || next.step?.tunes === "thickness";
   const waits = view.waits.filter((one) => isRunning(one, now)).map(({ until }) => until);
@@ -100,7 +111,7 @@ function Marked({ practice: { here, playOn, letPass, end } }: { readonly practic
   return (
     <section className={classes.marked} aria-label="Practice run">
       <p>
-        <strong>Practice run.</strong> Nothing is stored, no instrument is real.
+        <strong>Practice run.</strong> No stock is used, no instrument is real.{last !== undefined && ` Last time ${last.points} of 100.`}
       </p>
       {next.step !== null && !isTuned && (
         <BoxButton data-act="Pour everything up to the next tuning" onClick={playOn}>

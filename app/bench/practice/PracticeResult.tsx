@@ -12,17 +12,18 @@ import {
   tunedCorridor,
   type BatchEntry,
   type SimulatedBatch,
-  type PracticeScore,
 } from "@tensidrum/core/process";
 import { written } from "@tensidrum/core/quantities";
 import { drawnCurveOf, thicknessWord, viscosityAt } from "@tensidrum/core/rheology";
-import { useEffect, useMemo, useState } from "react";
+import { useMemo } from "react";
 import { SaltCurvePicture } from "../../pictures/SaltCurve/SaltCurve";
 import { Stair } from "../../pictures/Stair/Stair";
 import { useSimulatedBatch } from "../instruments/useInstruments";
 import type { BatchHere } from "../queue/useBatchHere";
-import { ClockTime } from "../step/ClockTime";
-import { keepScore, type PastScore } from "./keptPractice";
+import type { KeptPractice } from "./keptPractice";
+import type { KeptRun } from "./keptRun";
+import { useKeptRuns } from "./useKeptRuns";
+import { FormError } from "../../components/FormError";
 import { BoxButton } from "../step/BoxButton";
 import classes from "./Practice.module.css";
 import { partWords } from "./partWords";
@@ -30,18 +31,20 @@ import type { PracticeHere } from "./usePractice";
 import { DataTable } from "../../components/DataTable";
 
 interface PracticeResultProps {
-  readonly id: string;
-  readonly seed: string;
+  readonly wanted: { readonly formulaId: string; readonly number: number };
+  readonly kept: KeptPractice;
   readonly practice: PracticeHere;
+  readonly runs: readonly KeptRun[];
+  readonly onKept: (runs: readonly KeptRun[]) => void;
 }
 
 /** The end of a practice run: what was hidden beside what was done, and how well it went. */
-export function PracticeResult({ id, seed, practice: { here, again } }: PracticeResultProps) {
+export function PracticeResult({ wanted, kept: { id, seed }, practice: { here, again }, runs, onKept }: PracticeResultProps) {
   const { view, plan } = here;
   const { standing } = view;
   const hidden = useSimulatedBatch(plan, seed, here.saltSamples)();
   const score = useMemo(() => practiceScore(hidden, plan, standing), [hidden, plan, standing]);
-  const scores = useKeptScore(id, score, standing);
+  const keepAgain = useKeptRuns(runs, onKept, { ...wanted, id, seed, entries: standing });
   const corridor = tunedCorridor(plan);
   const { readings, agent, curve, oneDose } = usePhTruth(here, hidden);
   const saltCurve = useMemo(() => saltTruth(here, hidden), [here, hidden]);
@@ -81,17 +84,27 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
             New simulated batch
           </BoxButton>
         </div>
-        {scores.length > 1 && (
-          <details>
-            <summary>Before, in this browser</summary>
-            <ul>
-              {scores.map(({ at, points, doses, minutes }) => (
-                <li key={at}>
-                  <ClockTime at={at} />: {points} of 100, {doses} doses, {written(minutes, 0)} min
+        {keepAgain !== null && (
+          <FormError>
+            The score is not kept yet: the server does not answer.{" "}
+            <BoxButton data-act="Keep the score" onClick={keepAgain}>
+              Keep it now
+            </BoxButton>
+          </FormError>
+        )}
+        {runs.length > 1 && (
+          <>
+            <h3>All practice runs of this version</h3>
+            <ol>
+              {runs.map((run) => (
+                <li key={run.id}>
+                  <strong>{run.points}</strong> of 100, {run.doses} {run.doses === 1 ? "dose" : "doses"}, {written(run.minutes, 0)} min,{" "}
+                  {run.when}
+                  {run.seed === seed && run.id !== id && ", the same batch"}
                 </li>
               ))}
-            </ul>
-          </details>
+            </ol>
+          </>
         )}
       </section>
       <section aria-labelledby="truth-head" className={classes.truth}>
@@ -126,15 +139,6 @@ export function PracticeResult({ id, seed, practice: { here, again } }: Practice
       </section>
     </div>
   );
-}
-
-/** Keeps the score of a run that has ended, once. */
-function useKeptScore(id: string, score: PracticeScore, standing: readonly BatchEntry[]): readonly PastScore[] {
-  const [scores, setScores] = useState<readonly PastScore[]>([]);
-  const at = standing.at(-1)?.at ?? "";
-  const { points, doses, minutes } = score;
-  useEffect(() => void keepScore(id, { at, points, doses, minutes }).then(setScores), [id, at, points, doses, minutes]);
-  return scores;
 }
 
 /** The readings of a practice batch over the true curve of the solution that was mostly used. */

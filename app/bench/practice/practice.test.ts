@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { freshPractice, keepPractice, keepScore, keptPractice, pastScores } from "./keptPractice";
+import { freshPractice, keepPractice, keptPractice } from "./keptPractice";
 import { partWords } from "./partWords";
 
 /** What a browser keeps, for a test without one. */
@@ -22,13 +22,6 @@ describe("a practice run in the browser", () => {
     expect((await keptPractice("a")).entries).toEqual([]);
     storage.setItem("tensidrum.practice.a", JSON.stringify({ ...run, entries: [{ id: "x", kind: "burned" }] }));
     expect(await keptPractice("a")).toMatchObject({ entries: [], aheadMilliseconds: 0 });
-  });
-
-  it("keeps a score once, the newest first, ten of them", async () => {
-    vi.stubGlobal("localStorage", browserStorage());
-    for (let at = 0; at < 12; at += 1) await keepScore("a", { at: `t${at}`, points: at, doses: 1, minutes: 10 });
-    expect(await keepScore("a", { at: "t11", points: 99, doses: 1, minutes: 10 })).toHaveLength(10);
-    expect((await pastScores("a"))[0]).toMatchObject({ at: "t11", points: 11 });
   });
 });
 

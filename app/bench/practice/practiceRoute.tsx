@@ -6,9 +6,9 @@ import { openPractice } from "./practice.server";
 
 export const loader = answer(async ({ params }: Route.LoaderArgs) => {
   const wanted = readVersionAddress(params);
-  return { wanted, sent: await openPractice(wanted) };
+  return { wanted, ...(await openPractice(wanted)) };
 });
 
-export default function PracticeRoute({ loaderData: { wanted, sent } }: Route.ComponentProps) {
-  return <PracticePage key={sent.id} wanted={wanted} sent={sent} />;
+export default function PracticeRoute({ loaderData }: Route.ComponentProps) {
+  return <PracticePage key={loaderData.sent.id} {...loaderData} />;
 }

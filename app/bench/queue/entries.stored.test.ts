@@ -1,6 +1,6 @@
 import type { BatchEntry } from "@tensidrum/core/process";
 import { describe, expect, it } from "vitest";
-import { storedEntries, storedPractice, storedScores } from "./entries.stored";
+import { storedEntries, storedPractice } from "./entries.stored";
 
 const BATCH = "5ea50000-0000-4000-8000-00000000a200";
 const entry: BatchEntry = {
@@ -30,18 +30,21 @@ describe("entries a device kept", () => {
   });
 });
 
-describe("practice runs and scores a device kept", () => {
-  const run = { seed: "a7", entries: [entry], aheadMilliseconds: 120_000, isOver: false };
-  const score = { at: "2026-11-26", points: 84, doses: 3, minutes: 22 };
+describe("practice runs a device kept", () => {
+  const run = { id: entry.id, seed: "a7", entries: [entry], aheadMilliseconds: 120_000, isOver: false };
 
   it("come back as they were", () => {
     expect(storedPractice(run)).toEqual(run);
-    expect(storedScores([score])).toEqual([score]);
+  });
+
+  it("of before they had an identifier get one", () => {
+    const { id: _, ...old } = run;
+    expect(storedPractice(old)).toMatchObject(old);
+    expect(storedPractice(old)?.id).toMatch(/^[0-9a-f-]{36}$/);
   });
 
   it("are none where one part is broken", () => {
     expect(storedPractice({ ...run, aheadMilliseconds: "120000" })).toBeNull();
     expect(storedPractice(undefined)).toBeNull();
-    expect(storedScores([score, { points: 3 }])).toBeNull();
   });
 });

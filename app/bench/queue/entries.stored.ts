@@ -22,18 +22,14 @@ const keptEntry = Joi.object<KeptEntry>({
   why: Joi.string().allow("", null).required(),
 }).unknown();
 
-const practice = Joi.object<{ seed: string; entries: readonly BatchEntry[]; aheadMilliseconds: number; isOver: boolean }>({
+const practice = Joi.object<{ id: string; seed: string; entries: readonly BatchEntry[]; aheadMilliseconds: number; isOver: boolean }>({
+  id: Joi.string()
+    .uuid()
+    .default(() => crypto.randomUUID()),
   seed: Joi.string().required(),
   entries: Joi.array().items(entry).required(),
   aheadMilliseconds: Joi.number().required(),
   isOver: Joi.boolean().required(),
-});
-
-const score = Joi.object<{ at: string; points: number; doses: number; minutes: number }>({
-  at: Joi.string().allow("").required(),
-  points: Joi.number().required(),
-  doses: Joi.number().required(),
-  minutes: Joi.number().required(),
 });
 
 /** Tells entries a device kept that can be read from those that are broken; these are shown as they are and never sent. */
@@ -44,10 +40,6 @@ export function storedEntries(kept: readonly unknown[]): { readonly entries: rea
 
 /** Reads a practice run; null where it is none. */
 export const storedPractice = (kept: unknown) => read(practice, kept);
-
-/** Reads past scores; null where they are none. */
-export const storedScores = (kept: unknown) =>
-  read(Joi.array<{ at: string; points: number; doses: number; minutes: number }[]>().items(score), kept);
 
 function read<Stored>(schema: Joi.AnySchema<Stored>, kept: unknown): Stored | null {
   const { value, error } = schema.required().validate(kept, { convert: false, stripUnknown: true });

@@ -75,17 +75,18 @@ describe("a practice run", () => {
 
   it("of a final version and of a draft can be opened, and stores nothing", async () => {
     const before = await counts();
-    const sent = await openPractice(greenRoom);
+    const { sent, runs } = await openPractice(greenRoom);
+    expect(runs).toEqual([]);
     expect(sent).toMatchObject({ code: "practice run", lots: [], entries: [], earlier: null });
     expect(sent.steps.some(({ tunes }) => tunes === "ph")).toBe(true);
     expect(sent.saltSamples).toHaveLength(7);
-    const draft = await openPractice({ formulaId: idOf("Prop Room hand wash"), number: 1 });
+    const { sent: draft } = await openPractice({ formulaId: idOf("Prop Room hand wash"), number: 1 });
     expect(draft.formula.lines.length).toBeGreaterThan(3);
     expect(await counts()).toEqual(before);
   });
 
   it("its hidden salt curve is that of the jars of its base", async () => {
-    const { formula, steps, saltSamples } = await openPractice(greenRoom);
+    const { formula, steps, saltSamples } = (await openPractice(greenRoom)).sent;
     const plan = { ...planBatch(formula, formula.batchGrams, materialsOf(formula)), steps };
     expect(simulatedBatch(plan, 0.3, saltSamples).saltCurve.peakSaltPercent).toBeCloseTo(2.36, 1);
   });

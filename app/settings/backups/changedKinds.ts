@@ -18,6 +18,7 @@ const GROUPS: readonly { readonly name: string; readonly kinds: readonly string[
   { name: "Products to come close to", kinds: ["products", "product_photos"] },
   { name: "Readings of rounds", kinds: ["round_readings", "suggestions"] },
   { name: "Planned batches", kinds: ["planned_batches"] },
+  { name: "Practice runs", kinds: ["practice_runs"] },
   { name: "Labels", kinds: ["labels"] },
   { name: "Lots", kinds: ["lots", "lot_sources"] },
   { name: "Prices of suppliers", kinds: ["offers"] },

@@ -1,0 +1,73 @@
+import {
+  agentsOf,
+  playedUntilTuned,
+  saltsOf,
+  simulatedBatch,
+  truthAfter,
+  whyNot,
+  type BatchEntry,
+  type BatchPlan,
+  type SimulatedBatch,
+} from "@tensidrum/core/process";
+import type { SeasonPractice } from "../../db/demo/season";
+import { seedOf } from "../frame/instruments/seedOf";
+
+const MOST_STEPS = 60;
+const SAMPLE_GRAMS = 2;
+const [MEETS, PER_SLOPE] = [7, 100];
+
+type Said = BatchEntry extends infer Entry ? (Entry extends BatchEntry ? Omit<Entry, "id" | "at"> : never) : never;
+
+/** The entries of a practice run, from the first weight to its end. The instruments show what is true in the hidden batch. */
+export function playPractice(plan: BatchPlan, begun: Date, { seed, acid, salt, pace }: SeasonPractice): readonly BatchEntry[] {
+  const hidden = simulatedBatch(plan, seedOf(seed), []);
+  const played: BatchEntry[] = [];
+  let minutes = 0;
+  const now = (): string => new Date(begun.getTime() + minutes * 60_000).toISOString();
+  const say = (said: Said): void => {
+    minutes += pace;
+    const entry = { ...said, id: crypto.randomUUID(), at: now() } as BatchEntry;
+    const why = whyNot(plan, played, entry);
+    if (why !== null) throw new Error(`A practice run, ${entry.kind}: ${why}`);
+    played.push(entry);
+  };
+  const truth = () => truthAfter(hidden, plan, played, null);
+  const tunes = {
+    ph(step: string): void {
+      const agent = agentsOf(plan).find(({ kind, line }) => kind === "acid" && line !== null);
+      const read = (): void => say({ kind: "ph-read", step, ph: shownBy(hidden, truth().ph), way: "dilution", sampleGrams: SAMPLE_GRAMS });
+      read();
+      for (const part of agent === undefined ? [] : acid) {
+        const { dropGrams: _, ...dosed } = agent!;
+        say({ kind: "dosed", step, agent: dosed, grams: part * (plan.targets.get(dosed.line ?? "") ?? 0) });
+        read();
+      }
+    },
+    thickness(step: string): void {
+      const [dosed] = saltsOf(plan);
+      const read = (): void =>
+        say({ kind: "thickness-read", step, viscosity: Number(truth().pascalSeconds.toFixed(3)), unit: "Pa·s", said: "" });
+      read();
+      for (const part of dosed === undefined ? [] : salt) {
+        say({ kind: "salted", step, salt: dosed!, grams: part * (plan.targets.get(dosed!.line ?? "") ?? 0) });
+        read();
+      }
+    },
+  };
+  for (let count = 0; count < MOST_STEPS; count += 1) {
+    played.push(...playedUntilTuned(plan, played, { at: now(), newId: () => crypto.randomUUID() }));
+    const done = new Set(played.flatMap((entry) => (entry.kind === "done" ? [entry.step] : [])));
+    const step = plan.steps.find(({ id, tunes: what }) => what !== undefined && !done.has(id));
+    if (step === undefined) break;
+    if (step.id === "ph-again")
+      say({ kind: "ph-read", step: step.id, ph: shownBy(hidden, truth().ph), way: "dilution", sampleGrams: SAMPLE_GRAMS });
+    else if (step.tunes === "ph" || step.tunes === "thickness") tunes[step.tunes](step.id);
+    say({ kind: "done", step: step.id });
+  }
+  return played;
+}
+
+/** What a meter shows that nobody set right, pH. */
+function shownBy({ meter }: SimulatedBatch, ph: number): number {
+  return Number((MEETS + meter.offsetPh + (ph - MEETS) * (meter.slopePercent / PER_SLOPE)).toFixed(2));
+}
