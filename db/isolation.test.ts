@@ -235,6 +235,10 @@ const asked: Record<string, () => Promise<unknown>> = {
   findVersion: async () => formulaQueries.findVersion(db, stranger.id, { formulaId: greenRoom.id }),
   findAssessment: async () => formulaQueries.findAssessment(db, stranger.id, finalVersionId),
   listVersions: async () => formulaQueries.listVersions(db, stranger.id, greenRoom.id),
+  findVersions: async () => formulaQueries.findVersions(db, stranger.id, [{ formulaId: greenRoom.id, number: 1 }]),
+  listNewestVersions: async () => formulaQueries.listNewestVersions(db, stranger.id, [greenRoom.id], 5),
+  listContents: async () =>
+    (await formulaQueries.listContents(db, stranger.id, [finalVersionId])).flatMap(({ phases, lines }) => [...phases, ...lines]),
   listPhases: async () => formulaQueries.listPhases(db, stranger.id, finalVersionId),
   listLines: async () => formulaQueries.listLines(db, stranger.id, finalVersionId),
   listScales: async () => scaleQueries.listScales(db, stranger.id),

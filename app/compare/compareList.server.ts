@@ -1,6 +1,6 @@
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { listProducts } from "../../db/comparison/queries.server";
-import { listFormulas, listVersions } from "../../db/formulas/queries.server";
+import { listFormulas, listNewestVersions } from "../../db/formulas/queries.server";
 import { listWatchable } from "../../db/watch/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { group, idOrNone } from "../frame/fields.server";
@@ -22,21 +22,18 @@ export async function openCompare({ formulas: behindFormula, batches: behindBatc
   ]);
   const formulas = partOf(someFormulas, MOST_FORMULAS);
   const batches = partOf(someBatches, MOST_BATCHES);
+  const shown = formulas.shown.map(({ id }) => id);
+  const newest = await listNewestVersions(db, makerId, shown, MOST_VERSIONS);
   return {
     behind: { formulas: behindFormula, batches: behindBatch },
     older: { formulas: formulas.older, batches: batches.older },
-    formulas: await Promise.all(
-      formulas.shown.map(async ({ id, name }) => {
-        const versions = await listVersions(db, makerId, id);
-        return {
-          ...{ id, name: shownFormulaName(name), count: versions.length },
-          versions: versions
-            .slice(0, MOST_VERSIONS)
-            .toReversed()
-            .map(({ number, state }) => ({ number, isDraft: state === "draft" })),
-        };
-      }),
-    ),
+    formulas: formulas.shown.map(({ id, name }) => {
+      const versions = newest.filter(({ formulaId }) => formulaId === id);
+      return {
+        ...{ id, name: shownFormulaName(name), count: versions[0]?.inAll ?? 0 },
+        versions: versions.toReversed().map(({ number, state }) => ({ number, isDraft: state === "draft" })),
+      };
+    }),
     batches: batches.shown.map(({ id, code, name, finishedAt }) => ({
       ...{ id, code, name: shownFormulaName(name) },
       finished: finishedAt === null ? "" : writtenShortDay(finishedAt),

@@ -1,6 +1,6 @@
 import { needsOf, outlookOf } from "@tensidrum/core/inventory";
 import { nameOfSlug, type MaterialsBySlug } from "@tensidrum/core/library";
-import { formulaOfVersion } from "../../db/formulas/formulaOfVersion.server";
+import { formulasOfVersions } from "../../db/formulas/formulaOfVersion.server";
 import { listLots } from "../../db/inventory/queries.server";
 import { listPlannedBatches } from "../../db/planning/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
@@ -19,20 +19,20 @@ export async function lookedAhead(planned?: readonly Plan[]) {
   const [db, makerId] = [database(), currentMakerId()];
   const today = isoToday();
   const [lots, plans] = await Promise.all([listLots(db, makerId), planned ?? listPlannedBatches(db, makerId)]);
-  const needed = await Promise.all(
-    plans.map(async ({ formulaId, number, grams }) => {
-      const { formula, materials } = await formulaOfVersion(db, makerId, { formulaId, number });
-      return { materials, needs: new Map([...needsOf(formula, materials)].map(([slug, percent]) => [slug, (grams * percent) / 100])) };
-    }),
-  );
+  const versions = await formulasOfVersions(db, makerId, plans);
+  const needed = plans.map(({ formulaId, number, grams }) => {
+    const version = versions.find((one) => one.formulaId === formulaId && one.number === number);
+    const percents = version === undefined ? [] : [...needsOf(version.formula, version.materials)];
+    return new Map(percents.map(([slug, percent]) => [slug, (grams * percent) / 100]));
+  });
   const names: MaterialsBySlug = new Map([
-    ...needed.flatMap(({ materials }) => [...materials]),
+    ...versions.flatMap(({ materials }) => [...materials]),
     ...lots.map(({ facts }) => [facts.slug, facts] as const),
   ]);
   const ahead = here().add(AHEAD_DAYS, "day").format("YYYY-MM-DD");
   const last = plans.at(-1)?.plannedOn ?? today;
   const found = outlookOf(
-    plans.map(({ id, plannedOn }, at) => ({ id, on: plannedOn < today ? today : plannedOn, needs: needed[at]?.needs ?? new Map() })),
+    plans.map(({ id, plannedOn }, at) => ({ id, on: plannedOn < today ? today : plannedOn, needs: needed[at] ?? new Map() })),
     lots.filter(mayBeTaken).map(({ id, facts, freeGrams, endsOn }) => ({ id, material: facts.slug, freeGrams, endsOn })),
     last > ahead ? last : ahead,
   );

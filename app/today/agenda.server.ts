@@ -134,7 +134,7 @@ async function shopping(plans: Awaited<ReturnType<typeof listPlannedBatches>>, t
 }
 
 /** What asks for something at once: alarms of bottles that are out, batches that wait for theirs, a meter to calibrate. */
-export async function openUrgent(checksDue: number) {
+export async function openUrgent() {
   const [db, makerId, now] = [database(), currentMakerId(), rightNow().getTime()];
   const [looks, finished, calibrated, room] = await Promise.all([
     listLooksSince(db, makerId, new Date(now - AHEAD_DAYS * DAY), MOST_LOOKS),
@@ -142,12 +142,13 @@ export async function openUrgent(checksDue: number) {
     lastCalibratedAt(db, makerId),
     lastRoomSince(db, makerId, here().startOf("day").toDate()),
   ]);
-  const ids = [...new Set(looks.map(({ look }) => look.batchId))].slice(-MOST_BATCHES);
+  const recent = looks.filter(({ look }) => now - look.lookedAt.getTime() <= ALARM_DAYS * DAY);
+  const ids = [...new Set(recent.map(({ look }) => look.batchId))].slice(-MOST_BATCHES);
   const [readings, answers] = await Promise.all([listBenchReadings(db, makerId, ids), listAnsweredAlarms(db, makerId, ids)]);
   const alarms = ids.flatMap((batchId) => {
     const own = looks.filter(({ look }) => look.batchId === batchId);
     const last = own.at(-1);
-    if (last === undefined || now - last.look.lookedAt.getTime() > ALARM_DAYS * DAY) return [];
+    if (last === undefined) return [];
     const entries = standingEntries(readings.filter((row) => row.batchId === batchId).map(({ entry }) => entry));
     const ph = entries.findLast((entry) => entry.kind === "ph-read");
     const start: WatchStart = { ph: ph?.kind === "ph-read" ? ph.ph : null, viscosity: null };
@@ -176,11 +177,11 @@ export async function openUrgent(checksDue: number) {
       .filter(({ finishedAt }) => finishedAt !== null && isToday(finishedAt))
       .map(({ id, code, name }) => ({ id, code, name: shownFormulaName(name) })),
     toFill: finished.filter(({ containers }) => containers === 0).map(({ id, code, name }) => ({ id, code, name: shownFormulaName(name) })),
-    /** Days since the meter was calibrated, where a look is due and that is long ago; null where nothing is to be said. */
-    calibratedDaysAgo: checksDue > 0 && days !== null && days >= CALIBRATED_DAYS ? days : null,
-    /** The bench room as it was told today, where a look is due and readings in it would not compare; null else. */
+    /** Days since the meter was calibrated, where that is long ago; null where nothing is to be said. */
+    calibratedDaysAgo: days !== null && days >= CALIBRATED_DAYS ? days : null,
+    /** The bench room as it was told today, where readings in it would not compare; null else. */
     room:
-      checksDue > 0 && room !== null && (room.roomC < READ_AT_C.low || room.roomC > READ_AT_C.high)
+      room !== null && (room.roomC < READ_AT_C.low || room.roomC > READ_AT_C.high)
         ? { degrees: written(room.roomC, 1), at: here(room.at).format("HH:mm") }
         : null,
     lastPh: new Map(

@@ -55,7 +55,7 @@ describe("the day", () => {
       [true, greenRoom.id],
       [false, greenRoom.id],
     ]);
-    expect((await openUrgent(1)).toFill.map(({ code }) => code)).toEqual(["GR-6"]);
+    expect((await openUrgent()).toFill.map(({ code }) => code)).toEqual(["GR-6"]);
     const board = await openToday("", null);
     expect(board.coming[0]).toMatchObject({ name: "Green Room body wash", state: "a look was due" });
     expect(board.checks).toMatchObject([{ code: "GR-6", isLate: true }]);
@@ -64,33 +64,36 @@ describe("the day", () => {
   it("an alarm leads it while it is new; one look alone that nobody compares is none", async () => {
     const batch = batchIdOf("today 6");
     await look(batch, 5, 5.2, "{}");
-    expect((await openUrgent(0)).alarms).toEqual([]);
+    expect((await openUrgent()).alarms).toEqual([]);
     await look(batch, 1, 4.8, "{}");
-    const [alarm] = (await openUrgent(0)).alarms;
+    const [alarm] = (await openUrgent()).alarms;
     expect(alarm).toMatchObject({ code: "GR-6", discard: false });
     const later = new Date(Date.now() + 30 * 86_400_000);
-    expect((await at(later, () => openUrgent(0))).alarms).toEqual([]);
+    expect((await at(later, () => openUrgent())).alarms).toEqual([]);
     await look(batch, 0, 4.8, "{mould}");
-    expect((await openUrgent(0)).alarms[0]).toMatchObject({ discard: true });
+    expect((await openUrgent()).alarms[0]).toMatchObject({ discard: true });
     // What was answered leads no page; the pH beside it nobody answered.
     const said = { batchId: batch, because: "all fetched", answeredAt: new Date(), lookedAt: new Date() };
     await answerAlarm(database(), currentMakerId(), { ...said, what: "spoiled" });
-    expect((await openUrgent(0)).alarms).toMatchObject([{ code: "GR-6", discard: false }]);
+    expect((await openUrgent()).alarms).toMatchObject([{ code: "GR-6", discard: false }]);
     await answerAlarm(database(), currentMakerId(), { ...said, what: "ph" });
-    expect((await openUrgent(0)).alarms).toEqual([]);
+    expect((await openUrgent()).alarms).toEqual([]);
   });
 
   it("the bench room is spoken of where a look is due and readings in it would not compare", async () => {
     const batch = batchIdOf("today 6");
-    const spoken = async (due: number) => (await openUrgent(due)).room;
-    expect(await spoken(1)).toBeNull();
+    const spoken = async () => (await openToday("", null)).room;
+    const later = (days: number) => database().execute(sql`update planned_checks set due_on = due_on + ${days}::int`);
+    expect(await spoken()).toBeNull();
     await look(batch, 0, 5.1, "{}", 22);
-    expect(await spoken(1)).toBeNull();
+    expect(await spoken()).toBeNull();
     await look(batch, 0, 5.1, "{}", 27.5);
-    expect(await spoken(0)).toBeNull();
-    expect(await spoken(1)).toMatchObject({ degrees: "27.5" });
+    expect(await spoken()).toMatchObject({ degrees: "27.5" });
+    await later(30);
+    expect(await spoken()).toBeNull();
+    await later(-30);
     const tomorrow = here().add(1, "day").toDate();
-    expect(await at(tomorrow, () => spoken(1))).toBeNull();
+    expect(await at(tomorrow, spoken)).toBeNull();
   });
 
   it("what a planned batch lacks is bought a week before its day, and is a row of the shelf", async () => {

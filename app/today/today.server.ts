@@ -19,17 +19,18 @@ const FINDINGS_SHOWN = 2;
 export async function openToday(behind: string, desk: PairingDesk | null) {
   const db = database();
   const makerId = currentMakerId();
-  const [found, total, discards, agenda] = await Promise.all([
+  const [found, total, discards, agenda, urgent] = await Promise.all([
     listFormulas(db, makerId, { most: askedFor(PAGE), behind }),
     countFormulas(db, makerId),
     listToDiscard(db, makerId, isoToday()),
     openAgenda(),
+    openUrgent(),
   ]);
   const { shown: rows, older } = partOf(found, PAGE);
   const now = here();
   const { batches, items } = agenda;
   const checks = agenda.checks.filter(({ dueOn }) => dueOn <= isoToday());
-  const { lastPh, ...urgent } = await openUrgent(checks.length);
+  const { lastPh, calibratedDaysAgo, room, ...pressing } = urgent;
   return {
     day: now.format("D"),
     weekday: now.format("dddd"),
@@ -38,12 +39,14 @@ export async function openToday(behind: string, desk: PairingDesk | null) {
     isNewest: behind === "",
     total,
     batches,
-    ...urgent,
+    ...pressing,
+    // Only who is to look at something today needs a meter and a room for it.
+    ...(checks.length > 0 ? { calibratedDaysAgo, room } : { calibratedDaysAgo: null, room: null }),
     clock: now.format("HH:mm"),
     now: now.valueOf(),
     offset: now.utcOffset() * 60_000,
     ...daysAhead(),
-    coming: comingRows(items, new Set(urgent.alarms.flatMap(({ formulaId }) => formulaId ?? [])), (formulaId) => {
+    coming: comingRows(items, new Set(pressing.alarms.flatMap(({ formulaId }) => formulaId ?? [])), (formulaId) => {
       const row = rows.find(({ id }) => id === formulaId);
       const read = lastPh.get(formulaId);
       if (read !== undefined) return { value: read.ph, unit: `pH, ${read.at}` };
@@ -52,7 +55,7 @@ export async function openToday(behind: string, desk: PairingDesk | null) {
     checks: checks
       .slice(0, MOST_CHECKS)
       .map(({ id, batchId, storage, title, code, dueOn }) => ({ id, batchId, storage, title, code, isLate: dueOn < isoToday() })),
-    finishedToday: urgent.finishedToday.map((batch) => {
+    finishedToday: pressing.finishedToday.map((batch) => {
       const next = items.find(({ kind, batchId }) => kind === "look" && batchId === batch.id);
       return { ...batch, next: next === undefined ? null : { words: next.words, day: here(next.on).format("ddd D MMM"), to: next.to } };
     }),

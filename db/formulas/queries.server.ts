@@ -2,7 +2,7 @@ import type { ByCharge } from "@tensidrum/core/surfactants";
 import type { Assessment } from "@tensidrum/core/assessment";
 import type { WordedFinding } from "@tensidrum/core/assessment";
 import { withOwnFacts } from "@tensidrum/core/library";
-import { and, asc, count, desc, eq, or, sql } from "drizzle-orm";
+import { and, asc, count, desc, eq, inArray, lte, or, sql } from "drizzle-orm";
 import { alias } from "drizzle-orm/pg-core";
 import type { Executor } from "../client.server";
 import { behindRow, type Part } from "../paging";
@@ -129,6 +129,40 @@ export async function findVersion(
   return row;
 }
 
+/** Several versions with their formulas' names, in no order; one that is not there is left out. */
+export async function findVersions(
+  db: Executor,
+  makerId: string,
+  wanted: readonly { readonly formulaId: string; readonly number: number }[],
+) {
+  if (wanted.length === 0) return [];
+  return db
+    .select({ formulaId: formulas.id, version: versionHead, aim: aimOfVersion, formulaName: formulas.name })
+    .from(versions)
+    .innerJoin(formulas, eq(formulas.id, versions.formulaId))
+    .where(
+      and(
+        eq(versions.makerId, makerId),
+        or(...wanted.map(({ formulaId, number }) => and(eq(versions.formulaId, formulaId), eq(versions.number, number)))),
+      ),
+    );
+}
+
+/** The newest versions of several formulas, each formula's newest first, and how many it has in all. */
+export async function listNewestVersions(db: Executor, makerId: string, formulaIds: readonly string[], most: number) {
+  const ranked = db
+    .select({
+      ...{ formulaId: versions.formulaId, number: versions.number, state: versions.state },
+      nth: sql<number>`row_number() over (partition by ${versions.formulaId} order by ${versions.number} desc)`.as("nth"),
+      inAll: sql<number>`count(*) over (partition by ${versions.formulaId})`.mapWith(Number).as("in_all"),
+    })
+    .from(versions)
+    .where(and(eq(versions.makerId, makerId), inArray(versions.formulaId, [...formulaIds])))
+    .as("ranked");
+  const { formulaId, number, state, inAll } = ranked;
+  return db.select({ formulaId, number, state, inAll }).from(ranked).where(lte(ranked.nth, most)).orderBy(asc(formulaId), desc(number));
+}
+
 /** Up to so many lines a material is looked for from its lines, beyond it from the formulas, of which most then have it. */
 const FEW_LINES = 400;
 
@@ -200,37 +234,66 @@ export async function listOrigins(db: Executor, makerId: string, formulaId: stri
     .orderBy(asc(to.createdAt));
 }
 
+const phaseColumns = {
+  ...{ letter: phases.letter, title: phases.title, temperatureC: phases.temperatureC },
+  ...{ sharePercent: phases.sharePercent, addUpToPercent: phases.addUpToPercent, mayAdd: phases.mayAdd },
+};
+
 export async function listPhases(db: Executor, makerId: string, versionId: string) {
   return db
-    .select({
-      ...{ letter: phases.letter, title: phases.title, temperatureC: phases.temperatureC },
-      ...{ sharePercent: phases.sharePercent, addUpToPercent: phases.addUpToPercent, mayAdd: phases.mayAdd },
-    })
+    .select(phaseColumns)
     .from(phases)
     .where(and(eq(phases.makerId, makerId), eq(phases.versionId, versionId)))
     .orderBy(asc(phases.position));
 }
 
+const lineColumns = {
+  id: lines.id,
+  phaseLetter: lines.phaseLetter,
+  materialId: lines.materialId,
+  percent: lines.percent,
+  takesTheRest: lines.takesTheRest,
+  assayPercent: lines.assayPercent,
+  asWritten: lines.asWritten,
+  facts: materials.facts,
+  own: ownFacts.facts,
+};
+
 /** The lines of a version in their order, each with the facts of its material. */
 export async function listLines(db: Executor, makerId: string, versionId: string) {
   const rows = await db
-    .select({
-      id: lines.id,
-      phaseLetter: lines.phaseLetter,
-      materialId: lines.materialId,
-      percent: lines.percent,
-      takesTheRest: lines.takesTheRest,
-      assayPercent: lines.assayPercent,
-      asWritten: lines.asWritten,
-      facts: materials.facts,
-      own: ownFacts.facts,
-    })
+    .select(lineColumns)
     .from(lines)
     .innerJoin(materials, eq(materials.id, lines.materialId))
     .leftJoin(ownFacts, and(eq(ownFacts.materialId, materials.id), eq(ownFacts.makerId, makerId)))
     .where(and(eq(lines.makerId, makerId), eq(lines.versionId, versionId)))
     .orderBy(asc(lines.position));
   return rows.map(({ own, facts, ...line }) => ({ ...line, facts: withOwnFacts(facts, own) }));
+}
+
+/** Phases and lines of several versions at once; none where there is no such version. */
+export async function listContents(db: Executor, makerId: string, versionIds: readonly string[]) {
+  const [phaseRows, lineRows] = await Promise.all([
+    db
+      .select({ versionId: phases.versionId, ...phaseColumns })
+      .from(phases)
+      .where(and(eq(phases.makerId, makerId), inArray(phases.versionId, [...versionIds])))
+      .orderBy(asc(phases.position)),
+    db
+      .select({ versionId: lines.versionId, ...lineColumns })
+      .from(lines)
+      .innerJoin(materials, eq(materials.id, lines.materialId))
+      .leftJoin(ownFacts, and(eq(ownFacts.materialId, materials.id), eq(ownFacts.makerId, makerId)))
+      .where(and(eq(lines.makerId, makerId), inArray(lines.versionId, [...versionIds])))
+      .orderBy(asc(lines.position)),
+  ]);
+  return versionIds.map((versionId) => ({
+    versionId,
+    phases: phaseRows.filter((row) => row.versionId === versionId),
+    lines: lineRows
+      .filter((row) => row.versionId === versionId)
+      .map(({ own, facts, ...line }) => ({ ...line, facts: withOwnFacts(facts, own) })),
+  }));
 }
 
 /** The lots the lines of a version are weighed from, with what each lot says. */

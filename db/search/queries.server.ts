@@ -51,8 +51,8 @@ interface Source {
 /** Nearer than this by trigrams a word counts as meant: one letter off in six. */
 const ALIKE = 0.45;
 const MOST_OF_KIND = 5;
-/** A word that stands in thousands of notes is found in so many of them, of which the nearest are told; names are all weighed. */
-const MOST_WEIGHED = 250;
+/** A word that stands in thousands of notes or names is found in so many of them, of which the nearest are told. */
+const [MOST_PROSE, MOST_NAMES] = [250, 400];
 
 /** What is looked for: as it was typed, and the words of it that are long enough to be told apart. */
 interface Wanted {
@@ -182,7 +182,7 @@ export async function findEverywhere(db: Executor, makerId: string, text: string
       + case when lower(x.looked) like ${`${text.toLowerCase().replace(/[\\%_]/g, "\\$&")}%`} then 0.2 else 0 end`;
     return sql`(select ${sql.raw(`'${kind}'`)} as kind, x.title, x.said, x.id, x.part, ${score} as score
       from (select ${looked} as looked, ${title} as title, ${said} as said, ${id}::text as id, ${part} as part
-        from ${from(makerId, wanted)} and ${matches} ${isProse ? sql`limit ${MOST_WEIGHED}` : sql``}) x
+        from ${from(makerId, wanted)} and ${matches} limit ${isProse ? MOST_PROSE : MOST_NAMES}) x
       order by score desc, x.title limit ${MOST_OF_KIND})`;
   });
   return db.transaction(async (tx) => {

@@ -5,7 +5,7 @@ import { packPriceOf } from "@tensidrum/core/inventory";
 import { briefMaterial, shownMaterial, type Material } from "@tensidrum/core/library";
 import { Refusal } from "@tensidrum/core/quantities";
 import { cleansersOf, irritationBands, type Cleanser } from "@tensidrum/core/surfactants";
-import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
+import { formulaOfVersion, formulasOfVersions } from "../../../db/formulas/formulaOfVersion.server";
 import { listVersions } from "../../../db/formulas/queries.server";
 import { addToNote, insertDraftFrom } from "../../../db/formulas/writes.server";
 import { standingLots } from "../../../db/inventory/queries.server";
@@ -57,11 +57,11 @@ export async function openDesigner(formulaId: string, wanted: number | undefined
         { grams, price: priceOf(slug), assayPercent: onSheet.get(slug) ?? (onSheet.has(slug) ? null : (own[0]?.assayPercent ?? null)) },
       ] as const;
     });
-  const earlier = await Promise.all(
-    versions
-      .filter(({ number }) => number !== version.number)
-      .slice(0, MOST_EARLIER)
-      .map(async ({ number }) => ({ number, ...(await formulaOfVersion(db, makerId, { formulaId, number })) })),
+  const others = versions.filter(({ number }) => number !== version.number).slice(0, MOST_EARLIER);
+  const earlier = await formulasOfVersions(
+    db,
+    makerId,
+    others.map(({ number }) => ({ formulaId, number })),
   );
   return {
     formulaId,

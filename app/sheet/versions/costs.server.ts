@@ -4,7 +4,7 @@ import { nameOfSlug } from "@tensidrum/core/library";
 import { costOf } from "@tensidrum/core/packaging";
 import { Refusal } from "@tensidrum/core/quantities";
 import { findProductCalled } from "../../../db/comparison/queries.server";
-import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
+import { formulasOfVersions } from "../../../db/formulas/formulaOfVersion.server";
 import { listVersions } from "../../../db/formulas/queries.server";
 import { standingLots } from "../../../db/inventory/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
@@ -17,29 +17,37 @@ export async function openVersionCosts(formulaId: string) {
   const [db, makerId] = [database(), currentMakerId()];
   const [versions, lots] = await Promise.all([listVersions(db, makerId, formulaId), standingLots(db, makerId)]);
   if (versions.length === 0) throw new Refusal("not-found", "This formula is not here.", "Go back to Today and open it from there.");
-  const rows = await Promise.all(
-    versions.slice(0, MOST).map(async ({ number, state, note }) => {
-      const { formula, materials } = await formulaOfVersion(db, makerId, { formulaId, number });
-      const lines = [...needsOf(formula, materials)].map(([slug, percent]) => ({
-        line: slug,
-        grams: percent,
-        pack: packPriceOf(lots, slug),
-      }));
-      const { total, unpriced } = costOf(lines, 100);
-      const priced = lines.flatMap(({ line, grams, pack }) =>
-        pack === null ? [] : [{ slug: line, cost: (grams * pack.price) / pack.packGrams }],
-      );
-      const dearest = priced.toSorted((a, b) => b.cost - a.cost)[0];
-      return {
+  const newest = versions.slice(0, MOST);
+  const made = await formulasOfVersions(
+    db,
+    makerId,
+    newest.map(({ number }) => ({ formulaId, number })),
+  );
+  const rows = newest.flatMap(({ number, state, note }) => {
+    const version = made.find((one) => one.number === number);
+    if (version === undefined) return [];
+    const { formula, materials } = version;
+    const lines = [...needsOf(formula, materials)].map(([slug, percent]) => ({
+      line: slug,
+      grams: percent,
+      pack: packPriceOf(lots, slug),
+    }));
+    const { total, unpriced } = costOf(lines, 100);
+    const priced = lines.flatMap(({ line, grams, pack }) =>
+      pack === null ? [] : [{ slug: line, cost: (grams * pack.price) / pack.packGrams }],
+    );
+    const dearest = priced.toSorted((a, b) => b.cost - a.cost)[0];
+    return [
+      {
         ...{ number, note, isDraft: state === "draft", name: shownFormulaName(formula.name), batchGrams: formula.batchGrams },
         closeTo: formula.aim?.closeTo ?? "",
         per100Grams: priced.length === 0 ? null : total,
         batch: priced.length === 0 ? null : (total * formula.batchGrams) / 100,
         dearest: dearest === undefined ? null : { name: nameOfSlug(dearest.slug, materials), cost: dearest.cost },
         unpriced: unpriced.map((slug) => nameOfSlug(slug, materials)),
-      };
-    }),
-  );
+      },
+    ];
+  });
   const closeTo = rows[0]?.closeTo ?? "";
   const product = closeTo === "" ? undefined : await findProductCalled(db, makerId, closeTo);
   const { price = null, contentGrams = null } = product ?? {};

@@ -1,7 +1,7 @@
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { largestBatch, ordersFor, type Offer } from "@tensidrum/core/inventory";
 import { nameOfSlug } from "@tensidrum/core/library";
-import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
+import { formulasOfVersions } from "../../../db/formulas/formulaOfVersion.server";
 import { countFormulas, listFormulas } from "../../../db/formulas/queries.server";
 import { packsBought } from "../../../db/inventory/queries.server";
 import { listPlannable } from "../../../db/planning/queries.server";
@@ -113,16 +113,19 @@ async function makeable(lots: readonly Lot[], today: string) {
   for (const { facts, freeGrams, endsOn } of lots.filter(mayBeTaken)) {
     if (endsOn === null || endsOn >= today) free.set(facts.slug, (free.get(facts.slug) ?? 0) + freeGrams);
   }
-  const rows = await Promise.all(
-    formulas.map(async ({ id, name, number, state, batchGrams }) => {
-      const { formula, materials } = await formulaOfVersion(db, makerId, { formulaId: id, number });
-      const { grams, limitedBy } = largestBatch(formula, free, materials);
-      return {
-        ...{ id, number, grams, batchGrams, isFinal: state === "final", name: shownFormulaName(name) },
-        limitedBy: limitedBy.map((slug) => ({ slug, name: nameOfSlug(slug, materials) })),
-      };
-    }),
+  const made = await formulasOfVersions(
+    db,
+    makerId,
+    formulas.map(({ id, number }) => ({ formulaId: id, number })),
   );
+  const rows = made.flatMap(({ formulaId, formula, materials }) => {
+    const listed = formulas.find(({ id }) => id === formulaId);
+    if (listed === undefined) return [];
+    const { id, name, number, state, batchGrams } = listed;
+    const { grams, limitedBy } = largestBatch(formula, free, materials);
+    const shown = { id, number, grams, batchGrams, isFinal: state === "final", name: shownFormulaName(name) };
+    return [{ ...shown, limitedBy: limitedBy.map((slug) => ({ slug, name: nameOfSlug(slug, materials) })) }];
+  });
   const isEnough = ({ grams, batchGrams }: (typeof rows)[number]): boolean => grams === null || grams >= batchGrams;
   return {
     enough: rows.filter(isEnough),
