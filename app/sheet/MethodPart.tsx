@@ -1,15 +1,32 @@
 import { Textarea } from "@mantine/core";
+import { memo } from "react";
 import { Link } from "react-router";
 import { useSheet } from "./SheetState";
 import { METHOD_LENGTH } from "./typed/typedSheet";
+
+const [LEAST_ROWS, MOST_ROWS] = [2, 14];
 
 /** What is said of making it: the sentences of the recipe, or the maker's own. The steps take them up. */
 export function MethodPart() {
   const { editor, isDraft, sheet, problems } = useSheet();
   const { method = "" } = editor.typed;
   const problem = problems.find(({ field }) => field === "method")?.message;
-  const sentences = method.split("\n").filter((row) => row.trim() !== "").length;
   if (!isDraft && method === "") return null;
+  const steps = `/sheet/${sheet.formulaId}/${sheet.number}/steps`;
+  return <Method {...{ method, isDraft, problem, steps }} onType={editor.head} />;
+}
+
+interface MethodProps {
+  readonly method: string;
+  readonly isDraft: boolean;
+  readonly problem: string | undefined;
+  /** Where its steps are. */
+  readonly steps: string;
+  readonly onType: (field: "method", value: string) => void;
+}
+
+const Method = memo(function Method({ method, isDraft, problem, steps, onType }: MethodProps) {
+  const sentences = method.split("\n").filter((row) => row.trim() !== "").length;
   return (
     <details>
       <summary>
@@ -19,21 +36,19 @@ export function MethodPart() {
         name="method"
         aria-label="Method, in words"
         w="100%"
-        autosize
-        minRows={2}
-        maxRows={14}
+        rows={Math.min(MOST_ROWS, Math.max(LEAST_ROWS, method.split("\n").length))}
         maxLength={METHOD_LENGTH}
         readOnly={!isDraft}
         value={method}
         placeholder="Gum into the glycerin first. Stir 10 minutes."
         error={problem}
-        onChange={({ currentTarget: { value } }) => editor.head("method", value)}
+        onChange={({ currentTarget: { value } }) => onType("method", value)}
       />
       {sentences > 0 && (
         <p>
-          <Link to={`/sheet/${sheet.formulaId}/${sheet.number}/steps`}>Make steps of it</Link>, with its times.
+          <Link to={steps}>Make steps of it</Link>, with its times.
         </p>
       )}
     </details>
   );
-}
+});

@@ -2,7 +2,7 @@ import { UnstyledButton } from "@mantine/core";
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { DefaultButton } from "../components/DefaultButton";
 import { charges } from "@tensidrum/core/library";
-import { type ReactNode, useMemo } from "react";
+import { memo, type ReactNode, useMemo } from "react";
 import { Form } from "react-router";
 import { stationsSeenFrom, sheetState } from "../frame/stationNav/stations";
 import { StationNav } from "../frame/stationNav/StationNav";
@@ -14,6 +14,7 @@ import { thingsToConsider } from "@tensidrum/core/findings";
 import { useJudged } from "./JudgedSheet";
 import { SHEET_FORM } from "./sheetForm";
 import { useSheet } from "./SheetState";
+import type { SheetEditor } from "./useSheetEditor";
 
 /** Parts of the page that follow the typing. Each asks for the state itself, so that nothing round it draws again. */
 
@@ -68,13 +69,27 @@ export function FormPart({ children }: { readonly children: ReactNode }) {
       aria-busy={isBusy}
       onSubmit={submit}
     >
-      <DefaultButton name="intent" value={sheet.state === "draft" ? "save" : "stay"} />
-      <input type="hidden" name="versionId" value={sheet.versionId} />
-      <input type="hidden" name="revision" value={revision} />
+      <FormHead intent={sheet.state === "draft" ? "save" : "stay"} versionId={sheet.versionId} revision={revision} />
       {children}
     </Form>
   );
 }
+
+interface FormHeadProps {
+  readonly intent: "save" | "stay";
+  readonly versionId: string;
+  readonly revision: number;
+}
+
+const FormHead = memo(function FormHead({ intent, versionId, revision }: FormHeadProps) {
+  return (
+    <>
+      <DefaultButton name="intent" value={intent} />
+      <input type="hidden" name="versionId" value={versionId} />
+      <input type="hidden" name="revision" value={revision} />
+    </>
+  );
+});
 
 export function PicturePart() {
   const { shown, profile, layers } = useSheet().readings;
@@ -85,29 +100,21 @@ export function PicturePart() {
 }
 
 export function UndoPart() {
-  const { editor } = useSheet();
+  const { canUndo, canRedo, undo, redo } = useSheet().editor;
+  return <UndoDoors {...{ canUndo, canRedo, undo, redo }} />;
+}
+
+type UndoDoorsProps = Pick<SheetEditor, "canUndo" | "canRedo" | "undo" | "redo">;
+
+const UndoDoors = memo(function UndoDoors({ canUndo, canRedo, undo, redo }: UndoDoorsProps) {
   return (
     <span className={classes.scripted}>
-      <UnstyledButton
-        type="button"
-        className={classes.door}
-        disabled={!editor.canUndo}
-        onClick={editor.undo}
-        title="Ctrl Z"
-        data-act="Undo"
-      >
+      <UnstyledButton type="button" className={classes.door} disabled={!canUndo} onClick={undo} title="Ctrl Z" data-act="Undo">
         Undo
       </UnstyledButton>
-      <UnstyledButton
-        type="button"
-        className={classes.door}
-        disabled={!editor.canRedo}
-        onClick={editor.redo}
-        title="Ctrl Shift Z"
-        data-act="Redo"
-      >
+      <UnstyledButton type="button" className={classes.door} disabled={!canRedo} onClick={redo} title="Ctrl Shift Z" data-act="Redo">
         Redo
       </UnstyledButton>
     </span>
   );
-}
+});

@@ -1,10 +1,10 @@
 import { UnstyledButton } from "@mantine/core";
-import { useId, useState } from "react";
+import { memo, useId, useState } from "react";
 import classes from "./EstimateMark.module.css";
 import { explanations } from "./explanations";
 
-/** Says that a number is an estimate and how good it is; one click says why. */
-export function EstimateMark({ of }: { readonly of: keyof typeof explanations }) {
+/** Says that a number is an estimate and how good it is; one click says why. Many stand beside numbers that follow the typing. */
+export const EstimateMark = memo(function EstimateMark({ of }: { readonly of: keyof typeof explanations }) {
   const [isOpen, setOpen] = useState(false);
   const id = useId();
   const { mark, words, source } = explanations[of];
@@ -37,4 +37,4 @@ export function EstimateMark({ of }: { readonly of: keyof typeof explanations })
       )}
     </span>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { UnstyledButton } from "@mantine/core";
-import { lazy, Suspense, useMemo, useState } from "react";
+import { lazy, memo, Suspense, useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Ghost } from "../../pictures/Triangle/Triangle";
 import classes from "../Sheet.module.css";
@@ -9,21 +9,9 @@ import { withPercent } from "../typed/editing";
 
 const BlendDialog = lazy(() => import("./BlendDialog"));
 
-/** The door to the blend triangle; the triangle itself is loaded when it is opened. */
-export function BlendPart() {
-  const { sheet, readings, known, editor, isDraft } = useSheet();
+/** The doors to the blend triangle and to the search; each is loaded when it is opened. */
+export const BlendPart = memo(function BlendPart({ to, isDraft }: { readonly to: string; readonly isDraft: boolean }) {
   const [isOpen, setOpen] = useState(false);
-  const ghosts = useMemo(
-    () =>
-      sheet.versions
-        .filter(({ number }) => number !== sheet.number)
-        .flatMap(({ number, byCharge }): Ghost[] => {
-          const { anionic, amphoteric, nonionic } = byCharge;
-          return anionic + amphoteric + nonionic > 0 ? [{ label: `v${number}`, shares: { anionic, amphoteric, nonionic } }] : [];
-        })
-        .reverse(),
-    [sheet.versions, sheet.number],
-  );
   return (
     <>
       <div className={classes.scripted}>
@@ -36,26 +24,42 @@ export function BlendPart() {
         >
           Adjust the blend
         </UnstyledButton>
-        <Link className={classes.door} to={`/designer/${sheet.formulaId}/${sheet.number}`} data-act="Find a blend by wishes">
+        <Link className={classes.door} to={to} data-act="Find a blend by wishes">
           Find a blend
         </Link>
         {isDraft && <FixPart />}
       </div>
-      {isOpen && (
-        <Suspense fallback={null}>
-          <BlendDialog
-            formula={readings.formula}
-            materials={known.materials.bySlug}
-            ghosts={ghosts}
-            isDraft={isDraft}
-            onClose={() => setOpen(false)}
-            onKeep={(percents) => {
-              editor.fixWith((typed) => percents.reduce((changed, { line, percent }) => withPercent(changed, line, percent), typed));
-              setOpen(false);
-            }}
-          />
-        </Suspense>
-      )}
+      {isOpen && <OpenBlend onClose={() => setOpen(false)} />}
     </>
+  );
+});
+
+function OpenBlend({ onClose }: { readonly onClose: () => void }) {
+  const { sheet, readings, known, editor, isDraft } = useSheet();
+  const ghosts = useMemo(
+    () =>
+      sheet.versions
+        .filter(({ number }) => number !== sheet.number)
+        .flatMap(({ number, byCharge }): Ghost[] => {
+          const { anionic, amphoteric, nonionic } = byCharge;
+          return anionic + amphoteric + nonionic > 0 ? [{ label: `v${number}`, shares: { anionic, amphoteric, nonionic } }] : [];
+        })
+        .reverse(),
+    [sheet.versions, sheet.number],
+  );
+  return (
+    <Suspense fallback={null}>
+      <BlendDialog
+        formula={readings.formula}
+        materials={known.materials.bySlug}
+        ghosts={ghosts}
+        isDraft={isDraft}
+        onClose={onClose}
+        onKeep={(percents) => {
+          editor.fixWith((typed) => percents.reduce((changed, { line, percent }) => withPercent(changed, line, percent), typed));
+          onClose();
+        }}
+      />
+    </Suspense>
   );
 }

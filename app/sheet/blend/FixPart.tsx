@@ -1,17 +1,26 @@
 import { Text, UnstyledButton } from "@mantine/core";
 import type { DesignedBlend } from "@tensidrum/core/design";
-import { lazy, Suspense, useState } from "react";
+import { lazy, memo, Suspense, useCallback, useState } from "react";
 import classes from "../Sheet.module.css";
 import { useNoteSentence } from "./useNoteSentence";
 import { useTakeBlend } from "./useTakeBlend";
 
 const FixDialog = lazy(() => import("../designer/FixDialog"));
 
+const Door = memo(function Door({ onOpen }: { readonly onOpen: () => void }) {
+  return (
+    <UnstyledButton type="button" className={classes.door} onClick={onOpen} data-act="Fix the blend by search">
+      Fix the blend
+    </UnstyledButton>
+  );
+});
+
 /** The door to fixing the sheet by search. What is taken can be undone, and a sentence of it stands in the note. */
 export function FixPart() {
   const takeBlend = useTakeBlend();
   const noteSentence = useNoteSentence();
   const [isOpen, setOpen] = useState(false);
+  const open = useCallback(() => setOpen(true), []);
   const [told, setTold] = useState<string | null>(null);
   const take = async ({ lines }: DesignedBlend, sentence: string): Promise<void> => {
     const inTheWay = await takeBlend({ lines });
@@ -22,9 +31,7 @@ export function FixPart() {
   };
   return (
     <>
-      <UnstyledButton type="button" className={classes.door} onClick={() => setOpen(true)} data-act="Fix the blend by search">
-        Fix the blend
-      </UnstyledButton>
+      <Door onOpen={open} />
       {told !== null && (
         <Text role="status" w="100%" my="xs">
           {told}

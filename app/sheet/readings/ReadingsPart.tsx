@@ -1,3 +1,4 @@
+import { useMemo } from "react";
 import { BlendPart } from "../blend/BlendPart";
 import { useJudged } from "../JudgedSheet";
 import { useSheet } from "../SheetState";
@@ -6,15 +7,15 @@ import { ActiveReading } from "./ActiveReading";
 import { BlendReading } from "./BlendReading";
 import { Findings } from "./Findings";
 
-/** Made once, so that the reading round it draws again only for its own numbers. */
-const blendDoor = <BlendPart />;
-
 /** What the core reads from the typed lines. */
 export function ReadingsPart() {
   const { readings, sheet, isDraft, known } = useSheet();
   const { findings, notJudged } = useJudged();
   const { irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent, saltPeakPercent } = readings.shown;
   const shown = useUnchanged({ irritation, foam, micelles, saltPercent, addedSaltPercent, electrolytePercent, saltPeakPercent });
+  const designer = `/designer/${sheet.formulaId}/${sheet.number}`;
+  // Made anew only for another sheet, so that the reading round it draws again only for its own numbers.
+  const blendDoor = useMemo(() => <BlendPart to={designer} isDraft={isDraft} />, [designer, isDraft]);
   return (
     <>
       <ActiveReading
