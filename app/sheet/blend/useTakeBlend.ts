@@ -1,7 +1,6 @@
 import { lotsToUseFirst } from "@tensidrum/core/inventory";
 import { percentText, readMassGrams, writtenShort } from "@tensidrum/core/quantities";
 import { activeContentOf } from "@tensidrum/core/surfactants";
-import { loadMaterialStore } from "../../frame/materialStore";
 import { fetchShelfLots } from "../shelfLots";
 import { useSheet } from "../SheetState";
 import { withCleansers } from "../typed/editing";
@@ -12,6 +11,7 @@ import type { TakenBlend } from "./blendState";
 export function useTakeBlend(): (blend: Pick<TakenBlend, "lines">) => Promise<string | null> {
   const { editor, known } = useSheet();
   return async ({ lines }) => {
+    const { loadMaterialStore } = await import("../../frame/materialStore");
     const [store, shelf] = await Promise.all([loadMaterialStore(), fetchShelfLots()]);
     const found = lines.flatMap(({ material }) => store.all.find(({ facts }) => facts.slug === material) ?? []);
     if (found.length < lines.length) return "A surfactant of the blend is not in the library any more. Nothing was changed.";
