@@ -1,4 +1,3 @@
-import { NAME_OFF } from "./geometry";
 import type { FrontierBlend } from "./legendWords";
 import classes from "./Frontier.module.css";
 
@@ -6,25 +5,19 @@ interface DropProps {
   readonly x: number;
   readonly y: number;
   readonly r: number;
-  readonly name: string;
   readonly blend: FrontierBlend;
   readonly isChosen: boolean;
   readonly isHeld: boolean;
 }
 
 /** One blend: full where salt thickens it, dashed where it is hazy, with a bar where it is cloudy. */
-export function Drop({ x, y, r, name, blend: { isFull, clarity }, isChosen, isHeld }: DropProps) {
+export function Drop({ x, y, r, blend: { isFull, clarity }, isChosen, isHeld }: DropProps) {
   return (
     <g>
       <circle className={classes.drop} data-full={isFull || undefined} data-clarity={clarity} cx={x} cy={y} r={r} />
       {clarity === "cloudy" && <line className={classes.bar} x1={x - r - 3} x2={x + r + 3} y1={y} y2={y} />}
       {isHeld && <circle className={classes.held} cx={x} cy={y} r={r + 4} />}
       {isChosen && <circle className={classes.chosen} cx={x} cy={y} r={r + 4} />}
-      {name !== "" && (
-        <text className={classes.name} x={x + r + NAME_OFF.x} y={y - r - NAME_OFF.y}>
-          {name}
-        </text>
-      )}
     </g>
   );
 }

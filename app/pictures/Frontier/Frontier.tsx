@@ -3,7 +3,7 @@ import { Button, RangeSlider } from "@mantine/core";
 import { type KeyboardEvent, type PointerEvent, useId, useMemo, useRef, useState } from "react";
 import { PictureDownload } from "../../components/PictureDownload";
 import { Drop } from "./Drop";
-import { brushedSpan, FRONTIER, frontierGeometry, LABEL_OFF, LEAST_BRUSH, nearestDrop, type DropSpan, type FrontierMark } from "./geometry";
+import { brushedSpan, FRONTIER, frontierGeometry, LEAST_BRUSH, nearestDrop, type DropSpan, type FrontierMark } from "./geometry";
 import { legendWords, type FrontierBlend } from "./legendWords";
 import classes from "./Frontier.module.css";
 
@@ -129,18 +129,13 @@ export function Frontier({ blends, marks, alongWords, isMoreBetter, chosen, held
         {geometry.drops.map((drop) => (
           <Drop key={drop.at} {...drop} blend={blends[drop.at]!} isChosen={drop.at === chosen} isHeld={drop.at === held} />
         ))}
-        {geometry.marks.map(({ label, x, y, isLabelLeft }) => (
-          <g key={label}>
-            <path className={classes.mark} d={`M${x - 6} ${y}L${x} ${y - 6}L${x + 6} ${y}L${x} ${y + 6}Z`} />
-            <text
-              className={classes.markName}
-              x={isLabelLeft ? x - LABEL_OFF.x : x + LABEL_OFF.x}
-              y={y + LABEL_OFF.y}
-              textAnchor={isLabelLeft ? "end" : "start"}
-            >
-              {label}
-            </text>
-          </g>
+        {geometry.marks.map(({ label, x, y }) => (
+          <path key={label} className={classes.mark} d={`M${x - 6} ${y}L${x} ${y - 6}L${x + 6} ${y}L${x} ${y + 6}Z`} />
+        ))}
+        {geometry.names.map(({ words, x, y, anchor }) => (
+          <text key={words} className={classes.name} x={x} y={y} textAnchor={anchor}>
+            {words}
+          </text>
         ))}
         {isDrawn && (
           <rect

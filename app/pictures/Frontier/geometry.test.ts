@@ -66,14 +66,35 @@ describe("the edge of what can be made", () => {
     expect(brushedSpan(geometry, 0, FRONTIER.width)).toBeNull();
   });
 
-  it("a label stands left of its mark where a name or the edge is in its way", () => {
-    const named = drops.map((drop, at) => ({ ...drop, name: at === 1 ? "best bargain" : "" }));
-    const [far] = frontierGeometry({ drops: named, marks: [{ ...drops[0]!, label: "v1" }], isMoreBetter: false })!.marks;
-    expect(far?.isLabelLeft).toBe(false);
-    const close = { along: 0.41, irritation: 84, foam: 6, label: "v2, this sheet" };
-    expect(frontierGeometry({ drops: named, marks: [close], isMoreBetter: false })!.marks[0]?.isLabelLeft).toBe(true);
-    const atTheEdge = { along: 0.9, irritation: 100, foam: 6, label: "v3, this sheet" };
-    expect(frontierGeometry({ drops: named, marks: [atTheEdge], isMoreBetter: false })!.marks[0]?.isLabelLeft).toBe(true);
+  it("a name stands beside what it names, at the left where the picture ends", () => {
+    const nameOf = (mark: { along: number; irritation: number; foam: number; label: string }) =>
+      frontierGeometry({ drops, marks: [mark], isMoreBetter: false })!.names[0]!;
+    expect(nameOf({ along: 0.5, irritation: 118, foam: 6, label: "v1" }).anchor).toBe("start");
+    expect(nameOf({ along: 0.9, irritation: 100, foam: 6, label: "v3, this sheet" }).anchor).toBe("end");
+  });
+
+  it("names of drops and marks close to each other do not lie on each other, and none leaves the picture", () => {
+    const near = [
+      { along: 0.58, irritation: 30, foam: 7, name: "cheapest" },
+      { along: 0.585, irritation: 24, foam: 7, name: "best bargain" },
+      { along: 0.6, irritation: 20, foam: 7, name: "mildest" },
+    ];
+    const marks = [
+      { along: 0.1, irritation: 118, foam: 6, label: "v1, a trial" },
+      { along: 0.102, irritation: 117, foam: 6, label: "v2, this sheet" },
+    ];
+    const { names } = frontierGeometry({ drops: near, marks, isMoreBetter: false })!;
+    expect(names).toHaveLength(5);
+    // Seven units a letter: as wide as it is drawn on a desk.
+    const boxes = names.map(({ words, x, y, anchor }) => {
+      const width = 7 * words.length;
+      return { from: anchor === "start" ? x : x - width, to: anchor === "start" ? x + width : x, y };
+    });
+    for (const [at, a] of boxes.entries()) {
+      expect(a.from).toBeGreaterThanOrEqual(0);
+      expect(a.to).toBeLessThanOrEqual(FRONTIER.width);
+      for (const b of boxes.slice(at + 1)) expect(a.to <= b.from || b.to <= a.from || Math.abs(a.y - b.y) >= 13).toBe(true);
+    }
   });
 
   it("nothing found draws nothing", () => {

@@ -66,6 +66,12 @@ export function frontierGeometry({ drops, marks, isMoreBetter, span = null }: As
   const isInside = (at: { readonly x: number; readonly y: number }): boolean =>
     at.x >= left && at.x <= width - right && at.y >= top && at.y <= height - bottom;
   const placed = drops.map((drop, at) => ({ ...place(drop), at, name: drop.name ?? "" })).filter(isInside);
+  const there = marks.map((mark) => ({ ...place(mark), label: mark.label, r: MARK })).filter(isInside);
+  const named = [
+    ...there.map(({ label, ...at }) => ({ ...at, words: label })),
+    ...placed.filter(({ name }) => name !== "").map(({ name, ...at }) => ({ ...at, words: name })),
+  ];
+  const labels = labelsOf(named, [...there, ...placed]);
   const edge = drops.map((drop): [number, number] => {
     const at = place(drop);
     return [at.x, at.y];
@@ -75,10 +81,9 @@ export function frontierGeometry({ drops, marks, isMoreBetter, span = null }: As
   return {
     /** Those that lie in the picture, each with its place among all. */
     drops: placed,
-    marks: marks
-      .map((mark) => ({ label: mark.label, ...place(mark) }))
-      .filter(isInside)
-      .map((mark) => ({ ...mark, isLabelLeft: isLabelLeft(mark, placed) })),
+    marks: there,
+    /** The names of marks and drops, each where it covers the least. */
+    names: named.map(({ words }, at) => ({ words, ...labels[at]! })),
     edge: line().curve(curveStepAfter)(shore) ?? "",
     unreached:
       area<[number, number]>()
@@ -90,25 +95,84 @@ export function frontierGeometry({ drops, marks, isMoreBetter, span = null }: As
   };
 }
 
-/** What a letter takes and how high a line of writing is, in units of the picture. */
-const [LETTER, LINE] = [8, 16];
-/** From a drop to its name, to the right and up; from a mark to its label. */
-export const NAME_OFF = { x: 7, y: 3 } as const;
-export const LABEL_OFF = { x: 9, y: 4 } as const;
+/** What a letter takes and how high a line of writing is, in units of the picture: as on a phone, where writing takes the most. */
+const [LETTER, LINE] = [12, 24];
+/** Half a mark, and from what is named to its name. */
+const [MARK, GAP] = [6, 3];
+/** From the foot of writing to its middle. */
+const TO_MIDDLE = 4;
 
-type NamedPlace = { readonly x: number; readonly y: number; readonly r: number; readonly name: string };
+interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
 
-/** A label stands at the right of its mark, unless it would leave the picture or lie on the name of a drop there. */
-function isLabelLeft(
-  { label, x, y }: { readonly label: string; readonly x: number; readonly y: number },
-  drops: readonly NamedPlace[],
-): boolean {
-  const [from, to] = [x + LABEL_OFF.x, x + LABEL_OFF.x + LETTER * label.length];
-  if (to > FRONTIER.width) return true;
-  return drops.some((drop) => {
-    if (drop.name === "") return false;
-    const [nameFrom, foot] = [drop.x + drop.r + NAME_OFF.x, drop.y - drop.r - NAME_OFF.y];
-    return nameFrom < to && nameFrom + LETTER * drop.name.length > from && Math.abs(foot - (y + LABEL_OFF.y)) < LINE;
+/** What is to be named: where it is, and how far it reaches. */
+interface Named {
+  readonly words: string;
+  readonly x: number;
+  readonly y: number;
+  readonly r: number;
+}
+
+interface Label {
+  readonly x: number;
+  /** The foot of the writing. */
+  readonly y: number;
+  /** Whether it begins or ends at `x`. */
+  readonly anchor: "start" | "end";
+}
+
+function shared(a: Box, b: Box): number {
+  const wide = Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x);
+  const high = Math.min(a.y + a.height, b.y + b.height) - Math.max(a.y, b.y);
+  return wide > 0 && high > 0 ? wide * high : 0;
+}
+
+function written({ x, y, anchor }: Label, words: string): Box {
+  const width = LETTER * words.length;
+  return { x: anchor === "start" ? x : x - width, y: y - 0.8 * LINE, width, height: LINE };
+}
+
+/** Where a name may stand: beside, above and to the side, above, below; right before left. */
+function placesFor({ x, y, r }: Named): readonly Label[] {
+  const beside = r + GAP;
+  const feet = [
+    [beside, TO_MIDDLE],
+    [beside, -r - GAP],
+    [0, -r - GAP - TO_MIDDLE],
+    [beside, r + 0.8 * LINE],
+    [0, r + LINE],
+  ] as const;
+  const higher = [1, 2, 3].map((lines) => [0, -r - GAP - lines * LINE] as const);
+  return [...feet, ...higher].flatMap(([off, foot]): readonly Label[] => [
+    { x: x + off, y: y + foot, anchor: "start" },
+    { x: x - off, y: y + foot, anchor: "end" },
+  ]);
+}
+
+/** Units of area that are no difference. */
+const NOTHING = 1;
+
+/** Where each name stands: where it covers the least of what is drawn and of the names before it, and leaves the picture least. */
+function labelsOf(
+  named: readonly Named[],
+  drawn: readonly { readonly x: number; readonly y: number; readonly r: number }[],
+): readonly Label[] {
+  const taken: Box[] = drawn.map(({ x, y, r }) => ({ x: x - r, y: y - r, width: 2 * r, height: 2 * r }));
+  const { width: wide, height: high, left, bottom } = FRONTIER;
+  const inside: Box = { x: left, y: 0, width: wide - left, height: high - bottom };
+  return named.map((one) => {
+    const places = placesFor(one).map((label) => {
+      const box = written(label, one.words);
+      const outside = box.width * box.height - shared(box, inside);
+      return { label, box, cost: taken.reduce((sum, other) => sum + shared(box, other), 10 * outside) };
+    });
+    const { label, box } = places.reduce((best, place) => (place.cost < best.cost - NOTHING ? place : best));
+    taken.push(box);
+    return label;
   });
 }
 
