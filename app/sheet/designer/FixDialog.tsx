@@ -1,6 +1,6 @@
 import "@mantine/core/styles/Loader.layer.css";
 import { Button, Loader, NativeSelect, Text } from "@mantine/core";
-import type { DesignedBlend } from "@tensidrum/core/design";
+import { costOfSheet, type DesignedBlend } from "@tensidrum/core/design";
 import { shownMaterial, wholeMaterial } from "@tensidrum/core/library";
 import { written } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";
@@ -84,6 +84,7 @@ function Fixing({ open, onTake }: FixingProps) {
       cleansers.has(material) && percent !== undefined ? [{ material, percent }] : [],
     );
   }, [formula, open.choices]);
+  const prices = useMemo(() => new Map(open.shelf.map(([slug, { price }]) => [slug, price])), [open.shelf]);
   const { irritation, foam, activeMatter } = shown;
   // What is typed counts, saved or not.
   const fixes =
@@ -110,7 +111,7 @@ function Fixing({ open, onTake }: FixingProps) {
   const { state, isStale, isStopped, refused } = designing;
   const isOver = (state?.isOver === true || isStopped) && !isStale;
   const proposals = state === null || isStale ? [] : proposalsOf(state);
-  const cost = open.marks[0]?.cost ?? null;
+  const cost = costOfSheet(readings.reading.read.sheet.lines, (slug) => prices.get(slug) ?? null);
   return (
     <>
       <NativeSelect

@@ -1,4 +1,5 @@
 import { readingOf, type FormulaReading } from "@tensidrum/core/assessment";
+import { costOfSheet } from "@tensidrum/core/design";
 import { forFace } from "@tensidrum/core/findings";
 import { shownFormulaName } from "@tensidrum/core/formula";
 import { packPriceOf } from "@tensidrum/core/inventory";
@@ -142,7 +143,7 @@ interface Beside {
 /** Where a formula that is there lies beside what is found; nowhere where it cannot be judged. */
 function marksOf(label: string, { readings, read }: FormulaReading, { of, priceOf }: Beside) {
   if (readings.irritation === null || readings.foam === null) return [];
-  const cost = read.sheet.lines.reduce((sum, { line, percent }) => sum + percent * (priceOf(line.material) ?? 0), 0);
+  const cost = costOfSheet(read.sheet.lines, priceOf);
   const change = changeBetween(cleansersOf(of.read.sheet), cleansersOf(read.sheet));
   return [{ label, irritation: readings.irritation.load, flash: readings.foam.flash, cost, change }];
 }

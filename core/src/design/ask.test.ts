@@ -4,7 +4,7 @@ import type { Formula } from "../formula/index.ts";
 import type { Material, MaterialsBySlug } from "../library/index.ts";
 import { loadLinearSolver, type LinearSolver } from "../numerics/index.ts";
 import { library, lineOf, sheetOf } from "../testing/exampleSheet.ts";
-import { questionOf } from "./ask.ts";
+import { costOfSheet, questionOf } from "./ask.ts";
 import { searched } from "./mend.ts";
 import { shownFrontier } from "./outcome.ts";
 import { openWishes } from "./testing/drawnShelf.ts";
@@ -47,6 +47,19 @@ describe("what stands beside the surfactants", () => {
 
   it("what is no preservative changes nothing", () => {
     expect(question({ preservative: "glycerin" }).rest).toEqual(question().rest);
+  });
+});
+
+describe("what a sheet costs", () => {
+  it("is percent times price of a gram, for 100 g; what has no price counts as nothing", () => {
+    const prices: Readonly<Record<string, number>> = { "water-distilled": 0.001, "sodium-benzoate": 0.03 };
+    const lines = [
+      { line: lineOf(["water-distilled", 90]), percent: 90 },
+      { line: lineOf(["sodium-benzoate", 0.5]), percent: 0.5 },
+      { line: lineOf(["glycerin", 9.5]), percent: 9.5 },
+    ];
+    // 90 × 0.001 + 0.5 × 0.03
+    expect(costOfSheet(lines, (slug) => prices[slug] ?? null)).toBeCloseTo(0.105, 12);
   });
 });
 

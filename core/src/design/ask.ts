@@ -72,6 +72,17 @@ function withPreservative(formula: Formula, slug: string | null, library: Materi
 }
 
 /**
+ * What the materials of a sheet cost, by 100 g of it: the sum of percent times price.
+ * @param priceOf Of a gram; null where it is not known, which then counts as nothing.
+ */
+export function costOfSheet(
+  lines: readonly { readonly line: { readonly material: string }; readonly percent: number }[],
+  priceOf: (slug: string) => number | null,
+): number {
+  return lines.reduce((sum, { line, percent }) => sum + percent * (priceOf(line.material) ?? 0), 0);
+}
+
+/**
  * Reads a question: what may be taken and what stands beside it.
  * @throws Refusal where nothing on the sheet makes up the rest, or it cannot be read.
  */
@@ -84,7 +95,7 @@ export function questionOf(ask: DesignAsk, library: MaterialsBySlug): DesignQues
   const { readings, read } = readingOf(bare, library);
   const taken = read.sheet.lines.filter(({ line }) => line.qs !== true);
   const priceOf = (slug: string): number | null => ask.shelf.get(slug)?.price ?? null;
-  const cost = read.sheet.lines.reduce((sum, { line, percent }) => sum + percent * (priceOf(line.material) ?? 0), 0);
+  const cost = costOfSheet(read.sheet.lines, priceOf);
   const solvent = library.get(restLine.material);
   const rest: RestOfSheet = {
     isWatery: solvent === undefined || !solvent.solubleIn.includes("oil") || solvent.solubleIn.includes("water"),

@@ -1,6 +1,6 @@
 export { answerDesign } from "./answerDesign.ts";
 export type { WrittenQuestion } from "./answerDesign.ts";
-export { questionOf } from "./ask.ts";
+export { costOfSheet, questionOf } from "./ask.ts";
 export type { DesignAsk, DesignQuestion, LeftOut, LeftOutReason, OnShelf } from "./ask.ts";
 export { reasonsOf, stepsOf } from "./explain.ts";
 export type { Beside, Reason, Step } from "./explain.ts";
