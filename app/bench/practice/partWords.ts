@@ -9,19 +9,24 @@ interface Wanted {
 }
 
 /** What a part of the score measured, in words. */
-export function partWords({ what, measured }: Pick<ScorePart, "what" | "measured">, { corridor, target, reachable }: Wanted): string {
+export function partWords(
+  { what, isTried, measured }: Pick<ScorePart, "what" | "isTried" | "measured">,
+  { corridor, target, reachable }: Wanted,
+): string {
   switch (what) {
     case "ph":
       return `True pH ${written(measured, 2)}, wanted ${corridor.low} to ${corridor.high}`;
     case "overshoot":
+      if (!isTried) return "The pH was not adjusted";
       return measured <= 0 ? "The pH never went past its far edge" : `The pH went ${written(measured, 2)} past its far edge`;
     case "doses":
       return `${measured} ${measured === 1 ? "dose" : "doses"} of acid or base`;
     case "thickness":
       return `${written(measured, 2)} Pa·s, wanted ${written(target, 2)}${reachable < target ? `; salt brings this base to ${written(reachable, 2)}` : ""}`;
     case "pastPeak":
+      if (!isTried) return "No salt went in";
       return measured <= 0 ? "The salt stayed in the safe part" : `The salt went ${written(measured, 2)} % past the safe part`;
     case "time":
-      return `${written(measured, 0)} min of tuning`;
+      return `${written(measured, 0)} min of tuning${isTried ? "" : ", not to its end"}`;
   }
 }

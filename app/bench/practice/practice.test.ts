@@ -38,11 +38,19 @@ describe("the parts of a score in words", () => {
     ["pastPeak", 0.12, "The salt went 0.12 % past the safe part"],
     ["time", 51.4, "51 min of tuning"],
   ] as const)("%s of %d", (what, measured, words) => {
-    expect(partWords({ what, measured }, wanted)).toBe(words);
+    expect(partWords({ what, isTried: true, measured }, wanted)).toBe(words);
+  });
+
+  it.each([
+    ["overshoot", 0, "The pH was not adjusted"],
+    ["pastPeak", 0, "No salt went in"],
+    ["time", 3, "3 min of tuning, not to its end"],
+  ] as const)("%s that nobody tried", (what, measured, words) => {
+    expect(partWords({ what, isTried: false, measured }, wanted)).toBe(words);
   });
 
   it("a base that hardly answers says what salt can do", () => {
-    expect(partWords({ what: "thickness", measured: 0.3 }, { ...wanted, reachable: 0.31 })).toBe(
+    expect(partWords({ what: "thickness", isTried: true, measured: 0.3 }, { ...wanted, reachable: 0.31 })).toBe(
       "0.30 Pa·s, wanted 2.50; salt brings this base to 0.31",
     );
   });

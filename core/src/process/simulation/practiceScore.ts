@@ -13,6 +13,8 @@ export interface ScorePart {
   readonly what: "ph" | "overshoot" | "doses" | "thickness" | "pastPeak" | "time";
   readonly points: number;
   readonly of: number;
+  /** Whether anything was done about it; what nobody tried earns nothing, however well it stands. */
+  readonly isTried: boolean;
   /** What was measured, in the unit of `what`: true pH, pH past the far edge, doses, Pa·s, % salt over the safe part, minutes. */
   readonly measured: number;
 }
@@ -50,7 +52,7 @@ const MINUTE_MILLISECONDS = 60_000;
 /**
  * Judges a practice batch against what was hidden in it: whether pH and thickness are truly where they belong, how far
  * the pH ever went past its far edge, how many doses it took, whether the salt stayed below the peak, and how long it
- * took beside what must be waited. Parts that the formula has no step for are left out and the rest counts to 100.
+ * took beside what must be waited. Care that nothing was dosed with earns nothing. Parts that the formula has no step for are left out and the rest counts to 100.
  */
 export function practiceScore(hidden: SimulatedBatch, plan: BatchPlan, standing: readonly BatchEntry[]): PracticeScore {
   const corridor = tunedCorridor(plan);
@@ -72,22 +74,26 @@ export function practiceScore(hidden: SimulatedBatch, plan: BatchPlan, standing:
   const minutes = tuningMinutes(standing);
   const mustMinutes =
     HANDWORK_MINUTES + Math.max(1, Math.min(doses, FREE_DOSES)) * DOSE_RESTS_MINUTES + Math.min(additions, FREE_DOSES) * SALT_RESTS_MINUTES;
-  const shares: Readonly<Record<ScorePart["what"], readonly [share: number, measured: number]>> = {
-    ph: [inside(end.ph, corridor), end.ph],
-    overshoot: [1 - overshootPh / WORST_OVERSHOOT_PH, overshootPh],
-    doses: [1 - Math.max(0, doses - FREE_DOSES) * PART_PER_DOSE, doses],
-    thickness: [nearness(end.pascalSeconds / target), end.pascalSeconds],
-    pastPeak: [1 - overSaltPercent / WORST_SALT_PERCENT, overSaltPercent],
-    time: [(WORST_TIMES - minutes / mustMinutes) / (WORST_TIMES - 1), minutes],
+  const [ph, thickness] = [inside(end.ph, corridor), nearness(end.pascalSeconds / target)];
+  // Who finds it right and leaves it alone has done what there was to do.
+  const [isPhTried, isSaltTried] = [doses > 0 || ph === 1, additions > 0 || thickness === 1];
+  const isAllTried = (isPhTried || !tunes.has("ph")) && (isSaltTried || !tunes.has("thickness"));
+  const shares: Readonly<Record<ScorePart["what"], readonly [share: number, measured: number, isTried: boolean]>> = {
+    ph: [ph, end.ph, true],
+    overshoot: [1 - overshootPh / WORST_OVERSHOOT_PH, overshootPh, isPhTried],
+    doses: [1 - Math.max(0, doses - FREE_DOSES) * PART_PER_DOSE, doses, isPhTried],
+    thickness: [thickness, end.pascalSeconds, true],
+    pastPeak: [1 - overSaltPercent / WORST_SALT_PERCENT, overSaltPercent, isSaltTried],
+    time: [(WORST_TIMES - minutes / mustMinutes) / (WORST_TIMES - 1), minutes, isAllTried],
   };
   const judged = (Object.keys(WEIGHTS) as ScorePart["what"][]).filter((what) =>
     what === "thickness" || what === "pastPeak" ? tunes.has("thickness") : what === "time" || tunes.has("ph"),
   );
   const whole = judged.reduce((sum, what) => sum + WEIGHTS[what], 0);
   const parts = judged.map((what): ScorePart => {
-    const [share, measured] = shares[what];
+    const [share, measured, isTried] = shares[what];
     const of = (100 * WEIGHTS[what]) / whole;
-    return { what, of, points: of * Math.min(1, Math.max(0, share)), measured };
+    return { what, of, points: isTried ? of * Math.min(1, Math.max(0, share)) : 0, isTried, measured };
   });
   return {
     points: Math.round(parts.reduce((sum, { points }) => sum + points, 0)),

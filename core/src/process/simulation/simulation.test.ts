@@ -229,6 +229,16 @@ describe("the score", () => {
     expect(points).toBe(Math.round(parts.reduce((sum, one) => sum + one.points, 0)));
   });
 
+  it("who doses nothing gets nothing for care; who tunes the pH alone gets nothing for the salt and the time", () => {
+    const hidden = simulatedBatch(plan, 0.2);
+    const pointsOf = (entries: readonly BatchEntry[]) =>
+      Object.fromEntries(practiceScore(hidden, plan, [...poured, ...entries]).parts.map(({ what, points }) => [what, points]));
+    // It begins more than half a pH outside and less than half as thick as wanted.
+    expect(pointsOf([read(8, 1)])).toEqual({ ph: 0, overshoot: 0, doses: 0, thickness: 0, pastPeak: 0, time: 0 });
+    expect(pointsOf([read(8, 1), dose(0.3, 2)])).toMatchObject({ overshoot: 20, doses: 10, pastPeak: 0, time: 0 });
+    expect(pointsOf([read(8, 1), dose(0.3, 2), salted(0.1, 8)])).toMatchObject({ pastPeak: 10, time: 10 });
+  });
+
   it("a base that hardly answers is judged by how thick salt can safely bring it, and no base by more than what is wanted", () => {
     const hidden = { ...simulatedBatch(plan, 0.2), saltCurve: { peakSaltPercent: 2.4, width: 0.6, baseline: -1, height: 0.3 } };
     const start = truthAfter(hidden, plan, poured, null).saltPercent;
