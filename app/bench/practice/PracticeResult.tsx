@@ -78,7 +78,7 @@ export function PracticeResult({ wanted, kept: { id, seed }, practice: { here, a
         )}
         <div className={classes.acts}>
           <BoxButton data-act="Practise with the same simulated batch again" onClick={() => again(true)}>
-            the same batch again
+            The same batch again
           </BoxButton>
           <BoxButton data-act="Practise with a new simulated batch" onClick={() => again(false)}>
             New simulated batch
