@@ -21,10 +21,20 @@ const recipeWorker: Plugin = {
   },
 };
 
+/**
+ * By itself every set of pages would have its shared modules in a file of its own, seventy for one page. What most pages need
+ * stands in one file, what is small and needed by many in another.
+ */
+const groups = [
+  { name: "frame", minShareCount: 30, priority: 20 },
+  { name: "small", minShareCount: 10, maxModuleSize: 3_000, priority: 10 },
+];
+
 export default defineConfig({
   logLevel: "warn",
   plugins: [reactRouter(), benchWorker, recipeWorker],
   environments: {
+    client: { build: { rolldownOptions: { output: { codeSplitting: { groups } } } } },
     ssr: {
       build: { rollupOptions: { input: "./server/application.ts" } },
       resolve: { noExternal: ["@tensidrum/core"] },

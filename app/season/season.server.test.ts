@@ -5,6 +5,7 @@ import { loadDemo } from "../../db/demo/loadDemo.server";
 import { batchIdOf } from "../../db/demo/loadSeasonVersions.server";
 import { listPracticeRuns } from "../../db/practice/queries.server";
 import { latestMoment } from "../../db/clock.server";
+import { movementsOfMaterial } from "../../db/inventory/queries.server";
 import { listVersions } from "../../db/formulas/queries.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId, database, workplace } from "../../db/workplace.server";
@@ -44,6 +45,17 @@ describe("the season of the demo", () => {
     expect(record.account.inGrams).toBeGreaterThan(record.finished?.yieldGrams ?? Infinity);
     expect(record.finished?.yieldGrams).toBe(684);
     expect(record.lines.filter(({ actualGrams }) => actualGrams === null)).toEqual([]);
+  });
+
+  it("a ledger tells its rows by their day, and what a lot held after each of them", async () => {
+    const { rows: found } = await database().execute("select id from materials where slug = 'cocamidopropyl-betaine'");
+    const rows = await movementsOfMaterial(database(), currentMakerId(), String(found[0]!.id), 200);
+    const moments = rows.map(({ madeAt }) => madeAt.getTime());
+    expect(moments).toEqual(moments.toSorted((a, b) => b - a));
+    const lot = rows.filter(({ code }) => code === "B-114").toReversed();
+    expect(lot.length).toBeGreaterThan(10);
+    let held = 0;
+    for (const { grams, restGrams } of lot) expect(restGrams).toBeCloseTo((held += grams), 6);
   });
 
   it("a remover drifts into its alarm and its bottles are called back; another parted and was stopped", async () => {

@@ -204,9 +204,11 @@ export async function movementsOfMaterial(db: Executor, makerId: string, materia
     .where(and(ofMaterial, or(isStanding, inArray(lots.id, newest))))
     .orderBy(desc(ofLot.position))
     .limit(most);
+  // What was entered later for an earlier day stands on its day.
+  const byDay = rows.toSorted((a, b) => b.madeAt.getTime() - a.madeAt.getTime());
   // The newest of each lot is there, so what a lot held before is what it holds without what came after.
   const after = new Map<string, number>();
-  return rows.map(({ freeGrams, ...row }) => {
+  return byDay.map(({ freeGrams, ...row }) => {
     const restGrams = freeGrams - (after.get(row.lotId) ?? 0);
     after.set(row.lotId, (after.get(row.lotId) ?? 0) + row.grams);
     return { ...row, restGrams };

@@ -1,9 +1,7 @@
 import { Text, UnstyledButton } from "@mantine/core";
-import type { DesignedBlend } from "@tensidrum/core/design";
 import { lazy, memo, Suspense, useCallback, useState } from "react";
 import classes from "../Sheet.module.css";
 import { useNoteSentence } from "./useNoteSentence";
-import { useTakeBlend } from "./useTakeBlend";
 
 const FixDialog = lazy(() => import("../designer/FixDialog"));
 
@@ -17,13 +15,11 @@ const Door = memo(function Door({ onOpen }: { readonly onOpen: () => void }) {
 
 /** The door to fixing the sheet by search. What is taken can be undone, and a sentence of it stands in the note. */
 export function FixPart() {
-  const takeBlend = useTakeBlend();
   const noteSentence = useNoteSentence();
   const [isOpen, setOpen] = useState(false);
   const open = useCallback(() => setOpen(true), []);
   const [told, setTold] = useState<string | null>(null);
-  const take = async ({ lines }: DesignedBlend, sentence: string): Promise<void> => {
-    const inTheWay = await takeBlend({ lines });
+  const tellTaken = async (inTheWay: string | null, sentence: string): Promise<void> => {
     setOpen(false);
     if (inTheWay !== null) return setTold(inTheWay);
     setTold(`${sentence} Undo brings back what was here.`);
@@ -39,12 +35,7 @@ export function FixPart() {
       )}
       {isOpen && (
         <Suspense fallback={null}>
-          <FixDialog
-            onClose={() => setOpen(false)}
-            onTake={(blend, sentence) => {
-              take(blend, sentence).catch(() => setTold("The library could not be read. Nothing was changed; try again."));
-            }}
-          />
+          <FixDialog onClose={() => setOpen(false)} onTaken={(inTheWay, sentence) => void tellTaken(inTheWay, sentence)} />
         </Suspense>
       )}
     </>

@@ -6,6 +6,7 @@ import { written } from "@tensidrum/core/quantities";
 import { useEffect, useMemo, useState } from "react";
 import { Link } from "react-router";
 import { SmallDialog } from "../../components/SmallDialog";
+import { useTakeBlend } from "../blend/useTakeBlend";
 import { useSheet } from "../SheetState";
 import type { OpenDesigner } from "./designer.server";
 import { partsWords } from "./designWords";
@@ -19,18 +20,22 @@ import { wishesOf } from "./wishesOf";
 
 interface FixDialogProps {
   readonly onClose: () => void;
-  /** @param sentence What is told of it, and kept in the note. */
-  readonly onTake: (blend: DesignedBlend, sentence: string) => void;
+  /**
+   * A blend was taken into the sheet.
+   * @param inTheWay Why it was not; null where it was.
+   * @param sentence What is told of it, and kept in the note.
+   */
+  readonly onTaken: (inTheWay: string | null, sentence: string) => void;
 }
 
 /** Fixes the sheet by search: what is to be better, and three proposals with what each would change. */
-export default function FixDialog({ onClose, onTake }: FixDialogProps) {
+export default function FixDialog({ onClose, onTaken }: FixDialogProps) {
   const { sheet } = useSheet();
   const { open, hasFailed, again } = useOpened(`/designer/${sheet.formulaId}/${sheet.number}/question.json`);
   return (
     <SmallDialog title="Fix the blend" size={980} onClose={onClose}>
       {open !== null ? (
-        <Fixing open={open} onTake={onTake} />
+        <Fixing open={open} onTaken={onTaken} />
       ) : hasFailed ? (
         <Text role="alert">
           The shelf and the library could not be read.{" "}
@@ -72,10 +77,11 @@ function useOpened(path: string) {
 
 interface FixingProps {
   readonly open: OpenDesigner;
-  readonly onTake: FixDialogProps["onTake"];
+  readonly onTaken: FixDialogProps["onTaken"];
 }
 
-function Fixing({ open, onTake }: FixingProps) {
+function Fixing({ open, onTaken }: FixingProps) {
+  const takeBlend = useTakeBlend();
   const { readings } = useSheet();
   const { formula, shown } = readings;
   const present = useMemo(() => {
@@ -108,6 +114,10 @@ function Fixing({ open, onTake }: FixingProps) {
   const nameOf = (slug: string): string => names.get(slug) ?? slug;
   if (fix === undefined || irritation === null || foam === null)
     return <Text>There is nothing to fix yet: add a surfactant with an amount.</Text>;
+  const take = async ({ lines }: DesignedBlend, sentence: string): Promise<void> => {
+    const unread = () => "The library could not be read. Nothing was changed; try again.";
+    onTaken(await takeBlend({ lines }).catch(unread), sentence);
+  };
   const { state, isStale, isStopped, refused } = designing;
   const isOver = (state?.isOver === true || isStopped) && !isStale;
   const proposals = state === null || isStale ? [] : proposalsOf(state);
@@ -144,7 +154,9 @@ function Fixing({ open, onTake }: FixingProps) {
             now={{ irritation: irritation.load, flash: foam.flash, cost: open.usual.against === "cost" ? cost : null }}
             money={open.currency}
             nameOf={nameOf}
-            onTake={() => onTake(blend, `Fixed, ${fix.words}: ${partsWords(blend, nameOf)}; irritation ${written(blend.irritation, 0)}.`)}
+            onTake={() =>
+              void take(blend, `Fixed, ${fix.words}: ${partsWords(blend, nameOf)}; irritation ${written(blend.irritation, 0)}.`)
+            }
           />
         ))}
       </div>
