@@ -24,7 +24,7 @@ export function partWords(
     case "thickness":
       return `${written(measured, 2)} Pa·s, wanted ${written(target, 2)}${reachable < target ? `; salt brings this base to ${written(reachable, 2)}` : ""}`;
     case "pastPeak":
-      if (!isTried) return "No salt went in";
+      if (!isTried) return "No salt was added";
       return measured <= 0 ? "The salt stayed in the safe part" : `The salt went ${written(measured, 2)} % past the safe part`;
     case "time":
       return `${written(measured, 0)} min of tuning${isTried ? "" : ", not to its end"}`;

@@ -43,7 +43,7 @@ describe("the parts of a score in words", () => {
 
   it.each([
     ["overshoot", 0, "The pH was not adjusted"],
-    ["pastPeak", 0, "No salt went in"],
+    ["pastPeak", 0, "No salt was added"],
     ["time", 3, "3 min of tuning, not to its end"],
   ] as const)("%s that nobody tried", (what, measured, words) => {
     expect(partWords({ what, isTried: false, measured }, wanted)).toBe(words);
