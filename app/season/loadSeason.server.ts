@@ -21,7 +21,7 @@ import { begin, openBegin } from "../bench/begin/begin.server";
 import { noSize } from "../bench/begin/batchSize";
 import { plannedBatch } from "../bench/batch/stored.server";
 import { keepWish } from "../bench/cost/cost.server";
-import { keepRun, practicePlan } from "../bench/practice/practice.server";
+import { keepRun, drawnPractice } from "../bench/practice/practice.server";
 import { takeEntries } from "../bench/queue/takeEntries.server";
 import { changeProduct } from "../compare/products/product.server";
 import { readingFields, type TypedReadings } from "../compare/readings/fields";
@@ -60,7 +60,7 @@ export async function loadSeason(state: AppState): Promise<void> {
 async function practise(spec: SeasonPractice): Promise<void> {
   const { formula, number, seed, daysAgo } = spec;
   const wanted = { formulaId: formula.id, number };
-  const entries = playPractice(await practicePlan(wanted), rightNow(), spec);
+  const entries = playPractice(await drawnPractice(wanted, seed), rightNow(), spec);
   await keepRun(wanted, { id: stableUuid(`season practice ${formula.name} ${daysAgo}`), seed, entries });
 }
 

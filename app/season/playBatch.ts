@@ -9,7 +9,8 @@ const SAMPLE_GRAMS = 2;
 /** Of the planned acid or salt, what goes in at the first dose and at each further one. */
 const [FIRST_PART, NEXT_PART] = [0.6, 0.25];
 
-type Said = BatchEntry extends infer Entry ? (Entry extends BatchEntry ? Omit<Entry, "id" | "at"> : never) : never;
+/** What an entry says, whenever it is entered. */
+export type Said = BatchEntry extends infer Entry ? (Entry extends BatchEntry ? Omit<Entry, "id" | "at"> : never) : never;
 
 /** A hand is never quite on the gram: within two parts in a thousand, the same each time. */
 function byHand(grams: number, place: number): number {

@@ -1,8 +1,8 @@
+import { shownPh, simulatedMeter } from "@tensidrum/core/instruments";
 import {
   agentsOf,
   playedUntilTuned,
   saltsOf,
-  simulatedBatch,
   truthAfter,
   whyNot,
   type BatchEntry,
@@ -10,17 +10,19 @@ import {
   type SimulatedBatch,
 } from "@tensidrum/core/process";
 import type { SeasonPractice } from "../../db/demo/season";
-import { seedOf } from "../frame/instruments/seedOf";
+import type { Said } from "./playBatch";
 
 const MOST_STEPS = 60;
 const SAMPLE_GRAMS = 2;
-const [MEETS, PER_SLOPE] = [7, 100];
 
-type Said = BatchEntry extends infer Entry ? (Entry extends BatchEntry ? Omit<Entry, "id" | "at"> : never) : never;
+interface Drawn {
+  readonly plan: BatchPlan;
+  readonly hidden: SimulatedBatch;
+}
 
 /** The entries of a practice run, from the first weight to its end. The instruments show what is true in the hidden batch. */
-export function playPractice(plan: BatchPlan, begun: Date, { seed, acid, salt, pace }: SeasonPractice): readonly BatchEntry[] {
-  const hidden = simulatedBatch(plan, seedOf(seed), []);
+export function playPractice({ plan, hidden }: Drawn, begun: Date, { acid, salt, pace }: SeasonPractice): readonly BatchEntry[] {
+  const meter = simulatedMeter(hidden.meter);
   const played: BatchEntry[] = [];
   let minutes = 0;
   const now = (): string => new Date(begun.getTime() + minutes * 60_000).toISOString();
@@ -31,11 +33,12 @@ export function playPractice(plan: BatchPlan, begun: Date, { seed, acid, salt, p
     if (why !== null) throw new Error(`A practice run, ${entry.kind}: ${why}`);
     played.push(entry);
   };
+  const shown = (): number => Number(shownPh(meter, truth().ph).toFixed(2));
   const truth = () => truthAfter(hidden, plan, played, null);
   const tunes = {
     ph(step: string): void {
       const agent = agentsOf(plan).find(({ kind, line }) => kind === "acid" && line !== null);
-      const read = (): void => say({ kind: "ph-read", step, ph: shownBy(hidden, truth().ph), way: "dilution", sampleGrams: SAMPLE_GRAMS });
+      const read = (): void => say({ kind: "ph-read", step, ph: shown(), way: "dilution", sampleGrams: SAMPLE_GRAMS });
       read();
       for (const part of agent === undefined ? [] : acid) {
         const { dropGrams: _, ...dosed } = agent!;
@@ -59,15 +62,9 @@ export function playPractice(plan: BatchPlan, begun: Date, { seed, acid, salt, p
     const done = new Set(played.flatMap((entry) => (entry.kind === "done" ? [entry.step] : [])));
     const step = plan.steps.find(({ id, tunes: what }) => what !== undefined && !done.has(id));
     if (step === undefined) break;
-    if (step.id === "ph-again")
-      say({ kind: "ph-read", step: step.id, ph: shownBy(hidden, truth().ph), way: "dilution", sampleGrams: SAMPLE_GRAMS });
+    if (step.id === "ph-again") say({ kind: "ph-read", step: step.id, ph: shown(), way: "dilution", sampleGrams: SAMPLE_GRAMS });
     else if (step.tunes === "ph" || step.tunes === "thickness") tunes[step.tunes](step.id);
     say({ kind: "done", step: step.id });
   }
   return played;
-}
-
-/** What a meter shows that nobody set right, pH. */
-function shownBy({ meter }: SimulatedBatch, ph: number): number {
-  return Number((MEETS + meter.offsetPh + (ph - MEETS) * (meter.slopePercent / PER_SLOPE)).toFixed(2));
 }

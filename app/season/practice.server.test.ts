@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { seasonPractice } from "../../db/demo/season";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
-import { keepRun, openPractice, practicePlan, practiceRunsOf } from "../bench/practice/practice.server";
+import { drawnPractice, keepRun, openPractice, practiceRunsOf } from "../bench/practice/practice.server";
 import { readEndedRun } from "../bench/forms.server";
 import { openPlanned } from "../bench/begin/begin.server";
 import { playPractice } from "./playPractice";
@@ -15,10 +15,10 @@ const sentAs = (body: unknown) => new Request("http://bench/runs", { method: "PO
 describe("a practice run that is over", () => {
   it("is judged here by what was entered, kept once, and told before the next batch", async () => {
     expect((await openPlanned(wanted, { grams: "", plan: "" })).lastPractice).toBeNull();
-    const plan = await practicePlan(wanted);
+    const drawn = ({ seed }: { readonly seed: string }) => drawnPractice(wanted, seed);
     const [first, second] = [crypto.randomUUID(), crypto.randomUUID()];
-    const [one] = await keepRun(wanted, { id: first, seed: hasty.seed, entries: playPractice(plan, new Date(), hasty) });
-    await keepRun(wanted, { id: second, seed: patient.seed, entries: playPractice(plan, new Date(), patient) });
+    const [one] = await keepRun(wanted, { id: first, seed: hasty.seed, entries: playPractice(await drawn(hasty), new Date(), hasty) });
+    await keepRun(wanted, { id: second, seed: patient.seed, entries: playPractice(await drawn(patient), new Date(), patient) });
     // Sent once more, with less in it: what is kept stays.
     const runs = await keepRun(wanted, { id: first, seed: hasty.seed, entries: [] });
     expect(runs.map(({ id }) => id)).toEqual([second, first]);

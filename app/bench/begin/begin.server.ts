@@ -164,8 +164,12 @@ export async function openBegin(wanted: Wanted, grams: string, typed: Typed = no
 }
 
 /** The page before a batch that was planned, or before any. */
-export async function openPlanned(wanted: Wanted, { grams, plan }: { readonly grams: string; readonly plan: string }) {
-  const [begin, runs] = await Promise.all([openBegin(wanted, grams), practiceRunsOf(wanted)]);
+export async function openPlanned(
+  wanted: Wanted,
+  { grams, plan }: { readonly grams: string; readonly plan: string },
+  typed: Typed = nothingTyped,
+) {
+  const [begin, runs] = await Promise.all([openBegin(wanted, grams, typed), practiceRunsOf(wanted)]);
   return { ...begin, planId: plan, lastPractice: runs[0]?.points ?? null };
 }
 

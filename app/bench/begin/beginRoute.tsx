@@ -3,7 +3,7 @@ import { answer } from "../../frame/answer.server";
 import { formAnswer } from "../../frame/formAnswer";
 import { formOf, problemsFrom, readForm, readQuestions } from "../../frame/readForm.server";
 import type { Route } from "./+types/beginRoute";
-import { begin, openBegin, openPlanned } from "./begin.server";
+import { begin, openPlanned } from "./begin.server";
 import { BeginPage } from "./BeginPage";
 import { beginForm, beginQuestions, readVersionAddress } from "../forms.server";
 
@@ -17,7 +17,7 @@ export const action = answer(async ({ params, request }: Route.ActionArgs) => {
   const isLook = typed.intent === "look";
   const problems = misread.length > 0 || isLook ? misread : await problemsFrom(() => begin(wanted, typed));
   if (problems.length === 0 && !isLook) return redirect(`/bench/${typed.id}`);
-  const begun = { ...(await openBegin(wanted, typed.grams, typed)), planId: typed.plan, lastPractice: null };
+  const begun = await openPlanned(wanted, typed, typed);
   return data({ begun, ...formAnswer(null, problems) }, { status: problems.length === 0 ? 200 : 422 });
 });
 

@@ -86,7 +86,7 @@ export function PracticeResult({ wanted, kept: { id, seed }, practice: { here, a
         </div>
         {keepAgain !== null && (
           <FormError>
-            The score is not kept yet: the server does not answer.{" "}
+            The score could not be kept yet.{" "}
             <BoxButton data-act="Keep the score" onClick={keepAgain}>
               Keep it now
             </BoxButton>

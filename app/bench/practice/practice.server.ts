@@ -7,6 +7,7 @@ import {
   surfactantBaseOf,
   type BatchEntry,
   type BatchPlan,
+  type SimulatedBatch,
 } from "@tensidrum/core/process";
 import { findVersion } from "../../../db/formulas/queries.server";
 import { formulaOfVersion } from "../../../db/formulas/formulaOfVersion.server";
@@ -41,9 +42,10 @@ async function practised(wanted: Wanted) {
   return { plan, materials, measuring: await measuringBy(surfactantBaseOf(plan)) };
 }
 
-/** How a version is made when it is only played. */
-export async function practicePlan(wanted: Wanted): Promise<BatchPlan> {
-  return (await practised(wanted)).plan;
+/** How a version is made when it is only played, and the batch that is hidden behind the instruments. */
+export async function drawnPractice(wanted: Wanted, seed: string): Promise<{ readonly plan: BatchPlan; readonly hidden: SimulatedBatch }> {
+  const { plan, measuring } = await practised(wanted);
+  return { plan, hidden: simulatedBatch(plan, seedOf(seed), measuring.saltSamples) };
 }
 
 /** A version as a batch that is only played: it has no code, takes from no lot, and no route takes an entry of it. */
@@ -72,9 +74,8 @@ export async function practiceRunsOf(wanted: Wanted): Promise<readonly KeptRun[]
 
 /** Keeps how a practice run came out, judged here by what was entered. Answers all that are kept. */
 export async function keepRun(wanted: Wanted, { id, seed, entries }: EndedRun): Promise<readonly KeptRun[]> {
-  const { plan, measuring } = await practised(wanted);
+  const { plan, hidden } = await drawnPractice(wanted, seed);
   const found = await findVersion(database(), currentMakerId(), wanted);
-  const hidden = simulatedBatch(plan, seedOf(seed), measuring.saltSamples);
   const { points, doses, minutes } = practiceScore(hidden, plan, entries);
   const run = { id, seed, points, doses, minutes, endedAt: rightNow() };
   if (found !== undefined) await keepPracticeRun(database(), currentMakerId(), found.version.id, run);
