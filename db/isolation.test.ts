@@ -337,6 +337,7 @@ const asked: Record<string, () => Promise<unknown>> = {
       }),
     ),
   findPhoto: async () => batchQueries.findPhoto(db, stranger.id, { batchId, photoId }),
+  listHolding: async () => batchQueries.listHolding(db, stranger.id, "glycerin", 10),
   listFillable: async () => batchQueries.listFillable(db, stranger.id, { most: 10 }),
   listOpenBatches: async () => batchQueries.listOpenBatches(db, stranger.id),
   listAllSaltSamples: async () => saltSampleQueries.listAllSaltSamples(db, stranger.id),
@@ -529,10 +530,11 @@ const asked: Record<string, () => Promise<unknown>> = {
   },
   makerOfFeed: async () => ((await makerQueries.makerOfFeed(db, "c".repeat(64))) === undefined ? [] : ["anybody's"]),
   listFinishedSince: async () => batchQueries.listFinishedSince(db, stranger.id, new Date(0), 10),
-  listBenchReadings: async () => batchQueries.listBenchReadings(db, stranger.id, [batchId]),
+  listLastPhReadings: async () => batchQueries.listLastPhReadings(db, stranger.id, [batchId]),
   lastRoomSince: async () => ((await watchQueries.lastRoomSince(db, stranger.id, new Date(0))) === null ? [] : ["another's room"]),
   lastCalibratedAt: async () => ((await batchQueries.lastCalibratedAt(db, stranger.id)) === null ? [] : ["another's meter"]),
-  listLooksSince: async () => watchQueries.listLooksSince(db, stranger.id, new Date(0), 10),
+  listWatchedSince: async () => watchQueries.listWatchedSince(db, stranger.id, new Date(0), 10),
+  listLooksOf: async () => watchQueries.listLooksOf(db, stranger.id, [batchId]),
   listEndingLots: async () => stockQueries.listEndingLots(db, stranger.id, { from: "2000-01-01", until: "2100-01-01" }, 10),
   markDemoDecided: async () => {
     await makerQueries.markDemoDecided(db, stranger.id);

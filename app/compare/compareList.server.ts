@@ -10,7 +10,7 @@ import { writtenShortDay } from "../frame/dates.server";
 /** Behind which formula and which batch the lists go on. */
 export const compareQuestions = group({ formulas: idOrNone(), batches: idOrNone() });
 
-const [MOST_FORMULAS, MOST_VERSIONS, MOST_BATCHES] = [20, 6, 12];
+const [MOST_FORMULAS, MOST_VERSIONS, MOST_BATCHES] = [12, 6, 12];
 
 /** Everything that can stand beside each other: versions, finished batches, products to come close to. */
 export async function openCompare({ formulas: behindFormula, batches: behindBatch } = { formulas: "", batches: "" }) {

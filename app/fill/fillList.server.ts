@@ -4,7 +4,7 @@ import { currentMakerId, database } from "../../db/workplace.server";
 import { askedFor, partOf } from "../frame/listParts.server";
 import { writtenMoment, writtenUntil } from "../frame/dates.server";
 
-const MOST = 16;
+const MOST = 12;
 
 /** Batches that rest, that may be filled, and that were: each with how far its filling is. */
 export async function openFill(behind = "") {

@@ -18,7 +18,7 @@ interface LotsProps {
 }
 
 /** The lots of a material, what can be done to each by hand, and the books. */
-export function Lots({ material: { slug, lots, movements, olderLots, isNewest }, answered }: LotsProps) {
+export function Lots({ material: { slug, lots, movements, hasOlderMovements, olderLots, isNewest }, answered }: LotsProps) {
   return (
     <section aria-labelledby="lots-head">
       <h2 id="lots-head">{lotsInWords(lots.length, isNewest && olderLots === null)}</h2>
@@ -57,6 +57,11 @@ export function Lots({ material: { slug, lots, movements, olderLots, isNewest },
             ))}
           </tbody>
         </DataTable>
+      )}
+      {hasOlderMovements && (
+        <p>
+          Older rows are in <a href="/shelf/movements.csv">the whole ledger, as CSV</a>.
+        </p>
       )}
     </section>
   );

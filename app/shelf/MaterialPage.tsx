@@ -207,8 +207,7 @@ function Mind({ material: { caution, restrictions, flags } }: { readonly materia
 
 const PH_SCALE = { low: 0, high: 14 };
 
-function Ranges({ material: { phStable, phSupplied, use, uses } }: { readonly material: OpenMaterial }) {
-  const doses = uses.flatMap(({ percent }) => (percent === null ? [] : [percent]));
+function Ranges({ material: { phStable, phSupplied, use, doses } }: { readonly material: OpenMaterial }) {
   const span = (low: number, high: number) => `${writtenShort(low, 2)} to ${writtenShort(high, 2)}`;
   return (
     <>
@@ -247,7 +246,7 @@ function Ranges({ material: { phStable, phSupplied, use, uses } }: { readonly ma
   );
 }
 
-function Uses({ material: { uses } }: { readonly material: OpenMaterial }) {
+function Uses({ material: { name, uses, hasMoreUses } }: { readonly material: OpenMaterial }) {
   return (
     <section aria-labelledby="uses-head">
       <h2 id="uses-head">Where it is</h2>
@@ -265,6 +264,11 @@ function Uses({ material: { uses } }: { readonly material: OpenMaterial }) {
           ))}
         </tbody>
       </DataTable>
+      {hasMoreUses && (
+        <p className={classes.words}>
+          These were changed last. <Link to={`/search?${new URLSearchParams({ q: name }).toString()}`}>Search for the others</Link>.
+        </p>
+      )}
     </section>
   );
 }

@@ -14,9 +14,10 @@ import { isDissolvable } from "./preparations/dissolvable";
 import { askedFor, partOf } from "../frame/listParts.server";
 import { writtenDay } from "../frame/dates.server";
 
-const MOST_MOVEMENTS = 60;
+const MOST_MOVEMENTS = 24;
 const MOST_USED_UP = 8;
-const MOST_USES = 40;
+/** Formulas whose doses are looked at, and those of them that are told, the one changed last first. */
+const [MOST_USES, USES_SHOWN] = [40, 20];
 
 /** One material: its facts, its lots with their books, and where it is. */
 export async function openMaterial(slug: string, behind = "") {
@@ -29,7 +30,7 @@ export async function openMaterial(slug: string, behind = "") {
   const [standing, found, movements, uses] = await Promise.all([
     lotsOfMaterial(db, makerId, material.id),
     usedUpLotsOfMaterial(db, makerId, material.id, { most: askedFor(MOST_USED_UP), behind }),
-    movementsOfMaterial(db, makerId, material.id, MOST_MOVEMENTS),
+    movementsOfMaterial(db, makerId, material.id, askedFor(MOST_MOVEMENTS)),
     usesOfMaterial(db, makerId, material.id, MOST_USES),
   ]);
   const facts = withOwnFacts(material.facts, material.own);
@@ -91,7 +92,8 @@ export async function openMaterial(slug: string, behind = "") {
     })),
     olderLots: older,
     isNewest: behind === "",
-    movements: movements.map(({ id, code, kind, grams, note, madeAt, restGrams }) => ({
+    hasOlderMovements: movements.length > MOST_MOVEMENTS,
+    movements: movements.slice(0, MOST_MOVEMENTS).map(({ id, code, kind, grams, note, madeAt, restGrams }) => ({
       id,
       kind,
       grams,
@@ -100,7 +102,9 @@ export async function openMaterial(slug: string, behind = "") {
       lot: code,
       day: writtenDay(madeAt),
     })),
-    uses: uses.map((use) => ({ ...use, name: shownFormulaName(use.name) })),
+    doses: uses.flatMap(({ percent }) => (percent === null ? [] : [percent])),
+    hasMoreUses: uses.length > USES_SHOWN,
+    uses: uses.slice(0, USES_SHOWN).map((use) => ({ ...use, name: shownFormulaName(use.name) })),
   };
 }
 

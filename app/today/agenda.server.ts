@@ -2,17 +2,17 @@ import { shownFormulaName } from "@tensidrum/core/formula";
 import { standingEntries } from "@tensidrum/core/process";
 import { unanswered, watchedAlarms, type WatchStart } from "@tensidrum/core/stability";
 import { READ_AT_C, written, writtenMass } from "@tensidrum/core/quantities";
-import { lastCalibratedAt, listBenchReadings, listFinishedSince } from "../../db/batches/queries.server";
+import { lastCalibratedAt, listFinishedSince, listLastPhReadings } from "../../db/batches/queries.server";
 import { listEndingLots } from "../../db/inventory/queries.server";
 import { listPlannedBatches } from "../../db/planning/queries.server";
-import { lastRoomSince, listAnsweredAlarms, listDueChecks, listLooksSince } from "../../db/watch/queries.server";
+import { lastRoomSince, listAnsweredAlarms, listDueChecks, listLooksOf, listWatchedSince } from "../../db/watch/queries.server";
 import { sampleLook } from "../../db/watch/sampleLook";
 import { currentMakerId, database, rightNow } from "../../db/workplace.server";
 import { here, isoToday, isToday } from "../frame/dates.server";
 import { lookedAhead } from "../frame/lookedAhead.server";
 import { restsNow } from "../frame/restingBatches.server";
 
-const [MOST_CHECKS, MOST_LOOKS, MOST_BATCHES, MOST_LOTS] = [120, 400, 40, 40];
+const [MOST_CHECKS, MOST_BATCHES, MOST_LOTS] = [120, 40, 40];
 const DAY = 86_400_000;
 /** How far ahead one looks, days. */
 const AHEAD_DAYS = 100;
@@ -136,39 +136,44 @@ async function shopping(plans: Awaited<ReturnType<typeof listPlannedBatches>>, t
 /** What asks for something at once: alarms of bottles that are out, batches that wait for theirs, a meter to calibrate. */
 export async function openUrgent() {
   const [db, makerId, now] = [database(), currentMakerId(), rightNow().getTime()];
-  const [looks, finished, calibrated, room] = await Promise.all([
-    listLooksSince(db, makerId, new Date(now - AHEAD_DAYS * DAY), MOST_LOOKS),
+  const [watched, finished, calibrated, room] = await Promise.all([
+    listWatchedSince(db, makerId, new Date(now - AHEAD_DAYS * DAY), MOST_BATCHES),
     listFinishedSince(db, makerId, new Date(now - FILL_DAYS * DAY), MOST_BATCHES),
     lastCalibratedAt(db, makerId),
     lastRoomSince(db, makerId, here().startOf("day").toDate()),
   ]);
-  const recent = looks.filter(({ look }) => now - look.lookedAt.getTime() <= ALARM_DAYS * DAY);
-  const ids = [...new Set(recent.map(({ look }) => look.batchId))].slice(-MOST_BATCHES);
-  const [readings, answers] = await Promise.all([listBenchReadings(db, makerId, ids), listAnsweredAlarms(db, makerId, ids)]);
-  const alarms = ids.flatMap((batchId) => {
-    const own = looks.filter(({ look }) => look.batchId === batchId);
-    const last = own.at(-1);
-    if (last === undefined) return [];
+  const ids = watched.map(({ id }) => id);
+  const recent = watched.filter(({ lastLookAt }) => now - lastLookAt.getTime() <= ALARM_DAYS * DAY);
+  const mayAlarm = recent.map(({ id }) => id);
+  const [looks, readings, answers] = await Promise.all([
+    listLooksOf(db, makerId, ids),
+    listLastPhReadings(db, makerId, mayAlarm),
+    listAnsweredAlarms(db, makerId, mayAlarm),
+  ]);
+  const alarms = recent.toReversed().flatMap(({ id: batchId, code, formulaId, name, bottles, madeAt, lastLookAt }) => {
+    const own = looks.filter((look) => look.batchId === batchId);
     const entries = standingEntries(readings.filter((row) => row.batchId === batchId).map(({ entry }) => entry));
     const ph = entries.findLast((entry) => entry.kind === "ph-read");
     const start: WatchStart = { ph: ph?.kind === "ph-read" ? ph.ph : null, viscosity: null };
-    const made = last.finishedAt ?? last.startedAt;
     const found = unanswered(
       watchedAlarms(
         start,
-        own.map(({ look }) => sampleLook(look, made)),
+        own.map((look) => sampleLook(look, madeAt)),
         "room",
       ),
       answers.filter((answer) => answer.batchId === batchId),
-      last.look.lookedAt,
+      lastLookAt,
     );
     const [worst] = [...found].sort((a, b) => Number(b.discard) - Number(a.discard));
     if (worst === undefined) return [];
-    const { code, name, formulaId, bottles } = last;
     return [{ batchId, code, formulaId, name: shownFormulaName(name), bottles, text: worst.text, discard: worst.discard }];
   });
+  const formulaOf = new Map(watched.map(({ id, formulaId }) => [id, formulaId]));
   const lastPh = new Map(
-    looks.flatMap(({ look, formulaId }) => (look.ph === null || formulaId === null ? [] : [[formulaId, look] as const])),
+    looks.flatMap((look) => {
+      const formulaId = formulaOf.get(look.batchId) ?? null;
+      return look.ph === null || formulaId === null ? [] : [[formulaId, look] as const];
+    }),
   );
   const days = calibrated === null ? null : Math.floor((now - calibrated.getTime()) / DAY);
   return {

@@ -1,6 +1,6 @@
 import { coreVersion } from "@tensidrum/core/assessment";
 import { formulaOfDraft } from "@tensidrum/core/formula";
-import type { BatchEntry } from "@tensidrum/core/process";
+import { standingEntries, type BatchEntry } from "@tensidrum/core/process";
 import { wantedOfLots } from "@tensidrum/core/inventory";
 import fc from "fast-check";
 import { sql } from "drizzle-orm";
@@ -20,6 +20,7 @@ import {
   listCountingEntries,
   listEntries,
   listFinished,
+  listLastPhReadings,
   listOpenBatches,
 } from "./queries.server";
 import { addEntries, addPhoto, beginBatch, type Decision, type NewBatch } from "./writes.server";
@@ -215,5 +216,39 @@ describe("a batch that is read while something is stored", () => {
     await storing;
     expect(claims.length).toBeGreaterThan(20);
     expect(claims.filter(([claimed, last]) => claimed > last)).toEqual([]);
+  });
+});
+
+describe("the last pH of a batch", () => {
+  const read = (ph: number): BatchEntry => ({ ...head(), kind: "ph-read", step: "ph", ph, way: "dilution", sampleGrams: 2 });
+  const takenBack = (entry: BatchEntry): BatchEntry => ({ ...head(), kind: "taken-back", entry: entry.id });
+  const head = () => ({ id: crypto.randomUUID(), at: "2026-11-26T10:00:00Z" });
+
+  it("is told with what it takes to know which one stands, whatever was taken back and taken back again", async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.nat({ max: 9 }), { maxLength: 12 }), async (draws) => {
+        const one = batch();
+        await beginBatch(db, workshop.id, one, []);
+        // Six or less: a reading; more: what was entered so many entries ago is taken back.
+        const entries: BatchEntry[] = [];
+        for (const draw of draws) {
+          const before = entries.at(6 - draw);
+          entries.push(draw > 6 && before !== undefined ? takenBack(before) : read(4 + draw / 10));
+        }
+        await addEntries(db, workshop.id, one.id, store(...entries));
+        const rows = await listLastPhReadings(db, workshop.id, [one.id]);
+        const lastOf = (all: readonly BatchEntry[]) => standingEntries(all).findLast(({ kind }) => kind === "ph-read")?.id;
+        expect(lastOf(rows.map(({ entry }) => entry))).toBe(lastOf(entries));
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it("is read without all that came before it", async () => {
+    const one = batch();
+    await beginBatch(db, workshop.id, one, []);
+    await addEntries(db, workshop.id, one.id, store(read(6), read(5.5), noted("stirred"), read(5.1)));
+    const rows = await listLastPhReadings(db, workshop.id, [one.id]);
+    expect(rows.map(({ entry }) => entry)).toMatchObject([{ ph: 5.1 }]);
   });
 });

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, getTableColumns, gt, inArray, isNotNull, isNull, lt, notInArray, or, sql, type SQL } from "drizzle-orm";
+import type { FormulaLine } from "@tensidrum/core/formula";
 import type { Executor } from "../client.server";
 import { behindRow, type Part } from "../paging";
 import { versions } from "../formulas/schema";
@@ -217,19 +218,25 @@ export async function listFinishedSince(db: Executor, makerId: string, since: Da
     .limit(most);
 }
 
-/** What was read of batches at the bench, pH and thickness, in order. */
-export async function listBenchReadings(db: Executor, makerId: string, batchIds: readonly string[]) {
+/**
+ * The pH readings of batches at the bench that may be the last one that stands, in order, and what was taken back: of each batch
+ * the newest that nobody took back, and what came after it.
+ */
+export async function listLastPhReadings(db: Executor, makerId: string, batchIds: readonly string[]) {
   if (batchIds.length === 0) return [];
+  const asked = inArray(batches.id, [...batchIds]);
+  // With an offset it is looked for once for each batch, not for each entry.
+  const last = sql`(select ${batches.id} as batch_id, coalesce((select read.position from batch_entries read
+      where read.batch_id = ${batches.id} and read.kind = 'ph-read' and not exists (select from batch_entries back
+        where back.batch_id = read.batch_id and back.kind = 'taken-back' and back.entry ->> 'entry' = read.id::text)
+      order by read.position desc limit 1), 0) as since
+    from ${batches} where ${batches.makerId} = ${makerId} and ${asked} offset 0) as last`;
+  const mayBeLast = sql`(${batchEntries.kind} = 'taken-back' or ${batchEntries.kind} = 'ph-read' and ${batchEntries.position} >= last.since)`;
   return db
     .select({ batchId: batchEntries.batchId, entry: batchEntries.entry })
     .from(batchEntries)
-    .where(
-      and(
-        eq(batchEntries.makerId, makerId),
-        inArray(batchEntries.batchId, [...batchIds]),
-        inArray(batchEntries.kind, ["ph-read", "thickness-read", "taken-back"]),
-      ),
-    )
+    .innerJoin(last, sql`last.batch_id = ${batchEntries.batchId}`)
+    .where(and(eq(batchEntries.makerId, makerId), mayBeLast))
     .orderBy(asc(batchEntries.position));
 }
 
@@ -244,25 +251,37 @@ export async function lastCalibratedAt(db: Executor, makerId: string): Promise<D
   return row === undefined ? null : new Date(row.at);
 }
 
-/** The newest batches, open and closed, or those of them with a material in them, with all that counts for what is in them and what it was filled into. */
-export async function listFillable(db: Executor, makerId: string, { most, behind }: Part, holding?: string) {
-  // The version of a batch tells what is in it; one whose formula is gone is looked at itself. With an offset the planner looks
-  // version by version; without one it may first gather all lines there are.
-  const holds = sql`(${batches.versionId} is null or exists (select from lines l join materials m on m.id = l.material_id
-    where l.version_id = ${batches.versionId} and m.slug = ${holding} offset 0))`;
+/** The newest batches, open and closed, with all that counts for what is in them and what it was filled into. */
+export async function listFillable(db: Executor, makerId: string, { most, behind }: Part) {
   const newest = await db
     .select({ id: batches.id, code: batches.code, formula: batches.formula, steps: batches.steps, startedAt: batches.startedAt })
     .from(batches)
-    .where(
-      and(
-        eq(batches.makerId, makerId),
-        behindRow(makerId, { moment: batches.startedAt, id: batches.id }, behind),
-        holding === undefined ? undefined : holds,
-      ),
-    )
+    .where(and(eq(batches.makerId, makerId), behindRow(makerId, { moment: batches.startedAt, id: batches.id }, behind)))
     .orderBy(desc(batches.startedAt), desc(batches.id))
     .limit(most);
   return withEntries(db, makerId, newest, notInArray(batchEntries.kind, ["noted", "photographed"]));
+}
+
+/** The newest batches with a material in them: the lines that hold it, and what was weighed, read and dosed. */
+export async function listHolding(db: Executor, makerId: string, material: string, most: number) {
+  // The version of a batch tells what is in it; one whose formula is gone is looked at itself. With an offset the planner looks
+  // version by version; without one it may first gather all lines there are.
+  const holds = sql`(${batches.versionId} is null or exists (select from lines l join materials m on m.id = l.material_id
+    where l.version_id = ${batches.versionId} and m.slug = ${material} offset 0))`;
+  const lines = sql<readonly FormulaLine[]>`jsonb_path_query_array(${batches.formula}, '$.lines[*] ? (@.material == $of)',
+    jsonb_build_object('of', ${material}::text))`;
+  const newest = await db
+    .select({ id: batches.id, code: batches.code, lines })
+    .from(batches)
+    .where(and(eq(batches.makerId, makerId), holds))
+    .orderBy(desc(batches.startedAt), desc(batches.id))
+    .limit(most);
+  return withEntries(
+    db,
+    makerId,
+    newest.filter(({ lines }) => lines.length > 0),
+    inArray(batchEntries.kind, ["weighed", "ph-read", "thickness-read", "looked", "dosed", "salted", "thickened", "taken-back"]),
+  );
 }
 
 /** The last finished batch of a version in which something was dosed, with what was weighed, read and dosed; or `undefined`. */

@@ -106,25 +106,41 @@ export async function keepCheck(db: Executor, makerId: string, look: NewCheck, p
   });
 }
 
-/** What was seen since a moment of batches, the newest of it, in order, with the batch and how many of its containers were to be used. */
-export async function listLooksSince(db: Executor, makerId: string, since: Date, most: number) {
-  const newest = await db
+/** Batches that were looked at since a moment, the one looked at last first, with how many of its bottles are for use. */
+export async function listWatchedSince(db: Executor, makerId: string, since: Date, most: number) {
+  const lastLookAt = sql<Date>`max(${checks.lookedAt})`.mapWith(checks.lookedAt);
+  const looked = db
+    .select({ batchId: checks.batchId, lastLookAt: lastLookAt.as("last_look_at") })
+    .from(checks)
+    .where(and(eq(checks.makerId, makerId), gt(checks.lookedAt, since)))
+    .groupBy(checks.batchId)
+    .orderBy(desc(lastLookAt), checks.batchId)
+    .limit(most)
+    .as("looked");
+  return db
     .select({
-      look: getTableColumns(checks),
-      ...{ code: batches.code, formulaId: versions.formulaId, finishedAt: batches.finishedAt, startedAt: batches.startedAt },
-      name: batches.name,
+      ...{ id: batches.id, code: batches.code, name: batches.name, formulaId: versions.formulaId, lastLookAt: looked.lastLookAt },
+      madeAt: sql<Date>`coalesce(${batches.finishedAt}, ${batches.startedAt})`.mapWith(batches.startedAt),
       bottles:
         sql<number>`(select coalesce(sum(c.count), 0) from batch_containers c where c.batch_id = ${batches.id} and c.use = 'use')`.mapWith(
           Number,
         ),
     })
+    .from(looked)
+    .innerJoin(batches, and(eq(batches.id, looked.batchId), eq(batches.makerId, makerId)))
+    .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, batches.makerId)))
+    .orderBy(desc(looked.lastLookAt), batches.id);
+}
+
+/** Every look at batches, as far as it tells how they change, the earliest first. */
+export async function listLooksOf(db: Executor, makerId: string, batchIds: readonly string[]) {
+  if (batchIds.length === 0) return [];
+  const { batchId, storage, lookedAt, ph, viscosity, labL, labA, labB, sedimentMm, signs } = getTableColumns(checks);
+  return db
+    .select({ batchId, storage, lookedAt, ph, viscosity, labL, labA, labB, sedimentMm, signs })
     .from(checks)
-    .innerJoin(batches, and(eq(batches.id, checks.batchId), eq(batches.makerId, makerId)))
-    .leftJoin(versions, and(eq(versions.id, batches.versionId), eq(versions.makerId, makerId)))
-    .where(and(eq(checks.makerId, makerId), gt(checks.lookedAt, since)))
-    .orderBy(desc(checks.lookedAt), desc(checks.id))
-    .limit(most);
-  return newest.toReversed();
+    .where(and(eq(checks.makerId, makerId), inArray(checks.batchId, [...batchIds])))
+    .orderBy(asc(checks.lookedAt), asc(checks.id));
 }
 
 /** What the bench room had when a sample was looked at last, since a moment; null where nobody said. */

@@ -6,7 +6,7 @@ import { DataTable } from "../../components/DataTable";
 import type { OpenOutlook } from "./outlook.server";
 
 /** What can be made of what stands on the shelf now, and what is lacking for the rest. */
-export function Makeable({ enough, less, lacking }: OpenOutlook["makeable"]) {
+export function Makeable({ enough, less, lacking, of }: OpenOutlook["makeable"]) {
   const count = enough.length + less.length + lacking.length;
   return (
     <section aria-labelledby="makeable-head">
@@ -15,6 +15,7 @@ export function Makeable({ enough, less, lacking }: OpenOutlook["makeable"]) {
         <Text m={0} maw={640} c="var(--ink-2)">
           By the lots that are free, in date and not on hold. Water counts as there. What is planned above does not count.
         </Text>
+        {of !== null && <Text m={0}>These are the {of} formulas changed last.</Text>}
         {count === 0 && (
           <Text m={0}>
             There is no formula yet. <Link to="/">Begin one on Today</Link>.

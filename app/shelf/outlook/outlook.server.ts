@@ -11,7 +11,7 @@ import { here, writtenDay } from "../../frame/dates.server";
 import { lookedAhead, mayBeTaken, type Ahead } from "../../frame/lookedAhead.server";
 
 /** Formulas that are looked at, the one changed last first. */
-const MOST = 20;
+const MOST = 12;
 /** Formulas that are offered to be planned. */
 const MOST_PLANNABLE = 30;
 
@@ -60,7 +60,7 @@ export async function openOutlook(called = "") {
         ? []
         : [{ id, grams, code: lot.code, ...named(lot.facts.slug), ends: writtenDay(endsOn), isPast: endsOn < today }];
     }),
-    makeable: await makeable(lots, today),
+    makeable: { ...(await makeable(lots, today)), of: formulas > MOST ? MOST : null },
   };
 }
 
