@@ -97,8 +97,8 @@ interface LotProps {
 }
 
 function Lot({ lot, answered }: LotProps) {
-  const isBusy = useNavigation().state !== "idle";
   const { mass, money } = useUnits();
+  const isUsedUp = lot.leftGrams === 0 && lot.promisedGrams === 0;
   const facts = [
     lot.lacksCertificate ? "no certificate" : lot.assay === null ? null : `certificate ${lot.assay}`,
     lot.pricePerKilogram === null ? null : `${money(lot.pricePerKilogram)} a kilogram`,
@@ -111,9 +111,7 @@ function Lot({ lot, answered }: LotProps) {
     <article className={classes.lot} aria-label={`Lot ${lot.code}`}>
       <h3>
         Lot {lot.code}
-        <span>
-          {mass(lot.leftGrams)} of {mass(lot.packGrams)}
-        </span>
+        <span>{isUsedUp ? `used up, was ${mass(lot.packGrams)}` : `${mass(lot.leftGrams)} of ${mass(lot.packGrams)}`}</span>
       </h3>
       <p>
         {facts.join(" · ")}
@@ -125,74 +123,91 @@ function Lot({ lot, answered }: LotProps) {
         </p>
       )}
       {lot.note !== "" && <p>{lot.note}</p>}
-      <Form method="post" className={classes.hand} key={lot.movementId}>
-        <DefaultButton name="kind" value="none" />
-        <input type="hidden" name="id" value={lot.movementId} />
-        <input type="hidden" name="lotId" value={lot.id} />
-        <TextInput
-          label="grams"
-          name="grams"
-          inputMode="decimal"
-          autoComplete="off"
-          defaultValue={answered?.typed.grams ?? ""}
-          aria-invalid={problemAt(answered, "grams") !== undefined || undefined}
-        />
-        <TextInput
-          label="why"
-          name="note"
-          maxLength={200}
-          autoComplete="off"
-          defaultValue={answered?.typed.note ?? ""}
-          classNames={{ input: classes.why }}
-        />
-        <span className={classes.doors}>
-          <UnstyledButton type="submit" name="kind" value="use" disabled={isBusy}>
-            Use some
-          </UnstyledButton>
-          <UnstyledButton type="submit" name="kind" value="weigh" disabled={isBusy}>
-            Correct to a weighing
-          </UnstyledButton>
-          <UnstyledButton type="submit" name="kind" value="discard" disabled={isBusy}>
-            Discard
-          </UnstyledButton>
-          <UnstyledButton type="submit" name="kind" value={lot.onHold === "" ? "hold" : "release"} disabled={isBusy}>
-            {lot.onHold === "" ? "Put on hold" : "Take the hold off"}
-          </UnstyledButton>
-          <Link to={`/shelf/lots/${lot.id}/label`}>Label</Link>
+      {isUsedUp && answered === null ? (
+        <div className={classes.doors}>
           <Link to={`/shelf/lots/${lot.id}/trace`}>Where it went</Link>
-          {lot.isUntouched && (
-            <ConfirmButton
-              name="kind"
-              value="remove"
-              disabled={isBusy}
-              question={`Delete lot ${lot.code}?`}
-              consequence="It goes with its rows of the stock ledger, as if it had never been received."
-            >
-              Delete the lot
-            </ConfirmButton>
-          )}
-        </span>
-        <FormError>{answered?.sentence}</FormError>
-        <Fold summary="Dates">
-          <Group align="end" gap="sm" wrap="wrap">
-            {dateFields.map(({ name, label, type }) => (
-              <TextInput
-                key={name}
-                name={name}
-                label={label}
-                type={type}
-                inputMode={type === "text" ? "numeric" : undefined}
-                defaultValue={answered?.typed.kind === "dates" ? answered.typed[name] : lot.dates[name]}
-                error={problemAt(answered, name)}
-                classNames={{ input: classes.date }}
-              />
-            ))}
-            <Button type="submit" name="kind" value="dates" h={36} variant="outline" disabled={isBusy}>
-              Keep the dates
-            </Button>
-          </Group>
-        </Fold>
-      </Form>
+          <Fold summary="Correct it">
+            <LotHand lot={lot} answered={answered} />
+          </Fold>
+        </div>
+      ) : (
+        <LotHand lot={lot} answered={answered} />
+      )}
     </article>
+  );
+}
+
+/** What can be done to a lot by hand. */
+function LotHand({ lot, answered }: LotProps) {
+  const isBusy = useNavigation().state !== "idle";
+  return (
+    <Form method="post" className={classes.hand} key={lot.movementId}>
+      <DefaultButton name="kind" value="none" />
+      <input type="hidden" name="id" value={lot.movementId} />
+      <input type="hidden" name="lotId" value={lot.id} />
+      <TextInput
+        label="grams"
+        name="grams"
+        inputMode="decimal"
+        autoComplete="off"
+        defaultValue={answered?.typed.grams ?? ""}
+        aria-invalid={problemAt(answered, "grams") !== undefined || undefined}
+      />
+      <TextInput
+        label="why"
+        name="note"
+        maxLength={200}
+        autoComplete="off"
+        defaultValue={answered?.typed.note ?? ""}
+        classNames={{ input: classes.why }}
+      />
+      <span className={classes.doors}>
+        <UnstyledButton type="submit" name="kind" value="use" disabled={isBusy}>
+          Use some
+        </UnstyledButton>
+        <UnstyledButton type="submit" name="kind" value="weigh" disabled={isBusy}>
+          Correct to a weighing
+        </UnstyledButton>
+        <UnstyledButton type="submit" name="kind" value="discard" disabled={isBusy}>
+          Discard
+        </UnstyledButton>
+        <UnstyledButton type="submit" name="kind" value={lot.onHold === "" ? "hold" : "release"} disabled={isBusy}>
+          {lot.onHold === "" ? "Put on hold" : "Take the hold off"}
+        </UnstyledButton>
+        <Link to={`/shelf/lots/${lot.id}/label`}>Label</Link>
+        <Link to={`/shelf/lots/${lot.id}/trace`}>Where it went</Link>
+        {lot.isUntouched && (
+          <ConfirmButton
+            name="kind"
+            value="remove"
+            disabled={isBusy}
+            question={`Delete lot ${lot.code}?`}
+            consequence="It goes with its rows of the stock ledger, as if it had never been received."
+          >
+            Delete the lot
+          </ConfirmButton>
+        )}
+      </span>
+      <FormError>{answered?.sentence}</FormError>
+      <Fold summary="Dates">
+        <Group align="end" gap="sm" wrap="wrap">
+          {dateFields.map(({ name, label, type }) => (
+            <TextInput
+              key={name}
+              name={name}
+              label={label}
+              type={type}
+              inputMode={type === "text" ? "numeric" : undefined}
+              defaultValue={answered?.typed.kind === "dates" ? answered.typed[name] : lot.dates[name]}
+              error={problemAt(answered, name)}
+              classNames={{ input: classes.date }}
+            />
+          ))}
+          <Button type="submit" name="kind" value="dates" h={36} variant="outline" disabled={isBusy}>
+            Keep the dates
+          </Button>
+        </Group>
+      </Fold>
+    </Form>
   );
 }
