@@ -11,7 +11,11 @@ import { storageNames } from "./looks";
 import type { OpenWatchList } from "./watch.server";
 
 /** What is to be looked at today, what comes, and the batches that are watched or might be. */
-export function WatchList({ open: { due, coming, watched, others, older, isNewest } }: { readonly open: OpenWatchList }) {
+export function WatchList({ open }: { readonly open: OpenWatchList }) {
+  const { due, coming, hasMoreLooks, watched, others, older, isNewest } = open;
+  const isWhole = isNewest && older === null;
+  const isAllDue = coming.length === 0;
+  const toLookAt = due.length === 0 ? "nothing due" : `${hasMoreLooks && isAllDue ? "over " : ""}${due.length} to look at`;
   return (
     <Frame
       head={<PageHeader>Watch</PageHeader>}
@@ -25,7 +29,7 @@ export function WatchList({ open: { due, coming, watched, others, older, isNewes
           </a>
         </>
       }
-      line={<StationNav stations={watchStations(due.length === 0 ? "nothing due" : `${due.length} to look at`, due.length > 0)} />}
+      line={<StationNav stations={watchStations(toLookAt, due.length > 0)} />}
     >
       <title>Watch, Tensidrum</title>
       <Grid gap="xl">
@@ -42,12 +46,17 @@ export function WatchList({ open: { due, coming, watched, others, older, isNewes
                 <Checks rows={coming} />
               </section>
             )}
+            {hasMoreLooks && (
+              <Text m={0}>
+                These are the {due.length + coming.length} that come first. <a href="/watch.ics">The calendar has the others</a>.
+              </Text>
+            )}
           </Stack>
         </Grid.Col>
         <Grid.Col span={{ base: 12, md: 5 }}>
           <Stack gap="xl">
-            <Batches title="Watched" rows={watched} none="No batch is watched yet." />
-            <Batches title="Finished, not watched" rows={others} none="Every finished batch is watched." />
+            <Batches title="Watched" rows={watched} none={isWhole ? "No batch is watched yet." : "None of these."} />
+            <Batches title="Finished, not watched" rows={others} none={isWhole ? "Every finished batch is watched." : "None of these."} />
             <PartLinks of="batches" newest={isNewest ? null : "/watch"} older={older === null ? null : `/watch?behind=${older}`} />
           </Stack>
         </Grid.Col>

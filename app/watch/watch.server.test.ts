@@ -131,6 +131,17 @@ describe("a batch that is watched", () => {
     expect((await (await checksCalendar()).text()).match(/BEGIN:VEVENT/g)).toHaveLength(12);
   });
 
+  it("says that more is to be looked at than it lists", async () => {
+    expect((await openWatchList()).hasMoreLooks).toBe(false);
+    const db = database();
+    await db.execute(sql`insert into planned_checks (id, maker_id, batch_id, storage, title, due_on)
+      select gen_random_uuid(), maker_id, batch_id, 'cold', 'later ' || n, current_date + n
+      from (select distinct maker_id, batch_id from planned_checks) of, generate_series(1, 29) n`);
+    const { due, coming, hasMoreLooks } = await openWatchList();
+    expect([due.length, coming.length, hasMoreLooks]).toEqual([8, 32, true]);
+    await db.execute(sql`delete from planned_checks where title like 'later %'`);
+  });
+
   it("takes a look once from two devices, and says what is wrong at its field", async () => {
     const next = (await openWatch(id, { sample: "room", looks: "" })).open.find(({ storage }) => storage === "room");
     const look = { planned: next?.id ?? "", ph: "5,18", thickness: "2.4", clarity: "clear" } as const;

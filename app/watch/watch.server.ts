@@ -28,7 +28,8 @@ import type { DueCheck } from "../frame/dueChecks/newlyDue";
 import { askedFor, partOf } from "../frame/listParts.server";
 import { photoAnswer } from "../frame/photo.server";
 
-const MOST = 60;
+/** Batches of a part of the list, looks of the list, and looks a page that stays open is told of. */
+const [MOST, MOST_LOOKS, MOST_DUE] = [24, 40, 60];
 /** Looks that are told at once, the newest. */
 const TOLD = 40;
 
@@ -36,9 +37,12 @@ const TOLD = 40;
 export async function openWatchList(behind = "") {
   const [db, makerId] = [database(), currentMakerId()];
   const today = isoToday();
-  const [due, found] = await Promise.all([listDueChecks(db, makerId, MOST), listWatchable(db, makerId, { most: askedFor(MOST), behind })]);
+  const [looks, found] = await Promise.all([
+    listDueChecks(db, makerId, askedFor(MOST_LOOKS)),
+    listWatchable(db, makerId, { most: askedFor(MOST), behind }),
+  ]);
   const { shown: batches, older } = partOf(found, MOST);
-  const told = due.map(({ dueOn, name, ...one }) => ({
+  const told = looks.slice(0, MOST_LOOKS).map(({ dueOn, name, ...one }) => ({
     ...one,
     name: shownFormulaName(name),
     day: here(dueOn).format("ddd D MMM"),
@@ -48,6 +52,7 @@ export async function openWatchList(behind = "") {
   return {
     due: told.filter(({ isDue }) => isDue),
     coming: told.filter(({ isDue }) => !isDue),
+    hasMoreLooks: looks.length > MOST_LOOKS,
     watched: batches.filter(({ planned }) => planned > 0).map((batch) => ({ ...batch, name: shownFormulaName(batch.name) })),
     others: batches.filter(({ planned }) => planned === 0).map((batch) => ({ ...batch, name: shownFormulaName(batch.name) })),
     older,
@@ -164,7 +169,7 @@ export async function checkPhoto(checkId: string): Promise<Response> {
 /** What is due now, for pages that stay open. */
 export async function dueNow(): Promise<{ readonly due: readonly DueCheck[] }> {
   const today = isoToday();
-  const rows = await listDueChecks(database(), currentMakerId(), MOST);
+  const rows = await listDueChecks(database(), currentMakerId(), MOST_DUE);
   const due = rows.filter(({ dueOn }) => dueOn <= today);
   return { due: due.map(({ id, batchId, storage, title, code }) => ({ id, batchId, storage, words: `${code}: ${title}, ${storage}` })) };
 }
