@@ -53,7 +53,10 @@ async function dosedEarlier(hand: Hand): Promise<void> {
   await begunEarlier(origin, pathname, MIXED_MINUTES + 1);
   const at = new Date(Date.now() - MIXED_MINUTES * 60_000).toISOString();
   // The pH is set before the salt, and perhaps once more after it.
-  const step = await page.locator("form", { has: hand.button(/^Dosed/) }).locator('input[name="step"]').inputValue();
+  const step = await page
+    .locator("form", { has: hand.button(/^Dosed/) })
+    .locator('input[name="step"]')
+    .inputValue();
   const head = { id: crypto.randomUUID(), at, kind: "dosed", step, readOff: "simulated scale" } as const;
   const answer = await sendEntries(page.request, origin, pathname, [{ ...head, agent, grams }]);
   expect(((await answer.json()) as { refused: readonly unknown[] }).refused).toEqual([]);
