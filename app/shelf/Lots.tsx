@@ -98,7 +98,7 @@ interface LotProps {
 
 function Lot({ lot, answered }: LotProps) {
   const { mass, money } = useUnits();
-  const isUsedUp = lot.leftGrams === 0 && lot.promisedGrams === 0;
+  const isEmpty = lot.leftGrams === 0 && lot.promisedGrams === 0;
   const facts = [
     lot.lacksCertificate ? "no certificate" : lot.assay === null ? null : `certificate ${lot.assay}`,
     lot.pricePerKilogram === null ? null : `${money(lot.pricePerKilogram)} a kilogram`,
@@ -111,7 +111,9 @@ function Lot({ lot, answered }: LotProps) {
     <article className={classes.lot} aria-label={`Lot ${lot.code}`}>
       <h3>
         Lot {lot.code}
-        <span>{isUsedUp ? `used up, was ${mass(lot.packGrams)}` : `${mass(lot.leftGrams)} of ${mass(lot.packGrams)}`}</span>
+        <span>
+          {isEmpty ? "none left" : mass(lot.leftGrams)} of {mass(lot.packGrams)}
+        </span>
       </h3>
       <p>
         {facts.join(" · ")}
@@ -123,7 +125,7 @@ function Lot({ lot, answered }: LotProps) {
         </p>
       )}
       {lot.note !== "" && <p>{lot.note}</p>}
-      {isUsedUp && answered === null ? (
+      {isEmpty && answered === null ? (
         <div className={classes.doors}>
           <Link to={`/shelf/lots/${lot.id}/trace`}>Where it went</Link>
           <Fold summary="Correct it">

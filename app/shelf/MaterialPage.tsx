@@ -246,7 +246,7 @@ function Ranges({ material: { phStable, phSupplied, use, doses } }: { readonly m
   );
 }
 
-function Uses({ material: { name, uses, hasMoreUses } }: { readonly material: OpenMaterial }) {
+function Uses({ material: { uses, hasMoreUses } }: { readonly material: OpenMaterial }) {
   return (
     <section aria-labelledby="uses-head">
       <h2 id="uses-head">Where it is</h2>
@@ -264,11 +264,7 @@ function Uses({ material: { name, uses, hasMoreUses } }: { readonly material: Op
           ))}
         </tbody>
       </DataTable>
-      {hasMoreUses && (
-        <p className={classes.words}>
-          These were changed last. <Link to={`/search?${new URLSearchParams({ q: name }).toString()}`}>Search for the others</Link>.
-        </p>
-      )}
+      {hasMoreUses && <p className={classes.words}>These are the {uses.length} formulas changed last.</p>}
     </section>
   );
 }
