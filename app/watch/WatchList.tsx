@@ -48,7 +48,7 @@ export function WatchList({ open }: { readonly open: OpenWatchList }) {
             )}
             {hasMoreLooks && (
               <Text m={0}>
-                These are the {due.length + coming.length} that come first. <a href="/watch.ics">The calendar has the others</a>.
+                These are the {due.length + coming.length} that come first. <a href="/watch.ics">The calendar</a> has more of them.
               </Text>
             )}
           </Stack>
