@@ -37,6 +37,8 @@ export function openTellingPlans(connectionString: string, tell: (plan: Plan) =>
     .map(([name, value]) => `-c ${name}=${value}`)
     .join(" ");
   const pool = new pg.Pool({ connectionString, options, max: 4 });
+  // The database goes with force once the pool has ended; what a connection that is still closing is told then is no fault.
+  pool.on("connect", (client) => client.on("error", () => undefined));
   pool.on("connect", (client) =>
     client.on("notice", ({ message = "" }) => {
       const found = /^duration: ([\d.]+) ms {2}plan:\n([\s\S]*)$/.exec(message);
