@@ -36,6 +36,7 @@ import { workplaceOf } from "./frame/workplaceOf.server";
 import { atWorkplace } from "../db/workplace.server";
 import { ProblemPage } from "./frame/ProblemPage";
 import { useNonce } from "./frame/nonce";
+import { FocusKept } from "./frame/FocusKept";
 import { useEnterKey } from "./frame/enterKey";
 import { openBenchState } from "./frame/restingBatches.server";
 import { openUnits } from "./frame/units.server";
@@ -93,7 +94,12 @@ export function Layout({ children }: { children: ReactNode }) {
 
 export default function App() {
   useEnterKey();
-  return <Outlet />;
+  return (
+    <>
+      <FocusKept />
+      <Outlet />
+    </>
+  );
 }
 
 export function ErrorBoundary({ error }: { error: unknown }) {

@@ -36,8 +36,8 @@ export interface Found {
 
 interface Source {
   readonly kind: FoundKind;
-  /** Rows, with the maker's condition; what is looked for where a common name stands in thousands of rows. */
-  readonly from: (makerId: string, wanted: Wanted) => SQL;
+  /** Rows, with the maker's condition; how the text is looked for, where it is better done further in. */
+  readonly from: (makerId: string, look: Look) => SQL;
   /** What is looked through. */
   readonly text: SQL;
   readonly title: SQL;
@@ -50,13 +50,19 @@ interface Source {
 
 /** Nearer than this by trigrams a word counts as meant: one letter off in six. */
 const ALIKE = 0.45;
-const MOST_OF_KIND = 5;
-/** A word that stands in thousands of notes or names is found in so many of them, of which the nearest are told. */
-const [MOST_PROSE, MOST_NAMES] = [250, 400];
+const MOST_OF_KIND = sql.raw("5");
+/** A word that stands in thousands of rows is found in so many of them, of which the nearest are told. */
+const [MOST_EXACT, MOST_ALIKE] = [sql.raw("25"), sql.raw("60")];
+/** A material that is in thousands of formulas is looked for in those that were changed last, and in so many lines beside. */
+const [LAST_CHANGED, MOST_LINES] = [sql.raw("60"), sql.raw("200")];
 
 /** What is looked for: as it was typed, and the words of it that are long enough to be told apart. */
 interface Wanted {
   readonly text: string;
+  /** The same for a comparison by pattern. */
+  readonly pattern: string;
+  /** Whether an index can find it as it stands: it holds three letters or digits in a row. */
+  readonly hasExact: boolean;
   readonly words: readonly string[];
 }
 
@@ -64,7 +70,8 @@ const [LEAST_WORD, MOST_WORDS] = [3, 5];
 
 function wantedOf(text: string): Wanted {
   const words = text.split(/[^\p{L}\p{N}]+/u).filter(({ length }) => length >= LEAST_WORD);
-  return { text, words: words.length < 2 ? [] : words.slice(0, MOST_WORDS) };
+  const pattern = text.replace(/[\\%_]/g, "\\$&");
+  return { text, pattern, hasExact: words.length > 0, words: words.length < 2 ? [] : words.slice(0, MOST_WORDS) };
 }
 
 /** Whether a text holds what is looked for: as one piece, or each of its words. A slip in each of two words is too much for one piece. */
@@ -87,6 +94,12 @@ function nearness({ text, words }: Wanted, of: SQL): SQL {
   return sql`greatest(word_similarity(${text}, ${of}), (${sum}) / ${words.length}::real)`;
 }
 
+/** One way of looking for a text: as it stands, or nearly. */
+interface Look {
+  readonly wanted: Wanted;
+  isFound(of: SQL): SQL;
+}
+
 const nothing = sql`''`;
 const entryKinds = sql.raw("'noted', 'skipped', 'looked', 'container-tried', 'fill-lost'");
 
@@ -97,14 +110,24 @@ const sources: readonly Source[] = [
   },
   {
     ...{ kind: "line", text: sql`m.name`, title: sql`f.name`, said: sql`m.name`, id: sql`f.id`, part: sql`v.number::text`, isProse: false },
-    from: (makerId, wanted) =>
-      sql`(select m.id, m.name from materials m where (m.maker_id is null or m.maker_id = ${makerId}) and ${isAlike(wanted, sql`m.name`)}
-          order by ${nearness(wanted, sql`m.name`)} desc limit ${MOST_OF_KIND}) m
-        cross join lateral (select v.number, v.formula_id from lines l join versions v on v.id = l.version_id
-          where l.maker_id = ${makerId} and l.material_id = m.id
-            and v.number = (select n.number from versions n where n.formula_id = v.formula_id order by n.number desc limit 1)
-          limit ${MOST_OF_KIND}) v
-        join formulas f on f.id = v.formula_id where f.maker_id = ${makerId}`,
+    from: (makerId, { wanted, isFound }) => {
+      const name = sql`m.name`;
+      const [ofMaker, isLast] = [
+        sql`v.maker_id = ${makerId}`,
+        sql`v.number = (select n.number from versions n where n.formula_id = v.formula_id order by n.number desc limit 1)`,
+      ];
+      return sql`(select m.id, m.name from materials m where (m.maker_id is null or m.maker_id = ${makerId}) and ${isFound(name)}
+          order by ${nearness(wanted, name)} desc limit ${MOST_OF_KIND}) m
+        cross join lateral (
+          (select v.number, v.formula_id from (select c.id from formulas c where c.maker_id = ${makerId}
+              order by c.updated_at desc, c.id desc limit ${LAST_CHANGED}) c
+            join versions v on v.formula_id = c.id
+            where ${ofMaker} and ${isLast} and exists (select from lines l where l.version_id = v.id and l.material_id = m.id))
+          union (select v.number, v.formula_id from (select l.version_id from lines l
+              where l.maker_id = ${makerId} and l.material_id = m.id limit ${MOST_LINES}) l
+            join versions v on v.id = l.version_id where ${ofMaker} and ${isLast})) v
+        join formulas f on f.id = v.formula_id where f.maker_id = ${makerId}`;
+    },
   },
   {
     ...{ kind: "note", text: sql`v.note`, title: sql`f.name`, said: sql`v.note`, id: sql`f.id`, part: sql`v.number::text`, isProse: true },
@@ -169,28 +192,48 @@ const sources: readonly Source[] = [
   },
 ];
 
+/** Rows of a source in which a text stands as it was typed; where they are too few, those with nearly the same, and with its words. */
+function partOf({ kind, from, text, title, said, id, part, isProse }: Source, makerId: string, wanted: Wanted): SQL {
+  const wordsOf = (of: SQL) => sql`to_tsvector('simple', ${of}) @@ websearch_to_tsquery('simple', ${wanted.text})`;
+  const rowsOf = (isFound: (of: SQL) => SQL) => sql`
+    select ${text} as looked, ${title} as title, ${said} as said, ${id}::text as id, ${part} as part
+    from ${from(makerId, { wanted, isFound })} and ${isFound(text)}`;
+  const alike = rowsOf((of) => (isProse ? sql`(${isAlike(wanted, of)} or ${wordsOf(of)})` : isAlike(wanted, of)));
+  const found = wanted.hasExact
+    ? sql`exact as materialized (${rowsOf((of) => sql`${of} ilike ${`%${wanted.pattern}%`}`)} limit ${MOST_EXACT}),
+        x as (select * from exact union (${alike} and (select count(*) from exact) < ${MOST_OF_KIND} limit ${MOST_ALIKE}))`
+    : sql`x as (${alike} limit ${MOST_ALIKE})`;
+  const score = sql`greatest(${nearness(wanted, sql`x.looked`)}, case when ${isProse ? wordsOf(sql`x.looked`) : sql`false`} then 0.9 else 0 end)
+    + case when x.looked ilike ${`${wanted.pattern}%`} then 0.2 else 0 end`;
+  return sql`(with ${found} select ${sql.raw(`'${kind}'`)} as kind, x.title, x.said, x.id, x.part, ${score} as score
+    from x order by score desc, x.title limit ${MOST_OF_KIND})`;
+}
+
 /**
  * Finds a text in everything a maker has: spelling forgiven by trigrams (pg_trgm), words in any order by full text. What begins with
  * it comes first. Each kind at most five times.
  */
 export async function findEverywhere(db: Executor, makerId: string, text: string): Promise<readonly Found[]> {
   const wanted = wantedOf(text);
-  const parts = sources.map(({ kind, from, text: looked, title, said, id, part, isProse }) => {
-    const wordsOf = (of: SQL) => sql`to_tsvector('simple', ${of}) @@ websearch_to_tsquery('simple', ${text})`;
-    const matches = isProse ? sql`(${isAlike(wanted, looked)} or ${wordsOf(looked)})` : isAlike(wanted, looked);
-    const score = sql`greatest(${nearness(wanted, sql`x.looked`)}, case when ${isProse ? wordsOf(sql`x.looked`) : sql`false`} then 0.9 else 0 end)
-      + case when lower(x.looked) like ${`${text.toLowerCase().replace(/[\\%_]/g, "\\$&")}%`} then 0.2 else 0 end`;
-    return sql`(select ${sql.raw(`'${kind}'`)} as kind, x.title, x.said, x.id, x.part, ${score} as score
-      from (select ${looked} as looked, ${title} as title, ${said} as said, ${id}::text as id, ${part} as part
-        from ${from(makerId, wanted)} and ${matches} limit ${isProse ? MOST_PROSE : MOST_NAMES}) x
-      order by score desc, x.title limit ${MOST_OF_KIND})`;
-  });
+  const parts = sources.map((source) => partOf(source, makerId, wanted));
   return db.transaction(async (tx) => {
-    // The planner takes a comparison of trigrams for cheap and would rather compare every row than ask the index.
+    // The planner takes a comparison of trigrams for cheap and would rather compare every row than ask the index. To plan anew
+    // for every search takes longer than to search.
     await tx.execute(
-      sql`select set_config('pg_trgm.word_similarity_threshold', ${String(ALIKE)}, true), set_config('enable_seqscan', 'off', true)`,
+      sql`select set_config('pg_trgm.word_similarity_threshold', ${String(ALIKE)}, true), set_config('enable_seqscan', 'off', true),
+        set_config('plan_cache_mode', 'force_generic_plan', true)`,
     );
-    const { rows } = await tx.execute<Found & Record<string, unknown>>(sql.join(parts, sql` union all `));
-    return rows.map(({ score, ...row }) => ({ ...row, score: Number(score) }));
+    const found = tx
+      .select({
+        kind: sql<FoundKind>`kind`,
+        title: sql<string>`title`,
+        said: sql<string>`said`,
+        id: sql<string>`id`,
+        part: sql<string>`part`,
+        score: sql`score`.mapWith(Number),
+      })
+      .from(sql`(${sql.join(parts, sql` union all `)}) found`)
+      .prepare(`search-${wanted.words.length}${wanted.hasExact ? "-exact" : ""}`);
+    return found.execute();
   });
 }

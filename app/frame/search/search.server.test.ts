@@ -54,6 +54,15 @@ describe("search over everything", () => {
     expect(first?.title).toMatch(/^Juniper/);
   });
 
+  it("a name as it was typed is found among hundreds of nearly the same", async () => {
+    await database().execute(sql`insert into formulas (id, maker_id, name)
+      select gen_random_uuid(), ${currentMakerId()}, case when n = 300 then 'Boathouse lanterns 7 gel' else 'Boathouse lantern ' || n end
+      from generate_series(1, 300) n`);
+    const titles = (await told("boathouse lanterns 7")).filter(({ where }) => where === "formula").map(({ title }) => title);
+    expect(titles[0]).toBe("Boathouse lanterns 7 gel");
+    expect(titles).toHaveLength(5);
+  });
+
   it.each([
     ["nothing", "   "],
     ["operators only", "& | ! <-> :* ()"],
