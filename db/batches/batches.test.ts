@@ -1,6 +1,7 @@
 import { coreVersion } from "@tensidrum/core/assessment";
 import { formulaOfDraft } from "@tensidrum/core/formula";
 import { standingEntries, type BatchEntry } from "@tensidrum/core/process";
+import { trialsOf } from "@tensidrum/core/stability";
 import { wantedOfLots } from "@tensidrum/core/inventory";
 import fc from "fast-check";
 import { sql } from "drizzle-orm";
@@ -8,6 +9,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Database } from "../client.server";
 import { demoFormulas } from "../demo/formulas";
 import { workshop } from "../demo/workshop";
+import { formulaOfVersion } from "../formulas/formulaOfVersion.server";
 import { materialsBySlug } from "../materials/queries.server";
 import { findLot } from "../inventory/queries.server";
 import { deleteLot, receiveLot } from "../inventory/writes.server";
@@ -20,6 +22,7 @@ import {
   listCountingEntries,
   listEntries,
   listFinished,
+  listHolding,
   listLastPhReadings,
   listOpenBatches,
 } from "./queries.server";
@@ -250,5 +253,57 @@ describe("the last pH of a batch", () => {
     await addEntries(db, workshop.id, one.id, store(read(6), read(5.5), noted("stirred"), read(5.1)));
     const rows = await listLastPhReadings(db, workshop.id, [one.id]);
     expect(rows.map(({ entry }) => entry)).toMatchObject([{ ph: 5.1 }]);
+  });
+});
+
+describe("what a line did to a batch", () => {
+  const head = () => ({ id: crypto.randomUUID(), at: "2026-11-26T10:00:00Z" });
+  const read = (ph: number): BatchEntry => ({ ...head(), kind: "ph-read", step: "ph", ph, way: "dilution", sampleGrams: 2 });
+  const weighed = (line: string): BatchEntry => ({ ...head(), kind: "weighed", step: "ph", line, grams: 1 });
+  const thickness = (viscosity: number): BatchEntry => ({
+    ...head(),
+    ...{ kind: "thickness-read", step: "ph", viscosity, unit: "Pa·s", said: "" },
+  });
+
+  /** A batch of the first demo formula with these entries, and one of its lines. */
+  async function batchWith(entriesOf: (line: string) => readonly BatchEntry[]) {
+    const { formula } = await formulaOfVersion(db, workshop.id, { formulaId: demoFormulas[0]?.id ?? "", number: 1 });
+    const line = formula.lines[0];
+    if (line === undefined) throw new Error("the formula has no lines");
+    const one = batch({ formula });
+    const entries = entriesOf(line.id);
+    await beginBatch(db, workshop.id, { ...one, entries }, []);
+    const found = (await listHolding(db, workshop.id, line.material, 500)).find(({ id }) => id === one.id);
+    return { line: { ...line, percent: line.percent ?? 0 }, entries, found: found?.entries };
+  }
+
+  it("is told by the entries that are read as by all of them", async () => {
+    const draws = fc.array(fc.constantFrom("ph", "ph", "ph", "ph", "weighed", "thickness", "noted", "back"), {
+      minLength: 4,
+      maxLength: 16,
+    });
+    await fc.assert(
+      fc.asyncProperty(draws, async (kinds) => {
+        const { line, entries, found } = await batchWith((line) =>
+          kinds.reduce<readonly BatchEntry[]>((before, kind) => {
+            const taken = before.at(-1)?.id;
+            if (kind === "ph") return [...before, read(4 + before.length / 8)];
+            if (kind === "weighed") return [...before, weighed(line)];
+            if (kind === "thickness") return [...before, thickness(1 + before.length)];
+            return kind === "noted" || taken === undefined
+              ? [...before, noted("stirred")]
+              : [...before, { ...head(), kind: "taken-back", entry: taken }];
+          }, []),
+        );
+        expect(trialsOf("A", [line], found ?? [])).toEqual(trialsOf("A", [line], entries));
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it("is read without the readings between", async () => {
+    const { entries, found } = await batchWith((line) => [read(7), read(6), read(5), weighed(line), read(4.9), read(4.8), read(4.7)]);
+    const [first, , third, fourth, fifth, , last] = entries;
+    expect(found).toEqual([first, third, fourth, fifth, last]);
   });
 });

@@ -276,12 +276,28 @@ export async function listHolding(db: Executor, makerId: string, material: strin
     .where(and(eq(batches.makerId, makerId), holds))
     .orderBy(desc(batches.startedAt), desc(batches.id))
     .limit(most);
-  return withEntries(
-    db,
-    makerId,
-    newest.filter(({ lines }) => lines.length > 0),
-    inArray(batchEntries.kind, ["weighed", "ph-read", "thickness-read", "looked", "dosed", "salted", "thickened", "taken-back"]),
+  const holding = newest.filter(({ lines }) => lines.length > 0);
+  return withEntries(db, makerId, holding, besideOthers(makerId, holding));
+}
+
+/**
+ * Entries that tell what a line did: of pH readings one after the other the first and the last, since those between are on
+ * neither side of it; all of them where anything was taken back.
+ */
+function besideOthers(makerId: string, of: readonly { readonly id: string }[]): SQL {
+  const { id, batchId, kind, position } = batchEntries;
+  const asked = and(
+    eq(batchEntries.makerId, makerId),
+    inArray(
+      batchId,
+      of.map((batch) => batch.id),
+    ),
+    inArray(kind, ["weighed", "ph-read", "thickness-read", "looked", "dosed", "salted", "thickened", "taken-back"]),
   );
+  return sql`${id} in (select e.id from (select ${id}, ${kind}, lag(${kind}) over in_order as before, lead(${kind}) over in_order as after,
+      bool_or(${kind} = 'taken-back') over (partition by ${batchId}) as has_taken_back
+    from ${batchEntries} where ${asked} window in_order as (partition by ${batchId} order by ${position})) e
+    where e.kind <> 'ph-read' or e.has_taken_back or e.before is distinct from 'ph-read' or e.after is distinct from 'ph-read')`;
 }
 
 /** The last finished batch of a version in which something was dosed, with what was weighed, read and dosed; or `undefined`. */
