@@ -28,7 +28,7 @@ import "@mantine/core/styles/Combobox.layer.css";
 import "./frame/libraryStyles.css";
 import "./frame/tokens.css";
 import { ColorSchemeScript, mantineHtmlProps, MantineProvider } from "@mantine/core";
-import type { ReactNode } from "react";
+import { useEffect, type ReactNode } from "react";
 import { data, Links, type LinksFunction, Meta, Outlet, Scripts, ScrollRestoration, type ShouldRevalidateFunctionArgs } from "react-router";
 import type { Route } from "./+types/root";
 import { refusedBefore, requestOrigin } from "./frame/requestContext.server";
@@ -36,7 +36,6 @@ import { workplaceOf } from "./frame/workplaceOf.server";
 import { atWorkplace } from "../db/workplace.server";
 import { ProblemPage } from "./frame/ProblemPage";
 import { useNonce } from "./frame/nonce";
-import { FocusKept } from "./frame/FocusKept";
 import { useEnterKey } from "./frame/enterKey";
 import { openBenchState } from "./frame/restingBatches.server";
 import { openUnits } from "./frame/units.server";
@@ -94,12 +93,8 @@ export function Layout({ children }: { children: ReactNode }) {
 
 export default function App() {
   useEnterKey();
-  return (
-    <>
-      <FocusKept />
-      <Outlet />
-    </>
-  );
+  useEffect(() => void import("./frame/keepFocus").then(({ keepFocus }) => keepFocus()), []);
+  return <Outlet />;
 }
 
 export function ErrorBoundary({ error }: { error: unknown }) {
