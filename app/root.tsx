@@ -93,7 +93,7 @@ export function Layout({ children }: { children: ReactNode }) {
 
 export default function App() {
   useEnterKey();
-  useEffect(() => void import("./frame/keepFocus").then(({ keepFocus }) => keepFocus()), []);
+  useEffect(() => void import("./frame/focusAfterForm").then(({ keepFocusAfterForms }) => keepFocusAfterForms()), []);
   return <Outlet />;
 }
 

@@ -74,7 +74,7 @@ export function BenchPage({ here: batch, newId, refused, seed, isPractice = fals
           <div className={classes.streams}>
             <Streams vessels={view.vessels} currentId={current?.id ?? null} steps={streams} />
           </div>
-          <div ref={column} className={classes.column} data-waiting={queue.waiting.length}>
+          <div ref={column} className={classes.column} data-own-focus data-waiting={queue.waiting.length}>
             <QueueNote />
             {above}
             <FormError>{answered?.sentence}</FormError>

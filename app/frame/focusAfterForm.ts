@@ -1,22 +1,36 @@
 /**
  * Gives the focus back to a control that was switched off while its form was sent: the browser drops it, and who works by
- * keys or listens to the page would have to find the place again. Stays for as long as the page does.
+ * keys or listens to the page would have to find the place again. A key that is held down must not send the form once more, and
+ * a part that leads the focus itself (data-own-focus) is left alone. Stays for as long as the page does.
  */
-export function keepFocus(): void {
+export function keepFocusAfterForms(): void {
   let last: HTMLElement | null = null;
   let around: readonly Element[] = [];
+  let [isKeyHeld, isWaiting] = [false, false];
+  const giveBack = (): void => {
+    const isElsewhere = document.activeElement !== document.body;
+    const again = isElsewhere || isKeyHeld || !isWaiting || last === null ? undefined : standingFor(last, around);
+    again?.focus({ preventScroll: true });
+    if (!isElsewhere && again === undefined) return;
+    isWaiting = false;
+    whenBack.disconnect();
+  };
+  const whenBack = new MutationObserver(giveBack);
+  const setKeyHeld = (isHeld: boolean) => () => {
+    isKeyHeld = isHeld;
+    giveBack();
+  };
+  window.addEventListener("keydown", setKeyHeld(true), true);
+  window.addEventListener("keyup", setKeyHeld(false), true);
+  window.addEventListener("blur", setKeyHeld(false));
   document.addEventListener("focusin", ({ target }) => {
     if (target instanceof HTMLElement) [last, around] = [target, ancestorsOf(target)];
   });
-  const whenBack = new MutationObserver(() => {
-    const isElsewhere = document.activeElement !== document.body;
-    const again = isElsewhere || last === null ? undefined : standingFor(last, around);
-    again?.focus({ preventScroll: true });
-    if (isElsewhere || again !== undefined) whenBack.disconnect();
-  });
   new MutationObserver(() => {
     const isDropped = document.activeElement === document.body && last?.matches(":disabled") === true;
-    if (isDropped) whenBack.observe(document.body, { subtree: true, childList: true, attributeFilter: ["disabled"] });
+    if (!isDropped || last?.closest("[data-own-focus]") !== null) return;
+    isWaiting = true;
+    whenBack.observe(document.body, { subtree: true, childList: true, attributeFilter: ["disabled"] });
   }).observe(document.body, { subtree: true, attributeFilter: ["disabled"] });
 }
 
