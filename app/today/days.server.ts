@@ -1,11 +1,10 @@
-import ical from "ical-generator";
 import { createHash, randomBytes } from "node:crypto";
 import { Refusal } from "@tensidrum/core/quantities";
 import { dropFeed, feedSince, keepFeed, makerOfFeed } from "../../db/makers/queries.server";
 import { atWorkplace, currentMakerId, database, workplace } from "../../db/workplace.server";
 import { here, isoToday, writtenShortDay } from "../frame/dates.server";
-import { fileAnswer } from "../frame/fileAnswer.server";
-import { openAgenda, type AgendaItem } from "./agenda.server";
+import { calendarAnswer } from "../frame/calendar.server";
+import { openAgenda } from "./agenda.server";
 
 const DAYS_OF_WEEK = 7;
 /** Letters of an address that nobody guesses. */
@@ -73,7 +72,13 @@ export async function revokeFeed(): Promise<void> {
 
 /** The coming days as a calendar. */
 export async function daysCalendar(): Promise<Response> {
-  return fileAnswer(calendarOf((await openAgenda()).items), { type: "text/calendar; charset=utf-8", name: "days.ics" });
+  const entries = (await openAgenda()).items.map(({ key, kind, on, at, name, words, detail }) => ({
+    id: key,
+    when: kind === "rest" ? { from: at, until: at } : on,
+    summary: `${name}: ${words}`,
+    description: detail,
+  }));
+  return calendarAnswer({ file: "days.ics", name: "Coming days of the bench", part: "days", entries });
 }
 
 /** The same for whoever has the address. @throws Refusal where it was revoked or never was */
@@ -82,14 +87,4 @@ export async function feedCalendar(token: string): Promise<Response> {
   if (makerId === undefined)
     throw new Refusal("not-found", "This calendar address answers no more.", "Make a new one on the page of the coming days.");
   return atWorkplace({ ...workplace(), makerId }, daysCalendar);
-}
-
-function calendarOf(items: readonly AgendaItem[]): string {
-  const calendar = ical({ name: "Coming days of the bench", prodId: { company: "tensidrum", product: "days", language: "EN" } });
-  for (const { key, kind, on, at, name, words, detail } of items) {
-    const summary = `${name}: ${words}`;
-    if (kind === "rest") calendar.createEvent({ id: key, start: new Date(at), end: new Date(at), summary, description: detail });
-    else calendar.createEvent({ id: key, allDay: true, start: new Date(`${on}T00:00:00`), summary, description: detail });
-  }
-  return calendar.toString();
 }

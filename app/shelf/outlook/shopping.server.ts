@@ -1,8 +1,7 @@
-import ical from "ical-generator";
 import { findMaker } from "../../../db/makers/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
 import { csvAnswer, type CsvRow } from "../../frame/csvAnswer.server";
-import { fileAnswer } from "../../frame/fileAnswer.server";
+import { calendarAnswer } from "../../frame/calendar.server";
 import { openToBuy, type OpenOutlook } from "./outlook.server";
 
 type ToBuy = OpenOutlook["toBuy"][number];
@@ -57,21 +56,18 @@ export async function shoppingCsv(): Promise<Response> {
 /** Planned batches and what to buy for them, as whole days of a calendar. */
 export async function outlookCalendar(): Promise<Response> {
   const { plans, toBuy } = await openToBuy();
-  const calendar = ical({ name: "Batches and shopping", prodId: { company: "tensidrum", product: "outlook", language: "EN" } });
-  for (const { id, plannedOn, name, number, grams, note } of plans) {
-    calendar.createEvent({
+  const entries = [
+    ...plans.map(({ id, plannedOn, name, number, grams, note }) => ({
       id,
-      allDay: true,
-      start: dayOf(plannedOn),
+      when: plannedOn,
       summary: `Make ${name} v${number}, ${round(grams)} g`,
       description: note,
-    });
-  }
-  for (const { slug, name, grams, neededOn } of toBuy) {
-    calendar.createEvent({ id: `buy-${slug}`, allDay: true, start: dayOf(neededOn), summary: `Needed by now: ${name}, ${round(grams)} g` });
-  }
-  return fileAnswer(calendar.toString(), { type: "text/calendar; charset=utf-8", name: "outlook.ics" });
+    })),
+    ...toBuy.map(({ slug, name, grams, neededOn }) => ({
+      id: `buy-${slug}`,
+      when: neededOn,
+      summary: `Needed by now: ${name}, ${round(grams)} g`,
+    })),
+  ];
+  return calendarAnswer({ file: "outlook.ics", name: "Batches and shopping", part: "outlook", entries });
 }
-
-/** A calendar day is that day wherever it is read. */
-const dayOf = (day: string): Date => new Date(`${day}T00:00:00`);
