@@ -116,7 +116,21 @@ test("a label is laid out by keys and by hand, kept, printed to scale, and read 
 test("a label wider than the paper is refused with what to do", async ({ page }) => {
   const batch = await openLabel(page);
   await page.getByLabel("wide", { exact: true }).first().fill("260");
+
+  // "Kept" is not said, not even for a moment, before the server has answered.
+  let letGo = (): void => undefined;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route(`**/fill/${batch}/label**`, async (route) => {
+    if (route.request().method() === "POST") await held;
+    await route.continue();
+  });
+  await page.evaluate(`new MutationObserver(() => { if (document.body.innerText.includes("Kept")) window.saidKept = true; })
+    .observe(document.body, { subtree: true, childList: true, characterData: true })`);
+  const sent = page.waitForRequest((request) => request.method() === "POST");
   await button(page, "Keep this label").click();
+  await sent;
+  expect(await page.evaluate("window.saidKept")).toBeUndefined();
+  letGo();
   await expect(button(page, "Kept")).toBeVisible();
   const answer = await page.request.get(`/fill/${batch}/label.pdf?paper=a4`);
   expect(answer.status()).toBe(422);

@@ -1,6 +1,6 @@
 import { Button, Grid, Group, NativeSelect, Stack, Text, UnstyledButton } from "@mantine/core";
 import { labelFields, layOutLabel, leastPointsOf, type LabelDesign, type LabelField } from "@tensidrum/core/packaging";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { FormError } from "../../components/FormError";
 import { PageHeader } from "../../components/PageHeader";
@@ -45,12 +45,16 @@ export function LabelPage({ open }: { readonly open: OpenLabel }) {
   const laid = useMemo(() => layOutLabel(design, said), [design, said]);
   const box = design.boxes.find(({ id }) => id === selected);
   const nameOf = (id: string): string => fieldNames[design.boxes.find((one) => one.id === id)?.field ?? "text"];
+  const sent = useRef(design);
   const keep = () => {
+    sent.current = design;
     void fetcher.submit({ row, design: JSON.stringify(design) }, { method: "post" });
-    setKept(design);
   };
-  // Said only once the server has it: what is printed before would be the label as it was.
-  const isKept = kept === design && fetcher.state === "idle" && fetcher.data?.problem == null;
+  // Said only once the server has answered: what is printed before would be the label as it was.
+  useEffect(() => {
+    if (fetcher.data?.problem === null) setKept(sent.current);
+  }, [fetcher.data]);
+  const isKept = kept === design;
   return (
     <Frame
       head={
