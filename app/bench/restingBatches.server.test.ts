@@ -36,5 +36,11 @@ describe("what the bench says", () => {
     const [resting] = await restsNow();
     expect(resting?.rests.map(({ text }) => text)).toEqual(["bath"]);
     expect(await openBenchState()).toMatch(/^GR-\d{6}-1 rests until /);
+
+    const asked = restsNow();
+    expect(restsNow()).toBe(asked);
+    expect((await asked)[0]?.rests).toHaveLength(1);
+    await takeEntries(id, [{ id: crypto.randomUUID(), at, kind: "wait-ended", wait: bath.id }], 0);
+    expect((await restsNow())[0]?.rests).toEqual([]);
   });
 });

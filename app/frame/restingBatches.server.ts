@@ -1,11 +1,23 @@
 import { isRunning, standingEntries, waitsOf } from "@tensidrum/core/process";
-import { currentMakerId, database, rightNow } from "../../db/workplace.server";
+import { currentMakerId, database, rightNow, workplace, type Workplace } from "../../db/workplace.server";
 import { listOpenBatches } from "../../db/batches/queries.server";
 import { isDatabaseAway } from "../../db/failures.server";
 import { writtenUntil } from "./dates.server";
 
-/** The batches being made, the one begun first first, each with what rests in it and until when. */
-export async function restsNow() {
+const asked = new WeakMap<Workplace, ReturnType<typeof readRests>>();
+
+/**
+ * The batches being made, the one begun first first, each with what rests in it and until when. Parts of a page that ask at
+ * the same time get one answer.
+ */
+export function restsNow() {
+  const place = workplace();
+  const asking = asked.get(place) ?? readRests().finally(() => asked.delete(place));
+  asked.set(place, asking);
+  return asking;
+}
+
+async function readRests() {
   const now = rightNow().toISOString();
   const open = await listOpenBatches(database(), currentMakerId());
   return open.map(({ id, code, name, formulaId, steps, entries }) => {
