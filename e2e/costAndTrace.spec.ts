@@ -3,7 +3,7 @@ import { seriousIn } from "./testing/axe";
 import { filledBatch } from "./testing/filledBatch";
 import { expect, scriptsReady, test } from "./testing/test";
 
-test.use({ ownApplication: "filling", allowedConsole: [/422/] });
+test.use({ ownApplication: "cost and trace", allowedConsole: [/422/] });
 
 test("what a bottle costs: by its lots, its bottle and its label, with the price that leaves the margin beside a shop", async ({
   page,

@@ -7,7 +7,7 @@ import { pageKept } from "./testing/pageKept";
 import { killed } from "./testing/killed";
 import { expect, FAILED_LOAD, scriptsReady, test } from "./testing/test";
 
-test.use({ ownApplication: "filling", allowedConsole: [FAILED_LOAD, /ERR_CONNECTION_REFUSED/] });
+test.use({ ownApplication: "filling faults", allowedConsole: [FAILED_LOAD, /ERR_CONNECTION_REFUSED/] });
 
 /** A made batch of which four bottles are to be filled. */
 async function beforeFirstBottle(page: Page): Promise<string> {
