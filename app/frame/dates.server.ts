@@ -26,13 +26,17 @@ export function here(dated: Dated = rightNow()): dayjs.Dayjs {
   return moment.isValid() ? moment.utcOffset(offsetMinutes(zone, moment.valueOf())) : moment;
 }
 
-/** 2026-11-29 where the reader is. */
+/** 2026-11-29, as the day is where the reader is. */
+export function isoDay(dated: Dated): string {
+  return here(dated).format("YYYY-MM-DD");
+}
+
 export function isoToday(): string {
-  return here().format("YYYY-MM-DD");
+  return isoDay(rightNow());
 }
 
 export function isToday(dated: Dated): boolean {
-  return here(dated).format("YYYY-MM-DD") === isoToday();
+  return isoDay(dated) === isoToday();
 }
 
 /** 29 Nov 2026 */

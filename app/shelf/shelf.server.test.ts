@@ -6,7 +6,7 @@ import { assess, coreVersion } from "@tensidrum/core/assessment";
 import { formulaOfDraft, noAim, nothingMeasured } from "@tensidrum/core/formula";
 import { isNotChosen } from "@tensidrum/core/library";
 import { referenceLibrary } from "@tensidrum/core/reference";
-import { currentMakerId, database } from "../../db/workplace.server";
+import { atWorkplace, currentMakerId, database, workplace } from "../../db/workplace.server";
 import { insertFormula } from "../../db/formulas/writes.server";
 import { findMaterial } from "../../db/materials/queries.server";
 import { findLot } from "../../db/inventory/queries.server";
@@ -97,6 +97,17 @@ describe("the end of a lot", () => {
     expect(used?.openedOn).toBe(dayjs().format("YYYY-MM-DD"));
     expect(used?.endsOn).toBe(dayjs().add(90, "day").format("YYYY-MM-DD"));
     expect(used?.endsOn).toBe(endOfLot({ ...used!, endsOn: used!.printedEndsOn }));
+  });
+
+  it.each([
+    ["Pacific/Kiritimati", "2089-02-01"],
+    ["Pacific/Honolulu", "2089-01-31"],
+  ])("a lot used where it is %s is open from the day it is there: %s", async (zone, day) => {
+    const lot = typedLot({ afterOpening: "90" });
+    await receive(lot);
+    const clock = () => new Date("2089-01-31T20:00:00Z");
+    expect(await atWorkplace({ ...workplace(), zone, clock }, () => byHand(lot.id, "use", "10"))).toEqual([]);
+    expect((await findLot(database(), currentMakerId(), lot.id))?.openedOn).toBe(day);
   });
 
   it("is corrected by hand, and what is no date or no number of days is said at its field", async () => {

@@ -6,6 +6,7 @@ import { findMaker } from "../../db/makers/queries.server";
 import { materialsBySlug } from "../../db/materials/queries.server";
 import { findLot, standingLots } from "../../db/inventory/queries.server";
 import { addMovement, dateLot, deleteLot, holdLot, receiveLot, type NewMovement } from "../../db/inventory/writes.server";
+import { isoToday } from "../frame/dates.server";
 import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
 import type { TypedMovement } from "./forms.server";
 import { LEAST_GRAMS, readDates, readLot, type TypedLot } from "./readLot";
@@ -51,7 +52,8 @@ export async function moveByHand(typed: TypedMovement): Promise<readonly FieldPr
   if (!read.ok || read.value < 0) return [{ field: "grams", message: "Give grams: 84, 1.2 kg." }];
   const grams = Math.round(read.value / LEAST_GRAMS) / Math.round(1 / LEAST_GRAMS);
   if (grams === 0 && typed.kind !== "weigh") return [{ field: "grams", message: "Less than 0.001 g is not booked." }];
-  const isThere = await addMovement(db, makerId, { lotId: typed.lotId, movementId: typed.id }, (held) => movementOf(typed, grams, held));
+  const ids = { lotId: typed.lotId, movementId: typed.id, today: isoToday() };
+  const isThere = await addMovement(db, makerId, ids, (held) => movementOf(typed, grams, held));
   if (!isThere) throw new Refusal("not-found", "This lot is not on your shelf.", "Load the page again.");
   return [];
 }

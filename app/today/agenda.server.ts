@@ -8,7 +8,7 @@ import { listPlannedBatches } from "../../db/planning/queries.server";
 import { lastRoomSince, listAnsweredAlarms, listDueChecks, listLooksOf, listWatchedSince } from "../../db/watch/queries.server";
 import { sampleLook } from "../../db/watch/sampleLook";
 import { currentMakerId, database, rightNow } from "../../db/workplace.server";
-import { here, isoToday, isToday } from "../frame/dates.server";
+import { here, isoDay, isoToday, isToday } from "../frame/dates.server";
 import { lookedAhead } from "../frame/lookedAhead.server";
 import { restsNow } from "../frame/restingBatches.server";
 
@@ -66,7 +66,7 @@ export async function openAgenda() {
     ...(await shopping(near, today)),
     ...batches.flatMap(({ id, code, name, formulaId, rests }) =>
       rests.slice(-1).map(({ text, untilAt, until: written }) => ({
-        ...{ key: `rest ${id}`, kind: "rest" as const, on: here(untilAt).format("YYYY-MM-DD"), at: Date.parse(untilAt), isLate: false },
+        ...{ key: `rest ${id}`, kind: "rest" as const, on: isoDay(untilAt), at: Date.parse(untilAt), isLate: false },
         ...{
           words: `rests until ${written}`,
           detail: `${code}: ${text.toLowerCase()}`,

@@ -5,7 +5,7 @@ import { findBatch } from "../../db/batches/queries.server";
 import { findMaker } from "../../db/makers/queries.server";
 import { answerAlarm, changePlannedCheck, keepCheck, listChecks, reopenAlarm } from "../../db/watch/queries.server";
 import { currentMakerId, database, rightNow } from "../../db/workplace.server";
-import { here, isoToday } from "../frame/dates.server";
+import { here, isoDay, isoToday } from "../frame/dates.server";
 import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
 import { drawnAnew } from "../frame/photo.server";
 import { planUsualChecks } from "../frame/usualChecks.server";
@@ -68,7 +68,7 @@ function momentOf(day: string, made: Date): Date | string {
   if (day === "" || day === isoToday()) return rightNow();
   if (!isCalendarDay(day)) return "Write the day as year, month, day: 2027-03-31.";
   if (day > isoToday()) return "That day is still to come.";
-  if (day < here(made).format("YYYY-MM-DD")) return "The batch was not made yet on that day.";
+  if (day < isoDay(made)) return "The batch was not made yet on that day.";
   return here(day).hour(12).toDate();
 }
 

@@ -78,7 +78,13 @@ export interface Decision {
   readonly filled: readonly FilledRow[];
   readonly finishedAt: Date | null;
   /** When the books are told of it; absent: now. */
-  readonly bookedAt?: Date;
+  readonly booked?: Booking;
+}
+
+/** A moment, and which day it is where the maker is. */
+export interface Booking {
+  readonly at: Date;
+  readonly on: string;
 }
 
 /** Containers of one row of the plan that were filled. */
@@ -111,11 +117,11 @@ export async function addEntries(
       .from(batchEntries)
       .where(and(eq(batchEntries.makerId, makerId), eq(batchEntries.batchId, batchId)))
       .orderBy(asc(batchEntries.position));
-    const { entries, lots: wanted, filled, finishedAt, bookedAt } = decide(rows.map(({ entry }) => entry));
+    const { entries, lots: wanted, filled, finishedAt, booked } = decide(rows.map(({ entry }) => entry));
     if (entries.length === 0) return true;
     await insertEntries(tx, makerId, batchId, entries);
     await tx.update(batches).set({ finishedAt }).where(mine);
-    await book(tx, makerId, { id: batchId, code: batch.code, bookedAt }, wanted);
+    await book(tx, makerId, { id: batchId, code: batch.code, booked }, wanted);
     await bookContainers(tx, makerId, batchId, filled);
     return true;
   });
@@ -172,7 +178,7 @@ async function bookContainers(db: Executor, makerId: string, batchId: string, fi
 async function book(
   db: Executor,
   makerId: string,
-  batch: { readonly id: string; readonly code: string; readonly bookedAt?: Date | undefined },
+  batch: { readonly id: string; readonly code: string; readonly booked?: Booking | undefined },
   wanted: ReadonlyMap<string, Booked>,
 ): Promise<void> {
   const books = await booksOf(db, makerId, batch.id);
@@ -184,7 +190,7 @@ async function book(
       lotId,
       batchId: batch.id,
       note: batch.code,
-      ...(batch.bookedAt === undefined ? {} : { madeAt: batch.bookedAt }),
+      ...(batch.booked === undefined ? {} : { madeAt: batch.booked.at }),
     })),
   );
   if (bookings.length > 0) await db.insert(movements).values(bookings);
@@ -192,6 +198,7 @@ async function book(
     db,
     makerId,
     bookings.flatMap(({ kind, lotId }) => (kind === "use" ? [lotId] : [])),
+    batch.booked?.on,
   );
 }
 
@@ -207,7 +214,7 @@ export async function changeShares(
   decide: (
     shares: readonly LotShare[],
     stored: readonly BatchEntry[],
-  ) => { readonly shares: readonly LotShare[]; readonly lots: ReadonlyMap<string, Booked> } | null,
+  ) => { readonly shares: readonly LotShare[]; readonly lots: ReadonlyMap<string, Booked>; readonly booked?: Booking } | null,
 ): Promise<boolean> {
   return db.transaction(async (tx) => {
     const mine = and(eq(batches.makerId, makerId), eq(batches.id, batchId));
@@ -235,7 +242,7 @@ export async function changeShares(
         .insert(batchLots)
         .values(decided.shares.map(({ lotId, line, grams }, position) => ({ batchId, makerId, lotId, lineId: line, grams, position })));
     }
-    await book(tx, makerId, batch, decided.lots);
+    await book(tx, makerId, { ...batch, booked: decided.booked }, decided.lots);
     return true;
   });
 }

@@ -58,7 +58,7 @@ export async function receiveLots(
 export async function addMovement(
   db: Executor,
   makerId: string,
-  { lotId, movementId }: { readonly lotId: string; readonly movementId: string },
+  { lotId, movementId, today }: { readonly lotId: string; readonly movementId: string; readonly today?: string | undefined },
   work: (held: { readonly freeGrams: number; readonly leftGrams: number }) => NewMovement,
 ): Promise<boolean> {
   return db.transaction(async (tx) => {
@@ -84,17 +84,20 @@ export async function addMovement(
       .where(and(eq(movements.makerId, makerId), eq(movements.lotId, lotId)));
     const movement = work({ freeGrams: sums?.free ?? 0, leftGrams: sums?.left ?? 0 });
     await tx.insert(movements).values({ ...movement, id: movementId, makerId, lotId });
-    if (movement.kind === "use") await openByUse(tx, makerId, [lotId]);
+    if (movement.kind === "use") await openByUse(tx, makerId, [lotId], today);
     return true;
   });
 }
 
-/** Lots that something was taken of are open from today on, unless they were open before. */
-export async function openByUse(db: Executor, makerId: string, lotIds: readonly string[]): Promise<void> {
+/**
+ * Lots that something was taken of are open from today on, unless they were open before. Today is the day where the maker is;
+ * absent: where the database is.
+ */
+export async function openByUse(db: Executor, makerId: string, lotIds: readonly string[], today?: string): Promise<void> {
   if (lotIds.length === 0) return;
   await db
     .update(lots)
-    .set({ openedOn: sql`current_date` })
+    .set({ openedOn: today ?? sql`current_date` })
     .where(and(eq(lots.makerId, makerId), inArray(lots.id, [...lotIds]), isNull(lots.openedOn)));
 }
 
@@ -145,7 +148,7 @@ export async function shelveMadeLot(
 ): Promise<boolean> {
   return db.transaction(async (tx) => {
     for (const { work, ...ids } of made.taken) {
-      if (!(await addMovement(tx, makerId, ids, work))) return false;
+      if (!(await addMovement(tx, makerId, { ...ids, today: made.lot.openedOn ?? undefined }, work))) return false;
     }
     if (made.material !== null) await insertOwnMaterial(tx, makerId, made.material);
     await receiveLot(tx, makerId, made.lot, made.movementId);

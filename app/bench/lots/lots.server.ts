@@ -3,13 +3,14 @@ import { batchState } from "@tensidrum/core/process";
 import { readMassGrams, readNumber, writtenMass } from "@tensidrum/core/quantities";
 import { shiftShare } from "@tensidrum/core/inventory";
 import { shownMaterial } from "@tensidrum/core/library";
-import { currentMakerId, database } from "../../../db/workplace.server";
+import { currentMakerId, database, rightNow } from "../../../db/workplace.server";
 import { findBatch, listOverdrawnLots } from "../../../db/batches/queries.server";
 import { changeShares } from "../../../db/batches/writes.server";
 import { findLot, listLots } from "../../../db/inventory/queries.server";
 import { addMovement } from "../../../db/inventory/writes.server";
 import { plannedBatch } from "../batch/stored.server";
 import { bookedLots } from "./bookedLots.server";
+import { isoToday } from "../../frame/dates.server";
 import type { FieldProblem } from "../../frame/formAnswer";
 import type { TypedLots } from "./lotsForm.server";
 
@@ -100,7 +101,7 @@ async function bookOnOther(batchId: string, { line, lotId, to }: TypedLots): Pro
     const wanted = new Map(bookedLots(plan, shifted, stored));
     // A lot that gives nothing any more gives back what it was booked with.
     for (const { lotId: before } of shares) if (!wanted.has(before)) wanted.set(before, { reservedGrams: 0, usedGrams: 0 });
-    return { shares: shifted, lots: wanted };
+    return { shares: shifted, lots: wanted, booked: { at: rightNow(), on: isoToday() } };
   });
   return [];
 }

@@ -11,7 +11,7 @@ import { solutionsOf } from "../batch/solutionsOf";
 import { overdrawnLots } from "../lots/lots.server";
 import { measuringBy, plannedBatch } from "../batch/stored.server";
 import type { Answer } from "./entryQueue";
-import { writtenMoment } from "../../frame/dates.server";
+import { isoToday, writtenMoment } from "../../frame/dates.server";
 import { planUsualChecks } from "../../frame/usualChecks.server";
 
 /** A device's clock may be ahead of the server's by so much before its moments are taken for wrong. */
@@ -130,7 +130,7 @@ function afterwards(plan: BatchPlan, lots: readonly LotShare[], all: readonly Ba
           ],
     ),
     finishedAt: state.finished === null ? null : new Date(state.finished.at),
-    bookedAt: rightNow(),
+    booked: { at: rightNow(), on: isoToday() },
   };
 }
 

@@ -7,7 +7,7 @@ import { findBatch, listBatchLots, listFilledContainers } from "../../../db/batc
 import { lotsOfBatch } from "../../../db/inventory/queries.server";
 import { findLabel } from "../../../db/labels/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
-import { here, isoToday, writtenDay } from "../../frame/dates.server";
+import { here, isoDay, isoToday, writtenDay } from "../../frame/dates.server";
 
 /** Where nobody made a label yet; as its templates have it. */
 const USUAL = { months: 12, openMonths: null } as const;
@@ -23,7 +23,7 @@ export async function openWhereabouts(batchId: string) {
     listBatchLots(db, makerId, batchId),
   ]);
   const today = isoToday();
-  const madeOn = here(batch.startedAt).format("YYYY-MM-DD");
+  const madeOn = isoDay(batch.startedAt);
   const lotExpiries = reserved.flatMap(({ endsOn }) => (endsOn === null ? [] : [endsOn]));
   const containers = await Promise.all(
     rows.map(async (row) => {

@@ -16,7 +16,7 @@ import { findBatch, listBatchLots, listEntries } from "../../../db/batches/queri
 import { listContainers } from "../../../db/containers/queries.server";
 import { findLabel, saveLabel } from "../../../db/labels/queries.server";
 import { currentMakerId, database } from "../../../db/workplace.server";
-import { writtenDay } from "../../frame/dates.server";
+import { isoDay, writtenDay } from "../../frame/dates.server";
 import { qrModules } from "./qrModules.server";
 import { ingredientsKey, namings } from "./textsFor";
 
@@ -66,7 +66,7 @@ export async function openLabel(batchId: string, { row: wanted, template }: Labe
   const formula = isWeighed ? doneFormula(plan, entries) : plan.formula;
   const library = new Map([...materialsOf(plan.formula), ...[...beside.values()].map((facts) => [facts.slug, facts] as const)]);
   const expiries = lots.flatMap(({ endsOn }) => (endsOn === null ? [] : [endsOn]));
-  const madeOn = batch.startedAt.toISOString().slice(0, 10);
+  const madeOn = isoDay(batch.startedAt);
   const lasts = (months: number): string => writtenDay(bestBefore({ madeOn, months, lotExpiries: expiries }));
   const splits = formula.splits ?? [];
   const openPart = (splits.find(({ name }) => name === part) ?? (partsOf(plan).length === 0 ? splits[0] : undefined))?.open ?? null;
