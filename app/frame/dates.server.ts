@@ -11,19 +11,24 @@ export type Dated = Date | string;
 const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /**
- * A moment where the reader is; of a calendar day its beginning there. It keeps the offset of that moment, so days are added by
- * the calendar and hours by the clock of that day.
+ * What the reader's clock and calendar show at a moment, or at the beginning of a calendar day. It is written down as if it
+ * were UTC: days are added and counted by the calendar, and neither a change of the clocks nor the server's own zone moves
+ * them. Which moment it is, `momentOf` tells.
  */
 export function here(dated: Dated = rightNow()): dayjs.Dayjs {
+  if (typeof dated === "string" && ISO_DAY.test(dated)) return dayjs.utc(dated);
+  const moment = dayjs.utc(dated);
+  return moment.isValid() ? moment.add(offsetMinutes(workplace().zone, moment.valueOf()), "minute") : moment;
+}
+
+/** The moment at which the reader's clock shows this; a time the clocks leave out is taken an hour on. */
+export function momentOf(shown: dayjs.Dayjs): Date {
   const { zone } = workplace();
-  if (typeof dated === "string" && ISO_DAY.test(dated)) {
-    const day = dayjs.utc(dated);
-    const roughly = day.subtract(offsetMinutes(zone, day.valueOf()), "minute");
-    const offset = offsetMinutes(zone, roughly.valueOf());
-    return day.subtract(offset, "minute").utcOffset(offset);
-  }
-  const moment = dayjs(dated);
-  return moment.isValid() ? moment.utcOffset(offsetMinutes(zone, moment.valueOf())) : moment;
+  const less = (at: dayjs.Dayjs): dayjs.Dayjs => shown.subtract(offsetMinutes(zone, at.valueOf()), "minute");
+  const roughly = less(shown);
+  const moment = less(roughly);
+  const isShown = here(moment.toDate()).valueOf() === shown.valueOf();
+  return new Date(isShown ? moment.valueOf() : Math.max(roughly.valueOf(), moment.valueOf()));
 }
 
 /** 2026-11-29, as the day is where the reader is. */
@@ -33,6 +38,11 @@ export function isoDay(dated: Dated): string {
 
 export function isoToday(): string {
   return isoDay(rightNow());
+}
+
+/** Calendar days from one day to another where the reader is; a change of the clocks between them takes none away. */
+export function daysBetween(from: Dated, to: Dated): number {
+  return here(to).startOf("day").diff(here(from).startOf("day"), "day");
 }
 
 export function isToday(dated: Dated): boolean {

@@ -8,7 +8,7 @@ import { listPlannedBatches } from "../../db/planning/queries.server";
 import { lastRoomSince, listAnsweredAlarms, listDueChecks, listLooksOf, listWatchedSince } from "../../db/watch/queries.server";
 import { sampleLook } from "../../db/watch/sampleLook";
 import { currentMakerId, database, rightNow } from "../../db/workplace.server";
-import { here, isoDay, isoToday, isToday } from "../frame/dates.server";
+import { here, isoDay, isoToday, isToday, momentOf } from "../frame/dates.server";
 import { lookedAhead } from "../frame/lookedAhead.server";
 import { restsNow } from "../frame/restingBatches.server";
 
@@ -47,8 +47,8 @@ export interface AgendaItem {
 }
 
 /** Beginning of a calendar day where the reader is, but not before now. */
-function momentOf(day: string): number {
-  return Math.max(here(day).startOf("day").valueOf(), rightNow().getTime());
+function beginningOf(day: string): number {
+  return Math.max(momentOf(here(day)).getTime(), rightNow().getTime());
 }
 
 /** Everything that falls on a day: rests, looks, planned batches, lots that end; the soonest first. */
@@ -80,19 +80,19 @@ export async function openAgenda() {
     ...checks
       .filter(({ dueOn }) => dueOn <= until)
       .map(({ id, batchId, storage, title, dueOn, code, name, formulaId }) => ({
-        ...{ key: `look ${id}`, kind: "look" as const, on: dueOn, at: momentOf(dueOn), isLate: dueOn < today },
+        ...{ key: `look ${id}`, kind: "look" as const, on: dueOn, at: beginningOf(dueOn), isLate: dueOn < today },
         ...{ words: `look: ${title.toLowerCase()}`, detail: `${code}, ${storage}`, to: `/watch/${batchId}?sample=${storage}` },
         ...{ batchId, formulaId, name: shownFormulaName(name) },
       })),
     ...plans
       .filter(({ plannedOn }) => plannedOn <= until)
       .map(({ id, plannedOn, grams, name, number, formulaId, state }) => ({
-        ...{ key: `make ${id}`, kind: "make" as const, on: plannedOn, at: momentOf(plannedOn), isLate: plannedOn < today },
+        ...{ key: `make ${id}`, kind: "make" as const, on: plannedOn, at: beginningOf(plannedOn), isLate: plannedOn < today },
         ...{ words: `make ${writtenMass(grams)}`, detail: `v${number}`, batchId: null, formulaId, name: shownFormulaName(name) },
         to: state === "final" ? `/bench/begin/${formulaId}/${number}?grams=${grams}&plan=${id}` : "/shelf/outlook",
       })),
     ...ending.map(({ id, slug, name, code, leftGrams, endsOn }) => ({
-      ...{ key: `lot ${id}`, kind: "lot" as const, on: endsOn ?? today, at: momentOf(endsOn ?? today), isLate: false },
+      ...{ key: `lot ${id}`, kind: "lot" as const, on: endsOn ?? today, at: beginningOf(endsOn ?? today), isLate: false },
       ...{
         words: `${name} ends`,
         detail: `lot ${code}, ${writtenMass(leftGrams)}`,
@@ -121,7 +121,7 @@ async function shopping(plans: Awaited<ReturnType<typeof listPlannedBatches>>, t
         key: `buy ${neededOn}`,
         kind: "buy",
         on,
-        at: momentOf(on),
+        at: beginningOf(on),
         isLate: false,
         to: "/shelf/shopping",
         batchId: null,
@@ -140,7 +140,7 @@ export async function openUrgent() {
     listWatchedSince(db, makerId, new Date(now - AHEAD_DAYS * DAY), MOST_BATCHES),
     listFinishedSince(db, makerId, new Date(now - FILL_DAYS * DAY), MOST_BATCHES),
     lastCalibratedAt(db, makerId),
-    lastRoomSince(db, makerId, here().startOf("day").toDate()),
+    lastRoomSince(db, makerId, momentOf(here().startOf("day"))),
   ]);
   const ids = watched.map(({ id }) => id);
   const recent = watched.filter(({ lastLookAt }) => now - lastLookAt.getTime() <= ALARM_DAYS * DAY);

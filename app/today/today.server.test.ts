@@ -6,7 +6,7 @@ import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { planBatchOn } from "../../db/planning/queries.server";
 import { answerAlarm } from "../../db/watch/queries.server";
 import { atWorkplace, currentMakerId, database, workplace } from "../../db/workplace.server";
-import { here, isoToday } from "../frame/dates.server";
+import { here, isoToday, momentOf } from "../frame/dates.server";
 import { openAgenda, openUrgent } from "./agenda.server";
 import { daysCalendar, feedCalendar, newFeed, openDays, revokeFeed } from "./days.server";
 import { openToday } from "./today.server";
@@ -92,7 +92,7 @@ describe("the day", () => {
     await later(30);
     expect(await spoken()).toBeNull();
     await later(-30);
-    const tomorrow = here().add(1, "day").toDate();
+    const tomorrow = momentOf(here().add(1, "day"));
     expect(await at(tomorrow, spoken)).toBeNull();
   });
 

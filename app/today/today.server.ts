@@ -1,13 +1,13 @@
 import { profileOf, shownFormulaName } from "@tensidrum/core/formula";
 import { charges } from "@tensidrum/core/library";
 import { written, writtenMass } from "@tensidrum/core/quantities";
-import { currentMakerId, database } from "../../db/workplace.server";
+import { currentMakerId, database, rightNow } from "../../db/workplace.server";
 import { countFormulas, listFormulas } from "../../db/formulas/queries.server";
 import { listToDiscard } from "../../db/inventory/queries.server";
 import { choice, group } from "../frame/fields.server";
 import type { PairingDesk } from "../frame/requestContext.server";
 import { askedFor, partOf } from "../frame/listParts.server";
-import { here, isoToday, isToday, writtenDay } from "../frame/dates.server";
+import { here, isoToday, isToday, momentOf, writtenDay } from "../frame/dates.server";
 import { openAgenda, openUrgent, type AgendaItem } from "./agenda.server";
 
 const PAGE = 12;
@@ -27,7 +27,8 @@ export async function openToday(behind: string, desk: PairingDesk | null) {
     openUrgent(),
   ]);
   const { shown: rows, older } = partOf(found, PAGE);
-  const now = here();
+  const moment = rightNow();
+  const now = here(moment);
   const { batches, items } = agenda;
   const checks = agenda.checks.filter(({ dueOn }) => dueOn <= isoToday());
   const { lastPh, calibratedDaysAgo, room, ...pressing } = urgent;
@@ -43,8 +44,8 @@ export async function openToday(behind: string, desk: PairingDesk | null) {
     // Only who is to look at something today needs a meter and a room for it.
     ...(checks.length > 0 ? { calibratedDaysAgo, room } : { calibratedDaysAgo: null, room: null }),
     clock: now.format("HH:mm"),
-    now: now.valueOf(),
-    offset: now.utcOffset() * 60_000,
+    now: moment.getTime(),
+    offset: now.valueOf() - moment.getTime(),
     ...daysAhead(),
     coming: comingRows(items, new Set(pressing.alarms.flatMap(({ formulaId }) => formulaId ?? [])), (formulaId) => {
       const row = rows.find(({ id }) => id === formulaId);
@@ -134,8 +135,8 @@ function daysAhead() {
   const days = [1, 2, 3, 4, 5].map((ahead) => today.add(ahead, "day"));
   const months = [1, 2, 3].map((ahead) => today.startOf("month").add(ahead, "month"));
   return {
-    days: days.map((day) => ({ at: day.valueOf(), name: day.format("ddd D") })),
-    months: months.map((month) => ({ at: month.valueOf(), name: month.format("MMMM") })),
+    days: days.map((day) => ({ at: momentOf(day).getTime(), name: day.format("ddd D") })),
+    months: months.map((month) => ({ at: momentOf(month).getTime(), name: month.format("MMMM") })),
   };
 }
 

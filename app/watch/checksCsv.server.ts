@@ -3,7 +3,7 @@ import { findBatch } from "../../db/batches/queries.server";
 import { listChecks } from "../../db/watch/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
 import { csvAnswer, type CsvRow } from "../frame/csvAnswer.server";
-import { here } from "../frame/dates.server";
+import { daysBetween, here } from "../frame/dates.server";
 
 const HEADS = [
   "looked at",
@@ -30,10 +30,10 @@ export async function checksCsv(batchId: string): Promise<Response> {
   const [db, makerId] = [database(), currentMakerId()];
   const batch = await findBatch(db, makerId, batchId);
   if (batch === undefined) throw new Refusal("not-found", "This batch is not here.", "Go to Watch and look for it there.");
-  const made = here(batch.finishedAt ?? batch.startedAt);
+  const made = batch.finishedAt ?? batch.startedAt;
   const rows = (await listChecks(db, makerId, batchId)).map((look): CsvRow => ({
     "looked at": here(look.lookedAt).format("YYYY-MM-DD HH:mm"),
-    day: here(look.lookedAt).diff(made, "day"),
+    day: daysBetween(made, look.lookedAt),
     sample: look.storage,
     pH: look.ph ?? "",
     "thickness, Pa·s": look.viscosity ?? "",

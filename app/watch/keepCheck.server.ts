@@ -5,7 +5,7 @@ import { findBatch } from "../../db/batches/queries.server";
 import { findMaker } from "../../db/makers/queries.server";
 import { answerAlarm, changePlannedCheck, keepCheck, listChecks, reopenAlarm } from "../../db/watch/queries.server";
 import { currentMakerId, database, rightNow } from "../../db/workplace.server";
-import { here, isoDay, isoToday } from "../frame/dates.server";
+import { here, isoDay, isoToday, momentOf } from "../frame/dates.server";
 import { wholeProblem, type FieldProblem } from "../frame/formAnswer";
 import { drawnAnew } from "../frame/photo.server";
 import { planUsualChecks } from "../frame/usualChecks.server";
@@ -64,12 +64,12 @@ function mustBe(isThere: boolean): void {
 }
 
 /** When it was looked at: now, or at noon of another day; else what is wrong with that day. */
-function momentOf(day: string, made: Date): Date | string {
+function lookedAtOn(day: string, made: Date): Date | string {
   if (day === "" || day === isoToday()) return rightNow();
   if (!isCalendarDay(day)) return "Write the day as year, month, day: 2027-03-31.";
   if (day > isoToday()) return "That day is still to come.";
   if (day < isoDay(made)) return "The batch was not made yet on that day.";
-  return here(day).hour(12).toDate();
+  return momentOf(here(day).hour(12));
 }
 
 const LAB = /^(-?\d{1,3}(?:\.\d{1,4})?) (-?\d{1,3}(?:\.\d{1,4})?) (-?\d{1,3}(?:\.\d{1,4})?)$/;
@@ -102,7 +102,7 @@ async function keep(batchId: string, typed: TypedWatch): Promise<readonly FieldP
   if (lab === "no colour") problems.push({ field: "photo", message: "The colour of the photo came without its numbers. Mark it again." });
   const thickness = readThickness(typed, calibratedOrNull(maker));
   if ("problem" in thickness) problems.push({ field: "thickness", message: thickness.problem });
-  const lookedAt = momentOf(typed.on, batch.finishedAt ?? batch.startedAt);
+  const lookedAt = lookedAtOn(typed.on, batch.finishedAt ?? batch.startedAt);
   if (typeof lookedAt === "string") problems.push({ field: "on", message: lookedAt });
   if (problems.length > 0 || "problem" in thickness || typeof lookedAt === "string" || lab === "no colour") return problems;
   const { storage, clarity, colour, smell, signs, note } = typed;

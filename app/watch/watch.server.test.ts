@@ -9,7 +9,7 @@ import { findVersion } from "../../db/formulas/queries.server";
 import { keepCheck } from "../../db/watch/queries.server";
 import { onFreshDatabase } from "../../db/testing/onFreshDatabase";
 import { currentMakerId, database } from "../../db/workplace.server";
-import { here } from "../frame/dates.server";
+import { here, momentOf } from "../frame/dates.server";
 import { beginTest, keepAnswers, openBlindTest, openBlindTests } from "./blind/blind.server";
 import type { TypedBlind } from "./blind/blindForms.server";
 import { changePatch, openPatchTests } from "./patch/patch.server";
@@ -39,7 +39,7 @@ beforeAll(async () => {
   const { id: formulaId = "" } = demoFormulas.find(({ name }) => name.startsWith("Green")) ?? {};
   const { formula } = await formulaOfVersion(db, makerId, { formulaId, number: 1 });
   const version = await findVersion(db, makerId, { formulaId, number: 1 });
-  const at = here().subtract(DAYS_AGO, "day").toISOString();
+  const at = momentOf(here().subtract(DAYS_AGO, "day")).toISOString();
   const entry = { id: crypto.randomUUID(), at, kind: "ph-read", step: "ph", ph: 5.2, way: "dilution", sampleGrams: 0 } as const;
   const batch = { id, versionId: version?.version.id ?? "", code: "GR-1", formula, steps: [], vessels: [], coreVersion: "0" };
   await beginBatch(db, makerId, { ...batch, entries: [entry] }, []);
@@ -204,9 +204,7 @@ describe("a batch that is watched", () => {
         ["room", room],
         ["warm", warm],
       ] as const) {
-        const lookedAt = here()
-          .subtract(DAYS_AGO - day, "day")
-          .toDate();
+        const lookedAt = momentOf(here().subtract(DAYS_AGO - day, "day"));
         await keepCheck(database(), currentMakerId(), {
           ...{ id: crypto.randomUUID(), batchId: id, storage, plannedId: null, lookedAt, ph, viscosity: null },
           ...{ said: "", clarity: "", colour: "", smell: "", sedimentMm: null, signs: [], note: "" },

@@ -23,7 +23,7 @@ import {
   listWatchable,
 } from "../../db/watch/queries.server";
 import { currentMakerId, database } from "../../db/workplace.server";
-import { here, isoToday, writtenMoment, writtenShortDay } from "../frame/dates.server";
+import { daysBetween, here, isoToday, momentOf, writtenMoment, writtenShortDay } from "../frame/dates.server";
 import type { DueCheck } from "../frame/dueChecks/newlyDue";
 import { askedFor, partOf } from "../frame/listParts.server";
 import { photoAnswer } from "../frame/photo.server";
@@ -97,7 +97,7 @@ export async function openWatch(batchId: string, { sample: asked, looks: told }:
     listEntries(db, makerId, batchId),
     listFilledContainers(db, makerId, [batchId]),
     listAnsweredAlarms(db, makerId, [batchId]),
-    lastRoomSince(db, makerId, here().startOf("day").toDate()),
+    lastRoomSince(db, makerId, momentOf(here().startOf("day"))),
   ]);
   const made = batch.finishedAt ?? batch.startedAt;
   const start = startOf(entries.map(({ entry }) => entry));
@@ -107,9 +107,7 @@ export async function openWatch(batchId: string, { sample: asked, looks: told }:
   );
   const open = planned.filter(({ checkId, skippedBecause }) => checkId === null && skippedBecause === "");
   const sample = asked !== "" ? asked : (open[0]?.storage ?? samples[0] ?? "room");
-  const days = [...new Set(planned.map(({ dueOn }) => here(dueOn).startOf("day").diff(here(made).startOf("day"), "day")))].sort(
-    (a, b) => a - b,
-  );
+  const days = [...new Set(planned.map(({ dueOn }) => daysBetween(made, dueOn)))].sort((a, b) => a - b);
   const readings = watchedReadings(start, looks, samples);
   const found = watchedAlarms(start, looks, sample);
   const alarms = unanswered(found, answers, rows.at(-1)?.lookedAt ?? null);

@@ -10,7 +10,7 @@ import { LEAST_GRAMS } from "../readLot";
 import { madeCode, startOfCode } from "./preparationCode";
 import type { FieldProblem } from "../../frame/formAnswer";
 import type { TypedWater } from "./waterForm.server";
-import { here, writtenShortDay } from "../../frame/dates.server";
+import { daysBetween, here, isoToday, writtenShortDay } from "../../frame/dates.server";
 
 type Wish =
   | { readonly ok: true; readonly recipe: Omit<WaterRecipe, "slug">; readonly water: MadeUpWater }
@@ -88,7 +88,7 @@ export async function openWater(typed: TypedWater) {
         daysLeft:
           lot.openedOn === null || lot.endsOn === null
             ? null
-            : daysLeft({ daysOfLife: here(lot.endsOn).diff(here(lot.openedOn), "day") }, today.diff(here(lot.openedOn), "day")),
+            : daysLeft({ daysOfLife: daysBetween(lot.openedOn, lot.endsOn) }, daysBetween(lot.openedOn, isoToday())),
       })),
   };
 }
