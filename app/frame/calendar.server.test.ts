@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it } from "vitest";
+import { afterEach, describe, expect, it, vi } from "vitest";
 import { calendarText, type Calendar } from "./calendar.server";
 
 const look = { id: "look", when: "2027-03-31", summary: "Look at LD-7: a week, at room temperature" };
@@ -16,6 +16,7 @@ const linesOf = (text: string): readonly string[] => text.replaceAll("\r\n ", ""
 describe("a calendar file", () => {
   const { TZ } = process.env;
   afterEach(() => {
+    vi.useRealTimers();
     if (TZ === undefined) delete process.env["TZ"];
     else process.env["TZ"] = TZ;
   });
@@ -42,11 +43,28 @@ describe("a calendar file", () => {
   });
 
   it("is the same text as long as nothing in it changes, and another one as soon as anything does", () => {
+    vi.useFakeTimers({ now: new Date("2027-03-01T12:00:00Z") });
     const first = calendarText(calendar());
+    expect(linesOf(first)).toContain("DTSTAMP:20270301T120000Z");
+    vi.setSystemTime(new Date("2027-03-02T12:00:00Z"));
     expect(calendarText(calendar())).toBe(first);
     const moved = calendarText(calendar({ entries: [{ ...look, when: "2027-04-01" }, rest] }));
     expect(linesOf(moved)).toContain("DTSTART;VALUE=DATE:20270401");
     expect(linesOf(moved)).not.toContain("DTSTART;VALUE=DATE:20270331");
+  });
+
+  it("is kept for the calendars asked for last, and the others are written again", () => {
+    vi.useFakeTimers({ now: new Date("2027-03-01T12:00:00Z") });
+    const stampOf = (name: string): string | undefined =>
+      linesOf(calendarText(calendar({ name }))).find((line) => line.startsWith("DTSTAMP"));
+    stampOf("first");
+    stampOf("second");
+    for (let other = 0; other < 14; other += 1) stampOf(`other ${other}`);
+    vi.setSystemTime(new Date("2027-03-02T12:00:00Z"));
+    expect(stampOf("first")).toBe("DTSTAMP:20270301T120000Z");
+    // One more than are kept: the one not asked for longest goes.
+    stampOf("one more");
+    expect([stampOf("first"), stampOf("second")]).toEqual(["DTSTAMP:20270301T120000Z", "DTSTAMP:20270302T120000Z"]);
   });
 
   it("keeps a word that would end a line as text", () => {

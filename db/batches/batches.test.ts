@@ -178,6 +178,21 @@ describe("entries of a batch", () => {
     await expect(db.execute(sql.raw(statement))).rejects.toThrow();
   });
 
+  it("a lot is opened on the day of the booking, and stays so", async () => {
+    const lotId = await lotOf(100);
+    const one = batch();
+    await beginBatch(db, workshop.id, one, [{ lotId, line: "a", grams: 50 }]);
+    const weigh = (usedGrams: number, on: string) =>
+      addEntries(db, workshop.id, one.id, () => ({
+        ...{ entries: [noted("x")], lots: new Map([[lotId, { reservedGrams: 0, usedGrams }]]), filled: [], finishedAt: null },
+        booked: { at: new Date("2026-11-26T11:00:00Z"), on },
+      }));
+    await weigh(20, "2026-11-27");
+    expect((await findLot(db, workshop.id, lotId))?.openedOn).toBe("2026-11-27");
+    await weigh(50, "2026-11-28");
+    expect((await findLot(db, workshop.id, lotId))?.openedOn).toBe("2026-11-27");
+  });
+
   it("the books say what was wanted last, whatever was wanted before", async () => {
     const grams = fc.option(fc.integer({ min: 0, max: 80 }), { nil: null });
     await fc.assert(

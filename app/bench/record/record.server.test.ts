@@ -5,6 +5,7 @@ import { onFreshDatabase } from "../../../db/testing/onFreshDatabase";
 import { noSize } from "../begin/batchSize";
 import { begin } from "../begin/begin.server";
 import { takeEntries } from "../queue/takeEntries.server";
+import { writtenMoment } from "../../frame/dates.server";
 import { drawnAnew } from "../../frame/photo.server";
 import { keepPhoto } from "./photos.server";
 import { openRecord, photoOf } from "./record.server";
@@ -115,6 +116,8 @@ describe("the record as a file", () => {
     const text = await (await waitsCalendar(batchId)).text();
     expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(1);
     expect(text).toContain("bath is over");
+    // When it began is told as the reader's clock has it, not as it is stored.
+    expect(text.replaceAll("\r\n ", "")).toContain(`Resting since ${writtenMoment(at).replaceAll(",", "\\,")}.`);
     expect(text).toContain("BEGIN:VALARM");
   });
 
