@@ -3,8 +3,8 @@ import { fileAnswer } from "./fileAnswer.server";
 
 export interface CalendarEntry {
   readonly id: string;
-  /** A calendar day such as 2027-03-31, the same day wherever it is read; or from one moment until another, in ISO or in ms. */
-  readonly when: string | { readonly from: string | number; readonly until: string | number };
+  /** A calendar day such as 2027-03-31, the same day wherever it is read; or from one moment until another. */
+  readonly when: string | { readonly from: string; readonly until: string };
   readonly summary: string;
   readonly description?: string | null;
   /** Rings when it begins and says this. */

@@ -36,6 +36,7 @@ export function isoDay(dated: Dated): string {
   return here(dated).format("YYYY-MM-DD");
 }
 
+/** The day it is where the reader is. */
 export function isoToday(): string {
   return isoDay(rightNow());
 }

@@ -72,12 +72,15 @@ export async function revokeFeed(): Promise<void> {
 
 /** The coming days as a calendar. */
 export async function daysCalendar(): Promise<Response> {
-  const entries = (await openAgenda()).items.map(({ key, kind, on, at, name, words, detail }) => ({
-    id: key,
-    when: kind === "rest" ? { from: at, until: at } : on,
-    summary: `${name}: ${words}`,
-    description: detail,
-  }));
+  const entries = (await openAgenda()).items.map(({ key, kind, on, at, name, words, detail }) => {
+    const moment = new Date(at).toISOString();
+    return {
+      id: key,
+      when: kind === "rest" ? { from: moment, until: moment } : on,
+      summary: `${name}: ${words}`,
+      description: detail,
+    };
+  });
   return calendarAnswer({ file: "days.ics", name: "Coming days of the bench", part: "days", entries });
 }
 
